@@ -1,0 +1,1 @@
+export { buildCarcass } from './frameless.js';

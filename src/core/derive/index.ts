@@ -1,0 +1,26 @@
+export {
+  Dim,
+  diagonal,
+  largest,
+  length,
+  type Measure,
+  mean,
+  plain,
+  type Source,
+  type SourceKind,
+  setting,
+  smallest,
+  solved,
+  sumOf,
+} from './dim.js';
+export {
+  type Derivation,
+  DerivationTable,
+  namedTerms,
+  roundForExport,
+  type Tape,
+  type TapeLine,
+  type Token,
+  tape,
+  tapeText,
+} from './tape.js';

@@ -1,0 +1,32 @@
+import type { JobHead } from '../job/index.js';
+import { formatLengthWithUnit } from '../units/index.js';
+import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
+import { materialRules } from './materials.js';
+import { sizeRules } from './sizes.js';
+
+/** Every rule there is. A new family is one file and one line here. */
+export const findingRules: readonly FindingRule[] = [...sizeRules, ...materialRules];
+
+const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
+
+/** Runs every rule over one built cabinet; stops come first. */
+export function checkCabinet(head: JobHead, built: BuiltCabinet): Finding[] {
+  const context: RuleContext = { ...built, head, show: (mm) => formatLengthWithUnit(mm, head.display) };
+  return findingRules
+    .flatMap((rule) =>
+      rule.check(context).map(
+        (draft): Finding => ({
+          rule: rule.id,
+          cabinetId: built.cabinet.id,
+          numbers: [],
+          parts: [],
+          settings: [],
+          fixes: [],
+          ...draft,
+        }),
+      ),
+    )
+    .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}
+
+export type { BuiltCabinet, Finding, FindingRule, Severity } from './finding.js';

@@ -1,0 +1,193 @@
+import { type Dim, diagonal, largest, setting } from '../derive/index.js';
+import type { Act, Opening } from '../job/index.js';
+import { openingName } from '../layout/index.js';
+import type { PartRow } from '../parts/index.js';
+import { TOLERANCE_MM } from '../units/index.js';
+import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
+
+/** Any part whose length or width is nothing or less. */
+const partVanishes: FindingRule = {
+  id: 'sizes/part-vanishes',
+  check: ({ rows, show }) =>
+    rows.flatMap((row): FindingDraft[] => {
+      const { part } = row;
+      const gone = [part.cutLength, part.cutWidth].filter((size) => size.mm <= TOLERANCE_MM);
+      if (gone.length === 0) return [];
+      return [
+        {
+          severity: 'stop',
+          what: `${part.name} comes out at ${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)}.`,
+          why: 'The sizes around it leave nothing for it: the overall size, a reveal or a thickness is too large or too small for the others.',
+          numbers: gone,
+          parts: row.keys,
+        },
+      ];
+    }),
+};
+
+/** Any part that no sheet of its material is large enough for, grain respected. */
+const partExceedsSheet: FindingRule = {
+  id: 'sizes/part-exceeds-sheet',
+  check: ({ rows, show }) => rows.flatMap((row) => exceedsSheet(row, show)),
+};
+
+function exceedsSheet(row: PartRow, show: (mm: number) => string): FindingDraft[] {
+  const { part } = row;
+  const { sheet, grain, name } = part.material;
+  const fits = (length: number, width: number) =>
+    length <= sheet.length + TOLERANCE_MM && width <= sheet.width + TOLERANCE_MM;
+  const { cutLength, cutWidth } = part;
+  if (fits(cutLength.mm, cutWidth.mm) || (grain === 'none' && fits(cutWidth.mm, cutLength.mm))) return [];
+  const turned = fits(cutWidth.mm, cutLength.mm);
+  return [
+    {
+      severity: 'stop',
+      what: `${part.name} is ${show(cutLength.mm)} by ${show(cutWidth.mm)}; a sheet of ${name} is ${show(sheet.length)} by ${show(sheet.width)}.`,
+      why: turned
+        ? 'It fits only across the grain, and its grain is locked to its length.'
+        : 'It cannot be cut in one piece: choose a larger sheet or split the cabinet.',
+      numbers: [cutLength, cutWidth],
+      parts: row.keys,
+      settings: [`materials/${part.material.id}/sheet`],
+    },
+  ];
+}
+
+/** Decided sizes in the stack that take more, or less, than there is. */
+const stackDoesNotClose: FindingRule = {
+  id: 'sizes/stack-does-not-close',
+  check({ face, cabinet, show }) {
+    if (face.ok) return [];
+    const { kind, by, decided, available } = face.refusal;
+    const over = kind === 'over';
+    return [
+      {
+        severity: 'stop',
+        what: over
+          ? `The sizes decided on the face need ${show(by)} more than there is.`
+          : `The sizes decided on the face leave ${show(by)} that belongs to nothing.`,
+        why: over
+          ? `${show(decided.mm)} is decided, ${show(available.mm)} is there. Make a decided size smaller, let one go, or make the box higher.`
+          : 'Every size is decided, so nothing can take up what is left. Let one of them take what is left.',
+        numbers: [decided, available],
+        settings: [`cabinets/${cabinet.id}/face`],
+        fixes: stackFixes(cabinet.id, cabinet.face.parts),
+      },
+    ];
+  },
+};
+
+/** Letting go of a decided size, largest first. */
+function stackFixes(cabinetId: string, parts: readonly Opening[]): Act[] {
+  return parts
+    .map((opening, at) => ({ opening, at, mm: opening.pin ?? (opening.size.rule === 'fixed' ? opening.size.mm : 0) }))
+    .filter(({ mm }) => mm > 0)
+    .sort((a, b) => b.mm - a.mm)
+    .slice(0, 3)
+    .map(({ opening, at }) => {
+      const path = `cabinets/${cabinetId}/face/parts/${opening.id}`;
+      return {
+        label: `Let ${openingName(opening, at, parts.length)} take what is left`,
+        edits: [
+          ...(opening.pin === undefined ? [] : [{ path: `${path}/pin`, value: undefined }]),
+          ...(opening.size.rule === 'fixed' ? [{ path: `${path}/size`, value: { rule: 'share', weight: 1 } }] : []),
+        ],
+      };
+    });
+}
+
+/** A cabinet that cannot be brought into the room or stood up in it. */
+const throughTheDoor: FindingRule = {
+  id: 'sizes/into-the-room',
+  check(context) {
+    const { head, show } = context;
+    const { ceiling, doorway } = head.room;
+    const moved = sizeAsMoved(context);
+    const findings: FindingDraft[] = [];
+    const smallestSide = Math.min(moved.height.mm, moved.depth.mm, context.box.width.mm);
+    if (doorway !== null && smallestSide > doorway)
+      findings.push({
+        severity: 'stop',
+        what: `No side of the box is under the doorway's ${show(doorway)}.`,
+        why: 'It cannot be carried into the room in one piece.',
+        numbers: [moved.height, moved.depth, context.box.width],
+      });
+    else if (doorway !== null && moved.height.mm > doorway)
+      findings.push({
+        severity: 'note',
+        what: `The box is ${show(moved.height.mm)} high and the doorway ${show(doorway)}.`,
+        why: 'It has to come through lying down, and be stood up inside.',
+        numbers: [moved.height],
+      });
+    if (ceiling !== null && context.cabinet.kind === 'base') {
+      const tip = diagonal(moved.height, moved.depth).as('tip-up diagonal');
+      if (tip.mm > ceiling + TOLERANCE_MM)
+        findings.push({
+          severity: 'stop',
+          what: `Stood up in the room the box needs ${show(tip.mm)}; the ceiling is at ${show(ceiling)}.`,
+          why: 'Its diagonal from lower rear to upper front swings past the ceiling. Lower it, split it, or raise the plinth and lower the box.',
+          numbers: [tip, setting('ceiling height', ceiling, { kind: 'job', path: 'room/ceiling' })],
+          settings: ['room/ceiling'],
+        });
+    }
+    return findings;
+  },
+};
+
+/** The box as it is carried: a separate plinth comes on its own, fronts may be off. */
+function sizeAsMoved({ box }: RuleContext): { height: Dim; depth: Dim } {
+  return { height: box.height.as('height as moved'), depth: box.sideDepth.as('depth as moved') };
+}
+
+/** Outside what the shop usually builds. */
+const outsideUsual: FindingRule = {
+  id: 'sizes/outside-usual',
+  check({ resolved, box, cabinet, show }) {
+    const { usual } = resolved.settings;
+    const sizes = [
+      { size: box.width, range: usual.width, name: 'wide', path: 'width' },
+      { size: box.overallHeight, range: usual.height, name: 'high', path: 'height' },
+      { size: box.overallDepth, range: usual.depth, name: 'deep', path: 'depth' },
+    ];
+    return sizes.flatMap(({ size, range, name, path }): FindingDraft[] => {
+      const { least, most } = range;
+      if (size.mm >= least.mm - TOLERANCE_MM && size.mm <= most.mm + TOLERANCE_MM) return [];
+      return [
+        {
+          severity: 'note',
+          what: `The cabinet is ${show(size.mm)} ${name}; the shop usually builds ${show(least.mm)} to ${show(most.mm)}.`,
+          why: 'A size outside the usual range is more often a slip of the pencil than a wish.',
+          numbers: [size, least, most],
+          settings: [`cabinets/${cabinet.id}/size/${path}`],
+        },
+      ];
+    });
+  },
+};
+
+/** The back groove leaves too little material, or runs too near the rear edge. */
+const clearDepthGone: FindingRule = {
+  id: 'sizes/no-clear-depth',
+  check({ box, show }) {
+    const least = largest(box.grooveOffset, box.grooveWidth);
+    if (box.clearDepth.mm > least.mm) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `The clear depth inside is ${show(box.clearDepth.mm)}.`,
+        why: 'The front, the back groove and the nailer behind it take up nearly all the depth.',
+        numbers: [box.clearDepth],
+        parts: ['back'],
+      },
+    ];
+  },
+};
+
+export const sizeRules: readonly FindingRule[] = [
+  partVanishes,
+  partExceedsSheet,
+  stackDoesNotClose,
+  throughTheDoor,
+  outsideUsual,
+  clearDepthGone,
+];

@@ -1,0 +1,1 @@
+export { buildFronts, type Front } from './overlay.js';

@@ -1,0 +1,1 @@
+export type { Face, Groove, Operation } from './operation.js';

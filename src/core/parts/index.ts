@@ -1,0 +1,16 @@
+export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
+export { markParts, type PartRow, partLetter } from './marks.js';
+export { type Band, makePart, type Part, type PartRole, partExtent } from './part.js';
+export {
+  type Axis,
+  EDGES,
+  type Edge,
+  type Extent,
+  edgeName,
+  extentOf,
+  isMirrored,
+  type Placement,
+  type Point,
+  toCabinet,
+  toPart,
+} from './placement.js';

@@ -1,0 +1,58 @@
+import type { Operation } from '../machining/index.js';
+import type { Part } from './part.js';
+
+/** Identical parts under one mark. */
+export interface PartRow {
+  /** Cabinet number and part letter: `3.B`. */
+  readonly mark: string;
+  readonly part: Part;
+  /** Keys of all the parts this row stands for. */
+  readonly keys: readonly string[];
+  readonly quantity: number;
+}
+
+/** A, B, … Z, AA, AB, … */
+export function partLetter(at: number): string {
+  const letter = String.fromCharCode(65 + (at % 26));
+  return at < 26 ? letter : partLetter(Math.floor(at / 26) - 1) + letter;
+}
+
+/** Two parts are the same piece when the shop could swap them without noticing. */
+function likeness(part: Part): string {
+  const mm = (value: number) => Math.round(value / 0.001);
+  return [
+    part.name,
+    part.role,
+    part.hand ?? '',
+    part.material.id,
+    mm(part.length.mm),
+    mm(part.width.mm),
+    mm(part.thickness.mm),
+    part.bands.map((band) => `${band.edge}:${mm(band.thickness.mm)}`).join(','),
+    part.machining.map(operationLikeness).join(';'),
+  ].join('|');
+}
+
+function operationLikeness(operation: Operation): string {
+  return Object.entries(operation)
+    .filter(([key]) => key !== 'reason' && key !== 'holds')
+    .map(([key, value]) => `${key}=${typeof value === 'object' ? Math.round(value.mm / 0.001) : value}`)
+    .join(',');
+}
+
+/** Gives every part its mark, merging identical ones. Left and right twins stay apart. */
+export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRow[] {
+  const groups = new Map<string, Part[]>();
+  for (const part of parts) {
+    const key = likeness(part);
+    const group = groups.get(key);
+    if (group) group.push(part);
+    else groups.set(key, [part]);
+  }
+  return [...groups.values()].map((group, at) => ({
+    mark: `${cabinetNumber}.${partLetter(at)}`,
+    part: group[0] as Part,
+    keys: group.map((part) => part.key),
+    quantity: group.length,
+  }));
+}

@@ -1,0 +1,92 @@
+import type { Dim } from '../derive/index.js';
+import type { Material } from '../job/index.js';
+import type { Operation } from '../machining/index.js';
+import { type Edge, type Extent, extentOf, type Placement } from './placement.js';
+
+/** What a part does in the cabinet. Tints, groups and material roles follow it. */
+export type PartRole =
+  | 'side'
+  | 'bottom'
+  | 'top'
+  | 'stretcher'
+  | 'back'
+  | 'nailer'
+  | 'plinth'
+  | 'divider'
+  | 'shelf'
+  | 'door'
+  | 'drawer front';
+
+export interface Band {
+  readonly edge: Edge;
+  readonly thickness: Dim;
+}
+
+/** One piece of the cabinet. All sizes in mm with their derivation. */
+export interface Part {
+  /** Stable within the cabinet: `side/left`, `door/o2/left`. Selection and drawings refer to it. */
+  readonly key: string;
+  readonly name: string;
+  readonly role: PartRole;
+  readonly material: Material;
+  /** Finished sizes; length runs along the grain. */
+  readonly length: Dim;
+  readonly width: Dim;
+  readonly thickness: Dim;
+  /** What comes off the saw: finished less the bands. */
+  readonly cutLength: Dim;
+  readonly cutWidth: Dim;
+  readonly bands: readonly Band[];
+  /** Left and right twins are mirror images and never share a row. */
+  readonly hand?: 'left' | 'right';
+  readonly placement: Placement;
+  readonly machining: readonly Operation[];
+  readonly note?: string;
+}
+
+export interface PartDraft {
+  readonly key: string;
+  readonly name: string;
+  readonly role: PartRole;
+  readonly material: Material;
+  readonly length: Dim;
+  readonly width: Dim;
+  readonly thickness: Dim;
+  readonly bands?: readonly Band[];
+  readonly hand?: 'left' | 'right';
+  readonly placement: Placement;
+  readonly machining?: readonly Operation[];
+  readonly note?: string;
+}
+
+/** Completes a part: names its sizes and takes the bands off for the cut sizes. */
+export function makePart(draft: PartDraft): Part {
+  const bands = (draft.bands ?? []).filter((band) => band.thickness.mm > 0);
+  const name = draft.name.toLowerCase();
+  const length = draft.length.as(`${name} length`);
+  const width = draft.width.as(`${name} width`);
+  return {
+    ...draft,
+    length,
+    width,
+    bands,
+    cutLength: lessBands(length, bands, 'u', `${name} cut length`),
+    cutWidth: lessBands(width, bands, 'v', `${name} cut width`),
+    machining: draft.machining ?? [],
+  };
+}
+
+/** Cut size = finished size − the thickness of each band on the edges across it. */
+function lessBands(size: Dim, bands: readonly Band[], across: 'u' | 'v', label: string): Dim {
+  const off = bands.filter((band) => band.edge.startsWith(across)).map((band) => band.thickness);
+  const [first, second] = off;
+  if (!first) return size;
+  const less =
+    second && second === first ? size.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), size);
+  return less.as(label);
+}
+
+/** The space the part takes up in the cabinet (mm). */
+export function partExtent(part: Part): Extent {
+  return extentOf(part.placement, part.length.mm, part.width.mm, part.thickness.mm);
+}

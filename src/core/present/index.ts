@@ -1,0 +1,2 @@
+export { type PresentOptions, presentJob } from './result.js';
+export { bandedEdges, grainWords, machiningSummary } from './words.js';

@@ -1,0 +1,1 @@
+export { buildShelves } from './adjustable.js';

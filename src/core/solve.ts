@@ -1,0 +1,83 @@
+import { buildCarcass } from './carcass/index.js';
+import { type BuiltCabinet, checkCabinet, type Finding } from './findings/index.js';
+import { buildFronts } from './fronts/index.js';
+import { type Cabinet, type Job, type JobHead, resolve } from './job/index.js';
+import { deriveBox, layOutFace } from './layout/index.js';
+import { type CutListGroup, cutList, markParts } from './parts/index.js';
+import { buildShelves } from './shelves/index.js';
+
+/** Everything computed from one cabinet's decisions. */
+export interface SolvedCabinet extends BuiltCabinet {
+  readonly findings: readonly Finding[];
+}
+
+export interface SolvedJob {
+  readonly job: Job;
+  readonly cabinets: readonly SolvedCabinet[];
+  readonly cutList: readonly CutListGroup[];
+  readonly findings: readonly Finding[];
+}
+
+/** decisions → resolve → layout → build → check, for one cabinet. Never throws on a valid document. */
+export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
+  const resolved = resolve(head, cabinet);
+  const box = deriveBox(cabinet, resolved);
+  const face = layOutFace(cabinet, box, resolved);
+  const cells = face.ok ? face.cells : [];
+  const fronts = buildFronts(cells, resolved);
+  const parts = [
+    ...buildCarcass(cabinet, box, face.ok ? face.dividers : [], resolved),
+    ...cells.flatMap((cell) => buildShelves(cell, box, resolved)),
+    ...fronts.map((front) => front.part),
+  ];
+  const rows = markParts(cabinet.number, parts);
+  const built = { cabinet, resolved, box, face, fronts, parts, rows };
+  return { ...built, findings: checkCabinet(head, built) };
+}
+
+/**
+ * Keeps the last result of every cabinet: an edit re-solves only what it touched. Documents are compared by identity,
+ * so callers must not change one in place.
+ */
+export function createSolver(): (job: Job) => SolvedJob {
+  let head: JobHead | undefined;
+  let solvedCabinets = new Map<string, SolvedCabinet>();
+  return (job) => {
+    if (!head || !sameHead(head, job)) solvedCabinets = new Map();
+    head = job;
+    const next = new Map<string, SolvedCabinet>();
+    const cabinets = job.cabinets.map((cabinet) => {
+      const known = solvedCabinets.get(cabinet.id);
+      const result = known?.cabinet === cabinet ? known : solveCabinet(job, cabinet);
+      next.set(cabinet.id, result);
+      return result;
+    });
+    solvedCabinets = next;
+    return joinCabinets(job, cabinets);
+  };
+}
+
+/** The decisions outside the cabinets that a cabinet's numbers depend on. */
+function sameHead(a: JobHead, b: JobHead): boolean {
+  return (
+    a.house === b.house &&
+    a.standards === b.standards &&
+    a.materials === b.materials &&
+    a.room === b.room &&
+    a.display === b.display
+  );
+}
+
+function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[]): SolvedJob {
+  return {
+    job,
+    cabinets,
+    cutList: cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id })))),
+    findings: cabinets.flatMap(({ findings }) => findings),
+  };
+}
+
+/** Solves a whole job from nothing. */
+export function solve(job: Job): SolvedJob {
+  return createSolver()(job);
+}
