@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/cabinets.js';
+import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/support/cabinets.js';
 import { type Cabinet, newCabinet, newJob, stableJson } from './job/index.js';
 import { partExtent } from './parts/index.js';
 import { presentJob } from './present/index.js';

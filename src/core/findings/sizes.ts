@@ -87,7 +87,7 @@ function stackFixes(cabinetId: string, parts: readonly Opening[]): Act[] {
     .map(({ opening, at }) => {
       const path = `cabinets/${cabinetId}/face/parts/${opening.id}`;
       return {
-        label: `Let ${openingName(opening, at, parts.length)} take what is left`,
+        label: `Let ${openingName(parts, at)} take what is left`,
         edits: [
           ...(opening.pin === undefined ? [] : [{ path: `${path}/pin`, value: undefined }]),
           ...(opening.size.rule === 'fixed' ? [{ path: `${path}/size`, value: { rule: 'share', weight: 1 } }] : []),

@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Opening, Resolved } from '../job/index.js';
 import { type Cell, openingName } from '../layout/index.js';
 import { type Band, EDGES, makePart, type Part } from '../parts/index.js';
 
@@ -22,20 +22,23 @@ export interface Front {
 
 /** The fronts that close the openings of an overlay face. Open bays have none. */
 export function buildFronts(cells: readonly Cell[], resolved: Resolved): Front[] {
-  const front = new Fronts(resolved, cells.length);
+  const front = new Fronts(
+    resolved,
+    cells.map((cell) => cell.opening),
+  );
   return cells.flatMap((cell) => front.of(cell));
 }
 
 class Fronts {
   constructor(
     private readonly resolved: Resolved,
-    private readonly count: number,
+    private readonly openings: readonly Opening[],
   ) {}
 
   of(cell: Cell): Front[] {
     const { fill, id } = cell.opening;
     const { face } = cell;
-    const name = openingName(cell.opening, cell.position, this.count);
+    const name = openingName(this.openings, cell.position);
     switch (fill.kind) {
       case 'open':
         return [];

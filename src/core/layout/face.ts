@@ -41,10 +41,12 @@ export type Face =
 
 const FILL_NAME = { drawer: 'drawer front', door: 'door', pair: 'doors', open: 'open bay' } as const;
 
-/** "drawer front 2": what an opening is called, counted from the top. */
-export function openingName(opening: Opening, position: number, count: number): string {
-  const name = FILL_NAME[opening.fill.kind];
-  return count === 1 ? name : `${name} ${position + 1}`;
+/** "drawer front 2": what an opening is called; numbered from the top where there are several of its kind. */
+export function openingName(parts: readonly Opening[], at: number): string {
+  const kind = parts[at]?.fill.kind;
+  if (!kind) return '';
+  const alike = parts.filter((opening) => opening.fill.kind === kind);
+  return alike.length === 1 ? FILL_NAME[kind] : `${FILL_NAME[kind]} ${alike.indexOf(parts[at] as Opening) + 1}`;
 }
 
 /** Which divider stands below an opening: as decided on it, else the house standard for the two neighbours. */
@@ -174,8 +176,7 @@ class Stack {
   }
 
   private name(at: number): string {
-    const opening = this.parts[at];
-    return opening ? openingName(opening, at, this.parts.length) : '';
+    return openingName(this.parts, at);
   }
 
   private members(what: string): StackMember[] {

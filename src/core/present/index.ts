@@ -1,2 +1,3 @@
 export { type PresentOptions, presentJob } from './result.js';
+export { type CabinetSummary, type JobSummary, summariseCabinet } from './summary.js';
 export { bandedEdges, grainWords, machiningSummary } from './words.js';

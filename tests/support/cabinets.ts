@@ -7,9 +7,9 @@ import {
   newCabinet,
   newJob,
   type SettingOverrides,
-} from '../src/core/job/index.js';
-import type { SolvedCabinet } from '../src/core/solve.js';
-import { solveCabinet } from '../src/core/solve.js';
+} from '../../src/core/job/index.js';
+import type { SolvedCabinet } from '../../src/core/solve.js';
+import { solveCabinet } from '../../src/core/solve.js';
 
 export interface CabinetDecisions {
   readonly kind?: CabinetKind;

@@ -1,0 +1,81 @@
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { type Job, readJobText, stableJson } from '../src/core/job/index.js';
+import { presentJob } from '../src/core/present/index.js';
+import { solve } from '../src/core/solve.js';
+import type { LengthStyle } from '../src/core/units/index.js';
+import { cutListCsv } from '../src/formats/csv.js';
+import { cutListText } from '../src/formats/text.js';
+
+const USAGE = `alcove solve JOB.json [--tape]
+    Prints everything computed from the job as JSON: cabinets, parts, machining, fronts, findings.
+    --tape adds the derivation of every number.
+
+alcove cutlist JOB.json [--csv | --text] [--unit in|mm]
+    Prints the cut list, as text unless --csv is given, in the job's unit unless another is asked for.
+`;
+
+/** What the person at the terminal did wrong, in one sentence. Ends the program with code 2. */
+class Misuse extends Error {}
+
+/** Runs one command; returns the exit code: 0 done, 2 a bad call or a bad file. */
+export async function run(args: readonly string[]): Promise<number> {
+  try {
+    process.stdout.write(dispatch(args));
+    return 0;
+  } catch (error) {
+    if (!(error instanceof Misuse)) throw error;
+    process.stderr.write(`alcove: ${error.message}\n`);
+    return 2;
+  }
+}
+
+function dispatch(args: readonly string[]): string {
+  const { values, positionals } = parse(args);
+  const [command, file, ...rest] = positionals;
+  if (values.help || command === undefined || command === 'help') return USAGE;
+  if (command !== 'solve' && command !== 'cutlist')
+    throw new Misuse(`"${command}" is not a command; there are solve and cutlist.`);
+  if (file === undefined) throw new Misuse(`${command} needs the name of a job file.`);
+  if (rest.length > 0) throw new Misuse(`${command} takes one job file; "${rest[0]}" is one too many.`);
+  const job = readFile(file);
+  if (command === 'solve') return `${stableJson(presentJob(solve(job), { tape: values.tape ?? false }), 2)}\n`;
+  if (values.unit !== undefined && values.unit !== 'mm' && values.unit !== 'in')
+    throw new Misuse('--unit takes mm or in.');
+  if (values.csv && values.text) throw new Misuse('choose one of --csv and --text.');
+  const style: LengthStyle = values.unit ? { ...job.display, unit: values.unit } : job.display;
+  return values.csv ? cutListCsv(solve(job), style) : cutListText(solve(job), style);
+}
+
+function parse(args: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: {
+        help: { type: 'boolean', short: 'h' },
+        tape: { type: 'boolean' },
+        csv: { type: 'boolean' },
+        text: { type: 'boolean' },
+        unit: { type: 'string' },
+      },
+    });
+  } catch (error) {
+    throw new Misuse(error instanceof Error ? error.message : 'the call could not be read.');
+  }
+}
+
+function readFile(file: string): Job {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    throw new Misuse(`the file ${file} cannot be read.`);
+  }
+  const read = readJobText(text);
+  if (!read.ok) {
+    const lines = read.errors.map(({ path, message }) => (path ? `  ${path}: ${message}` : `  ${message}`));
+    throw new Misuse(`${file} is not a job this program can solve:\n${lines.join('\n')}`);
+  }
+  return read.value;
+}

@@ -1,0 +1,85 @@
+// What the commands need before they can run: packages, the native database module, a built server. Only Node's own
+// modules are used here, since nothing may be installed yet.
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+process.env.ASTRO_TELEMETRY_DISABLED = '1';
+
+export const say = (text) => console.log(`alcove: ${text}`);
+
+/** Runs a program with its output shown; ends this one when it fails. */
+export function run(program, args, options = {}) {
+  const { status, error } = spawnSync(program, args, { cwd: root, stdio: 'inherit', ...options });
+  if (error) throw error;
+  if (status !== 0) {
+    say(`${[program, ...args].join(' ')} failed`);
+    process.exit(status ?? 1);
+  }
+}
+
+/** Installs packages when they are missing or the lock file has changed since. */
+export function installPackages() {
+  const mark = join(root, 'node_modules', '.alcove-installed');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  const present = existsSync(mark) && readFileSync(mark, 'utf8') === wanted;
+  if (present) return;
+  say(
+    'installing packages. The database module is compiled here, which takes two to four minutes without a word of its own.',
+  );
+  const started = Date.now();
+  // npm is silent while it compiles; a line every 20 seconds shows that it is still at work.
+  const ticker = spawnTicker();
+  try {
+    run('npm', ['ci', '--no-fund', '--no-audit', '--include=dev']);
+  } finally {
+    ticker.kill();
+  }
+  writeFileSync(mark, wanted);
+  say(`packages installed in ${Math.round((Date.now() - started) / 1000)} s`);
+}
+
+function spawnTicker() {
+  const code = "let s=0;setInterval(()=>console.log('alcove: still installing, '+(s+=20)+' s'),20000)";
+  return spawn(process.execPath, ['-e', code], { stdio: 'inherit' });
+}
+
+function newest(path) {
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  return Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))));
+}
+
+/** Builds the server when a source is newer than the last build. */
+export function build() {
+  const entry = join(root, 'dist', 'server', 'entry.mjs');
+  const sources = ['src', 'public', 'astro.config.mjs', 'package-lock.json', 'tsconfig.json'].map((name) =>
+    newest(join(root, name)),
+  );
+  if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources)) return;
+  say('building the app');
+  run(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'build', '--silent']);
+}
+
+/** The address a server started with this environment answers at. */
+export function address(env = process.env) {
+  return `http://${env.HOST ?? '127.0.0.1'}:${env.PORT ?? 4417}`;
+}
+
+/** Starts the built server and stays until it ends. */
+export function serve(env = {}) {
+  const all = { HOST: '127.0.0.1', PORT: '4417', ...process.env, ...env };
+  say(`running at ${address(all)} (Ctrl C stops it)`);
+  const server = spawn(process.execPath, [join(root, 'dist', 'server', 'entry.mjs')], {
+    cwd: root,
+    stdio: 'inherit',
+    env: all,
+  });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+  server.on('exit', (code) => process.exit(code ?? 0));
+}

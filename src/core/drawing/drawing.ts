@@ -1,0 +1,77 @@
+import type { Dim } from '../derive/index.js';
+
+/**
+ * A drawing as data: primitives with meaning, in mm. The screen, paper and export writers all render this same value.
+ * `h` runs to the right, `v` upwards.
+ */
+export interface DrawingPoint {
+  readonly h: number;
+  readonly v: number;
+}
+
+/** Line weights carry meaning: cut outline heavy, visible edge medium, hidden thin dashed, centre thin chain. */
+export type LineWeight = 'outline' | 'visible' | 'hidden' | 'centre' | 'swing';
+
+/** What a region is made of or stands for; renderers tint by it. */
+export type Tint = 'case' | 'front' | 'back' | 'plinth' | 'shelf' | 'void';
+
+export interface RegionItem {
+  readonly kind: 'region';
+  readonly tint: Tint;
+  readonly weight: LineWeight;
+  readonly from: DrawingPoint;
+  readonly to: DrawingPoint;
+  /** Direction of the grain lines, where they show. */
+  readonly grain?: 'h' | 'v';
+  /** End grain is hatched. */
+  readonly cut?: boolean;
+  /** Key of the part it shows. */
+  readonly shows?: string;
+}
+
+export interface LineItem {
+  readonly kind: 'line';
+  readonly weight: LineWeight;
+  readonly points: readonly DrawingPoint[];
+  readonly shows?: string;
+}
+
+/** A short text on the drawing, such as a part's mark. */
+export interface MarkItem {
+  readonly kind: 'mark';
+  readonly at: DrawingPoint;
+  readonly text: string;
+  readonly shows?: string;
+}
+
+export type DrawingItem = RegionItem | LineItem | MarkItem;
+
+export type DrawingSide = 'left' | 'right' | 'top' | 'bottom';
+
+/** A dimension: which span, on which side of the drawing, how far out, and what it edits when it is typed over. */
+export interface DimensionItem {
+  readonly id: string;
+  readonly side: DrawingSide;
+  /** 0 is nearest the object. */
+  readonly level: number;
+  readonly from: number;
+  readonly to: number;
+  readonly dim: Dim;
+  /** The decision a typed value sets; absent for numbers that only follow from others. */
+  readonly edits?: string;
+  readonly shows?: string;
+}
+
+export interface TitleBlock {
+  readonly job: string;
+  readonly cabinet: string;
+  readonly view: string;
+}
+
+export interface Drawing {
+  readonly title: TitleBlock;
+  readonly min: DrawingPoint;
+  readonly max: DrawingPoint;
+  readonly items: readonly DrawingItem[];
+  readonly dimensions: readonly DimensionItem[];
+}

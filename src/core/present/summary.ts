@@ -1,0 +1,32 @@
+import { drawThumbnail, type Thumbnail } from '../drawing/index.js';
+import type { SolvedCabinet } from '../solve.js';
+
+/** A job as a list shows it. */
+export interface JobSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
+  readonly updatedAt: string;
+  readonly unit: 'mm' | 'in';
+  readonly cabinetCount: number;
+  /** The first few, in order. */
+  readonly cabinets: readonly CabinetSummary[];
+  readonly stops: number;
+  readonly warnings: number;
+}
+
+export interface CabinetSummary {
+  readonly number: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly thumbnail: Thumbnail;
+  readonly stops: number;
+  readonly warnings: number;
+}
+
+/** A cabinet in one line: what it is called, how it looks, what is open. */
+export function summariseCabinet(solved: SolvedCabinet): CabinetSummary {
+  const { number, name, kind } = solved.cabinet;
+  const count = (severity: string) => solved.findings.filter((finding) => finding.severity === severity).length;
+  return { number, name, kind, thumbnail: drawThumbnail(solved), stops: count('stop'), warnings: count('warn') };
+}

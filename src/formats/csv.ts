@@ -1,0 +1,61 @@
+import { stringify } from 'csv-stringify/sync';
+import { bandedEdges, grainWords, machiningSummary } from '../core/present/index.js';
+import type { SolvedJob } from '../core/solve.js';
+import { formatLength, type LengthStyle } from '../core/units/index.js';
+
+export const CUT_LIST_COLUMNS = [
+  'mark',
+  'name',
+  'quantity',
+  'material',
+  'thickness',
+  'cut length',
+  'cut width',
+  'finished length',
+  'finished width',
+  'banded edges',
+  'grain',
+  'machining',
+  'note',
+] as const;
+
+/** The cut list as CSV: one row per mark, grouped by material, lengths in the given style. */
+export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
+  const show = (mm: number) => formatLength(mm, style);
+  const rows = solved.cutList.flatMap((group) =>
+    group.rows.map(({ mark, part, quantity }) =>
+      [
+        mark,
+        part.name,
+        quantity,
+        part.material.name,
+        show(part.thickness.mm),
+        show(part.cutLength.mm),
+        show(part.cutWidth.mm),
+        show(part.length.mm),
+        show(part.width.mm),
+        bandedEdges(part),
+        grainWords(part),
+        machiningSummary(part, show),
+        part.note ?? '',
+      ].map(inert),
+    ),
+  );
+  return stringify([
+    CUT_LIST_COLUMNS.map((column) => `${column}${LENGTHS.has(column) ? ` (${style.unit})` : ''}`),
+    ...rows,
+  ]);
+}
+
+const LENGTHS: ReadonlySet<string> = new Set([
+  'thickness',
+  'cut length',
+  'cut width',
+  'finished length',
+  'finished width',
+]);
+
+/** A text that a spreadsheet would take for a formula is led by an apostrophe. */
+function inert(value: string | number): string | number {
+  return typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+}

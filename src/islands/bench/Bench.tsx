@@ -1,0 +1,117 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Job } from '../../core/job/index.js';
+import { CabinetStrip } from './CabinetStrip.js';
+import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
+import { Decisions } from './Decisions.js';
+import { ElevationSheet } from './ElevationSheet.js';
+import { FindingsPanel } from './FindingsPanel.js';
+import { KeysDialog } from './KeysDialog.js';
+import { PartsTable } from './PartsTable.js';
+import { createBenchStore } from './store.js';
+import { TapePanel } from './TapePanel.js';
+import { TopBar } from './TopBar.js';
+
+export interface BenchProps {
+  readonly stored: {
+    readonly id: string;
+    readonly version: number;
+    readonly updatedAt: string;
+    readonly document: Job;
+  };
+  readonly cabinetId: string | null;
+}
+
+/** One cabinet on the bench: its decisions, its drawing, its parts, and the arithmetic behind every number. */
+export function Bench({ stored, cabinetId }: BenchProps) {
+  const store = useMemo(() => createBenchStore(stored.document, cabinetId), [stored.document, cabinetId]);
+  return (
+    <BenchContext value={store}>
+      <BenchView jobId={stored.id} version={stored.version} savedAt={stored.updatedAt} />
+    </BenchContext>
+  );
+}
+
+function BenchView({ jobId, version, savedAt }: { jobId: string; version: number; savedAt: string }) {
+  const solved = useSolvedCabinet();
+  const lastAct = useBench((state) => state.lastAct);
+  const [keysOpen, setKeysOpen] = useState(false);
+  useKeys(() => setKeysOpen(true));
+  useCabinetInAddress();
+  return (
+    <div className="grid h-dvh min-h-[600px] grid-rows-[auto_auto_1fr] overflow-hidden">
+      <TopBar jobId={jobId} version={version} onKeys={() => setKeysOpen(true)} />
+      <CabinetStrip />
+      {solved ? (
+        <div className="grid min-h-0 grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]">
+          <Decisions solved={solved} />
+          <main className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_13.5rem] px-1 pb-2">
+            <ElevationSheet solved={solved} savedAt={savedAt} />
+            <p className="min-h-7 truncate px-1 pt-1 text-[0.9375rem] text-ink-soft" role="status">
+              {lastAct ?? 'Click a number on the drawing to change it and to see where it comes from.'}
+            </p>
+            <PartsTable solved={solved} />
+          </main>
+          <aside className="flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2" aria-label="Tape and findings">
+            <TapePanel solved={solved} />
+            <FindingsPanel solved={solved} />
+          </aside>
+        </div>
+      ) : (
+        <main className="p-16 text-lg">
+          <h1 className="text-2xl font-semibold">No cabinet on the bench</h1>
+          <p className="mt-2">
+            Add a base or wall cabinet above; it is drawn at once from the house standards, and everything about it can
+            be changed.
+          </p>
+        </main>
+      )}
+      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+    </div>
+  );
+}
+
+/** The address names the cabinet on the bench, so that a reload or a link comes back to it. */
+function useCabinetInAddress() {
+  const cabinetId = useBench((state) => state.cabinetId);
+  useEffect(() => {
+    const url = new URL(window.location.href);
+    if (cabinetId) url.searchParams.set('cabinet', cabinetId);
+    else url.searchParams.delete('cabinet');
+    window.history.replaceState(null, '', url);
+  }, [cabinetId]);
+}
+
+function useKeys(openKeys: () => void) {
+  const store = useBenchStore();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]');
+      const state = store.getState();
+      const command = event.ctrlKey || event.metaKey;
+      if (command && event.key.toLowerCase() === 'z' && !typing) {
+        event.preventDefault();
+        if (event.shiftKey) state.redo();
+        else state.undo();
+      } else if (command && event.key.toLowerCase() === 'y' && !typing) {
+        event.preventDefault();
+        state.redo();
+      } else if (!typing && !command && !event.altKey) {
+        if (event.key === '?') openKeys();
+        else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
+        else if (event.key === 'Escape') {
+          state.select(null);
+          state.closeTape();
+        }
+      }
+    };
+    const stepCabinet = (by: number) => {
+      const { job, cabinetId, showCabinet } = store.getState();
+      const at = job.cabinets.findIndex((cabinet) => cabinet.id === cabinetId);
+      const next = job.cabinets[(at + by + job.cabinets.length) % job.cabinets.length];
+      if (next) showCabinet(next.id);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [store, openKeys]);
+}

@@ -1,0 +1,83 @@
+import { Copy, Plus, Trash2 } from 'lucide-react';
+import { drawThumbnail } from '../../core/drawing/index.js';
+import { type Cabinet, type CabinetKind, cabinetKinds, newCabinet, nextId, nextNumber } from '../../core/job/index.js';
+import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { useBench } from './context.js';
+
+/** Height of the tallest cabinet on the strip (px). */
+const TALLEST = 40;
+
+/** The job's cabinets standing in a row at one scale; the one on the bench is underlined. */
+export function CabinetStrip() {
+  const job = useBench((state) => state.job);
+  const solved = useBench((state) => state.solved);
+  const cabinetId = useBench((state) => state.cabinetId);
+  const act = useBench((state) => state.act);
+  const showCabinet = useBench((state) => state.showCabinet);
+  const thumbnails = solved.cabinets.map((each) => ({ ...each, thumbnail: drawThumbnail(each) }));
+  const scale = TALLEST / Math.max(700, ...thumbnails.map(({ thumbnail }) => thumbnail.height));
+  const current = job.cabinets.find((cabinet) => cabinet.id === cabinetId);
+  const add = (cabinet: Cabinet, label: string) => {
+    const outcome = act({ label, edits: [{ path: `cabinets/${cabinet.id}`, value: cabinet }] });
+    if (outcome.ok) showCabinet(cabinet.id);
+  };
+  const addKind = (kind: CabinetKind) => add(newCabinet(job, kind), `${cabinetKinds[kind]} added`);
+  const duplicate = () => {
+    if (!current) return;
+    const id = nextId(
+      'c',
+      job.cabinets.map((cabinet) => cabinet.id),
+    );
+    add({ ...current, id, number: nextNumber(job) }, `Copy of ${current.number}`);
+  };
+  const remove = () => {
+    if (current)
+      act({
+        label: `${current.number} ${current.name} removed`,
+        edits: [{ path: `cabinets/${current.id}`, value: undefined }],
+      });
+  };
+  return (
+    <nav
+      aria-label="Cabinets of this job"
+      className="flex min-h-[4.25rem] items-end gap-1 border-b border-rule/60 px-3"
+    >
+      <ol className="flex min-w-0 items-end gap-0.5 overflow-x-auto">
+        {thumbnails.map(({ cabinet, thumbnail, findings }) => {
+          const here = cabinet.id === cabinetId;
+          const stops = findings.filter((finding) => finding.severity === 'stop').length;
+          return (
+            <li key={cabinet.id}>
+              <button
+                type="button"
+                aria-current={here ? 'true' : undefined}
+                onClick={() => showCabinet(cabinet.id)}
+                title={`${cabinet.number} ${cabinet.name}`}
+                className={`flex h-[4.25rem] flex-col items-center justify-end gap-0.5 border-b-3 px-2 pb-0.5 ${here ? 'border-pencil bg-sheet' : 'border-transparent hover:bg-bench-deep'}`}
+              >
+                <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />
+                <span className={`text-[0.9375rem] leading-tight ${here ? 'font-bold' : ''}`}>
+                  {cabinet.number}
+                  {stops > 0 && <span className="ml-1 font-bold text-finding"> stop</span>}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <span className="mb-1.5 ml-2 flex shrink-0 items-center gap-1">
+        {(Object.keys(cabinetKinds) as CabinetKind[]).map((kind) => (
+          <button key={kind} type="button" className="act act-bare" onClick={() => addKind(kind)}>
+            <Plus size={16} aria-hidden="true" /> {cabinetKinds[kind]}
+          </button>
+        ))}
+        <button type="button" className="act act-bare" disabled={!current} onClick={duplicate}>
+          <Copy size={15} aria-hidden="true" /> Copy
+        </button>
+        <button type="button" className="act act-bare" disabled={!current} onClick={remove}>
+          <Trash2 size={15} aria-hidden="true" /> Remove
+        </button>
+      </span>
+    </nav>
+  );
+}

@@ -1,0 +1,38 @@
+import { Dialog } from 'radix-ui';
+
+const KEYS: readonly [string, string][] = [
+  ['?', 'This list'],
+  ['[ and ]', 'The cabinet before, the cabinet after'],
+  ['Ctrl Z', 'Undo'],
+  ['Ctrl Shift Z, Ctrl Y', 'Redo'],
+  ['Tab', 'From number to number on the drawing and from field to field'],
+  ['Enter on a number', 'Change it, and open its tape'],
+  ['Arrow up, arrow down', 'In a size: one step more or less; with Shift ten'],
+  ['Escape', 'Give up an entry; let go of the selection; close the tape'],
+];
+
+/** The keys there are, and the ways a size may be typed. */
+export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content className="sheet fixed top-1/2 left-1/2 z-50 w-[34rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
+          <Dialog.Title className="text-xl font-bold">Keys</Dialog.Title>
+          <Dialog.Description className="mt-1 text-ink-soft">
+            Sizes may be typed as 595, 59.5 cm, 23 3/4, 23-3/4", 1' 6 1/2", 600 - 2*18 or width/2.
+          </Dialog.Description>
+          <dl className="mt-4 grid grid-cols-[12rem_1fr] gap-y-1.5">
+            {KEYS.map(([key, what]) => (
+              <div key={key} className="contents">
+                <dt className="font-semibold">{key}</dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+          <Dialog.Close className="act mt-5">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,179 @@
+import { FileDown, Redo2, Undo2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import { useBench } from './context.js';
+import { type SaveState, useAutosave } from './saving.js';
+
+/** Job name, units, undo and redo, what the save is doing, and the ways out. */
+export function TopBar({ jobId, version, onKeys }: { jobId: string; version: number; onKeys: () => void }) {
+  const job = useBench((state) => state.job);
+  const act = useBench((state) => state.act);
+  const undo = useBench((state) => state.undo);
+  const redo = useBench((state) => state.redo);
+  const past = useBench((state) => state.past);
+  const future = useBench((state) => state.future);
+  const saving = useAutosave(jobId, version);
+  const { unit } = job.display;
+  return (
+    <header>
+      <div className="flex min-h-11 items-center gap-2 px-3">
+        <a href="/" className="text-[1.1875rem] font-bold tracking-tight">
+          Alcove
+        </a>
+        <span aria-hidden="true" className="text-rule">
+          /
+        </span>
+        <JobName
+          name={job.name}
+          onRename={(name) => act({ label: 'Job name', edits: [{ path: 'name', value: name }] })}
+        />
+        <SaveWord state={saving.state} />
+        <span className="ml-auto flex items-center gap-1">
+          <button
+            type="button"
+            className="act act-bare"
+            disabled={past.length === 0}
+            onClick={undo}
+            title={past.at(-1) ? `Undo: ${past.at(-1)?.label}` : 'Nothing to undo'}
+          >
+            <Undo2 size={17} aria-hidden="true" /> Undo
+          </button>
+          <button
+            type="button"
+            className="act act-bare"
+            disabled={future.length === 0}
+            onClick={redo}
+            title={future.at(-1) ? `Redo: ${future.at(-1)?.label}` : 'Nothing to redo'}
+          >
+            <Redo2 size={17} aria-hidden="true" /> Redo
+          </button>
+          <label className="ml-2 flex items-center gap-1.5">
+            <span className="text-ink-soft">Shown in</span>
+            <select
+              className="entry font-semibold"
+              value={unit}
+              onChange={(event) =>
+                act({ label: 'Unit', edits: [{ path: 'display/unit', value: event.currentTarget.value }] })
+              }
+            >
+              <option value="mm">millimetres</option>
+              <option value="in">inches</option>
+            </select>
+          </label>
+          <Fineness />
+          <Exports jobId={jobId} flush={() => saving.flush()} />
+          <button type="button" className="act act-bare" onClick={onKeys} aria-label="Keys" title="Keys (?)">
+            ?
+          </button>
+        </span>
+      </div>
+      {saving.state.kind === 'stale' && (
+        <StaleNotice state={saving.state} onTake={saving.takeTheirs} onKeep={saving.keepMine} />
+      )}
+    </header>
+  );
+}
+
+function Fineness() {
+  const display = useBench((state) => state.job.display);
+  const act = useBench((state) => state.act);
+  const metric = display.unit === 'mm';
+  const path = metric ? 'display/mmStep' : 'display/graduation';
+  return (
+    <select
+      aria-label={metric ? 'Printed to' : 'Graduation'}
+      className="entry"
+      value={metric ? display.mmStep : display.graduation}
+      onChange={(event) => act({ label: 'Graduation', edits: [{ path, value: Number(event.currentTarget.value) }] })}
+    >
+      {(metric ? [0.1, 0.5, 1] : [8, 16, 32, 64]).map((step) => (
+        <option key={step} value={step}>
+          {metric ? `to ${step}` : `to 1/${step}`}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function JobName({ name, onRename }: { name: string; onRename: (name: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <input
+      aria-label="Job name"
+      className="entry min-w-0 max-w-96 flex-1 border-transparent bg-transparent text-[1.0625rem] font-semibold"
+      value={typed ?? name}
+      onChange={(event) => setTyped(event.currentTarget.value)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+      onBlur={() => {
+        const next = typed?.trim();
+        if (next && next !== name) onRename(next);
+        setTyped(null);
+      }}
+    />
+  );
+}
+
+function SaveWord({ state }: { state: SaveState }) {
+  if (state.kind === 'failed')
+    return (
+      <span role="alert" className="font-semibold text-finding">
+        Not saved: {state.message}
+      </span>
+    );
+  const words = { saved: 'Saved', pending: 'Saving…', stale: 'Not saved' } as const;
+  return (
+    <span className="shrink-0 text-ink-soft" data-save={state.kind}>
+      {words[state.kind]}
+    </span>
+  );
+}
+
+function StaleNotice({
+  state,
+  onTake,
+  onKeep,
+}: {
+  state: Extract<SaveState, { kind: 'stale' }>;
+  onTake: (theirs: Extract<SaveState, { kind: 'stale' }>['theirs'], version: number) => void;
+  onKeep: (theirs: Extract<SaveState, { kind: 'stale' }>['theirs'], version: number) => void;
+}) {
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-3 bg-finding-pale px-3 py-1.5 text-finding">
+      <span className="font-semibold">Another window saved this job first. Your changes are still here, unsaved.</span>
+      <button type="button" className="act" onClick={() => onKeep(state.theirs, state.version)}>
+        Save mine over it
+      </button>
+      <button type="button" className="act" onClick={() => onTake(state.theirs, state.version)}>
+        Take theirs, drop mine
+      </button>
+    </div>
+  );
+}
+
+function Exports({ jobId, flush }: { jobId: string; flush: () => Promise<void> }) {
+  const leave = async (url: string) => {
+    await flush();
+    window.location.assign(url);
+  };
+  const item = 'flex min-h-9 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-pencil-pale';
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="act ml-2">
+        <FileDown size={17} aria-hidden="true" /> Export
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className="sheet z-30 min-w-56 py-1" align="end" sideOffset={4}>
+          <DropdownMenu.Item className={item} onSelect={() => void leave(`/api/jobs/${jobId}/cutlist.csv`)}>
+            Cut list, CSV
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={() => void leave(`/api/jobs/${jobId}/job.json`)}>
+            Job file
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,21 @@
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import type { SolvedCabinet } from '../../core/solve.js';
+import { type BenchState, type BenchStore, benchCabinet } from './store.js';
+
+export const BenchContext = createContext<BenchStore | null>(null);
+
+export function useBenchStore(): BenchStore {
+  const store = useContext(BenchContext);
+  if (!store) throw new Error('the bench store is missing above this component');
+  return store;
+}
+
+/** A slice of the bench's state. */
+export function useBench<T>(pick: (state: BenchState) => T): T {
+  return useStore(useBenchStore(), pick);
+}
+
+export function useSolvedCabinet(): SolvedCabinet | undefined {
+  return useBench(benchCabinet);
+}

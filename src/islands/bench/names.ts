@@ -1,0 +1,17 @@
+import type { SolvedCabinet } from '../../core/solve.js';
+
+/** Names that may stand in a size: `width/2`, `inside - 3`. All in mm. */
+export function entryNames({ box, resolved }: SolvedCabinet): Record<string, number> {
+  return {
+    width: box.width.mm,
+    height: box.overallHeight.mm,
+    depth: box.overallDepth.mm,
+    side: resolved.materials.case.thickness.mm,
+    inside: box.insideWidth.mm,
+    'inside width': box.insideWidth.mm,
+    'box height': box.height.mm,
+    'clear height': box.clearHeight.mm,
+    'clear depth': box.clearDepth.mm,
+    gap: resolved.settings.fronts.gap.mm,
+  };
+}

@@ -1,0 +1,37 @@
+import type { Thumbnail } from '../../core/drawing/index.js';
+
+const FILL = {
+  case: 'var(--color-timber-case)',
+  front: 'var(--color-timber-front)',
+  back: 'var(--color-timber-back)',
+  plinth: 'var(--color-timber-plinth)',
+  shelf: 'var(--color-timber-shelf)',
+  void: 'none',
+} as const;
+
+/** A cabinet small. `scale` is sheet units per mm, the same for all that stand side by side. */
+export function ThumbnailDrawing({ thumbnail, scale }: { thumbnail: Thumbnail; scale: number }) {
+  return (
+    <svg
+      width={thumbnail.width * scale}
+      height={thumbnail.height * scale}
+      viewBox={`0 0 ${thumbnail.width} ${thumbnail.height}`}
+      className="block overflow-visible"
+      aria-hidden="true"
+    >
+      {thumbnail.rectangles.map((each, at) => (
+        <rect
+          key={at}
+          x={each.x}
+          y={each.y}
+          width={Math.max(0, each.width)}
+          height={Math.max(0, each.height)}
+          fill={FILL[each.tint]}
+          stroke="var(--color-ink)"
+          strokeWidth={each.tint === 'front' ? 1.1 : 0.6}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import type { JobSummary } from '../../core/present/index.js';
+import { ImportJob } from './ImportJob.js';
+import { JobRow } from './JobRow.js';
+import { NewJob } from './NewJob.js';
+
+interface Removed {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The shop's jobs, and the place where a new one begins with a cabinet. */
+export function JobsView({ jobs: first }: { jobs: readonly JobSummary[] }) {
+  const [jobs, setJobs] = useState(first);
+  const [removed, setRemoved] = useState<Removed | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const refresh = async () => {
+    const response = await fetch('/api/jobs');
+    const body = (await response.json()) as { jobs: JobSummary[] };
+    setJobs(body.jobs);
+  };
+  const send = async (url: string, method: string): Promise<boolean> => {
+    try {
+      const response = await fetch(url, { method });
+      if (!response.ok) {
+        const body = (await response.json()) as { error: { message: string } };
+        setProblem(body.error.message);
+        return false;
+      }
+      setProblem(null);
+      await refresh();
+      return true;
+    } catch {
+      setProblem('The server does not answer. Is it still running?');
+      return false;
+    }
+  };
+  const remove = async (job: JobSummary) => {
+    if (await send(`/api/jobs/${job.id}`, 'DELETE')) setRemoved({ id: job.id, name: job.name });
+  };
+  const bringBack = async () => {
+    if (removed && (await send(`/api/jobs/${removed.id}/restore`, 'POST'))) setRemoved(null);
+  };
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[90rem] flex-col px-5 pb-6">
+      <header className="flex min-h-14 items-center gap-4">
+        <h1 className="text-2xl font-bold tracking-tight">Alcove</h1>
+        <p className="text-ink-soft">Cabinets from overall sizes, with the arithmetic behind every number.</p>
+      </header>
+      {removed && (
+        <p role="status" className="mb-3 flex items-center gap-3 bg-ink px-3 py-1.5 text-sheet">
+          “{removed.name}” is deleted.
+          <button type="button" className="min-h-7 font-semibold underline" onClick={() => void bringBack()}>
+            Bring it back
+          </button>
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="mb-3 bg-finding-pale px-3 py-1.5 font-semibold text-finding">
+          {problem}
+        </p>
+      )}
+      <div className="grid flex-1 grid-cols-1 items-start gap-5 lg:grid-cols-[25rem_minmax(0,1fr)]">
+        <NewJob />
+        <main aria-label="Jobs">
+          <div className="mb-2 flex items-center justify-between">
+            <h2 className="text-lg font-semibold">
+              {jobs.length === 0 ? 'No jobs yet' : `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} in the shop`}
+            </h2>
+            <ImportJob onProblem={setProblem} />
+          </div>
+          {jobs.length === 0 && (
+            <p className="sheet p-5 text-lg">
+              Begin one at the left: three sizes are enough to draw a cabinet that can be built. Or open a job file from
+              another shop.
+            </p>
+          )}
+          <ul className="flex flex-col gap-3">
+            {jobs.map((job) => (
+              <li key={job.id}>
+                <JobRow
+                  job={job}
+                  onDelete={() => void remove(job)}
+                  onDuplicate={() => void send(`/api/jobs/${job.id}/duplicate`, 'POST')}
+                />
+              </li>
+            ))}
+          </ul>
+        </main>
+      </div>
+    </div>
+  );
+}

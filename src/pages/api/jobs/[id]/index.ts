@@ -1,0 +1,16 @@
+import type { APIRoute } from 'astro';
+import { answer, readBody } from '../../../../server/answer.js';
+import { database } from '../../../../server/database.js';
+import { changeSchema, deleteJob, readStoredJob, saveChange } from '../../../../server/jobs.js';
+
+const idOf = (params: Record<string, string | undefined>) => params.id ?? '';
+
+export const GET: APIRoute = (context) => answer(context, () => readStoredJob(database(), idOf(context.params)));
+
+/** Saves a change to the version it names; 409 with the present state when that is no longer the latest. */
+export const PATCH: APIRoute = (context) =>
+  answer(context, async () =>
+    saveChange(database(), idOf(context.params), await readBody(context.request, changeSchema)),
+  );
+
+export const DELETE: APIRoute = (context) => answer(context, () => deleteJob(database(), idOf(context.params)));

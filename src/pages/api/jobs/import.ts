@@ -1,0 +1,18 @@
+import type { APIRoute } from 'astro';
+import { readJobText } from '../../../core/job/index.js';
+import { answer, readText } from '../../../server/answer.js';
+import { database } from '../../../server/database.js';
+import { createJob, invalid } from '../../../server/jobs.js';
+
+/** Reads a job file and stores it as a new job. */
+export const POST: APIRoute = (context) =>
+  answer(
+    context,
+    async () => {
+      const read = readJobText(await readText(context.request));
+      if (!read.ok) throw invalid(read.errors);
+      const { id, version } = createJob(database(), read.value, 'imported');
+      return { id, version };
+    },
+    201,
+  );

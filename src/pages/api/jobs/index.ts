@@ -1,0 +1,35 @@
+import type { APIRoute } from 'astro';
+import { z } from 'zod';
+import { cabinetKinds, houseSetFor, jobSchema, newCabinet, newJob } from '../../../core/job/index.js';
+import { answer, readBody } from '../../../server/answer.js';
+import { database } from '../../../server/database.js';
+import { createJob, listJobs } from '../../../server/jobs.js';
+
+export const GET: APIRoute = (context) => answer(context, () => ({ jobs: listJobs(database()) }));
+
+const newJobRequest = z.strictObject({
+  name: jobSchema.shape.name,
+  unit: z.enum(['mm', 'in']),
+  cabinet: z.strictObject({
+    kind: z.enum(Object.keys(cabinetKinds) as [keyof typeof cabinetKinds]),
+    width: z.number().min(50).max(6000),
+    height: z.number().min(50).max(4000),
+    depth: z.number().min(50).max(2000),
+  }),
+});
+
+/** Begins a job with one cabinet drawn from the house standards. */
+export const POST: APIRoute = (context) =>
+  answer(
+    context,
+    async () => {
+      const { name, unit, cabinet: wanted } = await readBody(context.request, newJobRequest);
+      const job = newJob(name, houseSetFor(unit));
+      const cabinet = newCabinet(job, wanted.kind);
+      cabinet.size = { width: wanted.width, height: { from: 'overall', mm: wanted.height }, depth: wanted.depth };
+      job.cabinets.push(cabinet);
+      const { id, version } = createJob(database(), job);
+      return { id, version };
+    },
+    201,
+  );

@@ -1,0 +1,73 @@
+import type { APIContext } from 'astro';
+import type { z } from 'zod';
+import { validate } from '../core/job/index.js';
+import { invalid } from './jobs.js';
+import { log } from './log.js';
+import { Refusal } from './refusal.js';
+
+/** Larger request bodies are refused (bytes). */
+export const LARGEST_BODY = 2 * 1024 * 1024;
+
+export function json(data: unknown, status = 200): Response {
+  return new Response(JSON.stringify(data), {
+    status,
+    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
+  });
+}
+
+/** Runs an endpoint: its value becomes JSON, a refusal becomes its status, anything else is logged and becomes a 500. */
+export async function answer(
+  context: APIContext,
+  act: () => unknown | Promise<unknown>,
+  status = 200,
+): Promise<Response> {
+  try {
+    const value = await act();
+    return value instanceof Response ? value : json(value ?? {}, status);
+  } catch (error) {
+    if (error instanceof Refusal) {
+      const { code, message, fields, details } = error;
+      return json({ error: { code, message, fields }, ...details }, error.status);
+    }
+    log.error({ err: error, url: context.url.pathname }, 'request failed');
+    return json(
+      {
+        error: {
+          code: 'failed',
+          message: 'Something went wrong in Alcove; nothing was changed. The log has the details.',
+          fields: [],
+        },
+      },
+      500,
+    );
+  }
+}
+
+/** Reads a body as text, refusing one that is too large before it is held in memory whole. */
+export async function readText(request: Request): Promise<string> {
+  const tooLarge = () =>
+    new Refusal(413, 'too-large', 'This is over 2 MB; a job that large cannot be read in one piece.');
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) throw tooLarge();
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of (request.body ?? []) as unknown as AsyncIterable<Uint8Array>) {
+    size += chunk.byteLength;
+    if (size > LARGEST_BODY) throw tooLarge();
+    chunks.push(chunk);
+  }
+  return new TextDecoder().decode(Buffer.concat(chunks));
+}
+
+/** Reads and validates a JSON body. */
+export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T> {
+  const text = await readText(request);
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    throw new Refusal(400, 'not-json', 'The request body is not valid JSON.');
+  }
+  const result = validate(schema, data);
+  if (!result.ok) throw invalid(result.errors);
+  return result.value;
+}

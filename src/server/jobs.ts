@@ -1,0 +1,264 @@
+import { randomBytes } from 'node:crypto';
+import { z } from 'zod';
+import {
+  type Cabinet,
+  cabinetSchema,
+  type FieldError,
+  type Job,
+  type JobHead,
+  jobHeadSchema,
+  readJob,
+} from '../core/job/index.js';
+import { type CabinetSummary, type JobSummary, summariseCabinet } from '../core/present/index.js';
+import { solveCabinet } from '../core/solve.js';
+import type { Db } from './database.js';
+import { Refusal } from './refusal.js';
+
+/** A job as it is stored: the document and the number of the save it stands at. */
+export interface StoredJob {
+  readonly id: string;
+  readonly version: number;
+  readonly updatedAt: string;
+  readonly document: Job;
+}
+
+const SHOWN_CABINETS = 8;
+
+/** One save: what of the job is different from the version it names. */
+export const changeSchema = z.strictObject({
+  version: z.int().min(1),
+  label: z.string().max(200).default('edit'),
+  head: jobHeadSchema.optional(),
+  cabinets: z.array(cabinetSchema).max(1000).optional(),
+  removed: z.array(z.string().max(60)).max(1000).optional(),
+  order: z.array(z.string().max(60)).max(1000).optional(),
+});
+export type Change = z.infer<typeof changeSchema>;
+
+interface JobRow {
+  id: string;
+  name: string;
+  version: number;
+  head: string;
+  updated_at: string;
+}
+
+const now = () => new Date().toISOString();
+const newId = () => randomBytes(6).toString('hex');
+
+function splitDocument(document: Job): { head: JobHead; cabinets: Cabinet[] } {
+  const { cabinets, ...head } = document;
+  return { head, cabinets };
+}
+
+/** Stores a valid document as a new job. */
+export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
+  const { head, cabinets } = splitDocument(document);
+  const id = newId();
+  const at = now();
+  db.transaction(() => {
+    db.prepare('INSERT INTO job (id, name, version, head, created_at, updated_at) VALUES (?, ?, 1, ?, ?, ?)').run(
+      id,
+      head.name,
+      JSON.stringify(head),
+      at,
+      at,
+    );
+    for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position, head);
+    recordRevision(db, id, 1, label, at, { head, cabinets });
+  })();
+  return { id, version: 1, updatedAt: at, document };
+}
+
+function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, head: JobHead): void {
+  db.prepare(
+    `INSERT INTO cabinet (job_id, id, position, document, summary) VALUES (?, ?, ?, ?, ?)
+     ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document, summary = excluded.summary`,
+  ).run(
+    jobId,
+    cabinet.id,
+    position,
+    JSON.stringify(cabinet),
+    JSON.stringify(summariseCabinet(solveCabinet(head, cabinet))),
+  );
+}
+
+function recordRevision(db: Db, jobId: string, version: number, label: string, at: string, change: unknown): void {
+  db.prepare('INSERT INTO revision (job_id, version, label, saved_at, change) VALUES (?, ?, ?, ?, ?)').run(
+    jobId,
+    version,
+    label,
+    at,
+    JSON.stringify(change),
+  );
+}
+
+function jobRow(db: Db, id: string): JobRow {
+  const row = db
+    .prepare<[string], JobRow>(
+      'SELECT id, name, version, head, updated_at FROM job WHERE id = ? AND deleted_at IS NULL',
+    )
+    .get(id);
+  if (!row) throw new Refusal(404, 'no-such-job', 'There is no job here; it may have been deleted.');
+  return row;
+}
+
+/** Reads a job. A stored document is validated and migrated like any other. */
+export function readStoredJob(db: Db, id: string): StoredJob {
+  const row = jobRow(db, id);
+  return { id, version: row.version, updatedAt: row.updated_at, document: assemble(db, row) };
+}
+
+function assemble(db: Db, row: JobRow): Job {
+  const cabinets = db
+    .prepare<[string], { document: string }>('SELECT document FROM cabinet WHERE job_id = ? ORDER BY position')
+    .all(row.id)
+    .map((cabinet) => JSON.parse(cabinet.document) as unknown);
+  const read = readJob({ ...(JSON.parse(row.head) as object), cabinets });
+  if (!read.ok) throw new Error(`stored job ${row.id} is not valid: ${JSON.stringify(read.errors)}`);
+  return read.value;
+}
+
+/** Saves a change. A change that names an older version is refused with the present state, and nothing is lost. */
+export function saveChange(db: Db, id: string, change: Change): { version: number; updatedAt: string } {
+  return db
+    .transaction(() => {
+      const row = jobRow(db, id);
+      if (row.version !== change.version) {
+        const current = {
+          version: row.version,
+          document: assemble(db, row),
+          changed: changedSince(db, id, change.version),
+        };
+        throw new Refusal(
+          409,
+          'stale',
+          `This job was saved elsewhere since: it stands at version ${row.version}, the change was made to version ${change.version}.`,
+          [],
+          { current },
+        );
+      }
+      const next = applyChange(assemble(db, row), change);
+      const read = readJob(next);
+      if (!read.ok) throw invalid(read.errors);
+      writeChange(db, row, change, read.value);
+      const version = row.version + 1;
+      const at = now();
+      db.prepare('UPDATE job SET name = ?, version = ?, head = ?, updated_at = ? WHERE id = ?').run(
+        read.value.name,
+        version,
+        JSON.stringify(splitDocument(read.value).head),
+        at,
+        id,
+      );
+      const { version: _from, label, ...rows } = change;
+      recordRevision(db, id, version, label, at, rows);
+      return { version, updatedAt: at };
+    })
+    .immediate();
+}
+
+export function invalid(errors: readonly FieldError[]): Refusal {
+  const first = errors[0];
+  const where = first?.path ? ` (${first.path})` : '';
+  return new Refusal(422, 'invalid', `${first?.message ?? 'The document is not valid.'}${where}`, errors);
+}
+
+function applyChange(job: Job, change: Change): Job {
+  const removed = new Set(change.removed ?? []);
+  const put = new Map((change.cabinets ?? []).map((cabinet) => [cabinet.id, cabinet]));
+  const kept = job.cabinets
+    .filter((cabinet) => !removed.has(cabinet.id))
+    .map((cabinet) => put.get(cabinet.id) ?? cabinet);
+  const known = new Set(kept.map((cabinet) => cabinet.id));
+  const cabinets = [...kept, ...[...put.values()].filter((cabinet) => !known.has(cabinet.id))];
+  const order = change.order;
+  if (order) {
+    const place = new Map(order.map((id, at) => [id, at]));
+    cabinets.sort((a, b) => (place.get(a.id) ?? order.length) - (place.get(b.id) ?? order.length));
+  }
+  return { ...(change.head ?? splitDocument(job).head), cabinets };
+}
+
+function writeChange(db: Db, row: JobRow, change: Change, next: Job): void {
+  const { head, cabinets } = splitDocument(next);
+  for (const id of change.removed ?? []) db.prepare('DELETE FROM cabinet WHERE job_id = ? AND id = ?').run(row.id, id);
+  const put = new Set((change.cabinets ?? []).map((cabinet) => cabinet.id));
+  const move = db.prepare('UPDATE cabinet SET position = ? WHERE job_id = ? AND id = ?');
+  cabinets.forEach((cabinet, position) => {
+    if (put.has(cabinet.id)) putCabinet(db, row.id, cabinet, position, head);
+    else move.run(position, row.id, cabinet.id);
+  });
+  // The head decides for every cabinet: their summaries are figured again when they are next listed.
+  if (change.head) db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ?').run(row.id);
+}
+
+/** What was saved after a version: labels, oldest first. */
+function changedSince(db: Db, id: string, version: number): { version: number; label: string; savedAt: string }[] {
+  return db
+    .prepare<[string, number], { version: number; label: string; savedAt: string }>(
+      'SELECT version, label, saved_at AS savedAt FROM revision WHERE job_id = ? AND version > ? ORDER BY version LIMIT 50',
+    )
+    .all(id, version);
+}
+
+interface ListRow {
+  id: string;
+  name: string;
+  version: number;
+  updatedAt: string;
+  unit: 'mm' | 'in';
+  cabinetCount: number;
+  summaries: string;
+  stops: number;
+  warnings: number;
+}
+
+/** All jobs, latest first, each with small elevations and open findings. */
+export function listJobs(db: Db): JobSummary[] {
+  refreshSummaries(db);
+  return db
+    .prepare<[number], ListRow>(
+      `SELECT job.id, job.name, job.version, job.updated_at AS updatedAt, job.head ->> '$.display.unit' AS unit,
+              (SELECT count(*) FROM cabinet WHERE job_id = job.id) AS cabinetCount,
+              (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries,
+              (SELECT coalesce(sum(summary ->> '$.stops'), 0) FROM cabinet WHERE job_id = job.id) AS stops,
+              (SELECT coalesce(sum(summary ->> '$.warnings'), 0) FROM cabinet WHERE job_id = job.id) AS warnings
+         FROM job WHERE deleted_at IS NULL ORDER BY job.updated_at DESC, job.id`,
+    )
+    .all(SHOWN_CABINETS)
+    .map(({ summaries, ...row }) => ({ ...row, cabinets: JSON.parse(summaries ?? '[]') as CabinetSummary[] }));
+}
+
+function refreshSummaries(db: Db): void {
+  const stale = db
+    .prepare<[], { id: string }>(
+      'SELECT DISTINCT job_id AS id FROM cabinet JOIN job ON job.id = job_id WHERE summary IS NULL AND deleted_at IS NULL',
+    )
+    .all();
+  const write = db.prepare('UPDATE cabinet SET summary = ? WHERE job_id = ? AND id = ?');
+  for (const { id } of stale) {
+    const { document } = readStoredJob(db, id);
+    db.transaction(() => {
+      for (const cabinet of document.cabinets)
+        write.run(JSON.stringify(summariseCabinet(solveCabinet(document, cabinet))), id, cabinet.id);
+    })();
+  }
+}
+
+/** Puts a job in the bin; `restoreJob` takes it out again. */
+export function deleteJob(db: Db, id: string): void {
+  jobRow(db, id);
+  db.prepare('UPDATE job SET deleted_at = ? WHERE id = ?').run(now(), id);
+}
+
+export function restoreJob(db: Db, id: string): void {
+  const { changes } = db.prepare('UPDATE job SET deleted_at = NULL WHERE id = ? AND deleted_at IS NOT NULL').run(id);
+  if (changes === 0) throw new Refusal(404, 'no-such-job', 'There is no deleted job of this kind to bring back.');
+}
+
+/** A copy under a new name: "Reading room, copy". */
+export function duplicateJob(db: Db, id: string): StoredJob {
+  const { document } = readStoredJob(db, id);
+  return createJob(db, { ...document, name: `${document.name.slice(0, 110)}, copy` }, `copied from ${document.name}`);
+}
