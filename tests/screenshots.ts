@@ -23,7 +23,7 @@ try {
   await open('/');
   await shot('jobs');
   await open(`/jobs/${job('reading room')}?cabinet=c1`);
-  await (await find(driver, '[aria-label*="Back cut length"], [aria-label*="Back cut width"]')).click();
+  await (await find(driver, '[data-size="back cutWidth"]')).click();
   await shot('bench');
   await open(`/jobs/${job('issue desk')}?cabinet=c2`);
   await shot('bench-inches');

@@ -90,7 +90,7 @@ function describe(issue: z.core.$ZodIssue): FieldError[] {
       }));
     case 'invalid_type':
       return at(
-        issue.input === undefined
+        /received undefined/.test(issue.message)
           ? `This field is missing: ${WORDS[issue.expected] ?? issue.expected} was expected.`
           : `${capital(WORDS[issue.expected] ?? issue.expected)} was expected here.`,
       );

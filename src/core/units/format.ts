@@ -49,12 +49,14 @@ function reduce(numerator: number, denominator: number): { numerator: number; de
 
 /**
  * Takes a length apart at a graduation. The value is first read to the nearest 1/64; it is then shown as the
- * nearest mark of the graduation with the signed remainder. A tie goes to the larger mark with "less".
+ * nearest mark of the graduation with the signed remainder. A tie goes to the larger mark with "less". A size too small
+ * for the first mark is shown in 64ths.
  */
 export function inchFigures(mm: number, graduation: number): LengthFigures {
   const sixtyFourths = Math.round((Math.abs(mm) / MM_PER_INCH) * FINEST + 1e-7);
   const perMark = FINEST / graduation;
   const marks = Math.floor(sixtyFourths / perMark + 0.5);
+  if (marks === 0 && sixtyFourths > 0 && graduation < FINEST) return inchFigures(mm, FINEST);
   const left = sixtyFourths - marks * perMark;
   const whole = Math.floor(marks / graduation);
   const over = marks - whole * graduation;

@@ -9,7 +9,7 @@ import {
   type PlacedDimension,
 } from '../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
-import type { LengthStyle } from '../../core/units/index.js';
+import { formatLength, type LengthStyle } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { DrawnLength, drawnLengthWidth } from '../figures/DrawnLength.js';
 import { useBench } from './context.js';
@@ -294,27 +294,32 @@ function DimensionMark({
         {leader && <line x1={leader[0].x} y1={leader[0].y} x2={leader[1].x} y2={leader[1].y} opacity={0.5} />}
       </g>
       {!hidden && (
-        <g
-          role="button"
-          tabIndex={0}
-          data-dimension={item.id}
-          aria-label={`${item.dim.label}, ${editable ? 'change' : 'show the tape'}`}
-          className="group cursor-pointer text-ink outline-none hover:text-pencil focus-visible:text-pencil"
-          onClick={(event) => {
-            event.stopPropagation();
-            onOpen();
-          }}
-          onKeyDown={onKey}
-        >
-          <rect
-            x={text.x - textWidth / 2 - (upright ? 2 : 1)}
-            y={text.y - half}
-            width={textWidth + (upright ? 4 : 2)}
-            height={half * 2}
-            fill="var(--color-sheet)"
-            className="group-hover:fill-pencil-pale group-focus-visible:fill-pencil-pale"
-          />
-          <DrawnLength mm={item.dim.mm} style={style} x={text.x} y={text.y} size={FIGURE_SIZE} />
+        <g className="group text-ink focus-within:text-pencil hover:text-pencil">
+          <g
+            role="button"
+            tabIndex={0}
+            data-dimension={item.id}
+            aria-label={`${item.dim.label} ${formatLength(item.dim.mm, style)}, ${editable ? 'change' : 'show the tape'}`}
+            className="cursor-pointer outline-none"
+            onClick={(event) => {
+              event.stopPropagation();
+              onOpen();
+            }}
+            onKeyDown={onKey}
+          >
+            <rect
+              x={text.x - textWidth / 2 - (upright ? 2 : 1)}
+              y={text.y - half}
+              width={textWidth + (upright ? 4 : 2)}
+              height={half * 2}
+              fill="var(--color-sheet)"
+              className="group-focus-within:fill-pencil-pale group-hover:fill-pencil-pale"
+            />
+          </g>
+          {/* The figures stand beside the button, whose name says them in words. */}
+          <g aria-hidden="true" className="pointer-events-none" data-figures={item.id}>
+            <DrawnLength mm={item.dim.mm} style={style} x={text.x} y={text.y} size={FIGURE_SIZE} />
+          </g>
           {editable && (
             <line
               x1={text.x - textWidth / 2 + 2}

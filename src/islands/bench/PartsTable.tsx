@@ -51,7 +51,7 @@ function Row({ row }: { row: PartRow }) {
     <button
       type="button"
       className="min-h-7 w-full px-2 text-right font-semibold hover:text-pencil"
-      aria-label={`${formatLength(dim.mm, style)}, ${part.name} ${which === 'cutLength' ? 'cut length' : 'cut width'}, show the tape`}
+      data-size={`${part.key} ${which}`}
       onClick={(event) => {
         event.stopPropagation();
         select(part.key);
@@ -59,6 +59,9 @@ function Row({ row }: { row: PartRow }) {
       }}
     >
       <Length mm={dim.mm} style={style} />
+      <span className="sr-only">
+        , {part.name} {which === 'cutLength' ? 'cut length' : 'cut width'}, show the tape
+      </span>
     </button>
   );
   return (

@@ -99,6 +99,8 @@ export function LengthField(props: LengthFieldProps) {
         onBlur={leave}
         onKeyDown={(event) => {
           if (event.key === 'Enter') {
+            // Enter takes the size; it does not send the form around it.
+            event.preventDefault();
             if (commit(event.currentTarget.value)) {
               event.currentTarget.select();
               onDone?.();

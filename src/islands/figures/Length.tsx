@@ -7,6 +7,7 @@ export function Length({ mm, style }: { mm: number; style: LengthStyle }) {
     <span className="whitespace-nowrap tabular-nums">
       {negative && '−'}
       {!(whole === '0' && fraction) && whole}
+      {fraction && whole !== '0' && <span className="sr-only"> </span>}
       {fraction && <Stacked {...fraction} />}
       {remainder && (
         <span className="ml-1 text-[0.8125rem] font-normal text-ink-soft">

@@ -20,7 +20,7 @@ export function JobRow({
   const more = job.cabinetCount - job.cabinets.length;
   return (
     <article className="sheet group flex flex-col">
-      <a href={`/jobs/${job.id}`} className="flex flex-col gap-2 px-4 pt-3" aria-label={`Open ${job.name}`}>
+      <a href={`/jobs/${job.id}`} className="flex flex-col gap-2 px-4 pt-3">
         <span className="flex items-baseline justify-between gap-3">
           <span className="text-[1.1875rem] leading-tight font-semibold group-hover:text-pencil">{job.name}</span>
           <OpenFindings stops={job.stops} warnings={job.warnings} />

@@ -1,0 +1,50 @@
+import assert from 'node:assert/strict';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test } from 'node:test';
+
+const alcove = (...args: string[]) =>
+  spawnSync(process.execPath, ['cli/alcove.mjs', ...args], { encoding: 'utf8', maxBuffer: 1 << 26 });
+const DEMO = 'demo/reading-room.alcove.json';
+
+test('solve prints the whole result, with --tape every derivation', () => {
+  const { status, stdout } = alcove('solve', DEMO);
+  assert.equal(status, 0);
+  const result = JSON.parse(stdout);
+  assert.equal(result.cabinets.length, 6);
+  const back = result.cabinets[0].parts.find((part: { name: string }) => part.name === 'Back');
+  assert.equal(back.width, 879.4);
+  const taped = JSON.parse(alcove('solve', DEMO, '--tape').stdout);
+  const { width } = taped.cabinets[0].parts.find((part: { name: string }) => part.name === 'Back');
+  assert.equal(width.mm, 879.4);
+  assert.equal(taped.derivations[width.tape].says, 'inside width 864.4 + held in each groove 7.5 × 2');
+});
+
+test('cutlist prints text or CSV in either unit', () => {
+  assert.match(alcove('cutlist', DEMO).stdout, /cut list in millimetres/);
+  assert.match(alcove('cutlist', DEMO, '--csv', '--unit', 'in').stdout, /cut length \(in\)/);
+});
+
+test('a bad call or a bad file ends with code 2 and a plain sentence', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'alcove-cli-'));
+  const bad = join(folder, 'bad.json');
+  writeFileSync(bad, '{"format":"alcove-job","version":1,"colour":"red"}');
+  const table: [string[], RegExp][] = [
+    [['solve', join(folder, 'nothing.json')], /cannot be read/],
+    [['solve', bad], /colour: "colour" is not a field/],
+    [['solve'], /needs the name of a job file/],
+    [['fly', DEMO], /not a command/],
+    [['cutlist', DEMO, '--unit', 'ell'], /mm or in/],
+    [['cutlist', DEMO, '--csv', '--text'], /one of/],
+    [['solve', DEMO, '--louder'], /louder/],
+  ];
+  for (const [args, words] of table) {
+    const { status, stderr, stdout } = alcove(...args);
+    assert.equal(status, 2, args.join(' '));
+    assert.match(stderr, words);
+    assert.equal(stdout, '');
+    assert.doesNotMatch(stderr, /\bat .*\.ts:\d+/, 'no stack trace');
+  }
+});

@@ -1,0 +1,176 @@
+import assert from 'node:assert/strict';
+import { readdirSync, readFileSync } from 'node:fs';
+import { test } from 'node:test';
+import { Dim } from '../derive/index.js';
+import {
+  applyEdits,
+  type Cabinet,
+  EditPathError,
+  newCabinet,
+  newJob,
+  nextId,
+  readJob,
+  readJobText,
+  resolve,
+  settingLeaves,
+  spreadOf,
+  thicknessOf,
+  valueAbove,
+  writeJob,
+} from './index.js';
+import { migrateJob } from './migrations.js';
+
+function twoCabinets() {
+  const job = newJob('Reading room', 'metric');
+  job.cabinets.push(newCabinet(job, 'base'));
+  job.cabinets.push(newCabinet(job, 'wall'));
+  return job;
+}
+
+function errorsOf(data: unknown): Record<string, string> {
+  const read = readJob(data);
+  assert.ok(!read.ok, 'the document was accepted');
+  return Object.fromEntries(read.errors.map((error) => [error.path, error.message]));
+}
+
+test('a job survives writing and reading, byte for byte', () => {
+  const job = twoCabinets();
+  const text = writeJob(job);
+  const read = readJobText(text);
+  assert.ok(read.ok);
+  assert.deepEqual(read.value, job);
+  assert.equal(writeJob(read.value), text);
+  assert.ok(readJobText(`\uFEFF${text}`).ok, 'a byte order mark is passed over');
+});
+
+test('keys are written sorted, so that two exports differ only where the jobs do', () => {
+  const job = twoCabinets();
+  const shuffled = Object.fromEntries(Object.entries(job).reverse());
+  assert.equal(writeJob(shuffled as typeof job), writeJob(job));
+});
+
+test('the demo jobs are valid', () => {
+  const folder = new URL('../../../demo/', import.meta.url);
+  const files = readdirSync(folder).filter((name) => name.endsWith('.json'));
+  assert.ok(files.length >= 2);
+  for (const name of files) {
+    const read = readJobText(readFileSync(new URL(name, folder), 'utf8'));
+    assert.ok(read.ok, `${name}: ${read.ok ? '' : JSON.stringify(read.errors)}`);
+  }
+});
+
+test('bad documents are refused with the path and a sentence', () => {
+  assert.match(errorsOf(12)[''] ?? '', /JSON object/);
+  assert.match(errorsOf({ format: 'other' }).format ?? '', /alcove-job/);
+  assert.match(errorsOf({ format: 'alcove-job', version: 99 }).version ?? '', /newer Alcove/);
+  assert.match(errorsOf({ format: 'alcove-job', version: 'one' }).version ?? '', /whole number/);
+  const read = readJobText('{"format": ');
+  assert.ok(!read.ok && /not valid JSON/.test(read.errors[0]?.message ?? ''));
+});
+
+test('unknown fields, wrong types and absurd sizes name their field', () => {
+  const change = (path: string, value: unknown) => {
+    const job = structuredClone(twoCabinets()) as unknown as Record<string, unknown>;
+    const keys = path.split('/');
+    const last = keys.pop() as string;
+    const node = keys.reduce((at, key) => at[key] as Record<string, unknown>, job);
+    node[last] = value;
+    return errorsOf(job);
+  };
+  const table: [string, unknown, RegExp][] = [
+    ['colour', 'red', /not a field/],
+    ['cabinets/0/settings/toe', { heigth: 90 }, /not a field/],
+    ['cabinets/0/size/width', 'wide', /A number was expected/],
+    ['cabinets/0/size/width', 1e9, /at most 6000/],
+    ['cabinets/0/size/width', -3, /at least 50/],
+    ['cabinets/0/size/width', Number.NaN, /number was expected/],
+    ['cabinets/0/kind', 'hovering', /one of: base, wall/],
+    ['cabinets/0/face/parts', [], /at least 1/],
+    ['cabinets/0/settings/materials', { case: 'unobtainium' }, /no material/],
+    ['cabinets/1/id', 'c1', /used twice/],
+    ['materials', [], /at least 1/],
+    ['display/mmStep', 0.3, /none of the values|one of/],
+    ['name', '', /at least 1/],
+    ['cabinets/0/face/parts/0/fill', { kind: 'window' }, /./],
+  ];
+  for (const [path, value, words] of table) {
+    const errors = change(path, value);
+    const found = Object.entries(errors).find(
+      ([at]) => at.startsWith(path.split('/').slice(0, 2).join('/')) || path.startsWith(at),
+    );
+    assert.ok(found, `${path}: ${JSON.stringify(errors)}`);
+    assert.match(found[1], words, path);
+    assert.match(found[1], /\.$/);
+  }
+  const missing = structuredClone(twoCabinets()) as unknown as Record<string, unknown>;
+  delete missing.house;
+  assert.match(errorsOf(missing).house ?? '', /missing/);
+});
+
+test('settings resolve from here, then the job, then the house, and say so', () => {
+  const job = twoCabinets();
+  const [base, wall] = job.cabinets as [Cabinet, Cabinet];
+  const gap = (cabinet: Cabinet) => resolve(job, cabinet).settings.fronts.gap;
+  assert.equal(gap(base).mm, 3);
+  assert.equal(gap(base).source?.kind, 'house');
+  applyEdits(job, [{ path: 'standards/all/fronts/gap', value: 4 }]);
+  assert.deepEqual([gap(base).mm, gap(base).source?.kind], [4, 'job']);
+  applyEdits(job, [{ path: 'standards/wall/fronts/gap', value: 2 }]);
+  assert.deepEqual([gap(base).mm, gap(wall).mm], [4, 2]);
+  applyEdits(job, [{ path: `cabinets/${base.id}/settings/fronts/gap`, value: 2.5 }]);
+  assert.deepEqual([gap(base).mm, gap(base).source?.kind], [2.5, 'here']);
+  const leaf = settingLeaves.find((each) => each.path.join('/') === 'fronts/gap');
+  assert.ok(leaf);
+  const above = valueAbove(job, base, leaf);
+  assert.ok(above instanceof Dim && above.mm === 4);
+  applyEdits(job, [{ path: `cabinets/${base.id}/settings/fronts/gap`, value: undefined }]);
+  assert.equal(gap(base).mm, 4);
+  assert.deepEqual(base.settings, {}, 'an emptied group of overrides goes');
+  assert.equal(resolve(job, base).settings.toe.kind.value, 'plinth');
+  assert.equal(resolve(job, wall).settings.toe.kind.value, 'none');
+});
+
+test('measured thickness is the mean of its readings and says where it comes from', () => {
+  const [material] = newJob('x', 'metric').materials;
+  assert.ok(material);
+  assert.equal(thicknessOf(material).source?.kind, 'nominal');
+  const measured = { ...material, measured: { batch: 'B2', readings: [17.6, 17.8, 18.0] } };
+  assert.ok(Math.abs(thicknessOf(measured).mm - 17.8) < 1e-9);
+  assert.ok(Math.abs(spreadOf(measured) - 0.4) < 1e-9);
+  assert.equal(thicknessOf({ ...material, measured: { batch: 'B2', readings: [17.7] } }).source?.note, 'batch B2');
+});
+
+test('edits reach into lists by id and refuse paths that lead nowhere', () => {
+  const job = twoCabinets();
+  applyEdits(job, [{ path: 'cabinets/c1/face/parts/o2/pin', value: 500 }]);
+  assert.equal(job.cabinets[0]?.face.parts[1]?.pin, 500);
+  applyEdits(job, [{ path: 'cabinets/c1/face/parts/o2/pin', value: undefined }]);
+  assert.equal('pin' in (job.cabinets[0]?.face.parts[1] ?? {}), false);
+  applyEdits(job, [{ path: 'cabinets/c2', value: undefined }]);
+  assert.equal(job.cabinets.length, 1);
+  const added = newCabinet(job, 'wall');
+  applyEdits(job, [{ path: `cabinets/${added.id}`, value: added }]);
+  assert.equal(job.cabinets.length, 2);
+  assert.throws(() => applyEdits(job, [{ path: 'cabinets/c9/size/width', value: 3 }]), EditPathError);
+  assert.throws(() => applyEdits(job, [{ path: 'name/first/letter', value: 3 }]), EditPathError);
+  assert.throws(() => applyEdits(job, [{ path: 'cabinets/c9', value: { id: 'other' } }]), EditPathError);
+});
+
+test('ids and numbers go on from what is there', () => {
+  assert.equal(nextId('c', ['c1', 'c3']), 'c2');
+  const job = twoCabinets();
+  assert.deepEqual(
+    job.cabinets.map((cabinet) => cabinet.number),
+    ['1', '2'],
+  );
+});
+
+test('migrations run one by one up to the present version', () => {
+  const steps = {
+    1: (data: Record<string, unknown>) => ({ ...data, one: true }),
+    2: (data: Record<string, unknown>) => ({ ...data, two: true }),
+  };
+  assert.deepEqual(migrateJob({ version: 1 }, 1, steps, 3), { version: 3, one: true, two: true });
+  assert.deepEqual(migrateJob({ version: 3 }, 3, steps, 3), { version: 3 });
+  assert.throws(() => migrateJob({ version: 1 }, 1, {}, 2), /no migration/);
+});

@@ -1,0 +1,110 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
+import { solve } from '../solve.js';
+import { type Axis, edgeName, isMirrored, type Placement, partLetter, toCabinet, toPart } from './index.js';
+
+const axes: Axis[] = ['+x', '-x', '+y', '-y', '+z', '-z'];
+const placements: fc.Arbitrary<Placement> = fc
+  .record({
+    origin: fc.tuple(
+      fc.integer({ min: -900, max: 900 }),
+      fc.integer({ min: -900, max: 900 }),
+      fc.integer({ min: -900, max: 900 }),
+    ),
+    axes: fc.shuffledSubarray(['x', 'y', 'z'], { minLength: 3, maxLength: 3 }),
+    signs: fc.tuple(fc.constantFrom('+', '-'), fc.constantFrom('+', '-'), fc.constantFrom('+', '-')),
+  })
+  .map(({ origin, axes: order, signs }) => ({
+    origin,
+    u: `${signs[0]}${order[0]}` as Axis,
+    v: `${signs[1]}${order[1]}` as Axis,
+    w: `${signs[2]}${order[2]}` as Axis,
+  }));
+
+test('a position on a part goes to the cabinet and back', () => {
+  fc.assert(
+    fc.property(placements, fc.tuple(fc.integer(), fc.integer(), fc.integer()), (placement, [u, v, w]) => {
+      const back = toPart(placement, toCabinet(placement, u, v, w));
+      assert.deepEqual(back, [u, v, w]);
+    }),
+  );
+});
+
+test('turning one axis round mirrors a part', () => {
+  fc.assert(
+    fc.property(placements, (placement) => {
+      const turned = { ...placement, w: (placement.w[0] === '+' ? '-' : '+') + placement.w[1] } as Placement;
+      assert.notEqual(isMirrored(placement), isMirrored(turned));
+    }),
+  );
+  assert.equal(isMirrored({ origin: [0, 0, 0], u: '+x', v: '+y', w: '+z' }), false);
+  assert.ok(axes.length === 6);
+});
+
+test('edges are called by where they stand', () => {
+  const solved = solveWith({});
+  for (const hand of ['left', 'right']) {
+    const { placement } = partOf(solved, `side/${hand}`);
+    assert.deepEqual(
+      (['u0', 'u1', 'v0', 'v1'] as const).map((edge) => edgeName(placement, edge)),
+      ['bottom', 'top', 'front', 'rear'],
+    );
+  }
+  assert.notEqual(
+    isMirrored(partOf(solved, 'side/left').placement),
+    isMirrored(partOf(solved, 'side/right').placement),
+  );
+});
+
+test('letters go on after Z', () => {
+  assert.deepEqual([0, 25, 26, 27, 51, 52, 702].map(partLetter), ['A', 'Z', 'AA', 'AB', 'AZ', 'BA', 'AAA']);
+});
+
+test('identical parts share a mark, twins and unlike parts do not', () => {
+  const solved = solveWith({
+    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 3 } }],
+  });
+  const row = (name: string) => solved.rows.filter((each) => each.part.name === name);
+  assert.equal(row('Adjustable shelf')[0]?.quantity, 3);
+  assert.equal(row('Adjustable shelf').length, 1);
+  assert.equal(row('Side, left').length + row('Side, right').length, 2);
+  assert.equal(new Set(solved.rows.map((each) => each.mark)).size, solved.rows.length);
+  const pieces = solved.rows.reduce((sum, each) => sum + each.quantity, 0);
+  assert.equal(pieces, solved.parts.length);
+});
+
+test('bands come off the cut size on the edges they are on', () => {
+  const solved = solveWith({ settings: { banding: { caseThickness: 0.8, frontThickness: 2 } } });
+  const side = partOf(solved, 'side/left');
+  assert.ok(Math.abs(side.width.mm - side.cutWidth.mm - 0.8) < 1e-9);
+  assert.equal(side.length.mm, side.cutLength.mm);
+  const door = partOf(solved, 'door/o2/left');
+  assert.ok(Math.abs(door.length.mm - door.cutLength.mm - 4) < 1e-9);
+  const bare = solveWith({ settings: { banding: { caseEdges: 'none', frontEdges: 'none' } } });
+  for (const part of bare.parts) assert.deepEqual([part.bands.length, part.cutLength.mm], [0, part.length.mm]);
+});
+
+test('the cut list groups by material, keeps equal widths together and adds up', () => {
+  const { cutList } = solve(jobWith({}));
+  assert.deepEqual(
+    cutList.map((group) => group.material.id),
+    ['birch18', 'front18', 'birch6'],
+  );
+  for (const group of cutList) {
+    const widths = group.rows.map((row) => row.part.cutWidth.mm);
+    assert.deepEqual(
+      widths,
+      [...widths].sort((a, b) => b - a),
+    );
+    const area = group.rows.reduce(
+      (sum, { part, quantity }) => sum + (quantity * part.cutLength.mm * part.cutWidth.mm) / 1e6,
+      0,
+    );
+    assert.ok(Math.abs(area - group.totals.area) < 1e-9 && group.totals.weight > 0);
+  }
+  const doors = cutList.find((group) => group.material.id === 'front18');
+  // One drawer front 797 × 140 and two doors 397 × 624, banded all round.
+  assert.ok(Math.abs((doors?.totals.band ?? 0) - (2 * (0.797 + 0.14) + 4 * (0.397 + 0.624))) < 1e-6);
+});

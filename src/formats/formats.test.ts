@@ -1,0 +1,50 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { parse } from 'csv-parse/sync';
+import { jobWith } from '../../tests/support/cabinets.js';
+import { solve } from '../core/solve.js';
+import { cutListCsv } from './csv.js';
+import { fileNameFor } from './filename.js';
+import { cutListText } from './text.js';
+
+const metric = { unit: 'mm', mmStep: 0.1, graduation: 16 } as const;
+
+test('the cut list as CSV can be read back, one row a mark', () => {
+  const solved = solve(jobWith({}));
+  const rows = parse(cutListCsv(solved, metric), { columns: true }) as Record<string, string>[];
+  assert.equal(rows.length, solved.cabinets[0]?.rows.length);
+  const side = rows.find((row) => row.name === 'Side, left');
+  assert.deepEqual(
+    [side?.['cut length (mm)'], side?.['cut width (mm)'], side?.['finished width (mm)'], side?.['banded edges']],
+    ['770', '559.5', '560', 'front'],
+  );
+  assert.match(side?.machining ?? '', /groove 6.3 wide/);
+});
+
+test('inches go out as fractions with their remainder', () => {
+  const solved = solve(jobWith({ width: 800 }));
+  const rows = parse(cutListCsv(solved, { ...metric, unit: 'in' }), { columns: true }) as Record<string, string>[];
+  assert.equal(rows.find((row) => row.name === 'Bottom')?.['cut length (in)'], '30 1/16 plus 1/64');
+});
+
+test('a name that a spreadsheet would run is made harmless', () => {
+  const job = jobWith({});
+  for (const material of job.materials) material.name = '=HYPERLINK("x")';
+  for (const row of parse(cutListCsv(solve(job), metric), { columns: true }) as Record<string, string>[])
+    assert.match(row.material ?? '', /^'=/);
+});
+
+test('the text list lines its columns up', () => {
+  const text = cutListText(solve(jobWith({})), metric);
+  const [head, ...rows] = text.split('\n').filter((line) => /^(mark|1\.)/.test(line));
+  const end = (head ?? '').indexOf('length') + 'length'.length;
+  const number = rows[0]?.slice(0, end).split(/\s+/).at(-1);
+  assert.match(number ?? '', /^[\d.]+$/);
+  assert.match(text, /Birch plywood 18, 18 mm thick/);
+});
+
+test('file names are plain', () => {
+  assert.equal(fileNameFor('Reading room: “east” run / 2'), 'reading-room-east-run-2');
+  assert.equal(fileNameFor('../../etc/passwd'), 'etcpasswd');
+  assert.equal(fileNameFor('日本'), 'job');
+});

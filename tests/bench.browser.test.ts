@@ -1,0 +1,276 @@
+import assert from 'node:assert/strict';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { after, before, test } from 'node:test';
+import { By, Key } from 'selenium-webdriver';
+import { readJobText } from '../src/core/job/index.js';
+import { solve } from '../src/core/solve.js';
+import {
+  consoleErrors,
+  downloaded,
+  eventually,
+  find,
+  named,
+  openBrowser,
+  seriousProblems,
+  type TestBrowser,
+  textOf,
+  untilAlive,
+} from './support/browser.js';
+import { startServer, type TestServer } from './support/server.js';
+
+let server: TestServer;
+let browser: TestBrowser;
+before(async () => {
+  server = await startServer({ seed: true });
+  browser = await openBrowser();
+});
+after(async () => {
+  await browser?.close();
+  await server?.close();
+});
+
+const go = async (path: string) => {
+  await browser.driver.get(server.url + path);
+  await untilAlive(browser.driver);
+};
+const saved = () =>
+  eventually(
+    () => textOf(browser.driver, '[data-save]'),
+    (text) => text === 'Saved',
+    'the job is not saved',
+  );
+
+/** Types into a field found by its label. */
+async function type(label: string, text: string) {
+  const field = await find(browser.driver, `input[aria-label="${label}"], input[id="${await idOfLabel(label)}"]`);
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+  return field;
+}
+
+async function idOfLabel(label: string): Promise<string> {
+  return (await browser.driver.executeScript(
+    'return [...document.querySelectorAll("label")].find((each) => each.textContent === arguments[0])?.htmlFor ?? ""',
+    label,
+  )) as string;
+}
+
+/** Clicks a dimension on the drawing and types over it. */
+async function typeOnDrawing(id: string, text: string) {
+  await (await find(browser.driver, `[data-dimension="${id}"]`)).click();
+  const field = await browser.driver.switchTo().activeElement();
+  assert.equal(await field.getTagName(), 'input');
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+}
+
+/** What a maker reads in a cell: figures without the words for those who hear the page. */
+const figures = (text: string) =>
+  text
+    .replace(/,[\s\S]*$/, '')
+    .replace(/\s+/g, ' ')
+    .replaceAll(' / ', '/')
+    .trim();
+const cell = (name: string, column: number) => async () =>
+  (
+    await browser.driver.findElement(By.xpath(`//section[@aria-label="Parts"]//tr[td[2]="${name}"]/td[${column}]`))
+  ).getText();
+const shows = (name: string, column: number, wanted: string) =>
+  eventually(cell(name, column), (text) => figures(text) === wanted, `${name} should show ${wanted}`);
+
+test('a new inch job: begin, edit on the drawing, be refused with reasons, undo, come back, export, import', async () => {
+  const { driver } = browser;
+  await go('/');
+  await (await named(driver, 'Begin the job')).click();
+  assert.match(await textOf(driver, 'form [role=alert]'), /name/);
+  const name = await driver.findElement(By.xpath('//label[span="Job name"]/input'));
+  await name.sendKeys('Potting shed');
+  await (await driver.findElement(By.xpath('//label[span="Unit"]/select'))).sendKeys('Inches');
+  await type('Overall width', `2' 8 1/4"`);
+  await (await named(driver, 'Begin the job')).click();
+  await eventually(
+    () => driver.getCurrentUrl(),
+    (url) => /\/jobs\/\w+/.test(url),
+    'the bench did not open',
+  );
+  await untilAlive(driver);
+
+  // 32 1/4 wide: the bottom is 32 1/4 − 2 × 3/4.
+  await shows('Bottom', 4, '30 3/4');
+
+  await typeOnDrawing('width', '30');
+  await shows('Bottom', 4, '28 1/2');
+  assert.match(await textOf(driver, 'main [role=status]'), /Overall width: \d+ parts changed size/);
+
+  // Pinning the drawer beyond the face is refused with the amount; what was typed stays.
+  await typeOnDrawing('face-o1', '40');
+  const refusal = await textOf(driver, '[role=alert]');
+  assert.match(refusal, /need .* in .*more than there is/);
+  const field = await driver.switchTo().activeElement();
+  assert.equal(await field.getAttribute('value'), '40');
+  await field.sendKeys(Key.ESCAPE);
+  await typeOnDrawing('face-o1', '7 1/2');
+  await eventually(
+    () => driver.findElement(By.css('[data-figures="face-o1"]')).getText(),
+    (text) => text.startsWith('7'),
+    'the drawer front did not change',
+  );
+
+  await (await named(driver, 'Undo')).click();
+  await (await named(driver, 'Undo')).click();
+  await shows('Bottom', 4, '30 3/4');
+  await driver.findElement(By.css('body')).sendKeys(Key.chord(Key.CONTROL, 'y'));
+  await shows('Bottom', 4, '28 1/2');
+  await saved();
+
+  await driver.navigate().refresh();
+  await untilAlive(driver);
+  await shows('Bottom', 4, '28 1/2');
+
+  await (await named(driver, 'Export')).click();
+  await (await named(driver, 'Cut list, CSV')).click();
+  assert.match(await downloaded(browser.downloads, '.csv'), /Bottom,1,Maple plywood 3\/4,3\/4,28 1\/2/);
+  await (await named(driver, 'Export')).click();
+  await (await named(driver, 'Job file')).click();
+  const text = await downloaded(browser.downloads, '.alcove.json');
+  const read = readJobText(text);
+  assert.ok(read.ok);
+
+  await go('/');
+  const file = join(browser.downloads, 'again.json');
+  writeFileSync(file, text);
+  await (await driver.findElement(By.css('input[type=file]'))).sendKeys(file);
+  await eventually(
+    () => driver.getCurrentUrl(),
+    (url) => /\/jobs\/\w+/.test(url),
+    'the import did not open',
+  );
+  const id = /jobs\/(\w+)/.exec(await driver.getCurrentUrl())?.[1];
+  const { document } = (await (await fetch(`${server.url}/api/jobs/${id}`)).json()) as { document: typeof read.value };
+  const sizes = (job: typeof read.value) =>
+    solve(job).cabinets.map((each) => each.parts.map((part) => [part.key, part.cutLength.mm, part.cutWidth.mm]));
+  assert.deepEqual(sizes(document), sizes(read.value));
+  assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('any number opens its tape down to the settings, and a term leads to where it is decided', async () => {
+  const { driver } = browser;
+  await go('/');
+  await (await named(driver, 'reading room')).click();
+  await untilAlive(driver);
+  await (await find(driver, '[data-size="back cutWidth"]')).click();
+  assert.match(
+    await textOf(driver, '[data-tape]'),
+    /back width[\s\S]*inside width[\s\S]*held in each groove[\s\S]*879\.4/,
+  );
+  await (await named(driver, 'inside width')).click();
+  assert.match(await textOf(driver, '[data-tape="inside width"]'), /overall width[\s\S]*Birch plywood 18 thickness/);
+  await (await named(driver, 'Birch plywood 18 thickness')).click();
+  assert.match(
+    await textOf(driver, '[data-tape="Birch plywood 18 thickness"]'),
+    /the mean of[\s\S]*reading 1[\s\S]*17\.8/,
+  );
+  await (await named(driver, 'reading 1')).click();
+  assert.match(await textOf(driver, '[data-tape="reading 1"]'), /measured[\s\S]*spring, pallet 2/);
+  await (await named(driver, 'Go to it')).click();
+  const field = await driver.switchTo().activeElement();
+  assert.equal(await field.getAttribute('aria-label'), 'Birch plywood 18, readings');
+});
+
+test('one selection lights the part on the drawing and in the table', async () => {
+  const { driver } = browser;
+  const row = await driver.findElement(
+    By.xpath('//section[@aria-label="Parts"]//tr[td[2]="Doors, left" or td[2]="Door, left"]//button'),
+  );
+  await row.click();
+  const fill = await driver.executeScript(
+    'return document.querySelector(\'[data-part="door/o2/left"] rect\').getAttribute("fill")',
+  );
+  assert.match(String(fill), /pencil/);
+  await driver.findElement(By.css('[data-part="drawer/o1"] rect')).click();
+  assert.equal(await driver.findElement(By.css('tr[aria-selected=true] td:nth-child(2)')).getText(), 'Drawer front');
+});
+
+test('materials, toe, top, stack and standards change the parts, and a decision made here goes back to the house', async () => {
+  const { driver } = browser;
+  await type('Birch plywood 18, readings', '18.2').catch(async () => {
+    await (await driver.findElement(By.xpath('//summary[.="Materials"]'))).click();
+    await type('Birch plywood 18, readings', '18.2');
+  });
+  await shows('Bottom', 4, '863.6');
+  await (await driver.findElement(By.xpath('//summary[.="Toe and top"]'))).click();
+  await (await find(driver, 'select[aria-label="Top"]')).sendKeys('full');
+  await shows('Top', 4, '863.6');
+  await (await find(driver, 'select[aria-label="Toe"]')).sendKeys('none');
+  await shows('Side, left', 4, '870');
+  await (await find(driver, '[aria-label="Toe: decided here, back to the standard"]')).click();
+  await shows('Side, left', 4, '770');
+  await (await named(driver, 'Add below')).click();
+  await eventually(
+    () => driver.findElements(By.css('[aria-label$=" is"]')),
+    (list) => list.length === 3,
+    'no third front',
+  );
+  await type('Front 2 shelves', '3');
+  await shows('Adjustable shelf', 3, '3');
+  await saved();
+});
+
+test('two windows: the second to save is told, and can keep its own', async () => {
+  const { driver } = browser;
+  const first = await driver.getWindowHandle();
+  const url = await driver.getCurrentUrl();
+  await driver.switchTo().newWindow('tab');
+  await driver.get(url);
+  await untilAlive(driver);
+  await typeOnDrawing('width', '910');
+  await saved();
+  const second = await driver.getWindowHandle();
+  await driver.switchTo().window(first);
+  await typeOnDrawing('width', '920');
+  await (await named(driver, 'Save mine over it')).click();
+  await saved();
+  await shows('Bottom', 4, '883.6');
+  await driver.switchTo().window(second);
+  await driver.close();
+  await driver.switchTo().window(first);
+});
+
+test('the whole bench works by keyboard and the check for accessibility finds nothing serious', async () => {
+  const { driver } = browser;
+  await go('/');
+  assert.deepEqual(await seriousProblems(driver), []);
+  await (await named(driver, 'issue desk')).click();
+  await untilAlive(driver);
+  for (const fold of await driver.findElements(By.css('details:not([open]) summary'))) await fold.click();
+  assert.deepEqual(await seriousProblems(driver), []);
+  const dimension = await find(driver, '[data-dimension="width"]');
+  await driver.executeScript('arguments[0].focus()', dimension);
+  await driver.actions().sendKeys(Key.ENTER).perform();
+  await driver.actions().sendKeys('30', Key.ENTER).perform();
+  await eventually(cell('Bottom', 4), (text) => text.startsWith('28'), 'the width typed by keyboard was not taken');
+  await driver.findElement(By.css('body')).sendKeys(']');
+  await eventually(
+    () => driver.getCurrentUrl(),
+    (url) => url.includes('cabinet=c2'),
+    'the next cabinet did not come',
+  );
+  await driver.findElement(By.css('body')).sendKeys('?');
+  await find(driver, '[role=dialog]');
+  assert.deepEqual(await seriousProblems(driver), []);
+  await driver.findElement(By.css('body')).sendKeys(Key.ESCAPE);
+});
+
+test('a job is deleted and brought back; a broken file is refused with its reason', async () => {
+  const { driver } = browser;
+  await go('/');
+  await (await named(driver, 'Delete Thistledown Seed Library: issue desk')).click();
+  await (await named(driver, 'Bring it back')).click();
+  await find(driver, 'article a[href^="/jobs/"]');
+  await named(driver, 'Delete Thistledown Seed Library: issue desk');
+  const file = join(browser.downloads, 'broken.json');
+  writeFileSync(file, '{"format":"alcove-job","version":1}');
+  await (await driver.findElement(By.css('input[type=file]'))).sendKeys(file);
+  assert.match(await textOf(driver, '[role=alert]'), /broken\.json: .*missing/);
+  await driver.get(`${server.url}/jobs/none`);
+  assert.match(await textOf(driver, 'h1'), /no job here/);
+});

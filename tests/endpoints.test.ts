@@ -1,0 +1,184 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import { type Job, newCabinet, readJobText } from '../src/core/job/index.js';
+import { solve } from '../src/core/solve.js';
+import { startServer, type TestServer } from './support/server.js';
+
+let server: TestServer;
+before(async () => {
+  server = await startServer();
+});
+after(() => server.close());
+
+interface Answer {
+  readonly status: number;
+  // biome-ignore lint/suspicious/noExplicitAny: answers of many shapes are read loosely in tests
+  readonly body: any;
+}
+
+async function ask(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Answer> {
+  const response = await fetch(`${server.url}/api${path}`, {
+    method,
+    headers: { 'content-type': 'application/json', ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
+  const text = await response.text();
+  return {
+    status: response.status,
+    body: response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text,
+  };
+}
+
+const wanted = { name: 'Reading room', unit: 'mm', cabinet: { kind: 'base', width: 800, height: 870, depth: 580 } };
+
+async function begin(): Promise<string> {
+  const { status, body } = await ask('POST', '/jobs', wanted);
+  assert.equal(status, 201);
+  return body.id;
+}
+
+const read = async (id: string) => (await ask('GET', `/jobs/${id}`)).body as { version: number; document: Job };
+
+test('a job begins with a buildable cabinet and is listed with it', async () => {
+  const id = await begin();
+  const { document, version } = await read(id);
+  assert.equal(version, 1);
+  assert.deepEqual(solve(document).findings, []);
+  const { body } = await ask('GET', '/jobs');
+  const listed = body.jobs.find((job: { id: string }) => job.id === id);
+  assert.equal(listed.cabinetCount, 1);
+  assert.ok(listed.cabinets[0].thumbnail.rectangles.length > 3);
+});
+
+test('cabinets are added, renamed, put in order and taken away, each write naming its version', async () => {
+  const id = await begin();
+  const { document } = await read(id);
+  const second = newCabinet(document, 'wall');
+  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 1, cabinets: [second] })).body.version, 2);
+  const renamed = { ...second, name: 'Catalogue' };
+  assert.equal(
+    (await ask('PATCH', `/jobs/${id}`, { version: 2, cabinets: [renamed], order: [second.id, 'c1'] })).status,
+    200,
+  );
+  assert.deepEqual(
+    (await read(id)).document.cabinets.map((cabinet) => cabinet.name),
+    ['Catalogue', 'Drawer over doors'],
+  );
+  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 3, removed: ['c1'] })).status, 200);
+  assert.deepEqual(
+    (await read(id)).document.cabinets.map((cabinet) => cabinet.id),
+    [second.id],
+  );
+});
+
+test('a stale write gets 409 with the present state and what was saved since', async () => {
+  const id = await begin();
+  const { document } = await read(id);
+  const { cabinets, ...head } = document;
+  assert.equal(
+    (await ask('PATCH', `/jobs/${id}`, { version: 1, label: 'Name', head: { ...head, name: 'First' } })).status,
+    200,
+  );
+  const stale = await ask('PATCH', `/jobs/${id}`, { version: 1, head: { ...head, name: 'Second' } });
+  assert.equal(stale.status, 409);
+  assert.equal(stale.body.error.code, 'stale');
+  assert.equal(stale.body.current.version, 2);
+  assert.equal(stale.body.current.document.name, 'First');
+  assert.deepEqual(
+    stale.body.current.changed.map((change: { label: string }) => change.label),
+    ['Name'],
+  );
+  assert.deepEqual((await read(id)).document.cabinets, cabinets);
+});
+
+test('of many writes to one version exactly one is taken', async () => {
+  const id = await begin();
+  const { document } = await read(id);
+  const { cabinets: _cabinets, ...head } = document;
+  const answers = await Promise.all(
+    Array.from({ length: 12 }, (_, at) =>
+      ask('PATCH', `/jobs/${id}`, { version: 1, head: { ...head, name: `Try ${at}` } }),
+    ),
+  );
+  assert.deepEqual(answers.map(({ status }) => status).sort(), [200, ...Array(11).fill(409)]);
+});
+
+test('a job is renamed, copied, deleted and brought back', async () => {
+  const id = await begin();
+  const copy = await ask('POST', `/jobs/${id}/duplicate`);
+  assert.equal(copy.status, 201);
+  assert.equal((await read(copy.body.id)).document.name, 'Reading room, copy');
+  assert.equal((await ask('DELETE', `/jobs/${id}`)).status, 200);
+  assert.equal((await ask('GET', `/jobs/${id}`)).status, 404);
+  assert.equal((await ask('DELETE', `/jobs/${id}`)).status, 404);
+  assert.equal((await ask('POST', `/jobs/${id}/restore`)).status, 200);
+  assert.equal((await read(id)).document.name, 'Reading room');
+});
+
+test('what goes out as a job file comes in as the same job', async () => {
+  const id = await begin();
+  const file = await fetch(`${server.url}/api/jobs/${id}/job.json`);
+  assert.match(file.headers.get('content-disposition') ?? '', /reading-room\.alcove\.json/);
+  const text = await file.text();
+  const imported = await ask('POST', '/jobs/import', text, { 'content-type': 'application/json' });
+  assert.equal(imported.status, 201);
+  const parsed = readJobText(text);
+  assert.ok(parsed.ok);
+  assert.deepEqual((await read(imported.body.id)).document, parsed.value);
+});
+
+test('the cut list goes out in the job unit or the one asked for', async () => {
+  const id = await begin();
+  assert.match((await ask('GET', `/jobs/${id}/cutlist.csv`)).body, /cut length \(mm\)/);
+  assert.match((await ask('GET', `/jobs/${id}/cutlist.csv?unit=in`)).body, /cut length \(in\)/);
+  assert.equal((await ask('GET', `/jobs/${id}/cutlist.csv?unit=ell`)).status, 400);
+});
+
+test('bad bodies are refused with the field and a sentence, and change nothing', async () => {
+  const id = await begin();
+  const { document, version } = await read(id);
+  const { cabinets, ...head } = document;
+  const cabinet = cabinets[0] as Job['cabinets'][number];
+  const table: [string, string, unknown, number, RegExp][] = [
+    ['POST', '/jobs', '{', 400, /not valid JSON/],
+    ['POST', '/jobs', { ...wanted, colour: 'red' }, 422, /colour/],
+    ['POST', '/jobs', { ...wanted, cabinet: { ...wanted.cabinet, width: 1e7 } }, 422, /cabinet\/width/],
+    ['POST', '/jobs', { ...wanted, name: 7 }, 422, /name/],
+    ['POST', '/jobs/import', '[]', 422, /JSON object/],
+    ['POST', '/jobs/import', 'x'.repeat(2_100_000), 413, /2 MB/],
+    [
+      'PATCH',
+      `/jobs/${id}`,
+      { version, cabinets: [{ ...cabinet, size: { ...cabinet.size, width: -1 } }] },
+      422,
+      /width/,
+    ],
+    [
+      'PATCH',
+      `/jobs/${id}`,
+      { version, cabinets: [{ ...cabinet, settings: { materials: { case: 'gold' } } }] },
+      422,
+      /gold/,
+    ],
+    ['PATCH', `/jobs/${id}`, { version, head: { ...head, colour: 1 } }, 422, /colour/],
+    ['PATCH', `/jobs/${id}`, { cabinets: [] }, 422, /version/],
+    ['PATCH', '/jobs/nothing', { version: 1 }, 404, /no job/],
+  ];
+  for (const [method, path, body, status, words] of table) {
+    const answer = await ask(method, path, body);
+    assert.equal(answer.status, status, `${method} ${path}: ${JSON.stringify(answer.body).slice(0, 200)}`);
+    assert.match(JSON.stringify(answer.body.error), words);
+    assert.ok(Array.isArray(answer.body.error.fields));
+  }
+  assert.deepEqual(await read(id).then((now) => [now.version, now.document]), [version, document]);
+});
+
+test('writes from another site and other host names are refused', async () => {
+  assert.equal((await ask('POST', '/jobs', wanted, { origin: 'http://elsewhere.example' })).status, 403);
+  assert.equal((await ask('POST', '/jobs', wanted, { origin: server.url })).status, 201);
+});
