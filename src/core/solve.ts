@@ -69,11 +69,16 @@ function sameHead(a: JobHead, b: JobHead): boolean {
 }
 
 function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[]): SolvedJob {
+  let list: readonly CutListGroup[] | undefined;
   return {
     job,
     cabinets,
-    cutList: cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id })))),
     findings: cabinets.flatMap(({ findings }) => findings),
+    // The list is for lists and exports; an edit on the bench does not wait for it.
+    get cutList() {
+      list ??= cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id }))));
+      return list;
+    },
   };
 }
 

@@ -71,16 +71,12 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
 }
 
 function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, head: JobHead): void {
+  const summary = summariseCabinet(solveCabinet(head, cabinet));
   db.prepare(
-    `INSERT INTO cabinet (job_id, id, position, document, summary) VALUES (?, ?, ?, ?, ?)
-     ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document, summary = excluded.summary`,
-  ).run(
-    jobId,
-    cabinet.id,
-    position,
-    JSON.stringify(cabinet),
-    JSON.stringify(summariseCabinet(solveCabinet(head, cabinet))),
-  );
+    `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document,
+       summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings`,
+  ).run(jobId, cabinet.id, position, JSON.stringify(cabinet), JSON.stringify(summary), summary.stops, summary.warnings);
 }
 
 function recordRevision(db: Db, jobId: string, version: number, label: string, at: string, change: unknown): void {
@@ -222,8 +218,8 @@ export function listJobs(db: Db): JobSummary[] {
       `SELECT job.id, job.name, job.version, job.updated_at AS updatedAt, job.head ->> '$.display.unit' AS unit,
               (SELECT count(*) FROM cabinet WHERE job_id = job.id) AS cabinetCount,
               (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries,
-              (SELECT coalesce(sum(summary ->> '$.stops'), 0) FROM cabinet WHERE job_id = job.id) AS stops,
-              (SELECT coalesce(sum(summary ->> '$.warnings'), 0) FROM cabinet WHERE job_id = job.id) AS warnings
+              (SELECT coalesce(sum(stops), 0) FROM cabinet WHERE job_id = job.id) AS stops,
+              (SELECT coalesce(sum(warnings), 0) FROM cabinet WHERE job_id = job.id) AS warnings
          FROM job WHERE deleted_at IS NULL ORDER BY job.updated_at DESC, job.id`,
     )
     .all(SHOWN_CABINETS)
@@ -236,12 +232,10 @@ function refreshSummaries(db: Db): void {
       'SELECT DISTINCT job_id AS id FROM cabinet JOIN job ON job.id = job_id WHERE summary IS NULL AND deleted_at IS NULL',
     )
     .all();
-  const write = db.prepare('UPDATE cabinet SET summary = ? WHERE job_id = ? AND id = ?');
   for (const { id } of stale) {
     const { document } = readStoredJob(db, id);
     db.transaction(() => {
-      for (const cabinet of document.cabinets)
-        write.run(JSON.stringify(summariseCabinet(solveCabinet(document, cabinet))), id, cabinet.id);
+      for (const [position, cabinet] of document.cabinets.entries()) putCabinet(db, id, cabinet, position, document);
     })();
   }
 }

@@ -45,9 +45,7 @@ export function cutList(rows: readonly CutListRow[]): CutListGroup[] {
     .sort((a, b) => b.thickness - a.thickness || (a.material.id < b.material.id ? -1 : 1));
 }
 
-function compareMarks(a: string, b: string): number {
-  return a.localeCompare(b, 'en', { numeric: true });
-}
+const { compare: compareMarks } = new Intl.Collator('en', { numeric: true });
 
 function totalsOf(rows: readonly CutListRow[]): CutListGroup['totals'] {
   let area = 0;

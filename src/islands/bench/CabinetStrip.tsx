@@ -1,6 +1,8 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
-import { drawThumbnail } from '../../core/drawing/index.js';
+import { memo } from 'react';
+import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
 import { type Cabinet, type CabinetKind, cabinetKinds, newCabinet, nextId, nextNumber } from '../../core/job/index.js';
+import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
 
@@ -14,8 +16,8 @@ export function CabinetStrip() {
   const cabinetId = useBench((state) => state.cabinetId);
   const act = useBench((state) => state.act);
   const showCabinet = useBench((state) => state.showCabinet);
-  const thumbnails = solved.cabinets.map((each) => ({ ...each, thumbnail: drawThumbnail(each) }));
-  const scale = TALLEST / Math.max(700, ...thumbnails.map(({ thumbnail }) => thumbnail.height));
+  const drawn = solved.cabinets.map((each) => ({ solved: each, thumbnail: thumbnailOf(each) }));
+  const scale = TALLEST / Math.max(700, ...drawn.map(({ thumbnail }) => thumbnail.height));
   const current = job.cabinets.find((cabinet) => cabinet.id === cabinetId);
   const add = (cabinet: Cabinet, label: string) => {
     const outcome = act({ label, edits: [{ path: `cabinets/${cabinet.id}`, value: cabinet }] });
@@ -43,27 +45,16 @@ export function CabinetStrip() {
       className="flex min-h-[4.25rem] items-end gap-1 border-b border-rule/60 px-3"
     >
       <ol className="flex min-w-0 items-end gap-0.5 overflow-x-auto">
-        {thumbnails.map(({ cabinet, thumbnail, findings }) => {
-          const here = cabinet.id === cabinetId;
-          const stops = findings.filter((finding) => finding.severity === 'stop').length;
-          return (
-            <li key={cabinet.id}>
-              <button
-                type="button"
-                aria-current={here ? 'true' : undefined}
-                onClick={() => showCabinet(cabinet.id)}
-                title={`${cabinet.number} ${cabinet.name}`}
-                className={`flex h-[4.25rem] flex-col items-center justify-end gap-0.5 border-b-3 px-2 pb-0.5 ${here ? 'border-pencil bg-sheet' : 'border-transparent hover:bg-bench-deep'}`}
-              >
-                <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />
-                <span className={`text-[0.9375rem] leading-tight ${here ? 'font-bold' : ''}`}>
-                  {cabinet.number}
-                  {stops > 0 && <span className="ml-1 font-bold text-finding"> stop</span>}
-                </span>
-              </button>
-            </li>
-          );
-        })}
+        {drawn.map(({ solved: each, thumbnail }) => (
+          <StripItem
+            key={each.cabinet.id}
+            solved={each}
+            thumbnail={thumbnail}
+            scale={scale}
+            here={each.cabinet.id === cabinetId}
+            onShow={showCabinet}
+          />
+        ))}
       </ol>
       <span className="mb-1.5 ml-2 flex shrink-0 items-center gap-1">
         {(Object.keys(cabinetKinds) as CabinetKind[]).map((kind) => (
@@ -81,3 +72,42 @@ export function CabinetStrip() {
     </nav>
   );
 }
+
+/** A solved cabinet never changes: its small drawing is made once. */
+const thumbnails = new WeakMap<SolvedCabinet, Thumbnail>();
+
+function thumbnailOf(solved: SolvedCabinet): Thumbnail {
+  const known = thumbnails.get(solved) ?? drawThumbnail(solved);
+  thumbnails.set(solved, known);
+  return known;
+}
+
+interface StripItemProps {
+  readonly solved: SolvedCabinet;
+  readonly thumbnail: Thumbnail;
+  readonly scale: number;
+  readonly here: boolean;
+  readonly onShow: (id: string) => void;
+}
+
+const StripItem = memo(function StripItem({ solved, thumbnail, scale, here, onShow }: StripItemProps) {
+  const { cabinet, findings } = solved;
+  const stops = findings.filter((finding) => finding.severity === 'stop').length;
+  return (
+    <li>
+      <button
+        type="button"
+        aria-current={here ? 'true' : undefined}
+        onClick={() => onShow(cabinet.id)}
+        title={`${cabinet.number} ${cabinet.name}`}
+        className={`flex h-[4.25rem] flex-col items-center justify-end gap-0.5 border-b-3 px-2 pb-0.5 ${here ? 'border-pencil bg-sheet' : 'border-transparent hover:bg-bench-deep'}`}
+      >
+        <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />
+        <span className={`text-[0.9375rem] leading-tight ${here ? 'font-bold' : ''}`}>
+          {cabinet.number}
+          {stops > 0 && <span className="ml-1 font-bold text-finding">stop</span>}
+        </span>
+      </button>
+    </li>
+  );
+});

@@ -19,16 +19,13 @@ export function ThumbnailDrawing({ thumbnail, scale }: { thumbnail: Thumbnail; s
       className="block overflow-visible"
       aria-hidden="true"
     >
-      {thumbnail.rectangles.map((each, at) => (
-        <rect
+      {thumbnail.shapes.map((shape, at) => (
+        <path
           key={at}
-          x={each.x}
-          y={each.y}
-          width={Math.max(0, each.width)}
-          height={Math.max(0, each.height)}
-          fill={FILL[each.tint]}
+          d={shape.path}
+          fill={FILL[shape.tint]}
           stroke="var(--color-ink)"
-          strokeWidth={each.tint === 'front' ? 1.1 : 0.6}
+          strokeWidth={shape.tint === 'front' ? 1.1 : 0.6}
           vectorEffect="non-scaling-stroke"
         />
       ))}

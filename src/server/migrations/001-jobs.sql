@@ -19,8 +19,10 @@ CREATE TABLE cabinet (
   id        TEXT NOT NULL,
   position  INTEGER NOT NULL,
   document  TEXT NOT NULL,
-  -- Small elevation and counts of findings, computed; NULL when a change outside the cabinet made it stale.
+  -- Small elevation and counts of findings, computed; NULL when a change outside the cabinet made them stale.
   summary   TEXT,
+  stops     INTEGER,
+  warnings  INTEGER,
   PRIMARY KEY (job_id, id)
 ) STRICT, WITHOUT ROWID;
 

@@ -1,0 +1,63 @@
+/** npm run bench: how long the work takes here, beside what it may take. Medians and p99; nothing is asserted. */
+import { readFileSync } from 'node:fs';
+import { Bench } from 'tinybench';
+import { type Cabinet, type Job, newCabinet, newJob, readJobText } from '../src/core/job/index.js';
+import { createSolver, solve, solveCabinet } from '../src/core/solve.js';
+import { benchStorage } from './storage.js';
+
+function manyCabinets(count: number): Job {
+  const job = newJob(`${count} cabinets`, 'metric');
+  for (let at = 0; at < count; at += 1) {
+    const cabinet = newCabinet(job, at % 3 === 2 ? 'wall' : 'base');
+    cabinet.size.width = 400 + (at % 9) * 50;
+    if (at % 4 === 1)
+      cabinet.face.parts = [1, 2, 3, 4].map((n) => ({
+        id: `o${n}`,
+        size: { rule: 'graduated' as const },
+        fill: { kind: 'drawer' as const },
+      }));
+    job.cabinets.push(cabinet);
+  }
+  return job;
+}
+
+const demo = readJobText(readFileSync('demo/reading-room.alcove.json', 'utf8'));
+if (!demo.ok) throw new Error('the demo job is not valid');
+const one = demo.value;
+const sixty = manyCabinets(60);
+const large = manyCabinets(1000);
+const solver = createSolver();
+solver(sixty);
+let width = 400;
+
+const bench = new Bench({ time: 1500, warmupTime: 400 });
+bench
+  .add('one cabinet after an edit|2 ms, p99 8 ms', () => {
+    const [cabinet] = one.cabinets as [Cabinet];
+    width = 400 + ((width + 1) % 800);
+    solveCabinet(one, { ...cabinet, size: { ...cabinet.size, width } });
+  })
+  .add('60 cabinets from nothing|120 ms', () => {
+    solve(sixty);
+  })
+  .add('60 cabinets after one edit|5 ms', () => {
+    const cabinets = [...sixty.cabinets];
+    const cabinet = cabinets[30] as Cabinet;
+    width = 400 + ((width + 1) % 800);
+    cabinets[30] = { ...cabinet, size: { ...cabinet.size, width } };
+    solver({ ...sixty, cabinets });
+  })
+  .add('1,000 cabinets from nothing|linear: 1000/60 of the 60', () => {
+    solve(large);
+  });
+await bench.run();
+
+const rows = bench.tasks.map((task) => {
+  const [name, target] = task.name.split('|');
+  const latency = 'latency' in task.result ? task.result.latency : undefined;
+  return { work: name, 'median ms': latency?.p50?.toFixed(3), 'p99 ms': latency?.p99?.toFixed(3), target };
+});
+const median = (name: string) => Number(rows.find((row) => row.work === name)?.['median ms'] ?? Number.NaN);
+const growth = median('1,000 cabinets from nothing') / median('60 cabinets from nothing') / (1000 / 60);
+console.table([...rows, ...(await benchStorage())]);
+console.log(`growth from 60 to 1,000 cabinets: ${growth.toFixed(2)} times linear`);
