@@ -35,11 +35,9 @@ export function installPackages() {
   const started = Date.now();
   // npm is silent while it compiles; a line every 20 seconds shows that it is still at work.
   const ticker = spawnTicker();
-  try {
-    run('npm', ['ci', '--no-fund', '--no-audit', '--include=dev']);
-  } finally {
-    ticker.kill();
-  }
+  process.once('exit', () => ticker.kill());
+  run('npm', ['ci', '--no-fund', '--no-audit', '--include=dev']);
+  ticker.kill();
   writeFileSync(mark, wanted);
   say(`packages installed in ${Math.round((Date.now() - started) / 1000)} s`);
 }
