@@ -85,6 +85,8 @@ test('too much decided is refused with the amount, and so is too little with not
   assert.equal(under.kind, 'under');
   near(under.by, 150);
   assert.equal(refusal([member(fixed(200)), member(fixed(300))], 450).by, 50);
+  // A share of 1 in 10 has to be 10 wide: the whole has to be 100.
+  near(refusal([member(share(1)), member(share(9))], 60).by, 40);
   assert.equal(refusal([member(graduated, 440), member(graduated), member(graduated)], 500).kind, 'over');
   assert.equal(refusal([member(graduated), member(graduated)], 100, { kind: 'arithmetic', step: 300 }).kind, 'over');
 });

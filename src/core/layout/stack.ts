@@ -48,29 +48,51 @@ export function divideStack(members: readonly StackMember[], available: Dim, gra
     if (left > TOLERANCE_MM) return refuse('under', left);
     return { ok: true, sizes: held };
   }
-  const least = free.length * LEAST_MEMBER;
-  if (left < least - TOLERANCE_MM) return refuse('over', least - left);
-
-  const rest = held.length > 0 ? available.minus(heldTotal).as('left to share') : available;
-  const shares = free.reduce((sum, { size }) => sum + (size.rule === 'share' ? size.weight : 1), 0);
-  const graduated = members
-    .map((member, at) => (member.size.rule === 'graduated' && !decided[at] ? at : -1))
-    .filter((at) => at >= 0);
-  const forGraduated =
-    graduated.length === 0
-      ? undefined
-      : graduated.length === free.length
-        ? rest
-        : rest.times(graduated.length).over(plain(shares, 'shares in all')).as('left to the graduated sizes');
-  const grown = forGraduated ? graduate(members, graduated, decided, forGraduated, graduation) : new Map<number, Dim>();
-  const sizes = members.map((member, at) => {
-    const size = decided[at] ?? grown.get(at);
-    if (size) return size;
-    return shareOf(member, rest, shares, free.length);
-  });
-  const shortest = Math.min(...sizes.map((size) => size.mm));
-  if (grown.size > 0 && shortest < LEAST_MEMBER - TOLERANCE_MM) return refuse('over', LEAST_MEMBER - shortest);
+  const divided = (total: Dim) => shareOut(members, decided, heldTotal, total, graduation);
+  const sizes = divided(available);
+  if (!sizes.every(wideEnough))
+    return refuse(
+      'over',
+      missing((more) => divided(length(available.mm + more)).every(wideEnough)),
+    );
   return { ok: true, sizes };
+
+  function wideEnough(size: Dim, at: number): boolean {
+    return decided[at] !== undefined || size.mm >= LEAST_MEMBER - TOLERANCE_MM;
+  }
+}
+
+/** How much more room (mm, to a hundredth) makes `fits` true: the amount a refusal names. */
+function missing(fits: (more: number) => boolean): number {
+  let low = 0;
+  let high = 20_000;
+  while (high - low > 0.005) {
+    const middle = (low + high) / 2;
+    if (fits(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** The sizes of all members when `available` is divided, however small they come out. */
+function shareOut(
+  members: readonly StackMember[],
+  decided: readonly (Dim | undefined)[],
+  heldTotal: Dim,
+  available: Dim,
+  graduation: Graduation,
+): Dim[] {
+  const free = members.filter((_, at) => !decided[at]);
+  const rest = free.length < members.length ? available.minus(heldTotal).as('left to share') : available;
+  const shares = free.reduce((sum, { size }) => sum + (size.rule === 'share' ? size.weight : 1), 0);
+  const graduated = members.flatMap((member, at) => (member.size.rule === 'graduated' && !decided[at] ? [at] : []));
+  const forGraduated =
+    graduated.length === 0 || graduated.length === free.length
+      ? rest
+      : rest.times(graduated.length).over(plain(shares, 'shares in all')).as('left to the graduated sizes');
+  const grown =
+    graduated.length > 0 ? graduate(members, graduated, decided, forGraduated, graduation) : new Map<number, Dim>();
+  return members.map((member, at) => decided[at] ?? grown.get(at) ?? shareOf(member, rest, shares, free.length));
 }
 
 function decidedSize(member: StackMember): Dim | undefined {
