@@ -17,7 +17,16 @@ run(bin('depcruise'), ['src', 'cli', '--config', '.dependency-cruiser.cjs']);
 build();
 const files = [...testsIn('src'), ...testsIn('cli'), ...testsIn('tests')];
 say(`unit, endpoint and browser tests: ${files.length} files`);
-run(process.execPath, ['--import', 'tsx', '--import', './tests/support/seed.ts', '--test', '--test-reporter', 'spec', ...files]);
+run(process.execPath, [
+  '--import',
+  'tsx',
+  '--import',
+  './tests/support/seed.ts',
+  '--test',
+  '--test-reporter',
+  'spec',
+  ...files,
+]);
 
 function testsIn(folder) {
   return readdirSync(join(root, folder), { recursive: true })
