@@ -34,7 +34,7 @@ async function ask(
   };
 }
 
-const wanted = { name: 'Reading room', unit: 'mm', cabinet: { kind: 'base', width: 800, height: 870, depth: 580 } };
+const wanted = { name: 'Reading room', unit: 'mm', cabinet: { from: 'base', width: 800, height: 870, depth: 580 } };
 
 async function begin(): Promise<string> {
   const { status, body } = await ask('POST', '/jobs', wanted);

@@ -52,7 +52,7 @@ test('a server killed in the middle of a burst of saves leaves the database whol
   const made = await fetch(`${server.url}/api/jobs`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'Burst', unit: 'mm', cabinet: { kind: 'base', width: 800, height: 870, depth: 580 } }),
+    body: JSON.stringify({ name: 'Burst', unit: 'mm', cabinet: { from: 'base', width: 800, height: 870, depth: 580 } }),
   });
   const { id } = (await made.json()) as { id: string };
   const { document } = (await (await fetch(`${server.url}/api/jobs/${id}`)).json()) as ReturnType<typeof readStoredJob>;

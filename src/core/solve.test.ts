@@ -3,21 +3,24 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/support/cabinets.js';
+import { frameSizes } from './frame/index.js';
 import { type Cabinet, newCabinet, newJob, stableJson } from './job/index.js';
-import { partExtent } from './parts/index.js';
+import { isMirrored, partExtent } from './parts/index.js';
 import { presentJob } from './present/index.js';
 import { createSolver, solve, solveCabinet } from './solve.js';
 import { formatLength, inches } from './units/index.js';
 
-const caseFile = (name: string) =>
-  JSON.parse(readFileSync(new URL(`../../tests/cases/${name}.json`, import.meta.url), 'utf8')).expect;
+const caseFile = (name: string, whole = false) => {
+  const file = JSON.parse(readFileSync(new URL(`../../tests/cases/${name}.json`, import.meta.url), 'utf8'));
+  return whole ? file : file.expect;
+};
 const near = (actual: number | undefined, expected: number, what = '') =>
   assert.ok(actual !== undefined && Math.abs(actual - expected) <= 0.01, `${what}: ${actual} is not ${expected}`);
 
 test('worked case: frameless base, one drawer over a pair of doors, on a separate plinth', () => {
   const expect = caseFile('01-frameless-base');
   const solved = solveWith({
-    kind: 'base',
+    from: 'base',
     width: 800,
     height: 870,
     depth: 560,
@@ -53,22 +56,25 @@ test('worked case: frameless base, one drawer over a pair of doors, on a separat
   near(door.cutWidth.mm, expect.doorCut[0]);
   near(door.cutLength.mm, expect.doorCut[1]);
   assert.ok(face.ok);
-  const [divider] = face.dividers;
+  const [divider] = face.boundaries;
   near(divider?.centre.mm, expect.dividerCentreAboveBoxUnderside);
-  near(divider?.top.mm, expect.dividerTop);
-  near(divider?.underside.mm, expect.dividerUnderside);
-  near(face.cells[0]?.clear.height.mm, expect.drawerOpeningHeight);
-  near(face.cells[1]?.clear.height.mm, expect.doorOpeningHeight);
+  near(divider?.inside.high.mm, expect.dividerTop);
+  near(divider?.inside.low.mm, expect.dividerUnderside);
+  near(face.cells[0]?.clear.v.size.mm, expect.drawerOpeningHeight);
+  near(face.cells[1]?.clear.v.size.mm, expect.doorOpeningHeight);
   near(solved.fronts.find((front) => front.key === 'door/o2/left')?.overlay?.mm, expect.doorOverlayOnSide);
 });
 
-test('worked case: inch wall cabinet (butt joints here, dado later)', () => {
+test('worked case: inch wall cabinet, top and bottom dadoed', () => {
   const expect = caseFile('02-inch-wall-cabinet');
   const job = newJob('Inch', 'inch');
   const cabinet = newCabinet(job, 'wall');
   cabinet.size = { width: inches(31.5), height: { from: 'overall', mm: inches(29.75) }, depth: inches(12) };
-  cabinet.settings = { back: { grooveDepth: 8, ease: 0.5, slip: 0.3 } };
-  const reading: Record<string, number> = { ply34: 45 / 64, ply14: 13 / 64, front34: 3 / 4 };
+  cabinet.settings = {
+    back: { grooveDepth: 8, ease: 0.5, slip: 0.3 },
+    joints: { top: 'dado', bottom: 'dado', dadoDepth: inches(1 / 4) },
+  };
+  const reading: Record<string, number> = { ply34: 45 / 64, ply14: 13 / 64, front34: 3 / 4, oak34: 3 / 4 };
   for (const material of job.materials)
     material.measured = { batch: '', readings: [inches(reading[material.id] ?? 0)] };
   job.cabinets.push(cabinet);
@@ -79,6 +85,8 @@ test('worked case: inch wall cabinet (butt joints here, dado later)', () => {
   const back = partOf(solved, 'back');
   near(back.width.mm, expect.backWidth);
   near(back.length.mm, expect.backHeight);
+  near(partOf(solved, 'top').length.mm, expect.topAndBottomLength);
+  near(partOf(solved, 'bottom').length.mm, expect.topAndBottomLength);
   const door = partOf(solved, 'door/o1/left');
   near(door.width.mm, expect.doorWidth);
   near(door.length.mm, expect.doorHeight);
@@ -91,57 +99,234 @@ test('worked case: inch wall cabinet (butt joints here, dado later)', () => {
   assert.equal(formatLength(solved.box.insideWidth.mm, job.display), expect.insideWidthAsSixteenthsWithRemainder);
 });
 
-test('parts fill the box along every axis', () => {
+test('worked case: face-frame base with three drawers, exposed left end, wall on the right', () => {
+  const { given, expect } = caseFile('03-face-frame', true);
+  const third = { rule: 'share' as const, weight: 1 };
+  const solved = solveWith({
+    width: given.frameWidth,
+    // The frame is level with the box and its bottom rail ends on the floor of it: 740 − 40 + 18.1 + 100 plinth.
+    height: given.frameHeight - given.bottomRail + given.sheetMeasured + 100,
+    depth: given.overallDepthToFrameFace,
+    measured: { birch18: given.sheetMeasured, birch6: given.appliedBack, oak20: given.frameThickness },
+    settings: {
+      school: 'faceFrame',
+      depth: { means: 'carcass' },
+      ends: { left: 'exposed', right: 'wall', scribe: given.overhang.right },
+      frame: {
+        stileLeft: given.stileWidth.left,
+        stileRight: given.stileWidth.right,
+        topRail: given.topRail,
+        midRail: given.midRails,
+        bottomRail: given.bottomRail,
+        overlay: given.overlayEachSide,
+      },
+    },
+    parts: [
+      { id: 'o1', size: third, pin: 130, fill: { kind: 'drawer' } },
+      { id: 'o2', size: third, fill: { kind: 'drawer' } },
+      { id: 'o3', size: third, fill: { kind: 'drawer' } },
+    ],
+  });
+  const { box, face, resolved } = solved;
+  const frame = frameSizes(box, resolved);
+  near(frame.height.mm, given.frameHeight, 'frame height');
+  near(partOf(solved, 'frame/rail/top').length.mm, expect.railLength, 'rail');
+  near(box.width.mm, expect.boxWidth);
+  near(box.insideWidth.mm, expect.insideWidth);
+  near(box.sideDepth.mm, expect.sideDepth);
+  assert.ok(face.ok);
+  near(
+    face.cells.reduce((sum, cell) => sum + cell.clear.v.size.mm, 0),
+    expect.openingTotal,
+  );
+  face.cells.forEach((cell, at) => near(cell.clear.v.size.mm, expect.openings[at]));
+  solved.fronts.forEach((front, at) => {
+    near(front.h.size.mm, expect.frontWidth);
+    near(front.v.size.mm, expect.frontHeights[at]);
+  });
+  near(frame.packingLeft.mm, expect.packingLeft);
+  near(frame.packingRight.mm, expect.packingRight);
+  near((solved.fronts[0]?.v.low.mm ?? 0) - (solved.fronts[1]?.v.high.mm ?? 0), expect.faceToFaceBetweenFronts);
+});
+
+test('worked case: solid-sided chest with web frames and a centre partition', () => {
+  const { given, expect } = caseFile('04-web-frames', true);
+  const share = { rule: 'share' as const, weight: 1 };
+  const drawers = (prefix: string) => ({
+    kind: 'rows' as const,
+    graduation: { kind: 'arithmetic' as const, step: 0 },
+    parts: [1, 2].map((n) => ({ id: `${prefix}${n}`, size: share, fill: { kind: 'drawer' as const } })),
+  });
+  const solved = solveWith({
+    width: given.width,
+    height: given.height,
+    depth: given.depth,
+    measured: { birch18: given.sideThickness, birch6: 5.7, oak20: given.topFrameThickness, front18: given.faceFrame },
+    settings: {
+      school: 'traditional',
+      depth: { means: 'carcass' },
+      joints: { dadoDepth: given.dadoDepth },
+      toe: { height: given.bottomTopSurfaceAboveFloor - given.sideThickness },
+      frame: { fitted: 'fitted', overhangNeighbour: 0 },
+      web: { member: given.memberWidth, crossMembers: given.crossMembers, allowance: given.allowance },
+      // Sheet sides: nothing is deducted for shrinkage.
+      materials: { side: 'birch18', frame: 'front18' },
+    },
+    face: {
+      kind: 'columns',
+      graduation: { kind: 'arithmetic', step: 0 },
+      parts: [
+        { id: 'a', size: share, fill: drawers('a') },
+        { id: 'b', size: share, fill: drawers('b') },
+      ],
+    },
+  });
+  const rail = partOf(solved, 'web/top/rail/front');
+  near(rail.length.mm, expect.frameWidth);
+  near(rail.width.mm, expect.longRailFinished[1]);
+  near(rail.cutLength.mm, expect.longRailRough[0]);
+  near(rail.cutWidth.mm, expect.longRailRough[1]);
+  near(partOf(solved, 'bottom').width.mm, expect.frameDepth);
+  const cross = partOf(solved, 'web/top/cross/2');
+  near(cross.cutLength.mm, expect.crossMember[0]);
+  near(cross.cutWidth.mm, expect.crossMember[1]);
+  const half = partOf(solved, 'divider/a1/rail/front');
+  near(half.length.mm, expect.halfFrameWidth);
+  near(half.cutLength.mm, expect.halfLongRailRough);
+  near(partOf(solved, 'divider/a').length.mm, expect.partitionLength);
+  const bottom = partOf(solved, 'bottom');
+  near(bottom.length.mm, expect.bottomPanel[0]);
+  near(bottom.width.mm, expect.bottomPanel[1]);
+});
+
+test('worked case: tip-up diagonal', () => {
+  const { given, expect } = caseFile('11-checks', true);
+  const [height, depth] = given.tallAsMoved_height_depth;
+  const job = jobWith({
+    from: 'tall',
+    height,
+    depth,
+    settings: { depth: { means: 'carcass' }, toe: { kind: 'none' } },
+  });
+  job.room.ceiling = given.ceiling;
+  const finding = solve(job).findings.find((each) => each.rule === 'sizes/into-the-room');
+  near(finding?.numbers[0]?.mm, expect.tipUpDiagonal);
+  assert.equal(finding?.severity, 'stop');
+});
+
+test('in every school parts close along each axis', () => {
   fc.assert(
     fc.property(buildableDecisions, (decisions) => {
       const solved = solveWith(decisions);
-      const { box, face } = solved;
+      const { box, face, resolved } = solved;
       const [left, right] = ['side/left', 'side/right'].map((key) => partExtent(partOf(solved, key)));
       const bottom = partExtent(partOf(solved, 'bottom'));
+      const enters = box.bottomUnder ? 0 : box.engagement.bottom.mm;
       near(left?.min[0], 0);
-      near(left?.max[0], bottom.min[0]);
-      near(right?.min[0], bottom.max[0]);
       near(right?.max[0], box.width.mm);
-      near(left?.max[2], box.height.mm);
-      const toe = solved.parts.find((part) => part.role === 'plinth');
-      near(box.height.mm + (toe ? toe.width.mm : 0), box.overallHeight.mm);
-      const upper = solved.parts.find((part) => part.role === 'top' || part.role === 'stretcher');
-      if (upper) near(partExtent(upper).max[2], box.height.mm);
+      near(box.width.mm + box.beyondLeft.mm + box.beyondRight.mm, box.overallWidth.mm);
+      if (box.bottomUnder) {
+        near(bottom.min[0], 0);
+        near(bottom.max[0], box.width.mm);
+      } else {
+        // A dado overlaps by exactly its depth, a butt joint not at all.
+        near((left?.max[0] ?? 0) - bottom.min[0], enters);
+        near(bottom.max[0] - (right?.min[0] ?? 0), enters);
+      }
+      near(box.height.mm + box.underHeight.mm, box.overallHeight.mm);
+      near(left?.max[2], box.topOver ? box.topUnderside.mm + box.engagement.top.mm : box.height.mm);
+      const framed = resolved.settings.frame.fitted.value === 'fitted';
+      if (framed) {
+        const stiles = ['left', 'right'].map((hand) => partExtent(partOf(solved, `frame/stile/${hand}`)));
+        near((stiles[1]?.max[0] ?? 0) - (stiles[0]?.min[0] ?? 0), box.overallWidth.mm);
+        const rail = partOf(solved, 'frame/rail/top');
+        near(
+          (stiles[1]?.min[0] ?? 0) - (stiles[0]?.max[0] ?? 0) + 2 * resolved.settings.frame.tenon.mm,
+          rail.length.mm,
+        );
+      }
       if (!face.ok) return;
-      let z = box.topUnderside.mm;
-      face.cells.forEach((cell, at) => {
-        near(cell.clear.top.mm, z, 'openings and dividers stand on each other');
-        const divider = face.dividers.find((each) => each.below === cell.opening.id);
-        z = cell.clear.bottom.mm - (divider?.thickness.mm ?? 0);
-        if (at === face.cells.length - 1) near(cell.clear.bottom.mm, box.bottomTop.mm);
-      });
+      for (const split of face.splits) {
+        const whole = (split.axis === 'rows' ? split.within.clear.v : split.within.clear.h).size.mm;
+        const sum =
+          split.clear.reduce((total, each) => total + each.size.mm, 0) +
+          split.between.reduce((total, each) => total + each.clear.mm, 0);
+        near(sum, whole, 'openings and what divides them fill the clear space');
+        const face = (split.axis === 'rows' ? split.within.face.v : split.within.face.h).size.mm;
+        const fronts =
+          split.face.reduce((total, each) => total + each.size.mm, 0) +
+          split.between.reduce((total, each) => total + each.face.mm, 0);
+        near(fronts, face, 'fronts and gaps fill the face');
+      }
     }),
+    { numRuns: 300 },
   );
 });
 
-test('fronts, gaps and reveals close exactly on the face', () => {
-  fc.assert(
-    fc.property(buildableDecisions, (decisions) => {
-      const { box, face, resolved } = solveWith(decisions);
-      if (!face.ok) return;
-      const { reveal, gap } = resolved.settings.fronts;
-      const heights = face.cells.reduce((sum, cell) => sum + cell.face.height.mm, 0);
-      near(heights + gap.mm * (face.cells.length - 1) + reveal.top.mm + reveal.bottom.mm, box.faceHeight.mm);
-    }),
-  );
-});
-
-test('no part of a finding-free cabinet is without size, and twins mirror', () => {
+test('no part of a finding-free cabinet is without size, twins mirror, and the parts fit in the box', () => {
   fc.assert(
     fc.property(buildableDecisions, (decisions) => {
       const solved = solveWith(decisions);
+      const { box } = solved;
       if (!solved.findings.some((finding) => finding.severity === 'stop'))
         for (const part of solved.parts) assert.ok(part.cutLength.mm > 0 && part.cutWidth.mm > 0, part.key);
-      const [left, right] = ['side/left', 'side/right'].map((key) => partExtent(partOf(solved, key)));
-      near((left?.min[0] ?? 0) + (right?.max[0] ?? 0), solved.box.width.mm);
-      const rows = solved.rows.filter((row) => row.part.role === 'side');
-      assert.equal(rows.length, 2, 'left and right never share a row');
+      const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key));
+      assert.ok(left && right);
+      const [l, r] = [partExtent(left), partExtent(right)];
+      near(l.min[0] + r.max[0], box.width.mm);
+      near(l.max[0] + r.min[0], box.width.mm);
+      assert.equal(isMirrored(left.placement), !isMirrored(right.placement));
+      assert.equal(solved.rows.filter((row) => row.part.role === 'side').length, 2, 'left and right never share a row');
+      const carcass = solved.parts.filter(
+        (part) => !['door', 'drawer front', 'frame', 'end', 'filler', 'plinth', 'shelf'].includes(part.role),
+      );
+      const volume = carcass.reduce(
+        (sum, part) => sum + Math.max(0, part.length.mm * part.width.mm * part.thickness.mm),
+        0,
+      );
+      assert.ok(volume < box.width.mm * (box.sideDepth.mm + 30) * box.height.mm, 'more wood than box');
+      if (solved.findings.some((finding) => finding.severity === 'stop')) return;
+      for (const part of carcass) {
+        const { min, max } = partExtent(part);
+        assert.ok(min[0] >= -0.01 && max[0] <= box.width.mm + 0.01, `${part.key} leaves the box sideways`);
+        assert.ok(min[2] >= -0.01 && max[2] <= box.height.mm + 0.01, `${part.key} leaves the box upwards`);
+      }
     }),
+    { numRuns: 300 },
+  );
+});
+
+test('every operation lies on its part', () => {
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const solved = solveWith(decisions);
+      if (solved.findings.some((finding) => finding.severity === 'stop')) return;
+      for (const part of solved.parts)
+        for (const operation of part.machining) {
+          assert.ok(operation.reason.length > 3);
+          if (!('positions' in operation)) continue;
+          const along =
+            'edge' in operation
+              ? operation.edge
+              : 'from' in operation
+                ? operation.from
+                : 'from' in operation.place
+                  ? operation.place.from
+                  : operation.place.edge;
+          const run = along.startsWith('u') ? part.width.mm : part.length.mm;
+          for (const position of operation.positions)
+            assert.ok(
+              position.mm > -0.01 && position.mm < run + 0.01,
+              `${part.key} ${operation.kind} at ${position.mm} of ${run}`,
+            );
+          if (operation.kind === 'holes')
+            assert.ok(
+              operation.offset.mm > 0 && operation.offset.mm < (along.startsWith('u') ? part.length.mm : part.width.mm),
+              `${part.key}: ${operation.offset.mm}`,
+            );
+        }
+    }),
+    { numRuns: 200 },
   );
 });
 

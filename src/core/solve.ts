@@ -24,14 +24,16 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
   const cells = face.ok ? face.cells : [];
-  const fronts = buildFronts(cells, resolved);
+  const fronts = buildFronts(cells, box, resolved);
+  const carcass = buildCarcass({ cabinet, box, cells, boundaries: face.ok ? face.boundaries : [], resolved });
   const parts = [
-    ...buildCarcass(cabinet, box, face.ok ? face.dividers : [], resolved),
+    ...carcass.parts,
     ...cells.flatMap((cell) => buildShelves(cell, box, resolved)),
     ...fronts.map((front) => front.part),
   ];
   const rows = markParts(cabinet.number, parts);
-  const built = { cabinet, resolved, box, face, fronts, parts, rows };
+  const { joints, fittings } = carcass;
+  const built = { cabinet, resolved, box, face, fronts, parts, joints, fittings, rows };
   return { ...built, findings: checkCabinet(head, built) };
 }
 

@@ -2,22 +2,24 @@
 import fc from 'fast-check';
 import {
   type Cabinet,
-  type CabinetKind,
+  type Fill,
   type Job,
   newCabinet,
   newJob,
   type SettingOverrides,
+  type StartingPoint,
 } from '../../src/core/job/index.js';
 import type { SolvedCabinet } from '../../src/core/solve.js';
 import { solveCabinet } from '../../src/core/solve.js';
 
 export interface CabinetDecisions {
-  readonly kind?: CabinetKind;
+  readonly from?: StartingPoint;
   readonly width?: number;
   readonly height?: number;
   readonly depth?: number;
   readonly settings?: SettingOverrides;
   readonly parts?: Cabinet['face']['parts'];
+  readonly face?: Cabinet['face'];
   readonly graduation?: Cabinet['face']['graduation'];
   /** Measured thickness per material id. */
   readonly measured?: Readonly<Record<string, number>>;
@@ -26,13 +28,14 @@ export interface CabinetDecisions {
 /** A metric job with one cabinet that differs from the house's starting one only in what is given. */
 export function jobWith(decisions: CabinetDecisions): Job {
   const job = newJob('Test job', 'metric');
-  const cabinet = newCabinet(job, decisions.kind ?? 'base');
+  const cabinet = newCabinet(job, decisions.from ?? 'base');
   cabinet.size = {
     width: decisions.width ?? cabinet.size.width,
     height: decisions.height === undefined ? cabinet.size.height : { from: 'overall', mm: decisions.height },
     depth: decisions.depth ?? cabinet.size.depth,
   };
   cabinet.settings = decisions.settings ?? {};
+  if (decisions.face) cabinet.face = decisions.face;
   if (decisions.parts) cabinet.face.parts = decisions.parts;
   if (decisions.graduation) cabinet.face.graduation = decisions.graduation;
   for (const material of job.materials) {
@@ -55,44 +58,127 @@ export function partOf(solved: SolvedCabinet, key: string) {
   return part;
 }
 
-/** Cabinets a shop could build: every kind, toe, top, lay and fill within sane sizes. */
+const joint = fc.constantFrom(
+  'screws' as const,
+  'pocket' as const,
+  'dowels' as const,
+  'tenons' as const,
+  'dado' as const,
+);
+const end = fc.constantFrom('neighbour' as const, 'exposed' as const, 'wall' as const);
+const panel = fc.constantFrom('none' as const, 'applied' as const);
+
+/** Settings of every school and kind, within what a shop could mean. */
+const buildableSettings: fc.Arbitrary<SettingOverrides> = fc.record({
+  school: fc.constantFrom('frameless' as const, 'faceFrame' as const, 'traditional' as const),
+  toe: fc.record({
+    kind: fc.constantFrom('none' as const, 'plinth' as const, 'notched' as const, 'legs' as const, 'standing' as const),
+    board: fc.constantFrom('over' as const, 'between' as const),
+  }),
+  bottom: fc.record({ place: fc.constantFrom('between' as const, 'under' as const) }),
+  top: fc.record({
+    kind: fc.constantFrom(
+      'full' as const,
+      'stretchers' as const,
+      'uprightRear' as const,
+      'uprightFront' as const,
+      'web' as const,
+      'none' as const,
+    ),
+    place: fc.constantFrom('between' as const, 'over' as const),
+    recess: fc.constantFrom(0, 0, 12),
+  }),
+  back: fc.record({
+    kind: fc.constantFrom(
+      'grooved' as const,
+      'rabbeted' as const,
+      'applied' as const,
+      'structural' as const,
+      'none' as const,
+    ),
+    bottomEdge: fc.constantFrom('captured' as const, 'past' as const),
+    cut: fc.constantFrom('panel' as const, 'cutter' as const),
+  }),
+  joints: fc.record({
+    bottom: fc.oneof(joint, fc.constant('rabbet' as const)),
+    top: fc.oneof(joint, fc.constant('rabbet' as const)),
+    shelf: joint,
+    partition: joint,
+  }),
+  ends: fc.record({
+    left: end,
+    right: end,
+    leftPanel: panel,
+    rightPanel: panel,
+    filler: fc.constantFrom('none' as const, 'strip' as const),
+  }),
+  depth: fc.record({ means: fc.constantFrom('carcass' as const, 'fronts' as const) }),
+  fronts: fc.record({
+    lay: fc.constantFrom('fronts' as const, 'openings' as const),
+    gap: fc.double({ min: 0, max: 8, noNaN: true }),
+  }),
+  dividers: fc.record({
+    betweenFronts: fc.constantFrom('stretcher' as const, 'shelf' as const, 'web' as const, 'none' as const),
+    atOpenBay: fc.constantFrom('stretcher' as const, 'shelf' as const, 'none' as const),
+  }),
+});
+
+const leaf: fc.Arbitrary<Fill> = fc.oneof(
+  fc.constant<Fill>({ kind: 'drawer' }),
+  fc.record({
+    kind: fc.constant('door' as const),
+    hinged: fc.constantFrom('left' as const, 'right' as const),
+    shelves: fc.integer({ min: 0, max: 2 }),
+  }),
+  fc.record({ kind: fc.constantFrom('pair' as const, 'open' as const), shelves: fc.integer({ min: 0, max: 2 }) }),
+);
+
+/** A tree of openings, at most three splits deep; ids are numbered afterwards. */
+const faces: fc.Arbitrary<Cabinet['face']> = fc
+  .letrec<{ fill: Fill; split: Cabinet['face'] }>((tie) => ({
+    fill: fc.oneof({ depthSize: 'small', maxDepth: 2 }, leaf, tie('split')),
+    split: fc.record({
+      kind: fc.constantFrom('rows' as const, 'columns' as const),
+      graduation: fc.constant({ kind: 'arithmetic' as const, step: 20 }),
+      parts: fc.array(
+        fc.record({
+          id: fc.constant('o'),
+          size: fc.oneof(
+            fc.record({ rule: fc.constant('share' as const), weight: fc.double({ min: 0.5, max: 3, noNaN: true }) }),
+            fc.constant({ rule: 'graduated' as const }),
+          ),
+          fill: tie('fill'),
+        }),
+        { minLength: 1, maxLength: 4 },
+      ),
+    }),
+  }))
+  .split.map((face) => {
+    let count = 0;
+    const number = (split: Cabinet['face']): Cabinet['face'] => ({
+      ...split,
+      parts: split.parts.map((opening) => {
+        count += 1;
+        const { fill } = opening;
+        return {
+          ...opening,
+          id: `o${count}`,
+          fill: fill.kind === 'rows' || fill.kind === 'columns' ? number(fill) : fill,
+        };
+      }),
+    });
+    return number(face);
+  });
+
+/** Cabinets a shop could build: every starting point, school, toe, top, back, joint and fill within sane sizes. */
 export const buildableDecisions: fc.Arbitrary<CabinetDecisions> = fc
   .record({
-    kind: fc.constantFrom('base' as const, 'wall' as const),
+    from: fc.constantFrom('base' as const, 'wall' as const, 'tall' as const),
     width: fc.double({ min: 300, max: 1200, noNaN: true }),
     height: fc.double({ min: 500, max: 2000, noNaN: true }),
     depth: fc.double({ min: 250, max: 800, noNaN: true }),
-    toe: fc.constantFrom('none' as const, 'plinth' as const),
-    top: fc.constantFrom('full' as const, 'stretchers' as const),
-    lay: fc.constantFrom('fronts' as const, 'openings' as const),
-    means: fc.constantFrom('carcass' as const, 'fronts' as const),
     reading: fc.double({ min: 15, max: 22, noNaN: true }),
-    gap: fc.double({ min: 0, max: 8, noNaN: true }),
-    fills: fc.array(fc.constantFrom('drawer', 'door', 'pair', 'open'), { minLength: 1, maxLength: 5 }),
-    shelves: fc.integer({ min: 0, max: 2 }),
-    divider: fc.constantFrom('stretcher' as const, 'shelf' as const, 'none' as const),
+    settings: buildableSettings,
+    face: faces,
   })
-  .map((pick) => ({
-    kind: pick.kind,
-    width: pick.width,
-    height: pick.height,
-    depth: pick.depth,
-    measured: { birch18: pick.reading },
-    settings: {
-      toe: { kind: pick.toe },
-      top: { kind: pick.top },
-      depth: { means: pick.means },
-      fronts: { lay: pick.lay, gap: pick.gap },
-      dividers: { betweenFronts: pick.divider, atOpenBay: pick.divider },
-    },
-    parts: pick.fills.map((kind, at) => ({
-      id: `o${at + 1}`,
-      size: { rule: 'share' as const, weight: 1 + at / 2 },
-      fill:
-        kind === 'drawer'
-          ? { kind: 'drawer' as const }
-          : kind === 'door'
-            ? { kind: 'door' as const, hinged: 'left' as const, shelves: pick.shelves }
-            : { kind: kind as 'pair' | 'open', shelves: pick.shelves },
-    })),
-  }));
+  .map(({ reading, ...decisions }) => ({ ...decisions, measured: { birch18: reading } }));

@@ -1,72 +1,189 @@
-import { type Dim, length } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
-import type { Box } from '../layout/index.js';
-import type { Groove } from '../machining/index.js';
+import type { Dim } from '../derive/index.js';
+import type { Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
+import type { BuildContext, Builder } from './build.js';
 
-/** The groove that holds the back, the same on sides, bottom and full top: rear edge as reference, creep to the panel. */
-export function backGroove(box: Box, { settings }: Resolved): Groove {
-  return {
-    kind: 'groove',
-    face: 1,
-    along: 'length',
-    from: 'v1',
-    offset: box.grooveOffset,
-    width: box.grooveWidth,
-    depth: settings.back.grooveDepth,
-    reason: 'holds the back',
-    holds: 'back',
-  };
+/** What takes the edge of the back in a side, a bottom or a full top: a groove, a rabbet, or nothing. */
+export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom' | 'top'): Operation[] {
+  const { back } = resolved.settings;
+  if (back.kind.value === 'grooved') {
+    if (on === 'bottom' && back.bottomEdge.value === 'past') return [];
+    const cutter =
+      back.cut.value === 'cutter'
+        ? {
+            width: back.cutter,
+            centre: box.grooveOffset.plus(back.cutter.over(2)).as('cutter centre line from the rear edge'),
+          }
+        : undefined;
+    return [
+      {
+        kind: 'groove',
+        face: 1,
+        along: 'length',
+        from: 'v1',
+        offset: box.grooveOffset,
+        width: box.grooveWidth,
+        depth: back.grooveDepth,
+        reason: cutter ? 'holds the back; one pass of the cutter' : 'holds the back; creep to the measured panel',
+        holds: 'back',
+        ...(cutter ? { cutter } : {}),
+      },
+    ];
+  }
+  if (back.kind.value !== 'rabbeted') return [];
+  const stopsAtBack = (on === 'bottom' && !box.bottomUnder) || (on === 'top' && !box.topOver);
+  if (stopsAtBack) return [];
+  return [
+    {
+      kind: 'rabbet',
+      face: 1,
+      from: 'v1',
+      width: box.backRabbetWidth,
+      depth: back.rabbetDepth,
+      reason: 'takes the back',
+      holds: 'back',
+    },
+  ];
 }
 
-/**
- * A grooved back. Each captured edge lies `held in each groove` beyond the inner face of its panel; where the top is
- * stretchers the back runs up uncaptured to the top edge of the box.
- */
-export function buildBack(box: Box, resolved: Resolved): Part {
-  const { settings, materials } = resolved;
-  const full = settings.top.kind.value === 'full';
-  const lower = box.bottomTop.minus(box.backHold).as('lower edge of the back');
-  const upper: Dim = full
-    ? box.topUnderside.plus(box.backHold).as('upper edge of the back')
-    : box.height
-        .as('upper edge of the back')
-        .because('the top is stretchers, so the back runs up to the top edge uncaptured');
-  const width = box.insideWidth.plus(box.backHold.times(2));
-  const left = materials.case.thickness.minus(box.backHold).mm;
-  return makePart({
+interface BackEdges {
+  readonly left: Dim;
+  readonly right: Dim;
+  readonly lower: Dim;
+  readonly upper: Dim;
+  /** Front face of the back. */
+  readonly y: Dim;
+  readonly width: Dim;
+}
+
+/** The back. Each edge is captured or not; its size is the difference of its edge positions. */
+export const back: Builder = (context) => {
+  const { settings, materials } = context.resolved;
+  const kind = settings.back.kind.value;
+  if (kind === 'none') return {};
+  const edges = { grooved, rabbeted, applied, structural }[kind](context);
+  const part: Part = makePart({
     key: 'back',
     name: 'Back',
     role: 'back',
     material: materials.back.material,
-    length: upper.minus(lower),
-    width,
+    length: edges.upper.minus(edges.lower),
+    width: edges.width,
     thickness: materials.back.thickness,
-    placement: { origin: [left, box.clearDepth.mm, lower.mm], u: '+z', v: '+x', w: '+y' },
+    placement: { origin: [edges.left.mm, edges.y.mm, edges.lower.mm], u: '+z', v: '+x', w: '+y' },
   });
+  return { parts: [part] };
+};
+
+function topCaptures({ resolved }: Pick<BuildContext, 'resolved'>): boolean {
+  return resolved.settings.top.kind.value === 'full';
 }
 
-/** Nailers behind the back, between the sides: a base cabinet has one high, a wall cabinet one high and one low. */
-export function buildNailers(box: Box, { settings, materials }: Resolved, kind: 'base' | 'wall'): Part[] {
+/** Where nothing captures the upper edge the back runs up to the top of the box. */
+function uncapturedTop({ box, resolved }: BuildContext): Dim {
+  const why = resolved.settings.top.kind.value === 'none' ? 'there is no top' : 'the top is not a full panel';
+  return box.topLevel.as('upper edge of the back').because(`${why}, so the back runs up uncaptured`);
+}
+
+/** Grooved: a captured edge lies `held in each groove` beyond the inner face of its panel. */
+function grooved(context: BuildContext): BackEdges {
+  const { box, resolved } = context;
+  const side = resolved.materials.side.thickness;
+  const past = resolved.settings.back.bottomEdge.value === 'past';
+  return {
+    left: side.minus(box.backHold).as('left edge of the back'),
+    right: box.width.minus(side).plus(box.backHold).as('right edge of the back'),
+    width: box.insideWidth.plus(box.backHold.times(2)),
+    lower: past
+      ? box.floor.as('lower edge of the back').because('the back runs past the shortened bottom')
+      : box.bottomTop.minus(box.backHold).as('lower edge of the back'),
+    upper: topCaptures(context)
+      ? box.topUnderside.plus(box.backHold).as('upper edge of the back')
+      : uncapturedTop(context),
+    y: box.clearDepth,
+  };
+}
+
+/** Rabbeted: outer face moved inward by (t − r) + e; bottom and top stop at the back unless they lie outside the sides. */
+function rabbeted(context: BuildContext): BackEdges {
+  const { box, resolved } = context;
+  const { materials, settings } = resolved;
+  const { rabbetDepth, ease } = settings.back;
+  const inward = (thickness: Dim) => thickness.minus(rabbetDepth).plus(ease);
+  const left = inward(materials.side.thickness).as('left edge of the back');
+  return {
+    left,
+    right: box.width.minus(left).as('right edge of the back'),
+    width: box.width.minus(left.times(2)),
+    lower: box.bottomUnder
+      ? inward(materials.bottom.thickness).as('lower edge of the back')
+      : box.floor.as('lower edge of the back').because('the bottom stops at the back'),
+    upper: box.topOver
+      ? box.height.minus(inward(materials.top.thickness)).as('upper edge of the back')
+      : box.topLevel.as('upper edge of the back').because('the top stops at the back'),
+    y: box.clearDepth,
+  };
+}
+
+/** Applied: over the rear edges, set in all round so that it never stands proud. */
+function applied({ box, resolved }: BuildContext): BackEdges {
+  const { inset } = resolved.settings.back;
+  return {
+    left: inset.as('left edge of the back'),
+    right: box.width.minus(inset).as('right edge of the back'),
+    width: box.width.minus(inset.times(2)),
+    lower: box.floor.plus(inset).as('lower edge of the back'),
+    upper: box.floor.plus(box.faceHeight).minus(inset).as('upper edge of the back'),
+    y: box.sideDepth,
+  };
+}
+
+/** Structural: between the inner faces. */
+function structural(context: BuildContext): BackEdges {
+  const { box, resolved } = context;
+  const side = resolved.materials.side.thickness;
+  return {
+    left: side,
+    right: box.width.minus(side).as('right edge of the back'),
+    width: box.insideWidth,
+    lower: box.bottomTop,
+    upper:
+      topCaptures(context) || resolved.settings.top.kind.value === 'web' ? box.topUnderside : uncapturedTop(context),
+    y: box.clearDepth,
+  };
+}
+
+/**
+ * Nailers: a wall cabinet one high and one low, a base cabinet one high, a tall one a third in the middle. They stand
+ * behind a grooved back, in front of any other.
+ */
+export const nailers: Builder = ({ cabinet, box, resolved }) => {
+  const { settings, materials } = resolved;
+  const kind = settings.back.kind.value;
+  if (settings.nailer.rails.value === 'none' || kind === 'structural') return {};
   const { material, thickness } = materials.nailer;
-  const full = settings.top.kind.value === 'full';
-  const highest = full ? box.topUnderside : box.height;
-  const at = (key: string, name: string, z: Dim): Part =>
+  const behind = kind === 'grooved';
+  const y = behind ? box.sideDepth.minus(box.grooveOffset) : box.clearDepth.minus(thickness);
+  const full = topCaptures({ resolved });
+  // In front of the back a nailer has to stay under stretchers and frames as well.
+  const highest = full || !behind ? box.topUnderside : box.topLevel;
+  const width = settings.nailer.width;
+  const low = behind && settings.back.bottomEdge.value === 'past' ? box.floor : box.bottomTop;
+  const heights: [string, Dim][] = [['high', highest.minus(width).as('lower edge of the nailer')]];
+  if (cabinet.kind === 'tall')
+    heights.push(['middle', low.plus(highest).minus(width).over(2).as('lower edge of the middle nailer')]);
+  if (cabinet.kind !== 'base') heights.push(['low', low]);
+  const parts = heights.map(([at, z]) =>
     makePart({
-      key,
-      name,
+      key: `nailer/${at}`,
+      name: 'Nailer',
       role: 'nailer',
       material,
       length: box.insideWidth,
-      width: settings.nailer.width,
+      width,
       thickness,
-      placement: {
-        origin: [materials.case.thickness.mm, box.sideDepth.minus(box.grooveOffset).mm, z.mm],
-        u: '+x',
-        v: '+z',
-        w: '+y',
-      },
-    });
-  const high = at('nailer/high', 'Nailer', highest.minus(settings.nailer.width));
-  return kind === 'wall' ? [high, at('nailer/low', 'Nailer', box.bottomTop.plus(length(0)))] : [high];
-}
+      placement: { origin: [materials.side.thickness.mm, y.mm, z.mm], u: '+x', v: '+z', w: '+y' },
+    }),
+  );
+  return { parts };
+};

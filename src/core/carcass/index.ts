@@ -1,1 +1,5 @@
-export { buildCarcass } from './frameless.js';
+export type { BuildContext, Builder, Fitting, Joint } from './build.js';
+export { type Built, buildCarcass } from './carcass.js';
+export { receiverOf } from './joints.js';
+export { shrinkage } from './movement.js';
+export { schools } from './schools.js';

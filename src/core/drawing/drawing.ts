@@ -13,7 +13,7 @@ export interface DrawingPoint {
 export type LineWeight = 'outline' | 'visible' | 'hidden' | 'centre' | 'swing';
 
 /** What a region is made of or stands for; renderers tint by it. */
-export type Tint = 'case' | 'front' | 'back' | 'plinth' | 'shelf' | 'void';
+export type Tint = 'case' | 'front' | 'back' | 'plinth' | 'shelf' | 'frame' | 'machining' | 'void';
 
 export interface RegionItem {
   readonly kind: 'region';
@@ -36,6 +36,24 @@ export interface LineItem {
   readonly shows?: string;
 }
 
+/** A closed outline that is no rectangle, such as a notched side. */
+export interface ShapeItem {
+  readonly kind: 'shape';
+  readonly tint: Tint;
+  readonly weight: LineWeight;
+  readonly points: readonly DrawingPoint[];
+  readonly shows?: string;
+}
+
+/** A hole seen from above. Diameter in mm. */
+export interface HoleItem {
+  readonly kind: 'hole';
+  readonly at: DrawingPoint;
+  readonly diameter: number;
+  readonly weight: LineWeight;
+  readonly shows?: string;
+}
+
 /** A short text on the drawing, such as a part's mark. */
 export interface MarkItem {
   readonly kind: 'mark';
@@ -44,7 +62,7 @@ export interface MarkItem {
   readonly shows?: string;
 }
 
-export type DrawingItem = RegionItem | LineItem | MarkItem;
+export type DrawingItem = RegionItem | ShapeItem | LineItem | HoleItem | MarkItem;
 
 export type DrawingSide = 'left' | 'right' | 'top' | 'bottom';
 

@@ -1,256 +1,325 @@
 import type { Dim } from '../derive/index.js';
+import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
+import type { Region, Span, SplitLayout } from '../layout/index.js';
 import { type Part, type PartRole, partExtent } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { DimensionItem, Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem, Tint } from './drawing.js';
+import type { DimensionItem, Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from './drawing.js';
+import { TINT } from './tints.js';
 
-const TINT: Record<PartRole, Tint> = {
-  side: 'case',
-  bottom: 'case',
-  top: 'case',
-  stretcher: 'case',
-  divider: 'case',
-  nailer: 'case',
-  back: 'back',
-  plinth: 'plinth',
-  shelf: 'shelf',
-  door: 'front',
-  'drawer front': 'front',
-};
-
-/** Nearest to the eye last. */
-const DEPTH_ORDER: readonly PartRole[] = ['back', 'plinth', 'side', 'bottom', 'top', 'stretcher', 'divider', 'shelf'];
-
-/** The front elevation: carcass, fronts, what they hide dashed, and the dimensions a maker sets. */
+/** The front elevation: carcass, frame and fronts, what they hide dashed, and the dimensions a maker sets. */
 export function drawElevation(solved: SolvedCabinet, jobName: string): Drawing {
   const { cabinet, box } = solved;
-  const toe = box.toeHeight.mm;
+  const framed = solved.resolved.settings.frame.fitted.value === 'fitted';
+  const rise = framed ? solved.resolved.settings.frame.rise.mm : 0;
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Front elevation' },
-    min: { h: 0, v: -toe },
-    max: { h: box.width.mm, v: box.height.mm },
-    items: [...carcassItems(solved), ...solved.fronts.flatMap((front) => frontItems(front, solved)), ...marks(solved)],
+    min: { h: -box.beyondLeft.mm, v: -box.underHeight.mm },
+    max: { h: box.width.mm + box.beyondRight.mm, v: box.height.mm + rise },
+    items: [...partItems(solved), ...solved.fronts.flatMap(swing), ...marks(solved)],
     dimensions: [...widthDimensions(solved), ...heightDimensions(solved), ...stackDimensions(solved)],
   };
 }
 
-function rectangleOf(part: Part): { from: DrawingPoint; to: DrawingPoint } {
+interface Outline {
+  readonly from: DrawingPoint;
+  readonly to: DrawingPoint;
+}
+
+function outlineOf(part: Part): Outline {
   const { min, max } = partExtent(part);
   return { from: { h: min[0], v: min[2] }, to: { h: max[0], v: max[2] } };
 }
 
-function carcassItems({ parts, fronts }: SolvedCabinet): DrawingItem[] {
-  const covers = fronts.map((front) => rectangleOf(front.part));
-  const hidden = (rectangle: { from: DrawingPoint; to: DrawingPoint }) =>
-    covers.some((cover) => coversMostOf(cover, rectangle));
-  const shown = parts.filter(
-    (part) => DEPTH_ORDER.includes(part.role) && part.key !== 'plinth/rear' && !part.key.startsWith('plinth/cross'),
-  );
-  const sorted = [...shown].sort((a, b) => DEPTH_ORDER.indexOf(a.role) - DEPTH_ORDER.indexOf(b.role));
-  const regions = sorted
-    .filter((part) => part.key !== 'stretcher/rear')
-    .map((part): RegionItem => {
-      const rectangle = rectangleOf(part);
-      return {
-        kind: 'region',
-        tint: TINT[part.role],
-        weight: 'visible',
-        ...rectangle,
-        shows: part.key,
-        ...(part.role === 'back' ? { grain: 'v' as const } : {}),
-      };
-    });
-  // What lies behind a front is drawn again, dashed, over it.
-  const dashed = sorted
-    .filter((part) => part.role !== 'back' && part.key !== 'stretcher/rear' && hidden(rectangleOf(part)))
+/** Parts whose outline tells nothing from the front, or lies wholly behind its twin. */
+const BEHIND = /^(plinth\/(rear|cross)|stretcher\/rear|nailer)|\/(cross\/|rail\/rear)/;
+const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];
+
+/** Farthest first; what fronts and frame hide is drawn again over them, dashed. */
+function partItems({ parts }: SolvedCabinet): DrawingItem[] {
+  const shown = parts
+    .filter((part) => !BEHIND.test(part.key))
+    .map((part) => ({ part, ...outlineOf(part), depth: partExtent(part).min[1] }));
+  shown.sort((a, b) => b.depth - a.depth || (a.part.role === 'back' ? -1 : 0) - (b.part.role === 'back' ? -1 : 0));
+  const covers = shown.filter(({ part }) => COVERING.includes(part.role));
+  const regions = shown.map(({ part, from, to }): RegionItem => {
+    const front = part.role === 'door' || part.role === 'drawer front';
+    const grain =
+      front || part.role === 'back' || part.role === 'frame' ? (part.placement.u[1] === 'z' ? 'v' : 'h') : undefined;
+    return {
+      kind: 'region',
+      tint: TINT[part.role],
+      weight: front ? 'outline' : 'visible',
+      from,
+      to,
+      shows: part.key,
+      ...(grain ? { grain } : {}),
+    };
+  });
+  const dashed = shown
+    .filter(({ part }) => !COVERING.includes(part.role) && !['back', 'plinth', 'end', 'filler'].includes(part.role))
+    .filter((part) => covers.some((cover) => hides(cover, part)))
     .map(
-      (part): RegionItem => ({ kind: 'region', tint: 'void', weight: 'hidden', ...rectangleOf(part), shows: part.key }),
+      ({ part, from, to }): RegionItem => ({
+        kind: 'region',
+        tint: 'void',
+        weight: 'hidden',
+        from,
+        to,
+        shows: part.key,
+      }),
     );
-  return [...regions, ...fronts.map((front) => frontRegion(front)), ...dashed];
+  return [...regions, ...dashed];
 }
 
-function coversMostOf(
-  cover: { from: DrawingPoint; to: DrawingPoint },
-  part: { from: DrawingPoint; to: DrawingPoint },
-): boolean {
+function hides(cover: Outline, part: Outline): boolean {
   const h = Math.min(cover.to.h, part.to.h) - Math.max(cover.from.h, part.from.h);
   const v = Math.min(cover.to.v, part.to.v) - Math.max(cover.from.v, part.from.v);
   return h > 0 && v > 0 && h * v > 0.3 * (part.to.h - part.from.h) * (part.to.v - part.from.v);
 }
 
-function frontRegion(front: Front): RegionItem {
-  const upright = front.part.placement.u === '+z';
-  return {
-    kind: 'region',
-    tint: 'front',
-    weight: 'outline',
-    ...rectangleOf(front.part),
-    grain: upright ? 'v' : 'h',
-    shows: front.key,
-  };
-}
-
 /** A door's swing: two lines from the corners of the opening edge to the middle of the hinge edge. */
-function frontItems(front: Front, _solved: SolvedCabinet): DrawingItem[] {
+function swing(front: Front): DrawingItem[] {
   if (front.kind !== 'door') return [];
-  const { from, to } = rectangleOf(front.part);
+  const { from, to } = outlineOf(front.part);
   const hinge = front.hinged === 'left' ? from.h : to.h;
   const free = front.hinged === 'left' ? to.h : from.h;
-  const middle = { h: hinge, v: (from.v + to.v) / 2 };
-  const swing: LineItem = {
+  const line: LineItem = {
     kind: 'line',
     weight: 'swing',
-    points: [{ h: free, v: to.v }, middle, { h: free, v: from.v }],
+    points: [
+      { h: free, v: to.v },
+      { h: hinge, v: (from.v + to.v) / 2 },
+      { h: free, v: from.v },
+    ],
     shows: front.key,
   };
-  return [swing];
+  return [line];
 }
 
-/** Marks of the fronts and of what an open bay shows. */
+/** Marks of the fronts, and of the back where an open bay shows it. */
 function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
   const markOf = new Map(rows.flatMap((row) => row.keys.map((key) => [key, row.mark] as const)));
-  const centre = (part: Part): DrawingPoint => {
-    const { from, to } = rectangleOf(part);
-    return { h: (from.h + to.h) / 2, v: (from.v + to.v) / 2 };
-  };
-  const items: DrawingItem[] = fronts.map((front) => ({
-    kind: 'mark',
-    at: centre(front.part),
-    text: markOf.get(front.key) ?? '',
-    shows: front.key,
-  }));
-  const open = face.ok && face.cells.some((cell) => cell.opening.fill.kind === 'open');
-  const back = parts.find((part) => part.role === 'back');
-  if (open && face.ok && back) {
-    for (const cell of face.cells) {
-      if (cell.opening.fill.kind !== 'open') continue;
-      const at = {
-        h: (cell.clear.left.mm + cell.clear.right.mm) / 2,
-        v: cell.clear.bottom.mm + cell.clear.height.mm * 0.5,
-      };
-      items.push({ kind: 'mark', at, text: markOf.get(back.key) ?? '', shows: back.key });
-    }
-  }
-  return items;
-}
-
-function widthDimensions({ cabinet, box, fronts, face, resolved }: SolvedCabinet): DimensionItem[] {
-  const items: DimensionItem[] = [
-    {
-      id: 'width',
-      side: 'bottom',
-      level: 1,
-      from: 0,
-      to: box.width.mm,
-      dim: box.width,
-      edits: `cabinets/${cabinet.id}/size/width`,
-    },
-    {
-      id: 'inside-width',
-      side: 'bottom',
-      level: 0,
-      from: resolved.materials.case.thickness.mm,
-      to: box.width.mm - resolved.materials.case.thickness.mm,
-      dim: box.insideWidth,
-    },
-  ];
-  const { reveal, gap } = resolved.settings.fronts;
-  const here = `cabinets/${cabinet.id}/settings/fronts`;
-  const top = topRowOf(fronts);
-  const [first] = top;
-  const last = top.at(-1);
-  if (!face.ok || !first || !last) return items;
-  items.push(span('reveal-left', 'top', 0, first.left.mm, reveal.left, `${here}/reveal/left`));
-  top.forEach((front, at) => {
-    items.push({ ...span(`width-${front.key}`, 'top', front.left.mm, front.right.mm, front.width), shows: front.key });
-    const next = top[at + 1];
-    if (next) items.push(span(`gap-${front.key}`, 'top', front.right.mm, next.left.mm, gap, `${here}/gap`));
+  const items: DrawingItem[] = fronts.map((front) => {
+    const { from, to } = outlineOf(front.part);
+    return {
+      kind: 'mark',
+      at: { h: (from.h + to.h) / 2, v: (from.v + to.v) / 2 },
+      text: markOf.get(front.key) ?? '',
+      shows: front.key,
+    };
   });
-  items.push(span('reveal-right', 'top', last.right.mm, box.width.mm, reveal.right, `${here}/reveal/right`));
+  const back = parts.find((part) => part.role === 'back');
+  if (!face.ok || !back) return items;
+  const bay = face.cells.find((cell) => cell.fill.kind === 'open');
+  if (bay) {
+    const { h, v } = bay.inside;
+    items.push({
+      kind: 'mark',
+      at: { h: (h.low.mm + h.high.mm) / 2, v: (v.low.mm + v.high.mm) / 2 },
+      text: markOf.get(back.key) ?? '',
+      shows: back.key,
+    });
+  }
   return items;
 }
 
 function span(
   id: string,
   side: DimensionItem['side'],
+  level: number,
   from: number,
   to: number,
   dim: Dim,
   edits?: string,
 ): DimensionItem {
-  return { id, side, level: 0, from, to, dim, ...(edits ? { edits } : {}) };
+  return { id, side, level, from, to, dim, ...(edits ? { edits } : {}) };
 }
 
-/** The fronts of the opening that has most of them side by side, uppermost first: they carry the widths. */
-function topRowOf(fronts: readonly Front[]): readonly Front[] {
+function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
+  const { cabinet, box, resolved } = solved;
+  const side = resolved.materials.side.thickness.mm;
+  const items = [
+    span(
+      'width',
+      'bottom',
+      1,
+      -box.beyondLeft.mm,
+      box.width.mm + box.beyondRight.mm,
+      box.overallWidth,
+      `cabinets/${cabinet.id}/size/width`,
+    ),
+    span('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
+  ];
+  if (!solved.face.ok || solved.face.splits.some((split) => split.axis === 'columns')) return items;
+  return [...items, ...frontWidths(solved)];
+}
+
+/** Widths of the fronts of one opening side by side, with the reveals and gaps between them. */
+function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): DimensionItem[] {
   const rows = new Map<string, Front[]>();
   for (const front of fronts) rows.set(front.openingId, [...(rows.get(front.openingId) ?? []), front]);
-  return [...rows.values()].sort((a, b) => b.length - a.length)[0] ?? [];
-}
-
-function heightDimensions({ cabinet, box, resolved }: SolvedCabinet): DimensionItem[] {
-  const toe = box.toeHeight.mm;
-  const path = `cabinets/${cabinet.id}`;
-  const overall: DimensionItem = {
-    id: 'height',
-    side: 'right',
-    level: toe > 0 ? 1 : 0,
-    from: -toe,
-    to: box.height.mm,
-    dim: box.overallHeight,
-    ...(cabinet.size.height.from === 'overall' ? { edits: `${path}/size/height/mm` } : {}),
-  };
-  if (toe <= 0) return [overall];
+  const top = [...rows.values()].sort((a, b) => b.length - a.length)[0] ?? [];
+  const [first] = top;
+  const last = top.at(-1);
+  if (!first || !last) return [];
+  const { reveal, gap } = resolved.settings.fronts;
+  const here = `cabinets/${cabinet.id}/settings/fronts`;
+  const framed = resolved.settings.frame.fitted.value === 'fitted';
+  const items = top.map((front) => ({
+    ...span(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
+    shows: front.key,
+  }));
+  const gaps = top
+    .slice(0, -1)
+    .map((front, at) =>
+      span(`gap-${front.key}`, 'top', 0, front.h.high.mm, (top[at + 1] as Front).h.low.mm, gap, `${here}/gap`),
+    );
+  if (framed) return [...items, ...gaps];
   return [
-    { id: 'box-height', side: 'right', level: 0, from: 0, to: box.height.mm, dim: box.height },
-    {
-      id: 'toe-height',
-      side: 'right',
-      level: 0,
-      from: -toe,
-      to: 0,
-      dim: resolved.settings.toe.height,
-      edits: `${path}/settings/toe/height`,
-    },
-    overall,
+    span('reveal-left', 'top', 0, 0, first.h.low.mm, reveal.left, `${here}/reveal/left`),
+    ...items,
+    ...gaps,
+    span('reveal-right', 'top', 0, last.h.high.mm, box.width.mm, reveal.right, `${here}/reveal/right`),
   ];
 }
 
-/** The stack, top to bottom: reveals, face heights and gaps; clear openings where those are laid out first. */
-function stackDimensions(solved: SolvedCabinet): DimensionItem[] {
-  const { face, cabinet, box, resolved } = solved;
-  if (!face.ok) return [];
-  const { reveal, gap, lay } = resolved.settings.fronts;
+function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
+  const { cabinet, box, resolved } = solved;
   const path = `cabinets/${cabinet.id}`;
-  const here = `${path}/settings/fronts`;
-  const openingsFirst = lay.value === 'openings';
+  const { toe, frame } = resolved.settings;
+  const under = box.underHeight.mm;
+  const toeHeight = toe.height.mm;
+  const toePath = `${path}/settings/toe/height`;
   const items: DimensionItem[] = [];
-  const floor = box.floor.mm;
-  const top = floor + box.faceHeight.mm;
-  items.push(span('reveal-top', 'left', top - reveal.top.mm, top, reveal.top, `${here}/reveal/top`));
-  face.cells.forEach((cell, at) => {
-    const pin = `${path}/face/parts/${cell.opening.id}/pin`;
-    const front = solved.fronts.find((each) => each.openingId === cell.opening.id);
+  if (under > 0)
+    items.push(
+      span('box-height', 'right', 0, 0, box.height.mm, box.height),
+      span('toe-height', 'right', 0, -under, 0, toe.height, toePath),
+    );
+  else if (box.floor.mm > 0)
+    items.push(
+      span('toe-height', 'right', 0, 0, toeHeight, toe.height, toePath),
+      span('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
+    );
+  const overall = span('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight);
+  items.push(cabinet.size.height.from === 'overall' ? { ...overall, edits: `${path}/size/height/mm` } : overall);
+  if (frame.fitted.value === 'fitted') {
+    const { foot, height } = frameSizes(box, resolved);
+    items.push(span('frame-height', 'right', 2, foot.mm, foot.mm + height.mm, height));
+  }
+  return items;
+}
+
+/** More chains than this on a side and the drawing drowns in its dimensions; the list of openings has them all. */
+const MOST_CHAINS = 2;
+
+/** The tree of openings: a chain of dimensions for each split, where it touches the outside. */
+function stackDimensions(solved: SolvedCabinet): DimensionItem[] {
+  const { face } = solved;
+  if (!face.ok) return [];
+  const next = { left: 0, right: 3, top: 0, bottom: 2 };
+  const chains = { left: 0, right: 0, top: 0, bottom: 0 };
+  const items: DimensionItem[] = [];
+  for (const [at, split] of face.splits.entries()) {
+    const side = sideOf(split, face.root);
+    const said = at > 0 && (split.parts.length === 1 || chains[side] >= MOST_CHAINS);
+    if (said) continue;
+    const chain = splitChain(solved, split, side, next[side], at === 0);
+    items.push(...chain);
+    chains[side] += 1;
+    next[side] = 1 + Math.max(...chain.map((item) => item.level));
+  }
+  return items;
+}
+
+/** Rows are dimensioned at the left unless they stand at the right edge only, columns at the top likewise. */
+function sideOf(split: SplitLayout, root: Region): DimensionItem['side'] {
+  const within = split.within.face;
+  const touches = (span: Span, whole: Span) => ({
+    low: span.low.mm <= whole.low.mm + 1,
+    high: span.high.mm >= whole.high.mm - 1,
+  });
+  if (split.axis === 'rows') {
+    const { low, high } = touches(within.h, root.face.h);
+    return high && !low ? 'right' : 'left';
+  }
+  const { low, high } = touches(within.v, root.face.v);
+  return low && !high ? 'bottom' : 'top';
+}
+
+function splitChain(
+  solved: SolvedCabinet,
+  split: SplitLayout,
+  side: DimensionItem['side'],
+  level: number,
+  root: boolean,
+): DimensionItem[] {
+  const { cabinet, box, resolved } = solved;
+  const { frame, fronts } = resolved.settings;
+  const rows = split.axis === 'rows';
+  const here = `cabinets/${cabinet.id}/settings`;
+  const openingsFirst = fronts.lay.value === 'openings';
+  const framed = frame.fitted.value === 'fitted';
+  const pin = (at: number) => `${split.path}/parts/${split.parts[at]?.id}/pin`;
+  const id = (at: number) => split.parts[at]?.id ?? '';
+  const items: DimensionItem[] = [];
+  // Columns need no faces where a frame's openings say it all.
+  split.face.forEach((each, at) => {
+    const front = solved.fronts.find((other) => other.openingId === id(at));
+    const edits = openingsFirst ? undefined : pin(at);
     items.push({
-      ...span(
-        `face-${cell.opening.id}`,
-        'left',
-        cell.face.bottom.mm,
-        cell.face.top.mm,
-        cell.face.height,
-        openingsFirst ? undefined : pin,
-      ),
+      ...span(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
       ...(front ? { shows: front.key } : {}),
     });
-    const next = face.cells[at + 1];
-    if (next)
-      items.push(span(`gap-${cell.opening.id}`, 'left', next.face.top.mm, cell.face.bottom.mm, gap, `${here}/gap`));
-    if (openingsFirst)
-      items.push({
-        ...span(`opening-${cell.opening.id}`, 'left', cell.clear.bottom.mm, cell.clear.top.mm, cell.clear.height, pin),
-        level: 1,
-      });
+    const next = split.face[at + 1];
+    const between = split.between[at];
+    if (!next || !between) return;
+    const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
+    if (to > from)
+      items.push(span(`gap-${id(at)}`, side, level, from, to, between.face, framed ? undefined : `${here}/fronts/gap`));
   });
-  items.push(span('reveal-bottom', 'left', floor, floor + reveal.bottom.mm, reveal.bottom, `${here}/reveal/bottom`));
+  if (openingsFirst)
+    split.clear.forEach((each, at) => {
+      items.push(span(`opening-${id(at)}`, side, level + 1, each.low.mm, each.high.mm, each.size, pin(at)));
+      const next = split.clear[at + 1];
+      const between = split.between[at];
+      if (!framed || !next || !between) return;
+      const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
+      items.push(
+        span(
+          `member-${id(at)}`,
+          side,
+          level + 1,
+          from,
+          to,
+          between.clear,
+          `${here}/frame/${rows ? 'midRail' : 'midStile'}`,
+        ),
+      );
+    });
+  if (!root || framed) return items;
+  const { reveal } = fronts;
+  const reveals = `${here}/fronts/reveal`;
+  if (rows) {
+    const top = box.floor.mm + box.faceHeight.mm;
+    items.push(span('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, `${reveals}/top`));
+    items.push(
+      span(
+        'reveal-bottom',
+        side,
+        level,
+        box.floor.mm,
+        box.floor.mm + reveal.bottom.mm,
+        reveal.bottom,
+        `${reveals}/bottom`,
+      ),
+    );
+  } else {
+    items.push(span('reveal-left', side, level, 0, reveal.left.mm, reveal.left, `${reveals}/left`));
+    items.push(
+      span('reveal-right', side, level, box.width.mm - reveal.right.mm, box.width.mm, reveal.right, `${reveals}/right`),
+    );
+  }
   return items;
 }

@@ -1,17 +1,22 @@
+export { drawChoice, hasChoicePicture } from './choices.js';
+export { type CutPlane, cutItems, drawSection } from './cut.js';
 export type {
   DimensionItem,
   Drawing,
   DrawingItem,
   DrawingPoint,
   DrawingSide,
+  HoleItem,
   LineItem,
   LineWeight,
   MarkItem,
   RegionItem,
+  ShapeItem,
   Tint,
   TitleBlock,
 } from './drawing.js';
 export { drawElevation } from './elevation.js';
+export { drawPanel, fromStart, type MachiningRow, machiningTable } from './panel.js';
 export {
   type LaidSheet,
   laySheet,
@@ -19,4 +24,4 @@ export {
   type SheetPoint,
   type SheetSpace,
 } from './sheet.js';
-export { drawThumbnail, type Thumbnail } from './thumbnail.js';
+export { drawThumbnail, type Picture, type Thumbnail } from './thumbnail.js';

@@ -35,6 +35,8 @@ export interface PlacedDimension {
 export interface LaidSheet {
   /** 1 : scale. */
   readonly scale: number;
+  /** Sheet units per mm of the cabinet. */
+  readonly unit: number;
   readonly dimensions: readonly PlacedDimension[];
   toSheet(point: DrawingPoint): SheetPoint;
 }
@@ -72,23 +74,59 @@ interface Lane {
 const SIDES: readonly DrawingSide[] = ['left', 'right', 'top', 'bottom'];
 const isUpright = (side: DrawingSide) => side === 'left' || side === 'right';
 
-/** Lays the drawing out at the largest known scale at which it and its dimensions fit the space. */
+/**
+ * Lays the drawing out at the largest known scale at which it and its dimensions fit the space. When there are more
+ * dimensions than a sheet can carry apart, small gaps go first, then all but the overall sizes; what is left out stands
+ * in the lists.
+ */
 export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWidth): LaidSheet {
   const text: TextSize = { width: textWidth, height: space.textHeight };
-  for (const scale of SCALES) {
-    const laid = layAt(drawing, space, text, scale);
-    if (laid || scale === SCALES.at(-1)) return laid ?? forced(drawing, space, text);
+  const fewer: ((item: DimensionItem) => boolean)[] = [
+    () => true,
+    (item) => item.to - item.from > SMALL_SPAN,
+    isOverall,
+  ];
+  for (const keep of fewer) {
+    const lighter = { ...drawing, dimensions: drawing.dimensions.filter(keep) };
+    for (const scale of SCALES) {
+      const laid = layAt(lighter, space, text, scale);
+      if (laid && legible(laid, space)) return laid;
+    }
   }
-  return forced(drawing, space, text);
-}
-
-function forced(drawing: Drawing, space: SheetSpace, text: TextSize): LaidSheet {
+  const bare = { ...drawing, dimensions: [] };
   return layAt(
-    drawing,
+    bare,
     { ...space, width: Number.POSITIVE_INFINITY, height: Number.POSITIVE_INFINITY },
     text,
     200,
   ) as LaidSheet;
+}
+
+/** Spans up to this are gaps and reveals (mm). */
+const SMALL_SPAN = 12;
+
+function isOverall(item: DimensionItem): boolean {
+  return item.id === 'width' || item.id === 'height' || item.id.endsWith('-depth') || item.id.startsWith('panel-');
+}
+
+/** Every text on the sheet, and no two of them on each other. */
+function legible({ dimensions }: LaidSheet, { width, height, textHeight }: SheetSpace): boolean {
+  return dimensions.every((a, at) => {
+    const half = a.textWidth / 2;
+    if (
+      a.text.x - half < 0 ||
+      a.text.x + half > width ||
+      a.text.y - textHeight / 2 < 0 ||
+      a.text.y + textHeight / 2 > height
+    )
+      return false;
+    return dimensions
+      .slice(at + 1)
+      .every(
+        (b) =>
+          Math.abs(a.text.x - b.text.x) >= half + b.textWidth / 2 || Math.abs(a.text.y - b.text.y) >= textHeight - 0.5,
+      );
+  });
 }
 
 function layAt(drawing: Drawing, space: SheetSpace, text: TextSize, scale: number): LaidSheet | undefined {
@@ -108,7 +146,7 @@ function layAt(drawing: Drawing, space: SheetSpace, text: TextSize, scale: numbe
     x: x0 + (h - drawing.min.h) * unit,
     y: y0 + (drawing.max.v - v) * unit,
   });
-  return { scale, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) };
+  return { scale, unit, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) };
 }
 
 /** Half of the room a text takes across its lane. */

@@ -1,26 +1,49 @@
 import type { SolvedCabinet } from '../solve.js';
-import type { RegionItem, Tint } from './drawing.js';
+import type { DrawingItem, DrawingPoint, LineWeight, Tint } from './drawing.js';
 import { drawElevation } from './elevation.js';
 
-/** A cabinet small, in mm, y down from its top: what lies behind first, regions of one tint as one SVG path. */
-export interface Thumbnail {
+/** A small drawing in mm, y down from its top: what lies behind first, alike regions gathered in one SVG path. */
+export interface Picture {
   readonly width: number;
   readonly height: number;
-  readonly shapes: readonly { readonly tint: Tint; readonly path: string }[];
+  readonly shapes: readonly { readonly tint: Tint; readonly weight: LineWeight; readonly path: string }[];
 }
 
-/** The elevation without lines, marks and dimensions, for lists. */
-export function drawThumbnail(solved: SolvedCabinet): Thumbnail {
-  const { min, max, items } = drawElevation(solved, '');
+/** A cabinet small. */
+export type Thumbnail = Picture;
+
+/** Draws items without dimensions and marks, seen through the window between two corners. */
+export function pictureOf(items: readonly DrawingItem[], min: DrawingPoint, max: DrawingPoint): Picture {
   const round = (value: number) => Math.round(value * 10) / 10;
-  const rectangle = ({ from, to }: RegionItem) =>
-    `M${round(from.h - min.h)} ${round(max.v - to.v)}h${round(to.h - from.h)}v${round(to.v - from.v)}h${round(from.h - to.h)}z`;
-  const shapes: { tint: Tint; path: string }[] = [];
-  for (const item of items) {
-    if (item.kind !== 'region' || item.weight === 'hidden') continue;
+  const x = (point: DrawingPoint) => round(point.h - min.h);
+  const y = (point: DrawingPoint) => round(max.v - point.v);
+  const run = (points: readonly DrawingPoint[]) =>
+    points.map((point, at) => `${at === 0 ? 'M' : 'L'}${x(point)} ${y(point)}`).join('');
+  const shapes: { tint: Tint; weight: LineWeight; path: string }[] = [];
+  const add = (tint: Tint, weight: LineWeight, path: string) => {
     const last = shapes.at(-1);
-    if (last?.tint === item.tint) last.path += rectangle(item);
-    else shapes.push({ tint: item.tint, path: rectangle(item) });
+    if (last?.tint === tint && last.weight === weight) last.path += path;
+    else shapes.push({ tint, weight, path });
+  };
+  for (const item of items) {
+    if (item.kind === 'region')
+      add(
+        item.tint,
+        item.weight,
+        `M${x(item.from)} ${y(item.to)}h${round(item.to.h - item.from.h)}v${round(item.to.v - item.from.v)}h${round(item.from.h - item.to.h)}z`,
+      );
+    else if (item.kind === 'shape') add(item.tint, item.weight, `${run(item.points)}z`);
+    else if (item.kind === 'line') add('void', item.weight, run(item.points));
   }
   return { width: round(max.h - min.h), height: round(max.v - min.v), shapes };
+}
+
+/** The elevation without what it hides, swings, marks and dimensions, for lists. */
+export function drawThumbnail(solved: SolvedCabinet): Thumbnail {
+  const { min, max, items } = drawElevation(solved, '');
+  return pictureOf(
+    items.filter((item) => item.kind === 'region' && item.weight !== 'hidden'),
+    min,
+    max,
+  );
 }

@@ -1,3 +1,4 @@
+import type { Fitting, Joint } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
 import type { Front } from '../fronts/index.js';
 import type { Act, Cabinet, JobHead, Resolved } from '../job/index.js';
@@ -32,6 +33,9 @@ export interface BuiltCabinet {
   readonly face: Face;
   readonly fronts: readonly Front[];
   readonly parts: readonly Part[];
+  readonly joints: readonly Joint[];
+  /** Bought things that are counted, such as legs. */
+  readonly fittings: readonly Fitting[];
   readonly rows: readonly PartRow[];
 }
 

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
-import { applyEdits, type Job, readJobText } from '../job/index.js';
+import { applyEdits, type Job, type Opening, readJobText, type Split } from '../job/index.js';
 import { solve, solveCabinet } from '../solve.js';
 import { findingRules } from './index.js';
 
@@ -11,6 +11,15 @@ const withRoom = (decisions: CabinetDecisions, room: Job['room']) => {
   const job = { ...jobWith(decisions), room };
   return solve(job).findings;
 };
+
+const share = { rule: 'share' as const, weight: 1 };
+const split = (kind: Split['kind'], parts: Opening[]): Split => ({
+  kind,
+  graduation: { kind: 'arithmetic', step: 10 },
+  parts,
+});
+const rows = (...parts: Opening[]) => split('rows', parts);
+const columns = (...parts: Opening[]) => split('columns', parts);
 
 /** For each rule a cabinet that deserves it. */
 const BAD: Record<string, () => string[]> = {
@@ -22,6 +31,61 @@ const BAD: Record<string, () => string[]> = {
     withRoom({ height: 2390, depth: 700 }, { ceiling: 2400, doorway: 2000 }).map((finding) => finding.rule),
   'sizes/outside-usual': () => rulesOf({ width: 1250 }),
   'sizes/no-clear-depth': () => rulesOf({ depth: 55 }),
+  'sizes/stack-does-not-close (nested)': () =>
+    rulesOf({
+      face: columns({
+        id: 'a',
+        size: share,
+        fill: rows({ id: 'x', size: { rule: 'fixed', mm: 5000 }, fill: { kind: 'drawer' } }),
+      }),
+    }),
+  'carcass/wall-without-nailer': () => rulesOf({ from: 'wall', settings: { nailer: { rails: 'none' } } }),
+  'carcass/bottom-in-withdrawal': () => rulesOf({ from: 'wall', settings: { bottom: { place: 'under' } } }),
+  'carcass/cut-too-deep': () => rulesOf({ settings: { back: { grooveDepth: 10 } } }),
+  'carcass/groove-near-edge': () =>
+    rulesOf({ settings: { back: { offsetFrom: 'set', offset: 4 }, nailer: { rails: 'none' } } }),
+  'carcass/nailer-does-not-fit': () => rulesOf({ settings: { back: { offsetFrom: 'set', offset: 12 } } }),
+  'carcass/back-not-held': () => rulesOf({ settings: { nailer: { rails: 'none' }, top: { kind: 'none' } } }),
+  'carcass/racks': () =>
+    rulesOf({ settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } }),
+  'carcass/visible-fasteners': () => rulesOf({ settings: { ends: { left: 'exposed' } } }),
+  'carcass/back-edge-shows': () => rulesOf({ settings: { ends: { right: 'exposed' }, back: { kind: 'applied' } } }),
+  'carcass/partition-without-support': () =>
+    rulesOf({
+      face: rows(
+        {
+          id: 'o1',
+          size: share,
+          divider: 'stretcher',
+          fill: columns(
+            { id: 'a', size: share, fill: { kind: 'drawer' } },
+            { id: 'b', size: share, fill: { kind: 'drawer' } },
+          ),
+        },
+        { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+      ),
+    }),
+  'carcass/negative-packing': () => rulesOf({ settings: { school: 'faceFrame', frame: { stileLeft: 15 } } }),
+  'carcass/fronts-meet-on-frame': () => rulesOf({ settings: { school: 'faceFrame', frame: { midRail: 25 } } }),
+  'carcass/solid-wood-moves': () => rulesOf({ settings: { school: 'traditional' } }),
+  'carcass/joint-without-partner': () =>
+    rulesOf({
+      settings: { dividers: { partitions: 'none' } },
+      face: columns(
+        {
+          id: 'a',
+          size: share,
+          fill: rows(
+            { id: 'a1', size: share, divider: 'shelf', fill: { kind: 'drawer' } },
+            { id: 'a2', size: share, fill: { kind: 'drawer' } },
+          ),
+        },
+        { id: 'b', size: share, fill: { kind: 'drawer' } },
+      ),
+    }),
+  'carcass/bottom-cannot-go-under': () =>
+    rulesOf({ settings: { bottom: { place: 'under' }, toe: { kind: 'notched' } } }),
+  'carcass/web-frame-too-small': () => rulesOf({ width: 210, settings: { top: { kind: 'web' } } }),
   'materials/uneven-batch': () => {
     const job = jobWith({});
     applyEdits(job, [{ path: 'materials/birch18/measured/readings', value: [17.5, 17.9] }]);
@@ -30,12 +94,10 @@ const BAD: Record<string, () => string[]> = {
 };
 
 test('every rule fires on a cabinet that deserves it', () => {
-  assert.deepEqual(
-    Object.keys(BAD).sort(),
-    findingRules.map((rule) => rule.id).sort(),
-    'each rule has a bad cabinet here',
-  );
-  for (const [rule, fires] of Object.entries(BAD)) assert.ok(fires().includes(rule), `${rule} did not fire`);
+  const ids = new Set(Object.keys(BAD).map((name) => name.split(' ')[0] ?? ''));
+  assert.deepEqual([...ids].sort(), findingRules.map((rule) => rule.id).sort(), 'each rule has a bad cabinet here');
+  for (const [name, fires] of Object.entries(BAD))
+    assert.ok(fires().includes(name.split(' ')[0] ?? ''), `${name} did not fire`);
 });
 
 test('no rule fires on the demo jobs', () => {
@@ -43,7 +105,32 @@ test('no rule fires on the demo jobs', () => {
   for (const name of readdirSync(folder).filter((file) => file.endsWith('.json'))) {
     const read = readJobText(readFileSync(new URL(name, folder), 'utf8'));
     assert.ok(read.ok);
-    assert.deepEqual(solve(read.value).findings, [], name);
+    // A note is a judgement call; the traditional chest has one about its solid sides.
+    const said = solve(read.value).findings.filter((finding) => finding.severity !== 'note');
+    assert.deepEqual(said, [], name);
+  }
+});
+
+test('every fix can be applied and settles its finding', () => {
+  const bad: CabinetDecisions[] = [
+    { from: 'wall', settings: { nailer: { rails: 'none' } } },
+    { from: 'wall', settings: { bottom: { place: 'under' } } },
+    { settings: { back: { offsetFrom: 'set', offset: 12 } } },
+    { settings: { ends: { left: 'exposed' } } },
+    { settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } },
+  ];
+  for (const decisions of bad) {
+    const before = solve(jobWith(decisions)).findings.filter((finding) => finding.fixes.length > 0);
+    assert.ok(before.length > 0);
+    for (const finding of before)
+      for (const fix of finding.fixes) {
+        const job = jobWith(decisions);
+        applyEdits(job, fix.edits);
+        const worse = solve(job).findings.filter(
+          (other) => other.rule === finding.rule && other.severity === finding.severity,
+        );
+        assert.deepEqual(worse, [], `${finding.rule}: ${fix.label}`);
+      }
   }
 });
 

@@ -1,11 +1,12 @@
 import type { JobHead } from '../job/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
+import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
 import { materialRules } from './materials.js';
 import { sizeRules } from './sizes.js';
 
 /** Every rule there is. A new family is one file and one line here. */
-export const findingRules: readonly FindingRule[] = [...sizeRules, ...materialRules];
+export const findingRules: readonly FindingRule[] = [...sizeRules, ...carcassRules, ...materialRules];
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 

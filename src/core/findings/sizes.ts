@@ -1,6 +1,6 @@
-import { type Dim, diagonal, largest, setting } from '../derive/index.js';
-import type { Act, Opening } from '../job/index.js';
-import { openingName } from '../layout/index.js';
+import { type Dim, diagonal, setting } from '../derive/index.js';
+import { type Act, isSplit, type Opening, type Split } from '../job/index.js';
+import { openingNames } from '../layout/index.js';
 import type { PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
@@ -70,30 +70,39 @@ const stackDoesNotClose: FindingRule = {
           ? `${show(decided.mm)} is decided, ${show(available.mm)} is there. Make a decided size smaller, let one go, or make the box higher.`
           : 'Every size is decided, so nothing can take up what is left. Let one of them take what is left.',
         numbers: [decided, available],
-        settings: [`cabinets/${cabinet.id}/face`],
-        fixes: stackFixes(cabinet.id, cabinet.face.parts),
+        settings: [face.path],
+        fixes: stackFixes(cabinet.face, face.path, `cabinets/${cabinet.id}/face`),
       },
     ];
   },
 };
 
-/** Letting go of a decided size, largest first. */
-function stackFixes(cabinetId: string, parts: readonly Opening[]): Act[] {
-  return parts
-    .map((opening, at) => ({ opening, at, mm: opening.pin ?? (opening.size.rule === 'fixed' ? opening.size.mm : 0) }))
+/** Letting go of a decided size of the split that does not close, largest first. */
+function stackFixes(face: Split, refusedPath: string, path: string): Act[] {
+  const names = openingNames(face);
+  return splitAt(face, refusedPath, path)
+    .map((opening) => ({ opening, mm: opening.pin ?? (opening.size.rule === 'fixed' ? opening.size.mm : 0) }))
     .filter(({ mm }) => mm > 0)
     .sort((a, b) => b.mm - a.mm)
     .slice(0, 3)
-    .map(({ opening, at }) => {
-      const path = `cabinets/${cabinetId}/face/parts/${opening.id}`;
+    .map(({ opening }) => {
+      const at = `${refusedPath}/parts/${opening.id}`;
       return {
-        label: `Let ${openingName(parts, at)} take what is left`,
+        label: `Let ${names.get(opening.id)} take what is left`,
         edits: [
-          ...(opening.pin === undefined ? [] : [{ path: `${path}/pin`, value: undefined }]),
-          ...(opening.size.rule === 'fixed' ? [{ path: `${path}/size`, value: { rule: 'share', weight: 1 } }] : []),
+          ...(opening.pin === undefined ? [] : [{ path: `${at}/pin`, value: undefined }]),
+          ...(opening.size.rule === 'fixed' ? [{ path: `${at}/size`, value: { rule: 'share', weight: 1 } }] : []),
         ],
       };
     });
+}
+
+/** The members of the split that lies at a path. */
+function splitAt(split: Split, wanted: string, path: string): readonly Opening[] {
+  if (wanted === path) return split.parts;
+  return split.parts.flatMap((opening) =>
+    isSplit(opening.fill) ? splitAt(opening.fill, wanted, `${path}/parts/${opening.id}/fill`) : [],
+  );
 }
 
 /** A cabinet that cannot be brought into the room or stood up in it. */
@@ -104,13 +113,13 @@ const throughTheDoor: FindingRule = {
     const { ceiling, doorway } = head.room;
     const moved = sizeAsMoved(context);
     const findings: FindingDraft[] = [];
-    const smallestSide = Math.min(moved.height.mm, moved.depth.mm, context.box.width.mm);
+    const smallestSide = Math.min(moved.height.mm, moved.depth.mm, context.box.overallWidth.mm);
     if (doorway !== null && smallestSide > doorway)
       findings.push({
         severity: 'stop',
         what: `No side of the box is under the doorway's ${show(doorway)}.`,
         why: 'It cannot be carried into the room in one piece.',
-        numbers: [moved.height, moved.depth, context.box.width],
+        numbers: [moved.height, moved.depth, context.box.overallWidth],
       });
     else if (doorway !== null && moved.height.mm > doorway)
       findings.push({
@@ -119,7 +128,7 @@ const throughTheDoor: FindingRule = {
         why: 'It has to come through lying down, and be stood up inside.',
         numbers: [moved.height],
       });
-    if (ceiling !== null && context.cabinet.kind === 'base') {
+    if (ceiling !== null && context.cabinet.kind !== 'wall') {
       const tip = diagonal(moved.height, moved.depth).as('tip-up diagonal');
       if (tip.mm > ceiling + TOLERANCE_MM)
         findings.push({
@@ -134,9 +143,14 @@ const throughTheDoor: FindingRule = {
   },
 };
 
-/** The box as it is carried: a separate plinth comes on its own, fronts may be off. */
-function sizeAsMoved({ box }: RuleContext): { height: Dim; depth: Dim } {
-  return { height: box.height.as('height as moved'), depth: box.sideDepth.as('depth as moved') };
+/** The box as it is carried: a separate plinth comes on its own; legs and frame stay on. */
+function sizeAsMoved({ box, resolved }: RuleContext): { height: Dim; depth: Dim } {
+  const { toe, frame, back } = resolved.settings;
+  const height = toe.kind.value === 'legs' ? box.height.plus(box.underHeight) : box.height;
+  let depth = box.sideDepth;
+  if (frame.fitted.value === 'fitted') depth = depth.plus(resolved.materials.frame.thickness);
+  if (back.kind.value === 'applied') depth = depth.plus(resolved.materials.back.thickness);
+  return { height: height.as('height as moved'), depth: depth.as('depth as moved') };
 }
 
 /** Outside what the shop usually builds. */
@@ -145,7 +159,7 @@ const outsideUsual: FindingRule = {
   check({ resolved, box, cabinet, show }) {
     const { usual } = resolved.settings;
     const sizes = [
-      { size: box.width, range: usual.width, name: 'wide', path: 'width' },
+      { size: box.overallWidth, range: usual.width, name: 'wide', path: 'width' },
       { size: box.overallHeight, range: usual.height, name: 'high', path: 'height' },
       { size: box.overallDepth, range: usual.depth, name: 'deep', path: 'depth' },
     ];
@@ -165,23 +179,25 @@ const outsideUsual: FindingRule = {
   },
 };
 
-/** The back groove leaves too little material, or runs too near the rear edge. */
+/** The front, the back and what lies behind it leave no room inside. */
 const clearDepthGone: FindingRule = {
   id: 'sizes/no-clear-depth',
   check({ box, show }) {
-    const least = largest(box.grooveOffset, box.grooveWidth);
-    if (box.clearDepth.mm > least.mm) return [];
+    if (box.clearDepth.mm > LEAST_CLEAR_DEPTH) return [];
     return [
       {
         severity: 'stop',
         what: `The clear depth inside is ${show(box.clearDepth.mm)}.`,
-        why: 'The front, the back groove and the nailer behind it take up nearly all the depth.',
+        why: 'The front, the back and what lies behind it take up nearly all the depth.',
         numbers: [box.clearDepth],
         parts: ['back'],
       },
     ];
   },
 };
+
+/** Less than this inside is no cabinet (mm). */
+const LEAST_CLEAR_DEPTH = 20;
 
 export const sizeRules: readonly FindingRule[] = [
   partVanishes,

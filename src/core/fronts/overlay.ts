@@ -1,6 +1,6 @@
 import type { Dim } from '../derive/index.js';
-import type { Opening, Resolved } from '../job/index.js';
-import { type Cell, openingName } from '../layout/index.js';
+import type { Resolved } from '../job/index.js';
+import type { Box, Cell, Span } from '../layout/index.js';
 import { type Band, EDGES, makePart, type Part } from '../parts/index.js';
 
 /** A drawer front or a door, with where it lies on the face. Edges in mm from the box's lower left corner. */
@@ -9,156 +9,89 @@ export interface Front {
   readonly openingId: string;
   readonly kind: 'drawer' | 'door';
   readonly hinged?: 'left' | 'right';
-  readonly left: Dim;
-  readonly right: Dim;
-  readonly bottom: Dim;
-  readonly top: Dim;
-  readonly width: Dim;
-  readonly height: Dim;
-  /** How far the hinge edge of a door lies over the side. */
+  readonly h: Span;
+  readonly v: Span;
+  /** How far the hinge edge of a door lies beyond the edge of its opening. */
   readonly overlay?: Dim;
   readonly part: Part;
 }
 
 /** The fronts that close the openings of an overlay face. Open bays have none. */
-export function buildFronts(cells: readonly Cell[], resolved: Resolved): Front[] {
-  const front = new Fronts(
-    resolved,
-    cells.map((cell) => cell.opening),
-  );
-  return cells.flatMap((cell) => front.of(cell));
+export function buildFronts(cells: readonly Cell[], box: Box, resolved: Resolved): Front[] {
+  return cells.flatMap((cell) => frontsOf(cell, box, resolved));
 }
 
-class Fronts {
-  constructor(
-    private readonly resolved: Resolved,
-    private readonly openings: readonly Opening[],
-  ) {}
-
-  of(cell: Cell): Front[] {
-    const { fill, id } = cell.opening;
-    const { face } = cell;
-    const name = openingName(this.openings, cell.position);
-    switch (fill.kind) {
-      case 'open':
-        return [];
-      case 'drawer':
-        return [
-          this.make({
-            key: `drawer/${id}`,
-            name,
-            kind: 'drawer',
-            cell,
-            left: face.left,
-            right: face.right,
-            width: face.width,
-          }),
-        ];
-      case 'door':
-        return [
-          this.make({
-            key: `door/${id}`,
-            name,
-            kind: 'door',
-            hinged: fill.hinged,
-            cell,
-            left: face.left,
-            right: face.right,
-            width: face.width,
-          }),
-        ];
-      case 'pair': {
-        // A pair: (width − gap) / 2 each.
-        const leaf = face.width.minus(this.resolved.settings.fronts.gap).over(2).as('width of one door of the pair');
-        const leftEdge = face.left.plus(leaf).as('meeting edge of the left door');
-        const rightEdge = face.right.minus(leaf).as('meeting edge of the right door');
-        return [
-          this.make({
-            key: `door/${id}/left`,
-            name: `${name}, left`,
-            kind: 'door',
-            hinged: 'left',
-            cell,
-            left: face.left,
-            right: leftEdge,
-            width: leaf,
-          }),
-          this.make({
-            key: `door/${id}/right`,
-            name: `${name}, right`,
-            kind: 'door',
-            hinged: 'right',
-            cell,
-            left: rightEdge,
-            right: face.right,
-            width: leaf,
-          }),
-        ];
-      }
+function frontsOf(cell: Cell, box: Box, resolved: Resolved): Front[] {
+  const { fill, name } = cell;
+  const { id } = cell.opening;
+  const { h } = cell.face;
+  const make = (draft: Omit<FrontDraft, 'cell'>) => makeFront({ ...draft, cell }, box, resolved);
+  switch (fill.kind) {
+    case 'open':
+      return [];
+    case 'drawer':
+      return [make({ key: `drawer/${id}`, name, kind: 'drawer', h })];
+    case 'door':
+      return [make({ key: `door/${id}`, name, kind: 'door', hinged: fill.hinged, h })];
+    case 'pair': {
+      // A pair: (width − gap) / 2 each.
+      const leaf = h.size.minus(resolved.settings.fronts.gap).over(2).as('width of one door of the pair');
+      const left = { low: h.low, high: h.low.plus(leaf).as('meeting edge of the left door'), size: leaf };
+      const right = { low: h.high.minus(leaf).as('meeting edge of the right door'), high: h.high, size: leaf };
+      const door = name.replace(/^doors/, 'door');
+      return [
+        make({ key: `door/${id}/left`, name: `${door}, left`, kind: 'door', hinged: 'left', h: left }),
+        make({ key: `door/${id}/right`, name: `${door}, right`, kind: 'door', hinged: 'right', h: right }),
+      ];
     }
   }
-
-  private make(draft: {
-    key: string;
-    name: string;
-    kind: 'drawer' | 'door';
-    hinged?: 'left' | 'right';
-    cell: Cell;
-    left: Dim;
-    right: Dim;
-    width: Dim;
-  }): Front {
-    const { settings, materials } = this.resolved;
-    const { face, opening } = draft.cell;
-    const upright = (draft.kind === 'door' ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
-    const bands: Band[] =
-      settings.banding.frontEdges.value === 'all'
-        ? EDGES.map((edge) => ({ edge, thickness: settings.banding.frontThickness }))
-        : [];
-    const { material, thickness } = materials.front;
-    const y = -(thickness.mm + settings.depth.bumper.mm);
-    const part = makePart({
-      key: draft.key,
-      name: partName(draft.name, draft.kind),
-      role: draft.kind === 'door' ? 'door' : 'drawer front',
-      material,
-      length: upright ? face.height : draft.width,
-      width: upright ? draft.width : face.height,
-      thickness,
-      bands,
-      ...(draft.hinged ? { hand: draft.hinged } : {}),
-      placement: {
-        origin: [draft.left.mm, y, face.bottom.mm],
-        u: upright ? '+z' : '+x',
-        v: upright ? '+x' : '+z',
-        w: '+y',
-      },
-    });
-    const overlay = draft.hinged ? this.overlayOnSide(draft.hinged) : undefined;
-    return {
-      key: draft.key,
-      openingId: opening.id,
-      kind: draft.kind,
-      ...(draft.hinged ? { hinged: draft.hinged } : {}),
-      left: draft.left,
-      right: draft.right,
-      bottom: face.bottom,
-      top: face.top,
-      width: draft.width,
-      height: face.height,
-      ...(overlay ? { overlay } : {}),
-      part,
-    };
-  }
-
-  /** Overlay on a side = side thickness − reveal. */
-  private overlayOnSide(hinged: 'left' | 'right'): Dim {
-    const { settings, materials } = this.resolved;
-    return materials.case.thickness.minus(settings.fronts.reveal[hinged]).as('overlay on the side');
-  }
 }
 
-function partName(name: string, kind: 'drawer' | 'door'): string {
-  const singular = kind === 'door' ? name.replace(/^doors/, 'door') : name;
-  return singular.charAt(0).toUpperCase() + singular.slice(1);
+interface FrontDraft {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: 'drawer' | 'door';
+  readonly hinged?: 'left' | 'right';
+  readonly cell: Cell;
+  readonly h: Span;
+}
+
+function makeFront(
+  { key, name, kind, hinged, cell, h }: FrontDraft,
+  box: Box,
+  { settings, materials }: Resolved,
+): Front {
+  const { v } = cell.face;
+  const upright = (kind === 'door' ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
+  const banded = settings.banding.frontEdges.value === 'all';
+  const bands: Band[] = banded ? EDGES.map((edge) => ({ edge, thickness: settings.banding.frontThickness })) : [];
+  const { material, thickness } = materials.front;
+  const y = box.mountingPlane.mm - settings.depth.bumper.mm - thickness.mm;
+  const part = makePart({
+    key,
+    name: name.charAt(0).toUpperCase() + name.slice(1),
+    role: kind === 'door' ? 'door' : 'drawer front',
+    material,
+    length: upright ? v.size : h.size,
+    width: upright ? h.size : v.size,
+    thickness,
+    bands,
+    ...(hinged ? { hand: hinged } : {}),
+    placement: { origin: [h.low.mm, y, v.low.mm], u: upright ? '+z' : '+x', v: upright ? '+x' : '+z', w: '+y' },
+  });
+  return {
+    key,
+    openingId: cell.opening.id,
+    kind,
+    h,
+    v,
+    part,
+    ...(hinged ? { hinged, overlay: overlayOf(hinged, cell) } : {}),
+  };
+}
+
+/** Overlay of an edge: how far the front's edge lies beyond the opening's edge. On a side: side thickness − reveal. */
+function overlayOf(hinged: 'left' | 'right', { face, clear }: Cell): Dim {
+  const overlay = hinged === 'left' ? clear.h.low.minus(face.h.low) : face.h.high.minus(clear.h.high);
+  return overlay.as('overlay on the hinge side');
 }

@@ -3,7 +3,7 @@ import { choiceField, countField, lengthField, nameField, shareField } from './f
 import { overridesSchema, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';
-export const JOB_VERSION = 1;
+export const JOB_VERSION = 2;
 
 const idSchema = z.string().regex(/^[a-zA-Z0-9_-]{1,40}$/);
 
@@ -15,7 +15,7 @@ const sizeSchema = z.discriminatedUnion('rule', [
 ]);
 export type SizeRule = z.infer<typeof sizeSchema>;
 
-export const dividerSchema = z.enum(['stretcher', 'shelf', 'none']);
+export const dividerSchema = z.enum(['stretcher', 'shelf', 'web', 'partition', 'none']);
 export type DividerKind = z.infer<typeof dividerSchema>;
 
 const shelfCount = countField('adjustable shelves', 0, 30);
@@ -37,9 +37,9 @@ export const graduationSchema = z.discriminatedUnion('kind', [
 ]);
 export type Graduation = z.infer<typeof graduationSchema>;
 
-/** A stack from top to bottom. */
-const rowsSchema = z.strictObject({
-  kind: z.literal('rows'),
+/** An opening divided again: `rows` from top to bottom, `columns` from left to right. Splits nest to any depth. */
+const splitSchema = z.strictObject({
+  kind: z.enum(['rows', 'columns']),
   graduation: graduationSchema,
   get parts() {
     return z.array(openingSchema).min(1).max(24);
@@ -52,10 +52,30 @@ const openingSchema = z.strictObject({
   pin: lengthField('pinned size', { min: 1 }).optional(),
   /** What stands between this one and the next; the house standard when left out. */
   divider: dividerSchema.optional(),
-  fill: leafSchema,
+  get fill(): z.ZodUnion<[typeof leafSchema, typeof splitSchema]> {
+    return z.union([leafSchema, splitSchema]);
+  },
 });
+export type Split = z.infer<typeof splitSchema>;
 export type Opening = z.infer<typeof openingSchema>;
-export type Rows = z.infer<typeof rowsSchema>;
+export type Fill = Opening['fill'];
+
+/** Splits nest no deeper than this. */
+const DEEPEST_SPLIT = 8;
+
+/** True when an opening is divided again. */
+export function isSplit(fill: Fill): fill is Split {
+  return fill.kind === 'rows' || fill.kind === 'columns';
+}
+
+/** Every opening of a split, the split ones before what they hold. */
+export function openingsOf(split: Split): Opening[] {
+  return split.parts.flatMap((opening) => [opening, ...(isSplit(opening.fill) ? openingsOf(opening.fill) : [])]);
+}
+
+function depthOf(split: Split): number {
+  return 1 + Math.max(0, ...split.parts.map(({ fill }) => (isSplit(fill) ? depthOf(fill) : 0)));
+}
 
 const heightSchema = z.discriminatedUnion('from', [
   z.strictObject({ from: z.literal('overall'), mm: lengthField('overall height', { min: 50, max: 4000 }) }),
@@ -66,7 +86,7 @@ const heightSchema = z.discriminatedUnion('from', [
 ]);
 export type HeightDecision = z.infer<typeof heightSchema>;
 
-export const cabinetKinds = { base: 'Base cabinet', wall: 'Wall cabinet' } as const;
+export const cabinetKinds = { base: 'Base cabinet', wall: 'Wall cabinet', tall: 'Tall cabinet' } as const;
 export type CabinetKind = keyof typeof cabinetKinds;
 
 export const cabinetSchema = z.strictObject({
@@ -80,7 +100,7 @@ export const cabinetSchema = z.strictObject({
     depth: lengthField('overall depth', { min: 50, max: 2000 }),
   }),
   settings: overridesSchema,
-  face: rowsSchema,
+  face: splitSchema,
 });
 export type Cabinet = z.infer<typeof cabinetSchema>;
 
@@ -98,6 +118,10 @@ export const materialSchema = z.strictObject({
     width: lengthField('sheet width', { min: 100, max: 3000 }),
   }),
   grain: choiceField('grain', { length: 'along the sheet', none: 'none' }),
+  /** Solid wood moves across its grain; sheet does not. */
+  form: choiceField('form', { sheet: 'sheet', solid: 'solid wood' }),
+  /** Share of its width a solid panel moves per cent of moisture change: oak 0.0037 flat sawn, 0.0016 quarter sawn. */
+  movement: shareField('movement coefficient', 0, 0.02),
   /** kg per cubic metre. */
   density: shareField('density', 50, 3000),
 });
@@ -109,14 +133,16 @@ const startSchema = z.strictObject({
   depth: lengthField('starting depth', { min: 50, max: 2000 }),
 });
 
-const layerShape = { all: overridesSchema, base: overridesSchema, wall: overridesSchema };
+const kindLayers = { base: overridesSchema, wall: overridesSchema, tall: overridesSchema };
+const KINDS = ['base', 'wall', 'tall'] as const;
 
 export const houseSchema = z.strictObject({
   name: nameField('house standards'),
   all: settingsSchema,
-  base: overridesSchema,
-  wall: overridesSchema,
-  starts: z.strictObject({ base: startSchema, wall: startSchema }),
+  ...kindLayers,
+  /** What choosing a construction school brings with it. */
+  schools: z.strictObject({ frameless: overridesSchema, faceFrame: overridesSchema, traditional: overridesSchema }),
+  starts: z.strictObject({ base: startSchema, wall: startSchema, tall: startSchema }),
 });
 export type House = z.infer<typeof houseSchema>;
 
@@ -137,7 +163,7 @@ export const jobHeadSchema = z.strictObject({
   /** The shop's standards as they were when the job was begun: the job stands alone. */
   house: houseSchema,
   /** What this job does otherwise. */
-  standards: z.strictObject(layerShape),
+  standards: z.strictObject({ all: overridesSchema, ...kindLayers }),
   room: z.strictObject({
     ceiling: lengthField('ceiling height', { min: 1000, max: 10000 }).nullable(),
     doorway: lengthField('doorway height', { min: 500, max: 10000 }).nullable(),
@@ -162,12 +188,19 @@ export const jobSchema = jobHeadSchema
       context,
     );
     job.cabinets.forEach((cabinet, at) => {
+      const path = ['cabinets', at, 'face', 'parts'];
       refuseRepeats(
-        cabinet.face.parts.map((part) => part.id),
-        ['cabinets', at, 'face', 'parts'],
+        openingsOf(cabinet.face).map((part) => part.id),
+        path,
         'opening id',
         context,
       );
+      if (depthOf(cabinet.face) > DEEPEST_SPLIT)
+        context.addIssue({
+          code: 'custom',
+          path,
+          message: `openings are divided more than ${DEEPEST_SPLIT} times over`,
+        });
     });
     refuseUnknownMaterials(job, context);
   });
@@ -201,8 +234,10 @@ function refuseUnknownMaterials(
     }
   };
   check(job.house.all.materials, ['house', 'all']);
-  for (const kind of ['base', 'wall'] as const) check(job.house[kind].materials, ['house', kind]);
-  for (const layer of ['all', 'base', 'wall'] as const) check(job.standards[layer].materials, ['standards', layer]);
+  for (const kind of KINDS) check(job.house[kind].materials, ['house', kind]);
+  for (const school of ['frameless', 'faceFrame', 'traditional'] as const)
+    check(job.house.schools[school].materials, ['house', 'schools', school]);
+  for (const layer of ['all', ...KINDS] as const) check(job.standards[layer].materials, ['standards', layer]);
   job.cabinets.forEach((cabinet, at) => {
     check(cabinet.settings.materials, ['cabinets', at, 'settings']);
   });

@@ -8,6 +8,8 @@ export {
   newCabinet,
   newJob,
   nextNumber,
+  type StartingPoint,
+  startingPoints,
 } from './defaults.js';
 export {
   type Cabinet,
@@ -17,8 +19,10 @@ export {
   type Display,
   type DividerKind,
   displaySchema,
+  type Fill,
   type Graduation,
   type House,
+  isSplit,
   JOB_FORMAT,
   JOB_VERSION,
   type Job,
@@ -29,8 +33,9 @@ export {
   type Material,
   materialSchema,
   type Opening,
-  type Rows,
+  openingsOf,
   type SizeRule,
+  type Split,
 } from './document.js';
 export { type Act, applyEdits, type Edit, EditPathError, nextId } from './edit.js';
 export { type FieldError, type ReadResult, readCabinet, readJob, readJobHead, readJobText, validate } from './read.js';
@@ -46,5 +51,13 @@ export {
   thicknessOf,
   valueAbove,
 } from './resolve.js';
-export type { MaterialRole, SettingOverrides, Settings } from './settings.js';
+export {
+  type EndKind,
+  type JointKind,
+  type MaterialRole,
+  type SchoolId,
+  type SettingOverrides,
+  type Settings,
+  settingsSchema,
+} from './settings.js';
 export { stableJson, writeJob } from './write.js';

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { Dim } from '../derive/index.js';
+import { solve } from '../solve.js';
 import {
   applyEdits,
   type Cabinet,
@@ -84,9 +85,9 @@ test('unknown fields, wrong types and absurd sizes name their field', () => {
     ['cabinets/0/size/width', 1e9, /at most 6000/],
     ['cabinets/0/size/width', -3, /at least 50/],
     ['cabinets/0/size/width', Number.NaN, /number was expected/],
-    ['cabinets/0/kind', 'hovering', /one of: base, wall/],
+    ['cabinets/0/kind', 'hovering', /one of: base, wall, tall/],
     ['cabinets/0/face/parts', [], /at least 1/],
-    ['cabinets/0/settings/materials', { case: 'unobtainium' }, /no material/],
+    ['cabinets/0/settings/materials', { side: 'unobtainium' }, /no material/],
     ['cabinets/1/id', 'c1', /used twice/],
     ['materials', [], /at least 1/],
     ['display/mmStep', 0.3, /none of the values|one of/],
@@ -163,6 +164,32 @@ test('ids and numbers go on from what is there', () => {
     job.cabinets.map((cabinet) => cabinet.number),
     ['1', '2'],
   );
+});
+
+test('a job of version 1 comes forward with every size as it was', () => {
+  const text = readFileSync(new URL('../../../tests/cases/version-1.alcove.json', import.meta.url), 'utf8');
+  const read = readJobText(text);
+  assert.ok(read.ok, read.ok ? '' : JSON.stringify(read.errors));
+  assert.equal(read.value.version, 2);
+  const sizes = solve(read.value).cabinets.flatMap((each) =>
+    each.rows.map(
+      ({ part }) =>
+        `${each.cabinet.number} ${part.name} ${part.cutLength.mm.toFixed(2)} ${part.cutWidth.mm.toFixed(2)}`,
+    ),
+  );
+  // A few of the sizes version 1 gave for this file.
+  for (const line of [
+    '1 Side, left 770.00 559.50',
+    '1 Back 759.70 879.40',
+    '1 Stretcher, rear 864.40 100.00',
+    '2 Drawer front 4 595.00 267.00',
+    '3 Fixed shelf 664.40 535.70',
+    '6 Top 564.40 329.50',
+  ])
+    assert.ok(
+      sizes.includes(line),
+      `${line} is not among ${sizes.filter((size) => size.startsWith(line.slice(0, 6))).join('; ')}`,
+    );
 });
 
 test('migrations run one by one up to the present version', () => {

@@ -1,15 +1,16 @@
 import { JOB_VERSION } from './document.js';
+import { toVersion2 } from './migrations/2-schools.js';
 
-type Data = Record<string, unknown>;
-type Migration = (data: Data) => Data;
+export type Data = Record<string, unknown>;
+export type Migration = (data: Data) => Data;
 
 /**
  * Brings a document of version n to version n + 1. Each is a small pure function with its own test; none is ever
  * edited once a version has been released.
  */
-export const migrations: Readonly<Record<number, Migration>> = {};
+export const migrations: Readonly<Record<number, Migration>> = { 1: toVersion2 };
 
-/** Runs the migrations from `version` up to the present one. */
+/** Runs the migrations from `version` up to the present one. Data a migration cannot follow is left for the schema to refuse. */
 export function migrateJob(
   data: Data,
   version: number,

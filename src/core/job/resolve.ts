@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { Dim, mean, type Source, type SourceKind, setting } from '../derive/index.js';
-import type { Cabinet, CabinetKind, JobHead, Material } from './document.js';
+import type { Cabinet, JobHead, Material } from './document.js';
 import { metaOf } from './fields.js';
-import { type MaterialRole, type Settings, settingsSchema } from './settings.js';
+import { type MaterialRole, type SchoolId, type Settings, settingsSchema } from './settings.js';
 
 /** A decided word with where it was decided. */
 export interface Choice<T extends string = string> {
@@ -73,19 +73,35 @@ interface Layer {
 /** The layers in the order in which they speak: the cabinet first, the house last. */
 function layersOf(head: JobHead, cabinet: Cabinet): Layer[] {
   const { kind } = cabinet;
-  return [
+  const { house, standards } = head;
+  const above: Layer[] = [
     {
       kind: 'here',
       note: `cabinet ${cabinet.number}`,
       tree: cabinet.settings,
       path: `cabinets/${cabinet.id}/settings`,
     },
-    { kind: 'job', note: `this job, ${kind} cabinets`, tree: head.standards[kind], path: `standards/${kind}` },
-    { kind: 'job', note: 'this job', tree: head.standards.all, path: 'standards/all' },
-    { kind: 'house', note: `${head.house.name}, ${kind} cabinets`, tree: head.house[kind], path: `house/${kind}` },
-    { kind: 'house', note: head.house.name, tree: head.house.all, path: 'house/all' },
+    { kind: 'job', note: `this job, ${kind} cabinets`, tree: standards[kind], path: `standards/${kind}` },
+    { kind: 'job', note: 'this job', tree: standards.all, path: 'standards/all' },
   ];
+  const below: Layer[] = [
+    { kind: 'house', note: `${house.name}, ${kind} cabinets`, tree: house[kind], path: `house/${kind}` },
+    { kind: 'house', note: house.name, tree: house.all, path: 'house/all' },
+  ];
+  // The school is itself a setting; what it brings speaks before the rest of the house.
+  const school = [...above, ...below]
+    .map((layer) => layer.tree.school)
+    .find((value) => value !== undefined) as SchoolId;
+  const brought: Layer = {
+    kind: 'house',
+    note: `${house.name}, ${SCHOOL_WORDS[school]}`,
+    tree: house.schools[school],
+    path: `house/schools/${school}`,
+  };
+  return [...above, brought, ...below];
 }
+
+const SCHOOL_WORDS = metaOf(settingsSchema.shape.school)?.options as Readonly<Record<SchoolId, string>>;
 
 function resolveLeaf(leaf: Leaf, layers: readonly Layer[]): Dim | Choice {
   for (const layer of layers) {
@@ -155,5 +171,3 @@ export function spreadOf(material: Material): number {
   const { readings } = material.measured;
   return readings.length < 2 ? 0 : Math.max(...readings) - Math.min(...readings);
 }
-
-export type { CabinetKind };

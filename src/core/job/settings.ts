@@ -1,48 +1,190 @@
 import { z } from 'zod';
-import { choiceField, type DeepPartial, lengthField, nameField, overridesOf } from './fields.js';
+import {
+  choiceField,
+  countField,
+  type DeepPartial,
+  lengthField,
+  nameField,
+  overridesOf,
+  shareField,
+} from './fields.js';
+
+const JOINTS = {
+  screws: 'butt, screwed through',
+  pocket: 'butt, pocket screws',
+  dowels: 'butt, dowels',
+  tenons: 'butt, loose tenons',
+  dado: 'dado',
+} as const;
+const END_JOINTS = { ...JOINTS, rabbet: 'rabbet' } as const;
+export type JointKind = keyof typeof END_JOINTS;
+
+const END_KINDS = { neighbour: 'a neighbour', exposed: 'exposed', wall: 'a wall' } as const;
+export type EndKind = keyof typeof END_KINDS;
+
+const END_PANEL = { none: 'none', applied: 'applied' } as const;
+const DIVIDERS = {
+  stretcher: 'a flat stretcher',
+  shelf: 'a fixed shelf',
+  web: 'a web frame',
+  none: 'nothing',
+} as const;
 
 /**
  * Everything a shop decides once and changes now and then: the house standards. A job may override any of them, and
  * so may a single cabinet. Grouped in working order.
  */
 export const settingsSchema = z.strictObject({
+  school: choiceField('construction', {
+    frameless: 'frameless',
+    faceFrame: 'face frame',
+    traditional: 'traditional casework',
+  }),
   depth: z.strictObject({
     means: choiceField('overall depth runs to', {
-      carcass: 'the carcass front edge',
+      carcass: 'the front of carcass or frame',
       fronts: 'the face of the fronts',
     }),
     bumper: lengthField('bumper gap behind the fronts', { max: 20 }),
   }),
   worktop: z.strictObject({ thickness: lengthField('worktop thickness', { max: 200 }) }),
-  toe: z.strictObject({
-    kind: choiceField(
-      'toe',
-      { none: 'none', plinth: 'separate plinth' },
-      'A plinth is levelled on its own and the boxes stand on it; without one the box goes down to the floor.',
+  ends: z.strictObject({
+    left: choiceField('left end stands against', END_KINDS),
+    right: choiceField('right end stands against', END_KINDS),
+    leftPanel: choiceField('left end panel', END_PANEL),
+    rightPanel: choiceField('right end panel', END_PANEL),
+    filler: choiceField(
+      'filler at a wall',
+      { none: 'none', strip: 'strip' },
+      'A strip beside the box is scribed to the wall and takes the scribe allowance out of the overall width; a frame carries it as a wider stile.',
     ),
-    height: lengthField('toe height', { max: 400 }),
-    setback: lengthField('toe setback', { max: 300 }),
-    rearSetback: lengthField('plinth rear setback', { max: 300 }),
+    scribe: lengthField('scribe allowance', { max: 200 }),
+  }),
+  bottom: z.strictObject({
+    place: choiceField(
+      'bottom',
+      { between: 'between the sides', under: 'under the sides' },
+      'Between: load in shear, end grain hidden. Under: quick to square, but only where plinth or floor carries the bottom.',
+    ),
   }),
   top: z.strictObject({
     kind: choiceField(
       'top',
-      { full: 'full panel', stretchers: 'two flat stretchers' },
-      'Stretchers save sheet and leave room to screw the worktop from below; a full panel is stiffer and shows.',
+      {
+        full: 'full panel',
+        stretchers: 'two flat stretchers',
+        uprightRear: 'flat front, upright rear stretcher',
+        uprightFront: 'upright front stretcher, for a sink',
+        web: 'web frame',
+        none: 'none, fitted on site',
+      },
+      'A full panel is stiffest and shows. Stretchers save sheet and leave room to screw the worktop from below. A web frame lets a solid top move.',
     ),
+    place: choiceField('full top', { between: 'between the sides', over: 'over the sides' }),
     stretcherWidth: lengthField('stretcher width', { min: 20, max: 400 }),
+    recess: lengthField('top set down by', { max: 300 }),
+  }),
+  joints: z.strictObject({
+    bottom: choiceField(
+      'bottom joint',
+      END_JOINTS,
+      'Butt joints keep the bottom at the inside width. A dado or rabbet lengthens it by the depth at each end and carries the load.',
+    ),
+    top: choiceField('top joint', END_JOINTS),
+    shelf: choiceField('fixed shelf and frame joint', JOINTS),
+    partition: choiceField('partition joint', JOINTS),
+    dadoDepth: lengthField('dado depth', { min: 1, max: 30 }),
+    rabbetDepth: lengthField('rabbet depth', { min: 1, max: 30 }),
+  }),
+  fasteners: z.strictObject({
+    first: lengthField('first screw from an edge', { min: 10, max: 200 }),
+    spacing: lengthField('screws at most apart', { min: 40, max: 600 }),
+    pilot: lengthField('screw hole', { min: 1, max: 12 }),
+    pocketSpacing: lengthField('pocket screws at most apart', { min: 40, max: 400 }),
+    dowel: lengthField('dowel diameter', { min: 3, max: 20 }),
+    dowelInFace: lengthField('dowel depth in a face', { min: 3, max: 40 }),
+    dowelInEnd: lengthField('dowel depth in an end', { min: 5, max: 60 }),
+    tenonLength: lengthField('loose tenon width', { min: 5, max: 60 }),
+    tenonThickness: lengthField('loose tenon thickness', { min: 3, max: 20 }),
+    tenonDepth: lengthField('loose tenon depth in each part', { min: 3, max: 60 }),
   }),
   back: z.strictObject({
+    kind: choiceField(
+      'back',
+      {
+        grooved: 'in a groove',
+        rabbeted: 'in a rabbet',
+        applied: 'applied',
+        structural: 'structural, inside',
+        none: 'none',
+      },
+      'A groove hides the edge and leaves room for a nailer behind. A rabbet gains depth. Applied is quickest and shows at the ends. A structural back squares and hangs the box on its own.',
+    ),
     grooveDepth: lengthField('back groove depth', { min: 1, max: 30 }),
     ease: lengthField('back ease per captured edge', { max: 5 }),
     slip: lengthField('slip in the back groove', { max: 3 }),
+    cut: choiceField('groove is cut', { panel: 'to fit the panel', cutter: 'with one cutter' }),
+    cutter: lengthField('groove cutter width', { min: 1, max: 30 }),
     offsetFrom: choiceField('back groove stands', {
       nailer: 'one nailer thickness from the rear',
       set: 'at a set distance from the rear',
     }),
     offset: lengthField('back groove from the rear edge', { max: 200 }),
+    bottomEdge: choiceField('lower edge of the back', {
+      captured: 'in the bottom',
+      past: 'runs past a shortened bottom',
+    }),
+    rabbetDepth: lengthField('back rabbet depth', { min: 1, max: 30 }),
+    inset: lengthField('applied back set in by', { max: 20 }),
   }),
-  nailer: z.strictObject({ width: lengthField('nailer width', { min: 20, max: 400 }) }),
+  nailer: z.strictObject({
+    rails: choiceField('nailers', { standard: 'where the kind needs them', none: 'none' }),
+    width: lengthField('nailer width', { min: 20, max: 400 }),
+  }),
+  toe: z.strictObject({
+    kind: choiceField(
+      'toe',
+      {
+        none: 'none',
+        plinth: 'separate plinth',
+        notched: 'notched sides',
+        legs: 'legs',
+        standing: 'sides stand on the floor',
+      },
+      'A plinth is levelled on its own. Notched sides make toe and box one piece. Legs adjust after setting.',
+    ),
+    board: choiceField('toe board', { over: 'over the sides', between: 'between the sides' }),
+    height: lengthField('toe height', { max: 400 }),
+    setback: lengthField('toe setback', { max: 300 }),
+    rearSetback: lengthField('plinth rear setback', { max: 300 }),
+  }),
+  frame: z.strictObject({
+    fitted: choiceField(
+      'face frame',
+      { none: 'none', fitted: 'fitted' },
+      'A frame stiffens the front, scribes to walls and hides the case edges; it costs opening width and needs packing behind it for slides.',
+    ),
+    stileLeft: lengthField('left stile', { min: 10, max: 300 }),
+    stileRight: lengthField('right stile', { min: 10, max: 300 }),
+    topRail: lengthField('top rail', { min: 10, max: 300 }),
+    midRail: lengthField('middle rails', { min: 10, max: 300 }),
+    midStile: lengthField('middle stiles', { min: 10, max: 300 }),
+    bottomRail: lengthField('bottom rail', { min: 10, max: 300 }),
+    lip: lengthField('bottom rail above the floor of the box', { max: 100 }),
+    rise: lengthField('frame above the box', { max: 200 }),
+    tenon: lengthField('rail tenon', { max: 60 }),
+    overhangExposed: lengthField('frame overhang, exposed end', { max: 60 }),
+    overhangNeighbour: lengthField('frame overhang, neighbour', { max: 60 }),
+    overlay: lengthField('front overlay on the frame', { max: 60 }),
+    attachment: choiceField('frame is fixed with', { pocket: 'pocket screws', tongue: 'a tongue on the sides' }),
+    tongue: lengthField('tongue length', { max: 30 }),
+  }),
+  web: z.strictObject({
+    member: lengthField('web frame member width', { min: 20, max: 300 }),
+    crossMembers: countField('web frame cross members', 2, 12),
+    tenon: lengthField('web frame tenon', { max: 60 }),
+    allowance: lengthField('trimming allowance', { max: 40 }),
+  }),
   fronts: z.strictObject({
     lay: choiceField(
       'the face is divided by',
@@ -60,16 +202,9 @@ export const settingsSchema = z.strictObject({
     drawerGrain: choiceField('drawer front grain', { up: 'upright', across: 'across' }),
   }),
   dividers: z.strictObject({
-    betweenFronts: choiceField('behind a gap between fronts', {
-      stretcher: 'a flat stretcher',
-      shelf: 'a fixed shelf',
-      none: 'nothing',
-    }),
-    atOpenBay: choiceField('beside an open bay', {
-      stretcher: 'a flat stretcher',
-      shelf: 'a fixed shelf',
-      none: 'nothing',
-    }),
+    betweenFronts: choiceField('behind a gap between fronts', DIVIDERS),
+    atOpenBay: choiceField('beside an open bay', DIVIDERS),
+    partitions: choiceField('between columns', { partition: 'a partition', none: 'nothing' }),
   }),
   banding: z.strictObject({
     frontEdges: choiceField('bands on fronts', { all: 'all four edges', none: 'none' }),
@@ -84,13 +219,20 @@ export const settingsSchema = z.strictObject({
   }),
   /** Which material each role is made of, by material id. */
   materials: z.strictObject({
-    case: nameField('case material'),
+    side: nameField('side material'),
+    bottom: nameField('bottom material'),
+    top: nameField('top material'),
+    partition: nameField('partition material'),
+    shelf: nameField('shelf material'),
     back: nameField('back material'),
     nailer: nameField('nailer material'),
-    plinth: nameField('plinth material'),
-    shelf: nameField('shelf material'),
+    toe: nameField('toe material'),
+    frame: nameField('frame material'),
+    web: nameField('web frame material'),
+    end: nameField('end panel material'),
     front: nameField('front material'),
   }),
+  movement: z.strictObject({ moistureChange: shareField('expected moisture change, per cent', 0, 20) }),
   /** Outside these the shop wants to be asked. */
   usual: z.strictObject({
     width: z.strictObject({ least: lengthField('narrowest usual cabinet'), most: lengthField('widest usual cabinet') }),
@@ -106,3 +248,4 @@ export type Settings = z.infer<typeof settingsSchema>;
 export type SettingOverrides = DeepPartial<Settings>;
 export const overridesSchema = overridesOf(settingsSchema);
 export type MaterialRole = keyof Settings['materials'];
+export type SchoolId = Settings['school'];

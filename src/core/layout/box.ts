@@ -1,80 +1,132 @@
-import { type Dim, length, setting } from '../derive/index.js';
+import { type Dim, length, setting, sumOf } from '../derive/index.js';
 import type { Cabinet, Resolved } from '../job/index.js';
 
-/** The sizes every other rule stands on. All in mm, z from the underside of the box. */
+/**
+ * The sizes every other rule stands on. All in mm; x from the left face of the box, y from the carcass front edge to
+ * the rear, z from the underside of the box (from the floor when the sides stand on it).
+ */
 export interface Box {
-  readonly width: Dim;
-  /** Overall height from the floor (base) or from the lower edge (wall). */
+  /** What the maker typed, frame, end panels and fillers included. */
+  readonly overallWidth: Dim;
   readonly overallHeight: Dim;
   readonly overallDepth: Dim;
-  /** Height of what stands under the box; 0 without a toe. */
-  readonly toeHeight: Dim;
-  /** Height of the box itself. */
+  /** How far frame, end panel or filler reach beyond the box at the left and the right. */
+  readonly beyondLeft: Dim;
+  readonly beyondRight: Dim;
+  /** Width of the box itself. */
+  readonly width: Dim;
+  /** Height of a plinth or legs under the box; 0 when the sides reach the floor. */
+  readonly underHeight: Dim;
   readonly height: Dim;
   /** Front edge to rear edge of a side panel. */
   readonly sideDepth: Dim;
   /** Underside of the bottom. */
   readonly floor: Dim;
-  /** What fronts and applied backs have to cover. */
+  /** What fronts, frame and applied back have to cover. */
   readonly faceHeight: Dim;
   readonly insideWidth: Dim;
   /** Upper face of the bottom. */
   readonly bottomTop: Dim;
+  /** Upper face of the top: the box height less what it is set down by. */
+  readonly topLevel: Dim;
   /** Underside of the top panel or the stretchers. */
   readonly topUnderside: Dim;
   readonly clearHeight: Dim;
   /** Rear edge to the back groove's rear wall. */
   readonly grooveOffset: Dim;
   readonly grooveWidth: Dim;
-  /** How far the back enters each captured edge. */
+  /** How far a grooved back enters each captured edge. */
   readonly backHold: Dim;
+  /** Width of the step a rabbeted back lies in. */
+  readonly backRabbetWidth: Dim;
   /** Front edge to the face of the back. */
   readonly clearDepth: Dim;
+  /** True when the sides stand on the bottom; it needs a floor or plinth under it. */
+  readonly bottomUnder: boolean;
+  /** True when a full top lies over the sides. */
+  readonly topOver: boolean;
+  /** Front to rear of the bottom, and of a full top. */
+  readonly bottomDepth: Dim;
+  readonly topDepth: Dim;
   /** The plane fronts close against, from the carcass front edge, positive to the rear. */
   readonly mountingPlane: Dim;
+  /** How far the bottom and its like enter each side: 0 for butt joints. */
+  readonly engagement: { readonly bottom: Dim; readonly top: Dim; readonly shelf: Dim; readonly partition: Dim };
 }
 
-/** Overall sizes to box sizes, for a frameless box with a grooved back and overlay fronts. */
-export function deriveBox(cabinet: Cabinet, { settings, materials }: Resolved): Box {
+/** Overall sizes to box sizes. */
+export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
+  const { settings, materials } = resolved;
   const path = `cabinets/${cabinet.id}/size`;
-  const width = setting('overall width', cabinet.size.width, { kind: 'here', path: `${path}/width` });
+  const overallWidth = setting('overall width', cabinet.size.width, { kind: 'here', path: `${path}/width` });
   const overallDepth = setting('overall depth', cabinet.size.depth, { kind: 'here', path: `${path}/depth` });
   const overallHeight = deriveHeight(cabinet, settings.worktop.thickness);
-  const side = materials.case.thickness;
+  const [beyondLeft, beyondRight] = [beyondEnd('left', resolved), beyondEnd('right', resolved)];
+  const beyond = [beyondLeft, beyondRight].filter((reach) => reach.mm !== 0);
+  const width = (beyond.length > 0 ? overallWidth.minus(sumOf(beyond)) : overallWidth).as('box width');
 
-  const standsOnPlinth = settings.toe.kind.value === 'plinth';
-  const toeHeight = standsOnPlinth ? settings.toe.height : length(0, 'toe height').because('there is no toe');
-  const height = (standsOnPlinth ? overallHeight.minus(toeHeight) : overallHeight).as('box height');
+  const toe = settings.toe.kind.value;
+  const standsOnSomething = toe === 'plinth' || toe === 'legs';
+  const underHeight = standsOnSomething ? settings.toe.height : length(0, 'height under the box');
+  const height = (standsOnSomething ? overallHeight.minus(underHeight) : overallHeight).as('box height');
+  const floor =
+    toe === 'notched' || toe === 'standing'
+      ? settings.toe.height.as('underside of the bottom').because('the sides reach the floor')
+      : length(0, 'underside of the bottom');
 
-  const sideDepth = deriveSideDepth(overallDepth, settings, materials);
-  const floor = length(0, 'underside of the bottom');
-  const bottomTop = floor.plus(side).as('upper face of the bottom');
-  const topUnderside = height
-    .minus(side)
-    .as(settings.top.kind.value === 'full' ? 'underside of the top' : 'underside of the stretchers');
-  const grooveOffset =
-    settings.back.offsetFrom.value === 'nailer'
-      ? materials.nailer.thickness.as('back groove from the rear edge').because('the nailer ends flush behind the back')
-      : settings.back.offset;
-  const grooveWidth = materials.back.thickness.plus(settings.back.slip).as('back groove width');
+  const sideDepth = deriveSideDepth(overallDepth, resolved);
+  const bottomTop = floor.plus(materials.bottom.thickness).as('upper face of the bottom');
+  const topLevel = settings.top.recess.mm > 0 ? height.minus(settings.top.recess).as('upper face of the top') : height;
+  const topUnderside = deriveTopUnderside(topLevel, resolved);
+
+  const grooveOffset = deriveGrooveOffset(resolved);
+  const grooveWidth =
+    settings.back.cut.value === 'cutter'
+      ? settings.back.cutter.as('back groove width').because('the groove is one pass of the cutter')
+      : materials.back.thickness.plus(settings.back.slip).as('back groove width');
+  const bottomUnder = settings.bottom.place.value === 'under' && floor.mm === 0;
+  const topOver =
+    settings.top.kind.value === 'full' && settings.top.place.value === 'over' && settings.top.recess.mm === 0;
+  const backRabbetWidth = materials.back.thickness.plus(settings.back.slip).as('back rabbet width');
   return {
-    width,
+    overallWidth,
     overallHeight,
     overallDepth,
-    toeHeight,
+    beyondLeft,
+    beyondRight,
+    width,
+    underHeight,
     height,
     sideDepth,
     floor,
     faceHeight: height.minus(floor).as('face height'),
-    insideWidth: width.minus(side.times(2)).as('inside width'),
+    insideWidth: width.minus(materials.side.thickness.times(2)).as('inside width'),
     bottomTop,
+    topLevel,
     topUnderside,
     clearHeight: topUnderside.minus(bottomTop).as('clear height'),
     grooveOffset,
     grooveWidth,
     backHold: settings.back.grooveDepth.minus(settings.back.ease).as('held in each groove'),
-    clearDepth: sideDepth.minus(grooveOffset).minus(grooveWidth).as('clear depth'),
-    mountingPlane: length(0, 'mounting plane').because('overlay fronts close against the carcass front edge'),
+    backRabbetWidth,
+    clearDepth: deriveClearDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, resolved),
+    bottomUnder,
+    topOver,
+    bottomDepth: deriveBottomDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, bottomUnder, resolved),
+    topDepth:
+      settings.back.kind.value === 'rabbeted' && !topOver
+        ? sideDepth.minus(backRabbetWidth).as('top depth').because('the top stops at the rabbeted back')
+        : sideDepth.as('top depth'),
+    mountingPlane:
+      settings.frame.fitted.value === 'fitted'
+        ? length(0).minus(materials.frame.thickness.as('frame thickness')).as('mounting plane')
+        : length(0, 'mounting plane').because('overlay fronts close against the carcass front edge'),
+    engagement: {
+      bottom: engagementOf('bottom', resolved),
+      top: engagementOf('top', resolved),
+      shelf: engagementOf('shelf', resolved),
+      partition: engagementOf('partition', resolved),
+    },
   };
 }
 
@@ -87,13 +139,107 @@ function deriveHeight(cabinet: Cabinet, worktop: Dim): Dim {
     .as('overall height');
 }
 
-/** S = D, less the front and its bumper when the depth runs to the face of overlay fronts. */
-function deriveSideDepth(overallDepth: Dim, settings: Resolved['settings'], materials: Resolved['materials']): Dim {
-  if (settings.depth.means.value === 'carcass')
-    return overallDepth.as('side depth').because('the overall depth runs to the carcass front edge');
-  return overallDepth
-    .minus(materials.front.thickness.as('front thickness'))
-    .minus(settings.depth.bumper)
+/** What reaches beyond the box at an end: an applied end panel, and a frame's overhang or a filler strip at a wall. */
+function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Dim {
+  const kind = settings.ends[end].value;
+  const label = `beyond the box, ${end}`;
+  const panel =
+    settings.ends[`${end}Panel`].value === 'applied' ? materials.end.thickness.as('end panel thickness') : undefined;
+  if (settings.frame.fitted.value === 'fitted') {
+    const overhang =
+      kind === 'wall'
+        ? settings.ends.scribe
+        : kind === 'exposed'
+          ? settings.frame.overhangExposed
+          : settings.frame.overhangNeighbour;
+    return (panel ? overhang.plus(panel) : overhang).as(label);
+  }
+  if (panel) return panel.as(label);
+  if (kind === 'wall' && settings.ends.filler.value === 'strip')
+    return settings.ends.scribe.as(label).because('a filler strip meets the wall');
+  return length(0, label);
+}
+
+/** S = D − front and bumper (when D runs to the face of the fronts) − frame thickness − applied back thickness. */
+function deriveSideDepth(overallDepth: Dim, { settings, materials }: Resolved): Dim {
+  let depth = overallDepth;
+  if (settings.depth.means.value === 'fronts') {
+    depth = depth.minus(materials.front.thickness.as('front thickness'));
+    if (settings.depth.bumper.mm > 0) depth = depth.minus(settings.depth.bumper);
+  }
+  if (settings.frame.fitted.value === 'fitted') depth = depth.minus(materials.frame.thickness.as('frame thickness'));
+  if (settings.back.kind.value === 'applied')
+    depth = depth.minus(materials.back.thickness.as('applied back thickness'));
+  return depth
     .as('side depth')
-    .because('the overall depth runs to the face of the fronts');
+    .because(
+      `the overall depth runs to ${settings.depth.means.value === 'fronts' ? 'the face of the fronts' : 'the front of carcass or frame'}`,
+    );
+}
+
+/** Go: one nailer thickness, so that the nailer ends flush, or the distance that was set. */
+function deriveGrooveOffset({ settings, materials }: Resolved): Dim {
+  return settings.back.offsetFrom.value === 'nailer'
+    ? materials.nailer.thickness.as('back groove from the rear edge').because('the nailer ends flush behind the back')
+    : settings.back.offset;
+}
+
+function deriveTopUnderside(topLevel: Dim, { settings, materials }: Resolved): Dim {
+  switch (settings.top.kind.value) {
+    case 'full':
+      return topLevel.minus(materials.top.thickness).as('underside of the top');
+    case 'web':
+      return topLevel.minus(materials.web.thickness).as('underside of the top frame');
+    case 'stretchers':
+    case 'uprightRear':
+      return topLevel.minus(materials.top.thickness).as('underside of the stretchers');
+    case 'uprightFront':
+      return topLevel.minus(settings.top.stretcherWidth).as('underside of the upright stretcher');
+    case 'none':
+      return topLevel.as('upper edge of the opening').because('the top is fitted on site');
+  }
+}
+
+interface Depths {
+  readonly sideDepth: Dim;
+  readonly grooveOffset: Dim;
+  readonly grooveWidth: Dim;
+  readonly backRabbetWidth: Dim;
+}
+
+function deriveClearDepth(depths: Depths, { settings, materials }: Resolved): Dim {
+  const { sideDepth } = depths;
+  switch (settings.back.kind.value) {
+    case 'grooved':
+      return sideDepth.minus(depths.grooveOffset).minus(depths.grooveWidth).as('clear depth');
+    case 'rabbeted':
+      return sideDepth.minus(depths.backRabbetWidth).as('clear depth');
+    case 'structural':
+      return sideDepth.minus(materials.back.thickness).as('clear depth');
+    case 'applied':
+    case 'none':
+      return sideDepth.as('clear depth');
+  }
+}
+
+function deriveBottomDepth(depths: Depths, bottomUnder: boolean, { settings }: Resolved): Dim {
+  const { sideDepth } = depths;
+  const { kind, bottomEdge } = settings.back;
+  if (kind.value === 'rabbeted' && !bottomUnder)
+    return sideDepth.minus(depths.backRabbetWidth).as('bottom depth').because('the bottom stops at the rabbeted back');
+  if (kind.value === 'grooved' && bottomEdge.value === 'past')
+    return sideDepth
+      .minus(depths.grooveOffset)
+      .minus(depths.grooveWidth)
+      .as('bottom depth')
+      .because('the back runs past a shortened bottom');
+  return sideDepth.as('bottom depth');
+}
+
+/** d: how far a horizontal enters what holds it. */
+function engagementOf(where: 'bottom' | 'top' | 'shelf' | 'partition', { settings }: Resolved): Dim {
+  const joint = settings.joints[where];
+  if (joint.value === 'dado') return settings.joints.dadoDepth;
+  if (joint.value === 'rabbet') return settings.joints.rabbetDepth;
+  return length(0, 'no engagement');
 }

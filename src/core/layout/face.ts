@@ -1,234 +1,278 @@
-import { type Dim, length, sumOf } from '../derive/index.js';
-import type { Cabinet, DividerKind, Opening, Resolved } from '../job/index.js';
+import { type Dim, sumOf } from '../derive/index.js';
+import {
+  type Cabinet,
+  type DividerKind,
+  isSplit,
+  type LeafFill,
+  type Opening,
+  type Resolved,
+  type Split,
+} from '../job/index.js';
 import type { Box } from './box.js';
-import { divideStack, type StackMember, type StackRefusal } from './stack.js';
+import { type Region, type Span, type SplitAxis, spanOf, withSpan } from './region.js';
+import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
+import { divideStack, type StackRefusal } from './stack.js';
 
-/** A rectangle seen from the front, edges in mm from the box's lower left corner. */
-export interface Rectangle {
-  readonly left: Dim;
-  readonly right: Dim;
-  readonly bottom: Dim;
-  readonly top: Dim;
-  readonly width: Dim;
-  readonly height: Dim;
-}
-
-/** One opening: the face it owns in front and the clear space behind. */
-export interface Cell {
+/** One opening that is not divided further. */
+export interface Cell extends Region {
   readonly opening: Opening;
-  /** What the fronts of this opening cover, reveals and gaps taken off. */
-  readonly face: Rectangle;
-  readonly clear: Rectangle;
-  /** The size its rule decided: the face height, or the clear height when openings are laid out first. */
+  readonly fill: LeafFill;
+  /** "drawer front 2" */
+  readonly name: string;
+  /** Where its decisions live in the document. */
+  readonly path: string;
+  /** The size its rule decided: of the face, or of the clear opening when openings are laid out first. */
   readonly sized: Dim;
-  readonly position: number;
+  readonly axis: SplitAxis;
 }
 
-/** What stands behind the gap below an opening. */
-export interface Divider {
-  /** The opening above it. */
-  readonly below: string;
-  readonly kind: Exclude<DividerKind, 'none'>;
+/** What lies between two neighbours of a split. */
+export interface Boundary {
+  /** Id of the opening before it: above it in rows, left of it in columns. */
+  readonly after: string;
+  readonly axis: SplitAxis;
+  readonly kind: DividerKind;
   readonly centre: Dim;
-  readonly top: Dim;
-  readonly underside: Dim;
-  readonly thickness: Dim;
+  /** Along the split: the divider or frame member seen from the front. */
+  readonly clear: Span;
+  /** Along the split: the case part. */
+  readonly inside: Span;
+  /** The region that is divided. */
+  readonly within: Region;
+}
+
+/** A split as it came out: the spans of its members along it. */
+export interface SplitLayout {
+  readonly axis: SplitAxis;
+  readonly path: string;
+  readonly parts: readonly Opening[];
+  readonly face: readonly Span[];
+  readonly clear: readonly Span[];
+  readonly between: readonly BoundaryWidths[];
+  readonly within: Region;
 }
 
 export type Face =
-  | { readonly ok: true; readonly cells: readonly Cell[]; readonly dividers: readonly Divider[] }
-  | { readonly ok: false; readonly refusal: StackRefusal };
+  | {
+      readonly ok: true;
+      readonly splits: readonly SplitLayout[];
+      readonly cells: readonly Cell[];
+      readonly boundaries: readonly Boundary[];
+      readonly root: Region;
+    }
+  | { readonly ok: false; readonly refusal: StackRefusal; readonly path: string };
 
 const FILL_NAME = { drawer: 'drawer front', door: 'door', pair: 'doors', open: 'open bay' } as const;
 
-/** "drawer front 2": what an opening is called; numbered from the top where there are several of its kind. */
-export function openingName(parts: readonly Opening[], at: number): string {
-  const kind = parts[at]?.fill.kind;
-  if (!kind) return '';
-  const alike = parts.filter((opening) => opening.fill.kind === kind);
-  return alike.length === 1 ? FILL_NAME[kind] : `${FILL_NAME[kind]} ${alike.indexOf(parts[at] as Opening) + 1}`;
+/** What every opening is called; those of a kind are numbered in reading order where there are several. */
+export function openingNames(split: Split): Map<string, string> {
+  const leaves: Opening[] = [];
+  const names = new Map<string, string>();
+  const walk = ({ kind, parts }: Split) => {
+    for (const [at, opening] of parts.entries()) {
+      if (isSplit(opening.fill)) {
+        names.set(opening.id, `${kind === 'rows' ? 'row' : 'column'} ${at + 1}`);
+        walk(opening.fill);
+      } else leaves.push(opening);
+    }
+  };
+  walk(split);
+  for (const opening of leaves) {
+    const alike = leaves.filter((other) => other.fill.kind === opening.fill.kind);
+    const name = FILL_NAME[opening.fill.kind as LeafFill['kind']];
+    names.set(opening.id, alike.length === 1 ? name : `${name} ${alike.indexOf(opening) + 1}`);
+  }
+  return names;
 }
 
-/** Which divider stands below an opening: as decided on it, else the house standard for the two neighbours. */
-export function dividerBelow(upper: Opening, lower: Opening, { settings }: Resolved): DividerKind {
-  if (upper.divider) return upper.divider;
-  const beside = upper.fill.kind === 'open' || lower.fill.kind === 'open';
-  return beside ? settings.dividers.atOpenBay.value : settings.dividers.betweenFronts.value;
-}
-
-/** Divides the face of a box into a stack of openings, fronts first or openings first. */
+/** Divides the face of a box into its tree of openings, fronts first or openings first. */
 export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): Face {
-  const stack = new Stack(cabinet, box, resolved);
-  return resolved.settings.fronts.lay.value === 'fronts' ? stack.frontsFirst() : stack.openingsFirst();
+  const scheme = faceScheme(box, resolved);
+  const layout = new FaceLayout(cabinet, scheme, resolved);
+  const refused = layout.divide(cabinet.face, scheme.root, `cabinets/${cabinet.id}/face`);
+  return (
+    refused ?? {
+      ok: true,
+      cells: layout.cells,
+      boundaries: layout.boundaries,
+      splits: layout.splits,
+      root: scheme.root,
+    }
+  );
 }
 
-class Stack {
-  private readonly parts: readonly Opening[];
-  private readonly gap: Dim;
-  private readonly faceTop: Dim;
-  private readonly faceBottom: Dim;
-  private readonly left: Dim;
-  private readonly right: Dim;
-  private readonly faceWidth: Dim;
+interface Between {
+  readonly kind: DividerKind;
+  readonly widths: BoundaryWidths;
+}
+
+class FaceLayout {
+  readonly cells: Cell[] = [];
+  readonly boundaries: Boundary[] = [];
+  readonly splits: SplitLayout[] = [];
+  private readonly names: Map<string, string>;
 
   constructor(
-    private readonly cabinet: Cabinet,
-    private readonly box: Box,
+    cabinet: Cabinet,
+    private readonly scheme: FaceScheme,
     private readonly resolved: Resolved,
   ) {
-    const { reveal, gap } = resolved.settings.fronts;
-    this.parts = cabinet.face.parts;
-    this.gap = gap;
-    this.faceTop = box.floor.plus(box.faceHeight).minus(reveal.top).as('top of the fronts');
-    this.faceBottom = box.floor.plus(reveal.bottom).as('bottom of the fronts');
-    this.left = reveal.left;
-    this.right = box.width.minus(reveal.right).as('right edge of the fronts');
-    this.faceWidth = box.width.minus(reveal.left).minus(reveal.right).as('face width');
+    this.names = openingNames(cabinet.face);
   }
 
-  /** Σ heights = face height − top reveal − bottom reveal − (n − 1) · gap; dividers stand behind the gaps. */
-  frontsFirst(): Face {
-    const { reveal } = this.resolved.settings.fronts;
-    const n = this.parts.length;
-    const edges = this.box.faceHeight.minus(reveal.top).minus(reveal.bottom);
-    const available = (n > 1 ? edges.minus(this.gap.times(n - 1)) : edges).as('fronts together');
-    const divided = divideStack(this.members('height'), available, this.cabinet.face.graduation);
-    if (!divided.ok) return divided;
-    let top = this.faceTop;
-    const faces = divided.sizes.map((size, at) => {
-      const bottom = (at === n - 1 ? this.faceBottom : top.minus(size)).as(`bottom of ${this.name(at)}`);
-      const span = { top, bottom, height: size };
-      if (at < n - 1) top = bottom.minus(this.gap).as(`top of ${this.name(at + 1)}`);
-      return span;
+  /** Divides a region; returns why not when its sizes do not close. */
+  divide(split: Split, region: Region, path: string): Extract<Face, { ok: false }> | undefined {
+    const axis = split.kind;
+    const between = split.parts.slice(0, -1).map((opening, at): Between => {
+      const kind = dividerAfter(opening, split.parts[at + 1] as Opening, axis, this.resolved);
+      return { kind, widths: this.scheme.boundary(kind, axis) };
     });
-    const dividers = faces.slice(0, -1).map((face, at) => {
-      const kind = this.dividerKind(at);
-      const centre = face.bottom.minus(this.gap.over(2)).as('centre of the gap');
-      return { kind, centre, ...this.dividerAt(kind, centre) };
-    });
-    const cells = faces.map((face, at): Cell => {
-      const above = dividers[at - 1];
-      const under = dividers[at];
-      const clearTop = above ? above.underside : this.box.topUnderside;
-      const clearBottom = under ? under.top : this.box.bottomTop;
-      const opening = this.parts[at] as Opening;
-      const size = divided.sizes[at] as Dim;
-      return {
-        opening,
-        position: at,
-        face: this.faceRectangle(face),
-        clear: this.clear(clearTop, clearBottom, at),
-        sized: size,
-      };
-    });
-    return { ok: true, cells, dividers: this.keep(dividers) };
-  }
-
-  /** Σ openings = clear height − Σ divider thicknesses; each gap stands in front of its divider's centre. */
-  openingsFirst(): Face {
-    const n = this.parts.length;
-    const kinds = this.parts.slice(0, -1).map((_, at) => this.dividerKind(at));
-    const taken = kinds.map((kind) => this.thicknessOf(kind));
-    const available = (taken.length > 0 ? this.box.clearHeight.minus(sumOf(taken)) : this.box.clearHeight).as(
-      'openings together',
+    const leading = this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
+    const widths = between.map((each) => each.widths[leading]);
+    const whole = spanOf(region[leading], axis).size;
+    const available = (widths.length > 0 ? whole.minus(total(widths)) : whole).as(
+      leading === 'face' ? 'fronts together' : 'openings together',
     );
-    const divided = divideStack(this.members('opening height'), available, this.cabinet.face.graduation);
-    if (!divided.ok) return divided;
-    let top = this.box.topUnderside;
-    const clears = divided.sizes.map((size, at) => {
-      const bottom = at === n - 1 ? this.box.bottomTop : top.minus(size).as(`bottom of opening ${at + 1}`);
-      const span = { top, bottom };
-      if (at < n - 1) top = bottom.minus(taken[at] as Dim).as(`top of opening ${at + 2}`);
-      return span;
+    const what = `${leading === 'clear' ? 'opening ' : ''}${axis === 'rows' ? 'height' : 'width'}`;
+    const divided = divideStack(
+      split.parts.map((opening) => ({
+        label: `${this.name(opening)} ${what}`,
+        size: opening.size,
+        pin: opening.pin,
+        path: `${path}/parts/${opening.id}`,
+      })),
+      available,
+      split.graduation,
+    );
+    if (!divided.ok) return { ...divided, path };
+
+    const led = runAlong(spanOf(region[leading], axis), divided.sizes, widths, axis, (at) =>
+      this.name(split.parts[at] as Opening),
+    );
+    const centres = between.map(({ widths: { [leading]: width } }, at) => {
+      const edge = axis === 'rows' ? (led[at] as Span).low : (led[at] as Span).high;
+      return (axis === 'rows' ? edge.minus(width.over(2)) : edge.plus(width.over(2))).as('centre of the gap');
     });
-    const dividers = clears.slice(0, -1).map((clear, at) => {
-      const kind = kinds[at] as DividerKind;
-      const thickness = taken[at] as Dim;
-      const centre = clear.bottom.minus(thickness.over(2)).as('centre of the divider');
-      return {
+    const spansOf = (meaning: keyof Region): Span[] =>
+      meaning === leading
+        ? led
+        : betweenCentres(
+            spanOf(region[meaning], axis),
+            centres,
+            between.map((each) => each.widths[meaning]),
+            axis,
+            (at) => `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`,
+          );
+    const spans = { face: spansOf('face'), clear: spansOf('clear'), inside: spansOf('inside') };
+
+    this.splits.push({
+      axis,
+      path,
+      parts: split.parts,
+      face: spans.face,
+      clear: spans.clear,
+      between: between.map((each) => each.widths),
+      within: region,
+    });
+    for (const [at, { kind, widths: width }] of between.entries()) {
+      this.boundaries.push({
+        after: (split.parts[at] as Opening).id,
+        axis,
         kind,
-        centre,
-        thickness,
-        top: clear.bottom,
-        underside: clear.bottom.minus(thickness).as('underside of the divider'),
+        centre: centres[at] as Dim,
+        clear: around(centres[at] as Dim, width.clear),
+        inside: around(centres[at] as Dim, width.inside),
+        within: region,
+      });
+    }
+    for (const [at, opening] of split.parts.entries()) {
+      const child: Region = {
+        face: withSpan(region.face, axis, spans.face[at] as Span),
+        clear: withSpan(region.clear, axis, spans.clear[at] as Span),
+        inside: withSpan(region.inside, axis, spans.inside[at] as Span),
       };
-    });
-    const cells = clears.map((clear, at): Cell => {
-      const above = dividers[at - 1];
-      const under = dividers[at];
-      const faceTop = above ? above.centre.minus(this.gap.over(2)).as(`top of ${this.name(at)}`) : this.faceTop;
-      const faceBottom = under ? under.centre.plus(this.gap.over(2)).as(`bottom of ${this.name(at)}`) : this.faceBottom;
-      const face = {
-        top: faceTop,
-        bottom: faceBottom,
-        height: faceTop.minus(faceBottom).as(`${this.name(at)} height`),
-      };
-      const opening = this.parts[at] as Opening;
-      return {
-        opening,
-        position: at,
-        face: this.faceRectangle(face),
-        clear: this.clear(clear.top, clear.bottom, at),
-        sized: divided.sizes[at] as Dim,
-      };
-    });
-    return { ok: true, cells, dividers: this.keep(dividers) };
+      const childPath = `${path}/parts/${opening.id}`;
+      if (isSplit(opening.fill)) {
+        const refused = this.divide(opening.fill, child, `${childPath}/fill`);
+        if (refused) return refused;
+      } else {
+        this.cells.push({
+          ...child,
+          opening,
+          fill: opening.fill,
+          name: this.name(opening),
+          path: childPath,
+          sized: divided.sizes[at] as Dim,
+          axis,
+        });
+      }
+    }
+    return undefined;
   }
 
-  private name(at: number): string {
-    return openingName(this.parts, at);
+  private name(opening: Opening): string {
+    return this.names.get(opening.id) ?? '';
   }
+}
 
-  private members(what: string): StackMember[] {
-    return this.parts.map((opening, at) => ({
-      label: `${this.name(at)} ${what}`,
-      size: opening.size,
-      pin: opening.pin,
-      path: `cabinets/${this.cabinet.id}/face/parts/${opening.id}`,
-    }));
-  }
+/** Several equal widths are written as one, times their number. */
+function total(widths: readonly Dim[]): Dim {
+  const [first] = widths;
+  if (first && widths.length > 1 && widths.every((width) => width.mm === first.mm && width.label === first.label))
+    return first.times(widths.length);
+  return sumOf(widths);
+}
 
-  private dividerKind(at: number): DividerKind {
-    return dividerBelow(this.parts[at] as Opening, this.parts[at + 1] as Opening, this.resolved);
-  }
+/** Lays sizes one after the other along a span, gaps between them: rows from the top down, columns from the left. */
+function runAlong(
+  whole: Span,
+  sizes: readonly Dim[],
+  gaps: readonly Dim[],
+  axis: SplitAxis,
+  name: (at: number) => string,
+): Span[] {
+  const rows = axis === 'rows';
+  let edge = rows ? whole.high : whole.low;
+  return sizes.map((size, at): Span => {
+    const last = at === sizes.length - 1;
+    const start = edge;
+    if (rows) {
+      const low = last ? whole.low : start.minus(size).as(`bottom of ${name(at)}`);
+      if (!last) edge = low.minus(gaps[at] as Dim).as(`top of ${name(at + 1)}`);
+      return { low, high: start, size };
+    }
+    const high = last ? whole.high : start.plus(size).as(`right edge of ${name(at)}`);
+    if (!last) edge = high.plus(gaps[at] as Dim).as(`left edge of ${name(at + 1)}`);
+    return { low: start, high, size };
+  });
+}
 
-  private thicknessOf(kind: DividerKind): Dim {
-    if (kind === 'none') return length(0, 'no divider');
-    return kind === 'shelf' ? this.resolved.materials.shelf.thickness : this.resolved.materials.case.thickness;
-  }
+/** The spans that lie between boundaries given by their centres. */
+function betweenCentres(
+  whole: Span,
+  centres: readonly Dim[],
+  widths: readonly Dim[],
+  axis: SplitAxis,
+  name: (at: number) => string,
+): Span[] {
+  const rows = axis === 'rows';
+  const sides = centres.map((centre, at) => around(centre, widths[at] as Dim));
+  return Array.from({ length: centres.length + 1 }, (_, at): Span => {
+    const before = sides[at - 1];
+    const after = sides[at];
+    const low = rows ? (after?.high ?? whole.low) : (before?.high ?? whole.low);
+    const high = rows ? (before?.low ?? whole.high) : (after?.low ?? whole.high);
+    if (low === whole.low && high === whole.high) return whole;
+    return { low, high, size: high.minus(low).as(`${name(at)} ${rows ? 'height' : 'width'}`) };
+  });
+}
 
-  private dividerAt(kind: DividerKind, centre: Dim): { top: Dim; underside: Dim; thickness: Dim } {
-    const thickness = this.thicknessOf(kind);
-    if (kind === 'none') return { top: centre, underside: centre, thickness };
-    return {
-      thickness,
-      top: centre.plus(thickness.over(2)).as('top of the divider'),
-      underside: centre.minus(thickness.over(2)).as('underside of the divider'),
-    };
-  }
-
-  private keep(
-    dividers: readonly { kind: DividerKind; centre: Dim; top: Dim; underside: Dim; thickness: Dim }[],
-  ): Divider[] {
-    return dividers.flatMap((divider, at) => {
-      const { kind } = divider;
-      return kind === 'none' ? [] : [{ ...divider, kind, below: (this.parts[at] as Opening).id }];
-    });
-  }
-
-  private faceRectangle(span: { top: Dim; bottom: Dim; height: Dim }): Rectangle {
-    return { ...span, left: this.left, right: this.right, width: this.faceWidth };
-  }
-
-  private clear(top: Dim, bottom: Dim, at: number): Rectangle {
-    const side = this.resolved.materials.case.thickness;
-    return {
-      left: side,
-      right: this.box.width.minus(side).as('inner face of the right side'),
-      top,
-      bottom,
-      width: this.box.insideWidth,
-      height: top.minus(bottom).as(`${this.name(at)} opening height`),
-    };
-  }
+function around(centre: Dim, width: Dim): Span {
+  if (width.mm === 0) return { low: centre, high: centre, size: width };
+  const half = width.over(2);
+  return {
+    low: centre.minus(half).as('near edge of the divider'),
+    high: centre.plus(half).as('far edge of the divider'),
+    size: width,
+  };
 }

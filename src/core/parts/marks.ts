@@ -1,3 +1,4 @@
+import { Dim } from '../derive/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from './part.js';
 
@@ -33,11 +34,18 @@ function likeness(part: Part): string {
   ].join('|');
 }
 
+/** Everything about an operation but why it is there; numbers to a thousandth. */
 function operationLikeness(operation: Operation): string {
-  return Object.entries(operation)
-    .filter(([key]) => key !== 'reason' && key !== 'holds')
-    .map(([key, value]) => `${key}=${typeof value === 'object' ? Math.round(value.mm / 0.001) : value}`)
-    .join(',');
+  const write = (value: unknown): string => {
+    if (value instanceof Dim) return String(Math.round(value.mm / 0.001));
+    if (Array.isArray(value)) return `[${value.map(write).join(' ')}]`;
+    if (typeof value !== 'object' || value === null) return String(value);
+    return `{${Object.entries(value)
+      .filter(([key]) => key !== 'reason' && key !== 'holds')
+      .map(([key, entry]) => `${key}=${write(entry)}`)
+      .join(',')}}`;
+  };
+  return write(operation);
 }
 
 /** Gives every part its mark, merging identical ones. Left and right twins stay apart. */

@@ -15,7 +15,12 @@ export type PartRole =
   | 'divider'
   | 'shelf'
   | 'door'
-  | 'drawer front';
+  | 'drawer front'
+  | 'partition'
+  | 'web'
+  | 'frame'
+  | 'end'
+  | 'filler';
 
 export interface Band {
   readonly edge: Edge;
@@ -40,6 +45,8 @@ export interface Part {
   /** Left and right twins are mirror images and never share a row. */
   readonly hand?: 'left' | 'right';
   readonly placement: Placement;
+  /** Cabinet position of the part's u0 and v0 edges, where other parts join it. */
+  readonly at?: { readonly u: Dim; readonly v: Dim };
   readonly machining: readonly Operation[];
   readonly note?: string;
 }
@@ -54,13 +61,16 @@ export interface PartDraft {
   readonly thickness: Dim;
   readonly bands?: readonly Band[];
   readonly hand?: 'left' | 'right';
+  /** Stock left on for trimming after glue-up; sheet parts have none. */
+  readonly allowance?: { readonly length?: Dim; readonly width?: Dim };
   readonly placement: Placement;
+  readonly at?: { readonly u: Dim; readonly v: Dim };
   readonly machining?: readonly Operation[];
   readonly note?: string;
 }
 
 /** Completes a part: names its sizes and takes the bands off for the cut sizes. */
-export function makePart(draft: PartDraft): Part {
+export function makePart({ allowance, ...draft }: PartDraft): Part {
   const bands = (draft.bands ?? []).filter((band) => band.thickness.mm > 0);
   const name = draft.name.toLowerCase();
   const length = draft.length.as(`${name} length`);
@@ -70,20 +80,20 @@ export function makePart(draft: PartDraft): Part {
     length,
     width,
     bands,
-    cutLength: lessBands(length, bands, 'u', `${name} cut length`),
-    cutWidth: lessBands(width, bands, 'v', `${name} cut width`),
+    cutLength: cutSize(length, bands, 'u', allowance?.length, `${name} cut length`),
+    cutWidth: cutSize(width, bands, 'v', allowance?.width, `${name} cut width`),
     machining: draft.machining ?? [],
   };
 }
 
-/** Cut size = finished size − the thickness of each band on the edges across it. */
-function lessBands(size: Dim, bands: readonly Band[], across: 'u' | 'v', label: string): Dim {
+/** Cut size = finished size − the thickness of each band on the edges across it + what is left on for trimming. */
+function cutSize(size: Dim, bands: readonly Band[], across: 'u' | 'v', allowance: Dim | undefined, label: string): Dim {
   const off = bands.filter((band) => band.edge.startsWith(across)).map((band) => band.thickness);
   const [first, second] = off;
-  if (!first) return size;
-  const less =
-    second && second === first ? size.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), size);
-  return less.as(label);
+  let cut = size;
+  if (first) cut = second === first ? cut.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), cut);
+  if (allowance && allowance.mm > 0) cut = cut.plus(allowance);
+  return cut === size ? size : cut.as(label);
 }
 
 /** The space the part takes up in the cabinet (mm). */

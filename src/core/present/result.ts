@@ -1,7 +1,9 @@
-import { DerivationTable, type Dim, roundForExport } from '../derive/index.js';
+import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
 import type { Finding } from '../findings/index.js';
+import { frameSizes } from '../frame/index.js';
+import type { Rectangle } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
-import { edgeName, type Part } from '../parts/index.js';
+import { type Edge, edgeName, type Part } from '../parts/index.js';
 import type { SolvedCabinet, SolvedJob } from '../solve.js';
 import { formatMm } from '../units/index.js';
 
@@ -35,44 +37,55 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
 
 type Size = (dim: Dim) => number | { mm: number; tape: string };
 
-function presentCabinet({ cabinet, box, face, fronts, rows }: SolvedCabinet, size: Size) {
-  const mapped = (sizes: Record<string, Dim>) =>
-    Object.fromEntries(Object.entries(sizes).map(([key, dim]) => [key, size(dim)]));
+function presentCabinet({ cabinet, resolved, box, face, fronts, rows, fittings }: SolvedCabinet, size: Size) {
+  const { bottomUnder, topOver, engagement, ...sizes } = box;
+  const spans = ({ h, v }: Rectangle) => ({
+    left: size(h.low),
+    bottom: size(v.low),
+    width: size(h.size),
+    height: size(v.size),
+  });
+  const framed = resolved.settings.frame.fitted.value === 'fitted';
   return {
     id: cabinet.id,
     number: cabinet.number,
     name: cabinet.name,
     kind: cabinet.kind,
-    box: mapped({ ...box }),
+    school: resolved.settings.school.value,
+    box: { ...mapped(sizes, size), bottomUnder, topOver, engagement: mapped(engagement, size) },
+    ...(framed ? { frame: mapped({ ...frameSizes(box, resolved) }, size) } : {}),
     openings: face.ok
       ? face.cells.map((cell) => ({
           id: cell.opening.id,
-          fill: cell.opening.fill.kind,
-          clearWidth: size(cell.clear.width),
-          clearHeight: size(cell.clear.height),
+          fill: cell.fill.kind,
+          clear: spans(cell.clear),
+          inside: spans(cell.inside),
         }))
       : [],
     dividers: face.ok
-      ? face.dividers.map(({ below, kind, top, underside, centre }) => ({
-          below,
+      ? face.boundaries.map(({ after, axis, kind, centre, inside }) => ({
+          after,
+          axis,
           kind,
-          ...mapped({ centre, top, underside }),
+          centre: size(centre),
+          low: size(inside.low),
+          high: size(inside.high),
         }))
       : [],
     fronts: fronts.map((front) => ({
       key: front.key,
       opening: front.openingId,
       kind: front.kind,
-      ...mapped({
-        left: front.left,
-        bottom: front.bottom,
-        width: front.width,
-        height: front.height,
-        ...(front.overlay ? { overlay: front.overlay } : {}),
-      }),
+      ...spans(front),
+      ...(front.overlay ? { overlay: size(front.overlay) } : {}),
     })),
     parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
+    fittings,
   };
+}
+
+function mapped(sizes: Record<string, Dim>, size: Size) {
+  return Object.fromEntries(Object.entries(sizes).map(([key, dim]) => [key, size(dim)]));
 }
 
 function presentPart(part: Part, size: Size) {
@@ -93,18 +106,16 @@ function presentPart(part: Part, size: Size) {
   };
 }
 
-function presentOperation(operation: Operation, part: Part, size: Size) {
-  return {
-    kind: operation.kind,
-    face: operation.face,
-    along: operation.along,
-    from: edgeName(part.placement, operation.from),
-    offset: size(operation.offset),
-    width: size(operation.width),
-    depth: size(operation.depth),
-    reason: operation.reason,
-    holds: operation.holds,
+/** Numbers become sizes, edges get the names they have in the cabinet; the rest is said as it is. */
+function presentOperation(operation: Operation, part: Part, size: Size): unknown {
+  const present = (value: unknown, key: string): unknown => {
+    if (value instanceof Dim) return size(value);
+    if (Array.isArray(value)) return value.map((entry) => present(entry, key));
+    if (typeof value === 'object' && value !== null)
+      return Object.fromEntries(Object.entries(value).map(([name, entry]) => [name, present(entry, name)]));
+    return key === 'from' || key === 'edge' || key === 'corner' ? edgeName(part.placement, value as Edge) : value;
   };
+  return present(operation, '');
 }
 
 function presentFinding(finding: Finding, size: Size) {

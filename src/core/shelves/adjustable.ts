@@ -8,24 +8,25 @@ import { type Band, makePart, type Part } from '../parts/index.js';
  * depth = clear depth − max(0, mounting plane) − front setback − rear play.
  */
 export function buildShelves(cell: Cell, box: Box, { settings, materials }: Resolved): Part[] {
-  const { fill, id } = cell.opening;
+  const { fill, inside } = cell;
+  const { id } = cell.opening;
   const count = 'shelves' in fill ? fill.shelves : 0;
   if (count === 0) return [];
   const { material, thickness } = materials.shelf;
   const { sidePlay, frontSetback, rearPlay } = settings.shelves;
-  const width = cell.clear.width.minus(sidePlay.times(2)).as('shelf width');
+  const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
   const plane = largest(length(0), box.mountingPlane);
   const forward = plane.mm > 0 ? box.clearDepth.minus(plane.as('front plane')) : box.clearDepth;
   const depth = forward.minus(frontSetback).minus(rearPlay).as('shelf depth');
-  const space: Dim = cell.clear.height
+  const space: Dim = inside.v.size
     .minus(thickness.times(count))
     .over(plain(count + 1, 'spaces'))
     .as('space between shelves');
-  const bands: Band[] =
-    settings.banding.caseEdges.value === 'front' ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
-  const y = Math.max(0, box.mountingPlane.mm) + frontSetback.mm;
+  const banded = settings.banding.caseEdges.value === 'front';
+  const bands: Band[] = banded ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
+  const y = plane.mm + frontSetback.mm;
   return Array.from({ length: count }, (_, at) => {
-    const top = cell.clear.bottom.mm + (at + 1) * (space.mm + thickness.mm);
+    const top = inside.v.low.mm + (at + 1) * (space.mm + thickness.mm);
     return makePart({
       key: `shelf/${id}/${at + 1}`,
       name: 'Adjustable shelf',
@@ -35,7 +36,7 @@ export function buildShelves(cell: Cell, box: Box, { settings, materials }: Reso
       width: depth,
       thickness,
       bands,
-      placement: { origin: [cell.clear.left.mm + sidePlay.mm, y, top], u: '+x', v: '+y', w: '-z' },
+      placement: { origin: [inside.h.low.mm + sidePlay.mm, y, top], u: '+x', v: '+y', w: '-z' },
     });
   });
 }

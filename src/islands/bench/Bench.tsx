@@ -3,10 +3,11 @@ import type { Job } from '../../core/job/index.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './Decisions.js';
-import { ElevationSheet } from './ElevationSheet.js';
+
 import { FindingsPanel } from './FindingsPanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsTable } from './PartsTable.js';
+import { Sheet } from './Sheet.js';
 import { createBenchStore } from './store.js';
 import { TapePanel } from './TapePanel.js';
 import { TopBar } from './TopBar.js';
@@ -45,7 +46,7 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
         <div className="grid min-h-0 grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]">
           <Decisions solved={solved} />
           <main className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_13.5rem] px-1 pb-2">
-            <ElevationSheet solved={solved} savedAt={savedAt} />
+            <Sheet solved={solved} savedAt={savedAt} />
             <p className="min-h-7 truncate px-1 pt-1 text-[0.9375rem] text-ink-soft" role="status">
               {lastAct ?? 'Click a number on the drawing to change it and to see where it comes from.'}
             </p>
@@ -98,6 +99,9 @@ function useKeys(openKeys: () => void) {
         state.redo();
       } else if (!typing && !command && !event.altKey) {
         if (event.key === '?') openKeys();
+        else if (event.key === 'f') state.show('front');
+        else if (event.key === 's') state.show('section');
+        else if (event.key === 'p') state.show('panel');
         else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
         else if (event.key === 'Escape') {
           state.select(null);

@@ -1,7 +1,14 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
-import { type Cabinet, type CabinetKind, cabinetKinds, newCabinet, nextId, nextNumber } from '../../core/job/index.js';
+import {
+  type Cabinet,
+  newCabinet,
+  nextId,
+  nextNumber,
+  type StartingPoint,
+  startingPoints,
+} from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
@@ -23,7 +30,7 @@ export function CabinetStrip() {
     const outcome = act({ label, edits: [{ path: `cabinets/${cabinet.id}`, value: cabinet }] });
     if (outcome.ok) showCabinet(cabinet.id);
   };
-  const addKind = (kind: CabinetKind) => add(newCabinet(job, kind), `${cabinetKinds[kind]} added`);
+  const begin = (from: StartingPoint) => add(newCabinet(job, from), `${startingPoints[from].label} added`);
   const duplicate = () => {
     if (!current) return;
     const id = nextId(
@@ -57,9 +64,9 @@ export function CabinetStrip() {
         ))}
       </ol>
       <span className="mb-1.5 ml-2 flex shrink-0 items-center gap-1">
-        {(Object.keys(cabinetKinds) as CabinetKind[]).map((kind) => (
-          <button key={kind} type="button" className="act act-bare" onClick={() => addKind(kind)}>
-            <Plus size={16} aria-hidden="true" /> {cabinetKinds[kind]}
+        {(Object.keys(startingPoints) as StartingPoint[]).map((from) => (
+          <button key={from} type="button" className="act act-bare" onClick={() => begin(from)}>
+            <Plus size={16} aria-hidden="true" /> {startingPoints[from].label}
           </button>
         ))}
         <button type="button" className="act act-bare" disabled={!current} onClick={duplicate}>

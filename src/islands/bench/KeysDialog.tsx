@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 const KEYS: readonly [string, string][] = [
   ['?', 'This list'],
   ['[ and ]', 'The cabinet before, the cabinet after'],
+  ['f, s, p', 'Front, section, panel of the selected part'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z, Ctrl Y', 'Redo'],
   ['Tab', 'From number to number on the drawing and from field to field'],

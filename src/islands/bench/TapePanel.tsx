@@ -3,7 +3,7 @@ import { type Dim, namedTerms, roundForExport, type Token, tape } from '../../co
 import type { SolvedCabinet } from '../../core/solve.js';
 import type { LengthStyle } from '../../core/units/index.js';
 import { Length } from '../figures/Length.js';
-import { useBench } from './context.js';
+import { useBench, useBenchStore } from './context.js';
 import { leadTo } from './lead.js';
 
 const SOURCE = {
@@ -156,6 +156,7 @@ function Figure({ dim, style }: { dim: Dim; style: LengthStyle }) {
 }
 
 function SourceLine({ dim }: { dim: Dim }) {
+  const store = useBenchStore();
   const { source } = dim;
   if (!source) return null;
   return (
@@ -166,7 +167,7 @@ function SourceLine({ dim }: { dim: Dim }) {
         <button
           type="button"
           className="ml-auto min-h-7 font-semibold text-pencil underline"
-          onClick={() => leadTo(source.path as string)}
+          onClick={() => leadTo(store, source.path as string)}
         >
           Go to it
         </button>

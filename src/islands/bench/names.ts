@@ -3,10 +3,10 @@ import type { SolvedCabinet } from '../../core/solve.js';
 /** Names that may stand in a size: `width/2`, `inside - 3`. All in mm. */
 export function entryNames({ box, resolved }: SolvedCabinet): Record<string, number> {
   return {
-    width: box.width.mm,
+    width: box.overallWidth.mm,
     height: box.overallHeight.mm,
     depth: box.overallDepth.mm,
-    side: resolved.materials.case.thickness.mm,
+    side: resolved.materials.side.thickness.mm,
     inside: box.insideWidth.mm,
     'inside width': box.insideWidth.mm,
     'box height': box.height.mm,

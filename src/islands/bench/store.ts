@@ -41,6 +41,9 @@ export interface BenchState {
   readonly tape: OpenTape | null;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
+  /** Which folds of the decisions are open or shut, by title, where the maker has touched them. */
+  readonly openFolds: Readonly<Record<string, boolean>>;
+  readonly view: BenchView;
   /** What the last act changed, for one line under the drawing. */
   readonly lastAct: string | null;
 
@@ -50,12 +53,17 @@ export interface BenchState {
   redo(): void;
   showCabinet(id: string): void;
   select(key: string | null): void;
+  setFold(title: string, open: boolean): void;
+  show(view: BenchView): void;
   openTape(find: Finder): void;
   followTape(trail: readonly string[]): void;
   closeTape(): void;
   /** Replaces the document, as after another window has saved. History starts anew. */
   replace(job: Job): void;
 }
+
+/** What lies on the sheet. */
+export type BenchView = 'front' | 'section' | 'panel';
 
 export type BenchStore = StoreApi<BenchState>;
 
@@ -93,6 +101,8 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       tape: null,
       past: [],
       future: [],
+      openFolds: {},
+      view: 'front',
       lastAct: null,
 
       act(act) {
@@ -123,6 +133,9 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       redo: () => move('future'),
       showCabinet: (id) => set({ cabinetId: id, selected: null, tape: null }),
       select: (key) => set({ selected: key }),
+      setFold: (title, open) =>
+        set(({ openFolds }) => (openFolds[title] === open ? {} : { openFolds: { ...openFolds, [title]: open } })),
+      show: (view) => set({ view }),
       openTape: (find) => set({ tape: { find, trail: [] } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
       closeTape: () => set({ tape: null }),

@@ -1,31 +1,34 @@
-import type { Thumbnail } from '../../core/drawing/index.js';
+import type { Picture } from '../../core/drawing/index.js';
+import { TINT_FILL } from './tints.js';
 
-const FILL = {
-  case: 'var(--color-timber-case)',
-  front: 'var(--color-timber-front)',
-  back: 'var(--color-timber-back)',
-  plinth: 'var(--color-timber-plinth)',
-  shelf: 'var(--color-timber-shelf)',
-  void: 'none',
-} as const;
+const WEIGHT = { outline: 1.4, visible: 0.8, hidden: 0.6, centre: 0.6, swing: 0.6 } as const;
 
-/** A cabinet small. `scale` is sheet units per mm, the same for all that stand side by side. */
-export function ThumbnailDrawing({ thumbnail, scale }: { thumbnail: Thumbnail; scale: number }) {
+/** A drawing small. `scale` is sheet units per mm, the same for all that stand side by side. */
+export function ThumbnailDrawing({
+  thumbnail,
+  scale,
+  cropped = false,
+}: {
+  thumbnail: Picture;
+  scale: number;
+  cropped?: boolean;
+}) {
   return (
     <svg
       width={thumbnail.width * scale}
       height={thumbnail.height * scale}
       viewBox={`0 0 ${thumbnail.width} ${thumbnail.height}`}
-      className="block overflow-visible"
+      className={`block ${cropped ? 'overflow-hidden' : 'overflow-visible'}`}
       aria-hidden="true"
     >
       {thumbnail.shapes.map((shape, at) => (
         <path
           key={at}
           d={shape.path}
-          fill={FILL[shape.tint]}
+          fill={TINT_FILL[shape.tint]}
           stroke="var(--color-ink)"
-          strokeWidth={shape.tint === 'front' ? 1.1 : 0.6}
+          strokeWidth={WEIGHT[shape.weight]}
+          strokeDasharray={shape.weight === 'hidden' || shape.weight === 'swing' ? '4 3' : undefined}
           vectorEffect="non-scaling-stroke"
         />
       ))}

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { drawThumbnail } from '../../core/drawing/index.js';
-import { type CabinetKind, cabinetKinds, houseSetFor, newCabinet, newJob } from '../../core/job/index.js';
+import { houseSetFor, newCabinet, newJob, type StartingPoint, startingPoints } from '../../core/job/index.js';
 import { solveCabinet } from '../../core/solve.js';
 import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
@@ -13,30 +13,34 @@ interface Sizes {
 }
 
 const LIMITS = { width: [50, 6000], height: [50, 4000], depth: [50, 2000] } as const;
+const STARTS = Object.fromEntries(Object.entries(startingPoints).map(([id, { label }]) => [id, label])) as Record<
+  StartingPoint,
+  string
+>;
 const PREVIEW = { width: 300, height: 210 };
 
-function startingSizes(unit: LengthUnit, kind: CabinetKind): Sizes {
-  return newJob('', houseSetFor(unit)).house.starts[kind];
+function startingSizes(unit: LengthUnit, from: StartingPoint): Sizes {
+  return newJob('', houseSetFor(unit)).house.starts[startingPoints[from].kind];
 }
 
 /** A new job is a cabinet first: kind and three sizes, drawn while they are typed. */
 export function NewJob() {
   const [name, setName] = useState('');
   const [unit, setUnit] = useState<LengthUnit>('mm');
-  const [kind, setKind] = useState<CabinetKind>('base');
+  const [from, setFrom] = useState<StartingPoint>('base');
   const [typed, setTyped] = useState<Partial<Sizes>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const sizes = { ...startingSizes(unit, kind), ...typed };
+  const sizes = { ...startingSizes(unit, from), ...typed };
   const { width, height, depth } = sizes;
   const solved = useMemo(() => {
     const job = newJob('New job', houseSetFor(unit));
     const cabinet = {
-      ...newCabinet(job, kind),
+      ...newCabinet(job, from),
       size: { width, height: { from: 'overall' as const, mm: height }, depth },
     };
     return { solved: solveCabinet(job, cabinet), display: job.display };
-  }, [unit, kind, width, height, depth]);
+  }, [unit, from, width, height, depth]);
   const thumbnail = drawThumbnail(solved.solved);
   const scale = Math.min(PREVIEW.width / thumbnail.width, PREVIEW.height / thumbnail.height);
 
@@ -50,7 +54,7 @@ export function NewJob() {
       const response = await fetch('/api/jobs', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ name: name.trim(), unit, cabinet: { kind, ...sizes } }),
+        body: JSON.stringify({ name: name.trim(), unit, cabinet: { from, ...sizes } }),
       });
       const body = (await response.json()) as { id?: string; error?: { message: string } };
       if (response.ok && body.id) window.location.assign(`/jobs/${body.id}`);
@@ -109,15 +113,15 @@ export function NewJob() {
         />
         <Pick
           label="First cabinet"
-          value={kind}
-          options={cabinetKinds}
+          value={from}
+          options={STARTS}
           onPick={(next) => {
-            setKind(next);
+            setFrom(next);
             setTyped({});
           }}
         />
       </div>
-      <div className="grid grid-cols-3 gap-3" key={`${unit} ${kind}`}>
+      <div className="grid grid-cols-3 gap-3" key={`${unit} ${from}`}>
         {(['width', 'height', 'depth'] as const).map((which) => (
           <LengthField
             key={which}

@@ -1,6 +1,13 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
-import { cabinetKinds, houseSetFor, jobSchema, newCabinet, newJob } from '../../../core/job/index.js';
+import {
+  houseSetFor,
+  jobSchema,
+  newCabinet,
+  newJob,
+  type StartingPoint,
+  startingPoints,
+} from '../../../core/job/index.js';
 import { answer, readBody } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
 import { createJob, listJobs } from '../../../server/jobs.js';
@@ -11,7 +18,7 @@ const newJobRequest = z.strictObject({
   name: jobSchema.shape.name,
   unit: z.enum(['mm', 'in']),
   cabinet: z.strictObject({
-    kind: z.enum(Object.keys(cabinetKinds) as [keyof typeof cabinetKinds]),
+    from: z.enum(Object.keys(startingPoints) as [StartingPoint]),
     width: z.number().min(50).max(6000),
     height: z.number().min(50).max(4000),
     depth: z.number().min(50).max(2000),
@@ -25,7 +32,7 @@ export const POST: APIRoute = (context) =>
     async () => {
       const { name, unit, cabinet: wanted } = await readBody(context.request, newJobRequest);
       const job = newJob(name, houseSetFor(unit));
-      const cabinet = newCabinet(job, wanted.kind);
+      const cabinet = newCabinet(job, wanted.from);
       cabinet.size = { width: wanted.width, height: { from: 'overall', mm: wanted.height }, depth: wanted.depth };
       job.cabinets.push(cabinet);
       const { id, version } = createJob(database(), job);

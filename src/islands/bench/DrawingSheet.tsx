@@ -3,7 +3,6 @@ import {
   type DimensionItem,
   type Drawing,
   type DrawingItem,
-  drawElevation,
   type LaidSheet,
   laySheet,
   type PlacedDimension,
@@ -12,6 +11,7 @@ import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength, type LengthStyle } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { DrawnLength, drawnLengthWidth } from '../figures/DrawnLength.js';
+import { TINT_FILL } from '../figures/tints.js';
 import { useBench } from './context.js';
 import { entryNames } from './names.js';
 
@@ -22,18 +22,25 @@ const UNITS_PER_MM = 96 / 25.4;
 const TITLE_HEIGHT = 30;
 const FIRST_SIZE = { width: 700, height: 420 };
 
-/** The shop drawing: front elevation on a sheet with its title block. Its numbers are fields. */
-export function ElevationSheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
-  const job = useBench((state) => state.job);
+export interface DrawingSheetProps {
+  readonly solved: SolvedCabinet;
+  readonly savedAt: string;
+  /** Draws the view from a solved cabinet, again after every edit; undefined when there is nothing to show. */
+  readonly draw: (solved: SolvedCabinet) => Drawing | undefined;
+}
+
+/** A drawing on a sheet with its title block. Its numbers are fields. */
+export function DrawingSheet({ solved, savedAt, draw }: DrawingSheetProps) {
   const select = useBench((state) => state.select);
   const openTape = useBench((state) => state.openTape);
+  const style = useBench((state) => state.job.display);
   const [editing, setEditing] = useState<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const style = job.display;
-  const drawing = useMemo(() => drawElevation(solved, job.name), [solved, job.name]);
+  const drawing = useMemo(() => draw(solved), [draw, solved]);
   const laid = useMemo(
     () =>
+      drawing &&
       laySheet(
         drawing,
         {
@@ -47,45 +54,47 @@ export function ElevationSheet({ solved, savedAt }: { solved: SolvedCabinet; sav
     [drawing, size, style],
   );
   const open = (item: DimensionItem) => {
-    openTape((each) => drawElevation(each, '').dimensions.find((other) => other.id === item.id)?.dim);
+    openTape((each) => draw(each)?.dimensions.find((other) => other.id === item.id)?.dim);
     if (item.edits) setEditing(item.id);
   };
-  const edited = laid.dimensions.find(({ item }) => item.id === editing);
+  const edited = laid?.dimensions.find(({ item }) => item.id === editing);
   return (
-    <div ref={frame} className="sheet relative min-h-0 overflow-hidden">
-      {/* biome-ignore lint/a11y/useKeyWithClickEvents: Escape on the page lets the selection go as well */}
-      <svg
-        role="group"
-        aria-label={`Front elevation of cabinet ${drawing.title.cabinet}`}
-        width={size.width}
-        height={size.height}
-        className="absolute inset-0 select-none"
-        onClick={() => select(null)}
-      >
-        <defs>
-          <pattern id="hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <line x1="0" y1="0" x2="0" y2="5" stroke="var(--color-rule)" strokeWidth="1" />
-          </pattern>
-        </defs>
-        <Items drawing={drawing} laid={laid} />
-        {laid.dimensions.map((placed) => (
-          <DimensionMark
-            key={placed.item.id}
-            placed={placed}
-            style={style}
-            hidden={placed.item.id === editing}
-            onOpen={() => open(placed.item)}
-          />
-        ))}
-        <TitleStrip
-          drawing={drawing}
-          laid={laid}
+    <div ref={frame} className="relative min-h-0 overflow-hidden">
+      {drawing && laid && (
+        // biome-ignore lint/a11y/useKeyWithClickEvents: Escape on the page lets the selection go as well
+        <svg
+          role="group"
+          aria-label={`${drawing.title.view} of ${drawing.title.cabinet}`}
           width={size.width}
           height={size.height}
-          unit={style.unit}
-          savedAt={savedAt}
-        />
-      </svg>
+          className="absolute inset-0 select-none"
+          onClick={() => select(null)}
+        >
+          <defs>
+            <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-ink)" strokeOpacity="0.35" strokeWidth="1" />
+            </pattern>
+          </defs>
+          <Items drawing={drawing} laid={laid} />
+          {laid.dimensions.map((placed) => (
+            <DimensionMark
+              key={placed.item.id}
+              placed={placed}
+              style={style}
+              hidden={placed.item.id === editing}
+              onOpen={() => open(placed.item)}
+            />
+          ))}
+          <TitleStrip
+            drawing={drawing}
+            laid={laid}
+            width={size.width}
+            height={size.height}
+            unit={style.unit}
+            savedAt={savedAt}
+          />
+        </svg>
+      )}
       {edited && (
         <DimensionEntry
           key={edited.item.id}
@@ -112,14 +121,6 @@ function useSize(frame: { current: HTMLElement | null }) {
   return size;
 }
 
-const FILL = {
-  case: 'var(--color-timber-case)',
-  front: 'var(--color-timber-front)',
-  back: 'var(--color-timber-back)',
-  plinth: 'var(--color-timber-plinth)',
-  shelf: 'var(--color-timber-shelf)',
-  void: 'none',
-} as const;
 const STROKE = {
   outline: { strokeWidth: 1.9 },
   visible: { strokeWidth: 1.1 },
@@ -179,12 +180,48 @@ function Item({
           y={y}
           width={width}
           height={height}
-          fill={chosen && item.weight !== 'hidden' ? 'var(--color-pencil-pale)' : FILL[item.tint]}
+          fill={chosen && item.weight !== 'hidden' ? 'var(--color-pencil-pale)' : TINT_FILL[item.tint]}
           stroke={stroke}
           {...STROKE[item.weight]}
           {...(chosen ? { strokeWidth: 2.4 } : {})}
         />
+        {item.cut && (
+          <rect x={x} y={y} width={width} height={height} fill="url(#hatch)" className="pointer-events-none" />
+        )}
         {item.grain && <GrainLines x={x} y={y} width={width} height={height} along={item.grain} />}
+      </g>
+    );
+  }
+  if (item.kind === 'shape') {
+    const points = item.points.map((point) => laid.toSheet(point));
+    return (
+      // biome-ignore lint/a11y/noStaticElementInteractions: the parts table offers the same choice by keyboard
+      <polygon
+        data-part={item.shows}
+        points={points.map(({ x, y }) => `${x},${y}`).join(' ')}
+        fill={chosen ? 'var(--color-pencil-pale)' : TINT_FILL[item.tint]}
+        stroke={stroke}
+        {...STROKE[item.weight]}
+        onClick={(event) => {
+          if (!item.shows) return;
+          event.stopPropagation();
+          onSelect(item.shows);
+        }}
+      />
+    );
+  }
+  if (item.kind === 'hole') {
+    const { x, y } = laid.toSheet(item.at);
+    const radius = Math.max(2.2, (item.diameter / 2) * laid.unit);
+    return (
+      <g className="pointer-events-none" stroke={stroke} strokeWidth={0.9}>
+        <circle
+          cx={x}
+          cy={y}
+          r={radius}
+          fill="var(--color-sheet)"
+          strokeDasharray={item.weight === 'hidden' ? '2 2' : undefined}
+        />
       </g>
     );
   }
@@ -202,12 +239,13 @@ function Item({
     );
   }
   const { x, y } = laid.toSheet(item.at);
+  const half = Math.max(17, item.text.length * 3.6 + 6);
   return (
     <g className="pointer-events-none">
       <rect
-        x={x - 17}
+        x={x - half}
         y={y - 11}
-        width={34}
+        width={half * 2}
         height={22}
         rx={11}
         fill="var(--color-sheet)"

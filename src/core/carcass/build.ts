@@ -1,0 +1,65 @@
+import type { Dim } from '../derive/index.js';
+import type { Cabinet, JointKind, Resolved } from '../job/index.js';
+import type { Boundary, Box, Cell } from '../layout/index.js';
+import type { Band, Part } from '../parts/index.js';
+
+/** What every builder may look at. */
+export interface BuildContext {
+  readonly cabinet: Cabinet;
+  readonly box: Box;
+  readonly cells: readonly Cell[];
+  readonly boundaries: readonly Boundary[];
+  readonly resolved: Resolved;
+}
+
+/**
+ * One end of a part meeting the face of another. The receiving part is found by where the joint lies, so builders need
+ * not know their neighbours.
+ */
+export interface Joint {
+  /** `x`: a horizontal meets an upright panel. `z`: an upright meets a horizontal panel. */
+  readonly normal: 'x' | 'z';
+  /** Cabinet position (mm) of the receiving face along the normal. */
+  readonly plane: number;
+  /** Near edge of the joining part's thickness, along the receiving part: z for `x` joints, x for `z` joints. */
+  readonly level: Dim;
+  readonly thickness: Dim;
+  /** From front to rear: where the joining part starts and how deep it is. */
+  readonly front: Dim;
+  readonly depth: Dim;
+  readonly kind: JointKind;
+  /** How far it enters. */
+  readonly engagement: Dim;
+  /** The joining part and its end; a web frame joins as a whole and has no single one. */
+  readonly member?: {
+    readonly key: string;
+    readonly end: 'u0' | 'u1';
+    readonly pocketFace: 1 | 2;
+    readonly pocketsShow: boolean;
+  };
+  /** What joins, for the reason of the machining: "carries the bottom". */
+  readonly reason: string;
+  readonly holds: string;
+}
+
+/** Bought things that are counted, not cut. */
+export interface Fitting {
+  readonly name: string;
+  readonly quantity: number;
+  readonly note: string;
+}
+
+export interface BuilderResult {
+  readonly parts?: readonly Part[];
+  readonly joints?: readonly Joint[];
+  readonly fittings?: readonly Fitting[];
+}
+
+/** Builds one kind of part for a cabinet. */
+export type Builder = (context: BuildContext) => BuilderResult;
+
+/** Bands on the front edges of case parts; none behind a face frame, which hides them. */
+export function caseBands({ settings }: Resolved): readonly Band[] {
+  if (settings.banding.caseEdges.value !== 'front' || settings.frame.fitted.value === 'fitted') return [];
+  return [{ edge: 'v0', thickness: settings.banding.caseThickness }];
+}

@@ -1,0 +1,106 @@
+import { type Dim, length } from '../derive/index.js';
+import type { Boundary } from '../layout/index.js';
+import { makePart } from '../parts/index.js';
+import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
+import { caseBands } from './build.js';
+import { between } from './horizontals.js';
+import { webFrame } from './web.js';
+
+/** What stands behind the gaps: stretchers, fixed shelves and web frames between rows, partitions between columns. */
+export const dividers: Builder = (context) => {
+  const built = context.boundaries.map((boundary) => divider(context, boundary));
+  return { parts: built.flatMap(({ parts }) => parts ?? []), joints: built.flatMap(({ joints }) => joints ?? []) };
+};
+
+function divider(context: BuildContext, boundary: Boundary): BuilderResult {
+  const { box, resolved } = context;
+  const key = `divider/${boundary.after}`;
+  switch (boundary.kind) {
+    case 'none':
+      return {};
+    case 'partition':
+      return partition(context, boundary);
+    case 'web':
+      return webFrame(context, {
+        key,
+        name: 'Web frame',
+        region: boundary.within.inside,
+        underside: boundary.inside.low,
+        where: 'shelf',
+      });
+    case 'shelf':
+    case 'stretcher': {
+      const shelf = boundary.kind === 'shelf';
+      const { part, joints } = between(context, boundary.within.inside, {
+        key,
+        name: shelf ? 'Fixed shelf' : 'Stretcher, between fronts',
+        role: 'divider',
+        material: shelf ? 'shelf' : 'top',
+        underside: boundary.inside.low,
+        depth: shelf ? box.clearDepth : resolved.settings.top.stretcherWidth,
+        joint: { kind: resolved.settings.joints.shelf.value, engagement: box.engagement.shelf },
+        faceDown: false,
+        banded: true,
+        pocketsShow: shelf,
+        reason: shelf ? 'carries the fixed shelf' : 'carries the stretcher',
+      });
+      return { parts: [part], joints };
+    }
+  }
+}
+
+/**
+ * A partition: clear height + how far it enters the panels above and below it. It enters only what a dado can be cut
+ * in: not a frame, not a stretcher, and not the open top of a box.
+ */
+function partition(context: BuildContext, boundary: Boundary): BuilderResult {
+  const { box, resolved } = context;
+  const { material, thickness } = resolved.materials.partition;
+  const { v } = boundary.within.inside;
+  const kind = resolved.settings.joints.partition.value;
+  const entry = (end: 'low' | 'high'): Dim =>
+    takesDado(context, v[end].mm) ? box.engagement.partition : length(0, 'butts');
+  const [lower, upper] = [entry('low'), entry('high')];
+  const ends = [lower, upper].filter((each) => each.mm > 0);
+  const height = ends.reduce((size, each) => size.plus(each), v.size);
+  const bottomEnd = lower.mm > 0 ? v.low.minus(lower).as('lower end of the partition') : v.low;
+  const key = `divider/${boundary.after}`;
+  const part = makePart({
+    key,
+    name: 'Partition',
+    role: 'partition',
+    material,
+    length: height,
+    width: box.clearDepth,
+    thickness,
+    bands: caseBands(resolved),
+    placement: { origin: [boundary.inside.low.mm, 0, bottomEnd.mm], u: '+z', v: '+y', w: '+x' },
+    at: { u: bottomEnd, v: length(0) },
+  });
+  const joints = (['u0', 'u1'] as const).map(
+    (end): Joint => ({
+      normal: 'z',
+      plane: v[end === 'u0' ? 'low' : 'high'].mm,
+      level: boundary.inside.low,
+      thickness,
+      front: length(0),
+      depth: box.clearDepth,
+      kind,
+      engagement: end === 'u0' ? lower : upper,
+      member: { key, end, pocketFace: 1, pocketsShow: true },
+      reason: 'holds the partition',
+      holds: key,
+    }),
+  );
+  return { parts: [part], joints };
+}
+
+/** True when the panel whose face lies at this height can be dadoed. */
+function takesDado({ box, boundaries, resolved }: BuildContext, z: number): boolean {
+  const near = (dim: Dim) => Math.abs(dim.mm - z) < 0.001;
+  if (near(box.bottomTop)) return true;
+  if (near(box.topUnderside)) return resolved.settings.top.kind.value === 'full';
+  return boundaries.some(
+    ({ kind, axis, inside }) => axis === 'rows' && kind === 'shelf' && (near(inside.low) || near(inside.high)),
+  );
+}

@@ -1,0 +1,61 @@
+import { makePart, type Part } from '../parts/index.js';
+import type { BuildContext, Builder } from './build.js';
+
+/** What is added at the ends of the box: applied show panels, and filler strips that meet a wall. */
+export const ends: Builder = (context) => ({
+  parts: (['left', 'right'] as const).flatMap((end) => [...endPanel(context, end), ...filler(context, end)]),
+});
+
+function endPanel({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] {
+  const { settings, materials } = resolved;
+  if (settings.ends[`${end}Panel`].value !== 'applied') return [];
+  const { material, thickness } = materials.end;
+  const toFloor = box.underHeight.mm > 0;
+  const depth = settings.back.kind.value === 'applied' ? box.sideDepth.plus(materials.back.thickness) : box.sideDepth;
+  return [
+    makePart({
+      key: `end/${end}`,
+      name: `End panel, ${end}`,
+      role: 'end',
+      material,
+      length: toFloor ? box.height.plus(box.underHeight) : box.height,
+      width: depth.because('flush with the frame or carcass front, its rear edge over the back'),
+      thickness,
+      hand: end,
+      placement: {
+        origin: [end === 'left' ? 0 : box.width.mm, 0, toFloor ? -box.underHeight.mm : 0],
+        u: '+z',
+        v: '+y',
+        w: end === 'left' ? '-x' : '+x',
+      },
+      note: 'screwed from inside the box',
+    }),
+  ];
+}
+
+function filler({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] {
+  const { settings, materials } = resolved;
+  const { ends: at, frame } = settings;
+  const panelled = at[`${end}Panel`].value === 'applied';
+  if (at[end].value !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled) return [];
+  const { material, thickness } = materials.front;
+  return [
+    makePart({
+      key: `filler/${end}`,
+      name: `Filler, ${end}`,
+      role: 'filler',
+      material,
+      length: box.faceHeight,
+      width: at.scribe,
+      thickness,
+      hand: end,
+      placement: {
+        origin: [end === 'left' ? -at.scribe.mm : box.width.mm, 0, box.floor.mm],
+        u: '+z',
+        v: '+x',
+        w: '+y',
+      },
+      note: 'leave the wall edge for scribing',
+    }),
+  ];
+}

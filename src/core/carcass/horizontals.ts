@@ -1,0 +1,244 @@
+import { type Dim, length } from '../derive/index.js';
+import type { JointKind, MaterialRole } from '../job/index.js';
+import type { Region } from '../layout/index.js';
+import { makePart, type Part, type PartRole } from '../parts/index.js';
+import { backRecess } from './back.js';
+import { type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
+import { webFrame } from './web.js';
+
+interface Horizontal {
+  readonly key: string;
+  readonly name: string;
+  readonly role: PartRole;
+  readonly material: MaterialRole;
+  /** Underside, in the cabinet. */
+  readonly underside: Dim;
+  readonly depth: Dim;
+  readonly front?: Dim;
+  readonly joint: { readonly kind: JointKind; readonly engagement: Dim };
+  /** True when the inside face looks down, as a top's does. */
+  readonly faceDown: boolean;
+  readonly banded: boolean;
+  /** Where pocket holes go when they are the joint. */
+  readonly pocketsShow: boolean;
+  readonly reason: string;
+}
+
+/** A panel between two uprights: length = clear width + how far it enters each. */
+export function between(
+  context: BuildContext,
+  region: Region['inside'],
+  draft: Horizontal,
+): { part: Part; joints: Joint[] } {
+  const { resolved } = context;
+  const { material, thickness } = resolved.materials[draft.material];
+  const { kind, engagement } = draft.joint;
+  const front = draft.front ?? length(0);
+  const left =
+    engagement.mm > 0 ? region.h.low.minus(engagement).as(`left end of the ${draft.name.toLowerCase()}`) : region.h.low;
+  const face1 = draft.faceDown ? draft.underside : draft.underside.plus(thickness);
+  const part = makePart({
+    key: draft.key,
+    name: draft.name,
+    role: draft.role,
+    material,
+    length: engagement.mm > 0 ? region.h.size.plus(engagement.times(2)) : region.h.size,
+    width: draft.depth,
+    thickness,
+    bands: draft.banded ? caseBands(resolved) : [],
+    placement: { origin: [left.mm, front.mm, face1.mm], u: '+x', v: '+y', w: draft.faceDown ? '+z' : '-z' },
+    at: { u: left, v: front },
+    machining:
+      draft.role === 'bottom' ? backRecess(context, 'bottom') : draft.role === 'top' ? backRecess(context, 'top') : [],
+  });
+  const joints = (['u0', 'u1'] as const).map(
+    (end): Joint => ({
+      normal: 'x',
+      plane: (end === 'u0' ? region.h.low : region.h.high).mm,
+      level: draft.underside,
+      thickness,
+      front,
+      depth: draft.depth,
+      kind,
+      engagement,
+      member: { key: draft.key, end, pocketFace: 2, pocketsShow: draft.pocketsShow },
+      reason: draft.reason,
+      holds: draft.key,
+    }),
+  );
+  return { part, joints };
+}
+
+function inside({ box, resolved }: BuildContext): Region['inside'] {
+  const side = resolved.materials.side.thickness;
+  return {
+    h: { low: side, high: box.width.minus(side).as('inner face of the right side'), size: box.insideWidth },
+    v: { low: box.bottomTop, high: box.topUnderside, size: box.clearHeight },
+  };
+}
+
+/** The bottom: between the sides, or under them over the whole width. */
+export const bottom: Builder = (context) => {
+  const { box, resolved } = context;
+  const { settings, materials } = resolved;
+  if (box.bottomUnder) {
+    const part = makePart({
+      key: 'bottom',
+      name: 'Bottom',
+      role: 'bottom',
+      material: materials.bottom.material,
+      length: box.width,
+      width: box.bottomDepth,
+      thickness: materials.bottom.thickness,
+      bands: caseBands(resolved),
+      placement: { origin: [0, 0, box.bottomTop.mm], u: '+x', v: '+y', w: '-z' },
+      at: { u: length(0), v: length(0) },
+      machining: backRecess(context, 'bottom'),
+    });
+    return { parts: [part] };
+  }
+  const { part, joints } = between(context, inside(context), {
+    key: 'bottom',
+    name: 'Bottom',
+    role: 'bottom',
+    material: 'bottom',
+    underside: box.floor,
+    depth: box.bottomDepth,
+    joint: { kind: settings.joints.bottom.value, engagement: box.engagement.bottom },
+    faceDown: false,
+    banded: true,
+    pocketsShow: false,
+    reason: 'carries the bottom',
+  });
+  return { parts: [part], joints };
+};
+
+/** The top in its kinds: a panel between or over the sides, stretchers flat or upright, a web frame, or none. */
+export const top: Builder = (context) => {
+  const { box, resolved } = context;
+  switch (resolved.settings.top.kind.value) {
+    case 'full':
+      return box.topOver ? topOver(context) : fullTop(context);
+    case 'stretchers':
+      return joined([stretcher(context, 'front'), stretcher(context, 'rear')]);
+    case 'uprightRear':
+      return joined([stretcher(context, 'front'), upright(context, 'rear')]);
+    case 'uprightFront':
+      return joined([upright(context, 'front')]);
+    case 'web':
+      return webFrame(context, {
+        key: 'web/top',
+        name: 'Top frame',
+        region: inside(context),
+        underside: box.topUnderside,
+        where: 'top',
+      });
+    case 'none':
+      return {};
+  }
+};
+
+function joined(built: readonly { part: Part; joints: Joint[] }[]): BuilderResult {
+  return { parts: built.map(({ part }) => part), joints: built.flatMap(({ joints }) => joints) };
+}
+
+function topJoint({ box, resolved }: BuildContext) {
+  return { kind: resolved.settings.joints.top.value, engagement: box.engagement.top };
+}
+
+function fullTop(context: BuildContext): BuilderResult {
+  const { box } = context;
+  return joined([
+    between(context, inside(context), {
+      key: 'top',
+      name: 'Top',
+      role: 'top',
+      material: 'top',
+      underside: box.topUnderside,
+      depth: box.topDepth,
+      joint: topJoint(context),
+      faceDown: true,
+      banded: true,
+      pocketsShow: false,
+      reason: 'carries the top',
+    }),
+  ]);
+}
+
+function topOver(context: BuildContext): BuilderResult {
+  const { box, resolved } = context;
+  const { material, thickness } = resolved.materials.top;
+  const part = makePart({
+    key: 'top',
+    name: 'Top',
+    role: 'top',
+    material,
+    length: box.width,
+    width: box.topDepth,
+    thickness,
+    bands: caseBands(resolved),
+    placement: { origin: [0, 0, box.topUnderside.mm], u: '+x', v: '+y', w: '+z' },
+    at: { u: length(0), v: length(0) },
+    machining: backRecess(context, 'top'),
+  });
+  return { parts: [part] };
+}
+
+function stretcher(context: BuildContext, where: 'front' | 'rear') {
+  const { box, resolved } = context;
+  const { stretcherWidth } = resolved.settings.top;
+  return between(context, inside(context), {
+    key: `stretcher/${where}`,
+    name: `Stretcher, ${where}`,
+    role: 'stretcher',
+    material: 'top',
+    underside: box.topUnderside,
+    depth: stretcherWidth,
+    // The rear stretcher stands in front of the back.
+    ...(where === 'rear' ? { front: box.clearDepth.minus(stretcherWidth).as('front of the rear stretcher') } : {}),
+    joint: topJoint(context),
+    faceDown: true,
+    banded: where === 'front',
+    pocketsShow: false,
+    reason: `carries the ${where} stretcher`,
+  });
+}
+
+/** A stretcher on edge: at the front over a sink, at the rear against the back. */
+function upright(context: BuildContext, where: 'front' | 'rear'): { part: Part; joints: Joint[] } {
+  const { box, resolved } = context;
+  const { material, thickness } = resolved.materials.top;
+  const width = resolved.settings.top.stretcherWidth;
+  const { kind, engagement } = topJoint(context);
+  const region = inside(context);
+  const left = region.h.low.minus(engagement);
+  const y = where === 'front' ? length(0) : box.clearDepth.minus(thickness).as('front of the upright stretcher');
+  const z = box.topLevel.minus(width).as('lower edge of the upright stretcher');
+  const part = makePart({
+    key: `stretcher/${where}`,
+    name: `Upright stretcher, ${where}`,
+    role: 'stretcher',
+    material,
+    length: engagement.mm > 0 ? region.h.size.plus(engagement.times(2)) : region.h.size,
+    width,
+    thickness,
+    placement: { origin: [left.mm, y.mm, z.mm], u: '+x', v: '+z', w: '+y' },
+  });
+  // On edge it is fastened along its height: the joint runs upright and is screwed or pocketed only.
+  const joints = (['u0', 'u1'] as const).map(
+    (end): Joint => ({
+      normal: 'x',
+      plane: (end === 'u0' ? region.h.low : region.h.high).mm,
+      level: z,
+      thickness: width,
+      front: y,
+      depth: thickness,
+      kind,
+      engagement,
+      member: { key: `stretcher/${where}`, end, pocketFace: 2, pocketsShow: where === 'front' },
+      reason: `carries the upright ${where} stretcher`,
+      holds: `stretcher/${where}`,
+    }),
+  );
+  return { part, joints };
+}

@@ -1,0 +1,202 @@
+import type { Dim } from '../derive/index.js';
+import type { Resolved } from '../job/index.js';
+import { type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
+import { type Part, partExtent } from '../parts/index.js';
+import type { Joint } from './build.js';
+
+/** Where two planes are the same plane (mm). */
+const SAME_PLANE = 0.01;
+
+/**
+ * Turns joints into machining on both members: dadoes and rabbets in the receiving part, screw, dowel and tenon holes on
+ * the centre line of what joins, pocket holes in what joins. A joint that finds nothing to join is left alone; a finding
+ * says so.
+ */
+export function machineJoints(parts: readonly Part[], joints: readonly Joint[], resolved: Resolved): Part[] {
+  const added = new Map<string, Operation[]>();
+  const add = (key: string, operation: Operation) => {
+    const list = added.get(key);
+    if (list) list.push(operation);
+    else added.set(key, [operation]);
+  };
+  for (const joint of joints) {
+    const member = parts.find((part) => part.key === joint.member?.key);
+    const receiver = receiverOf(joint, parts);
+    if (receiver) {
+      const made = machineJoint(joint, receiver, member, resolved);
+      for (const operation of made.receiver) add(receiver.part.key, operation);
+      for (const operation of made.member) if (joint.member) add(joint.member.key, operation);
+    }
+  }
+  return parts.map((part) => {
+    const more = added.get(part.key);
+    return more ? { ...part, machining: [...part.machining, ...more] } : part;
+  });
+}
+
+interface Receiver {
+  readonly part: Part;
+  readonly face: Face;
+}
+
+/** The upright (or horizontal) panel one of whose faces lies in the joint's plane and reaches the joint. */
+export function receiverOf(joint: Joint, parts: readonly Part[]): Receiver | undefined {
+  const along = joint.normal === 'x' ? 2 : 0;
+  const normal = joint.normal === 'x' ? 0 : 2;
+  for (const part of parts) {
+    if (!part.at || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
+    const { min, max } = partExtent(part);
+    const middle = joint.level.mm + joint.thickness.mm / 2;
+    if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
+    if (joint.front.mm > max[1]) continue;
+    const face1 = part.placement.origin[normal] as number;
+    const face2 = face1 + (part.placement.w[0] === '+' ? 1 : -1) * part.thickness.mm;
+    if (Math.abs(face1 - joint.plane) < SAME_PLANE) return { part, face: 1 };
+    if (Math.abs(face2 - joint.plane) < SAME_PLANE) return { part, face: 2 };
+  }
+  return undefined;
+}
+
+function machineJoint(
+  joint: Joint,
+  { part, face }: Receiver,
+  member: Part | undefined,
+  { settings }: Resolved,
+): { receiver: Operation[]; member: Operation[] } {
+  const { fasteners } = settings;
+  const { reason, holds } = joint;
+  const at = part.at as { u: Dim; v: Dim };
+  const offset = less(joint.level, at.u).as('near edge of the joint');
+  const centre = offset.plus(joint.thickness.over(2)).as('centre line of the joint');
+  const from: EdgeReference = 'u0';
+  const front = less(joint.front, at.v);
+  const along = (positions: readonly Dim[]) =>
+    front.mm === 0 ? positions : positions.map((position) => position.plus(front).as('position along the joint'));
+  const end = joint.member?.end ?? 'u0';
+  // A deep part on a shallow one is fastened only where both are.
+  const shared =
+    part.width.mm - front.mm < joint.depth.mm ? less(part.width, front).as('depth both parts share') : joint.depth;
+  switch (joint.kind) {
+    case 'dado':
+    case 'rabbet':
+      return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face, offset)] : [], member: [] };
+    case 'screws': {
+      const positions = spacedAlong(shared, fasteners.first, fasteners.spacing);
+      return {
+        receiver: [
+          {
+            kind: 'holes',
+            face: face === 1 ? 2 : 1,
+            from,
+            offset: centre,
+            positions: along(positions),
+            diameter: fasteners.pilot,
+            reason: `screws: ${reason}`,
+            holds,
+          },
+        ],
+        member: [],
+      };
+    }
+    case 'pocket': {
+      if (!joint.member) return { receiver: [], member: [] };
+      const { pocketFace, pocketsShow } = joint.member;
+      const positions = spacedAlong(shared, fasteners.first, fasteners.pocketSpacing);
+      return {
+        receiver: [],
+        member: [
+          {
+            kind: 'pockets',
+            face: pocketFace,
+            edge: end,
+            positions,
+            plugged: pocketsShow,
+            reason: `pocket screws: ${reason}`,
+          },
+        ],
+      };
+    }
+    case 'dowels': {
+      const positions = spacedAlong(shared, fasteners.first, fasteners.pocketSpacing);
+      const diameter = fasteners.dowel;
+      return {
+        receiver: [
+          {
+            kind: 'holes',
+            face,
+            from,
+            offset: centre,
+            positions: along(positions),
+            diameter,
+            depth: fasteners.dowelInFace,
+            reason: `dowels: ${reason}`,
+            holds,
+          },
+        ],
+        member: member
+          ? [
+              {
+                kind: 'edge holes',
+                edge: end,
+                offset: member.thickness.over(2).as('middle of the edge'),
+                positions,
+                diameter,
+                depth: fasteners.dowelInEnd,
+                reason: `dowels: ${reason}`,
+              },
+            ]
+          : [],
+      };
+    }
+    case 'tenons': {
+      const positions = spacedAlong(shared, fasteners.first, fasteners.spacing);
+      const slot = {
+        length: fasteners.tenonLength,
+        thickness: fasteners.tenonThickness,
+        depth: fasteners.tenonDepth,
+        reason: `loose tenons: ${reason}`,
+      };
+      return {
+        receiver: [
+          { kind: 'slots', place: { face, from }, offset: centre, positions: along(positions), ...slot, holds },
+        ],
+        member: member
+          ? [
+              {
+                kind: 'slots',
+                place: { edge: end },
+                offset: member.thickness.over(2).as('middle of the edge'),
+                positions,
+                ...slot,
+              },
+            ]
+          : [],
+      };
+    }
+  }
+}
+
+/** A dado, or a rabbet where the joint lies at the very end of the part. */
+function cutIn(joint: Joint, part: Part, face: Face, offset: Dim): Operation {
+  const { reason, holds, engagement, thickness } = joint;
+  const atStart = Math.abs(offset.mm) < SAME_PLANE;
+  const toEnd = part.length.minus(offset).minus(thickness);
+  const atEnd = Math.abs(toEnd.mm) < SAME_PLANE;
+  if (atStart || atEnd)
+    return { kind: 'rabbet', face, from: atStart ? 'u0' : 'u1', width: thickness, depth: engagement, reason, holds };
+  return {
+    kind: 'groove',
+    face,
+    along: 'width',
+    from: 'u0',
+    offset,
+    width: thickness,
+    depth: engagement,
+    reason,
+    holds,
+  };
+}
+
+function less(position: Dim, base: Dim): Dim {
+  return base.mm === 0 ? position : position.minus(base);
+}

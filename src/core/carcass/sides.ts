@@ -1,0 +1,90 @@
+import { type Dim, length } from '../derive/index.js';
+import type { Notch, Operation } from '../machining/index.js';
+import { makePart, type Part } from '../parts/index.js';
+import { backRecess } from './back.js';
+import { type BuildContext, type Builder, caseBands, type Joint } from './build.js';
+import { framePockets } from './framing.js';
+
+/** Left and right side. They stand on the bottom when it lies under them, and reach the floor when there is no base. */
+export const sides: Builder = (context) => {
+  const { box, resolved } = context;
+  const { materials, settings } = resolved;
+  const { thickness, material } = materials.side;
+  const start = box.bottomUnder
+    ? materials.bottom.thickness.minus(box.engagement.bottom).as('lower end of the sides')
+    : length(0, 'lower end of the sides');
+  const end = box.topOver
+    ? box.height.minus(materials.top.thickness).plus(box.engagement.top).as('upper end of the sides')
+    : box.height.as('upper end of the sides');
+  const sideLength = start.mm === 0 ? end : end.minus(start);
+  const tongue =
+    settings.frame.fitted.value === 'fitted' && settings.frame.attachment.value === 'tongue'
+      ? settings.frame.tongue
+      : undefined;
+  const front = tongue ? length(0).minus(tongue).as('front of the sides') : length(0, 'front of the sides');
+  const side = (hand: 'left' | 'right', x: number): Part =>
+    makePart({
+      key: `side/${hand}`,
+      name: `Side, ${hand}`,
+      role: 'side',
+      material,
+      length: sideLength,
+      width: tongue ? box.sideDepth.plus(tongue) : box.sideDepth,
+      thickness,
+      bands: caseBands(resolved),
+      hand,
+      placement: { origin: [x, front.mm, start.mm], u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },
+      at: { u: start, v: front },
+      machining: [...backRecess(context, 'side'), ...toeNotch(context, hand), ...framePockets(context, hand)],
+      ...(tongue ? { note: 'tongue on the front edge for the frame' } : {}),
+    });
+  const parts = [side('left', thickness.mm), side('right', box.width.minus(thickness).mm)];
+  return { parts, joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };
+};
+
+/** Where the sides stand on the bottom, or carry a top laid over them, they are the ones that join. */
+function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {
+  const below = end === 'u0';
+  if (below ? !box.bottomUnder : !box.topOver) return [];
+  const where = below ? 'bottom' : 'top';
+  const plane = below ? box.bottomTop.mm : box.topUnderside.mm;
+  const thickness = resolved.materials.side.thickness;
+  return (['left', 'right'] as const).map((hand) => ({
+    normal: 'z',
+    plane,
+    level:
+      hand === 'left'
+        ? length(0, 'left face of the box')
+        : box.width.minus(thickness).as('inner face of the right side'),
+    thickness,
+    front: length(0),
+    depth: box.sideDepth,
+    kind: resolved.settings.joints[where].value,
+    engagement: box.engagement[where],
+    member: { key: `side/${hand}`, end, pocketFace: 1, pocketsShow: true },
+    reason: `the ${hand} side stands ${below ? 'on' : 'under'} it`,
+    holds: `side/${hand}`,
+  }));
+}
+
+/**
+ * The toe is cut out of the lower front corner: as high as the toe, as deep as its setback and, where the board runs
+ * over the sides, the board. An exposed side keeps the board behind it and shows only the setback.
+ */
+function toeNotch({ box, resolved }: BuildContext, hand: 'left' | 'right'): Operation[] {
+  const { toe, ends } = resolved.settings;
+  if (toe.kind.value !== 'notched' || box.bottomUnder) return [];
+  const over = toe.board.value === 'over' && ends[hand].value !== 'exposed';
+  const depth: Dim = over
+    ? toe.setback.plus(resolved.materials.toe.thickness).as('notch depth')
+    : toe.setback.as('notch depth');
+  const notch: Notch = {
+    kind: 'notch',
+    corner: ['u0', 'v0'],
+    alongLength: toe.height.as('notch height'),
+    alongWidth: depth,
+    reason: over ? 'toe space, with the board over the sides' : 'toe space',
+    holds: 'toe/board',
+  };
+  return [notch];
+}

@@ -1,0 +1,144 @@
+import { type Dim, length, plain } from '../derive/index.js';
+import { makePart, type Part } from '../parts/index.js';
+import type { BuildContext, Builder, BuilderResult } from './build.js';
+
+/** Cross members of a plinth stand no further apart than this, centre to centre (mm). */
+const CROSS_SPACING = 600;
+/** Legs: four up to this width, then one more pair for every `LEG_STEP` (mm). */
+const FOUR_LEGS_TO = 900;
+const LEG_STEP = 600;
+
+/** What stands under the box or closes its toe space. */
+export const toe: Builder = (context) => {
+  switch (context.resolved.settings.toe.kind.value) {
+    case 'plinth':
+      return { parts: plinth(context) };
+    case 'notched':
+      return { parts: [toeBoard(context)] };
+    case 'legs':
+      return legs(context);
+    case 'standing':
+    case 'none':
+      return {};
+  }
+};
+
+/** Where a toe that returns round exposed ends starts and how long it is: box width − setback for each of them. */
+function run({ box, resolved }: BuildContext, label: string): { start: Dim; length: Dim } {
+  const { ends, toe } = resolved.settings;
+  const exposed = (['left', 'right'] as const).filter((end) => ends[end].value === 'exposed');
+  const whole =
+    exposed.length === 2
+      ? box.width.minus(toe.setback.times(2))
+      : exposed.length === 1
+        ? box.width.minus(toe.setback)
+        : box.width;
+  return {
+    start: exposed.includes('left') ? toe.setback : length(0),
+    length: exposed.length > 0 ? whole.as(label).because('the toe returns round an exposed end') : whole,
+  };
+}
+
+/** A ladder plinth: two rails full length, cross members at most 600 apart and one under each partition. */
+function plinth(context: BuildContext): Part[] {
+  const { box, boundaries, resolved } = context;
+  const { material, thickness } = resolved.materials.toe;
+  const { height, setback, rearSetback } = resolved.settings.toe;
+  const depth = box.sideDepth.minus(setback).minus(rearSetback).as('plinth depth');
+  const { start, length: railLength } = run(context, 'plinth length');
+  const below = -height.mm;
+  const rail = (key: string, y: number, w: '+y' | '-y'): Part =>
+    makePart({
+      key,
+      name: 'Plinth rail',
+      role: 'plinth',
+      material,
+      length: railLength,
+      width: height,
+      thickness,
+      placement: { origin: [start.mm, y, below], u: '+x', v: '+z', w },
+    });
+  const bays = Math.max(1, Math.ceil((railLength.mm - thickness.mm) / CROSS_SPACING - 1e-9));
+  const spacing = railLength.minus(thickness).over(plain(bays, 'bays')).as('plinth cross member spacing');
+  const places = Array.from({ length: bays + 1 }, (_, at) => start.mm + spacing.mm * at);
+  const partitions = boundaries
+    .filter(
+      (boundary) =>
+        boundary.kind === 'partition' && Math.abs(boundary.within.inside.v.low.mm - box.bottomTop.mm) < 0.001,
+    )
+    .map((boundary) => boundary.centre.mm - thickness.mm / 2)
+    .filter((x) => places.every((place) => Math.abs(place - x) > thickness.mm));
+  const crosses = [...places, ...partitions].map((x, at) =>
+    makePart({
+      key: `plinth/cross/${at + 1}`,
+      name: 'Plinth cross member',
+      role: 'plinth',
+      material,
+      length: depth.minus(thickness.times(2)),
+      width: height,
+      thickness,
+      placement: { origin: [x, setback.mm + thickness.mm, below], u: '+y', v: '+z', w: '+x' },
+    }),
+  );
+  return [rail('plinth/front', setback.mm, '+y'), rail('plinth/rear', setback.mm + depth.mm, '-y'), ...crosses];
+}
+
+/** The board in a notched toe: over the sides or between them; it stops at an exposed side. */
+function toeBoard(context: BuildContext): Part {
+  const { box, resolved } = context;
+  const { material, thickness } = resolved.materials.toe;
+  const { toe: settings, ends } = resolved.settings;
+  const side = resolved.materials.side.thickness;
+  const stops = (['left', 'right'] as const).filter(
+    (end) => settings.board.value === 'between' || ends[end].value === 'exposed',
+  );
+  const size =
+    stops.length === 2
+      ? box.insideWidth
+      : stops.length === 1
+        ? box.width.minus(side).as('toe board length').because('it stops at the exposed side')
+        : box.width;
+  const x = stops.includes('left') ? side.mm : 0;
+  return makePart({
+    key: 'toe/board',
+    name: 'Toe board',
+    role: 'plinth',
+    material,
+    length: size,
+    width: settings.height,
+    thickness,
+    placement: { origin: [x, settings.setback.mm, 0], u: '+x', v: '+z', w: '+y' },
+    note: settings.board.value === 'between' ? 'on cleats' : '',
+  });
+}
+
+/** Legs are counted by width; the toe is closed by a board on clips. */
+function legs(context: BuildContext): BuilderResult {
+  const { box, resolved } = context;
+  const { material, thickness } = resolved.materials.toe;
+  const { height, setback } = resolved.settings.toe;
+  const pairs = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_LEGS_TO) / LEG_STEP - 1e-9));
+  const { start, length: boardLength } = run(context, 'toe board length');
+  const board = makePart({
+    key: 'toe/board',
+    name: 'Toe board',
+    role: 'plinth',
+    material,
+    length: boardLength,
+    width: height,
+    thickness,
+    placement: { origin: [start.mm, setback.mm, -height.mm], u: '+x', v: '+z', w: '+y' },
+    note: 'on clips',
+  });
+  const partitions = context.boundaries.filter((boundary) => boundary.kind === 'partition').length;
+  return {
+    parts: [board],
+    fittings: [
+      {
+        name: 'Leg',
+        quantity: 2 * (pairs + (partitions > 0 && pairs === 2 ? 1 : 0)),
+        note: 'in pairs, front and rear; one pair under a partition',
+      },
+    ],
+  };
+}

@@ -1,0 +1,145 @@
+import type { Joint } from '../carcass/index.js';
+import type { Cabinet, JobHead, SettingOverrides } from '../job/index.js';
+import { type SolvedCabinet, solveCabinet } from '../solve.js';
+import { type CutPlane, cutItems } from './cut.js';
+import type { DrawingItem, DrawingPoint } from './drawing.js';
+import { drawElevation } from './elevation.js';
+import { type Picture, pictureOf } from './thumbnail.js';
+
+/** Which small view shows best what a choice means. */
+type View =
+  | 'elevation'
+  | 'section'
+  | 'toe'
+  | 'top'
+  | 'bottom corner'
+  | 'top corner'
+  | 'rear corner'
+  | 'front corner'
+  | 'lower rear';
+
+const VIEW_OF: Readonly<Record<string, View>> = {
+  school: 'elevation',
+  'fronts/lay': 'elevation',
+  'dividers/betweenFronts': 'section',
+  'toe/kind': 'toe',
+  'toe/board': 'toe',
+  'top/kind': 'top',
+  'top/place': 'top corner',
+  'bottom/place': 'bottom corner',
+  'joints/bottom': 'bottom corner',
+  'joints/top': 'top corner',
+  'back/kind': 'rear corner',
+  'back/bottomEdge': 'lower rear',
+  'ends/leftPanel': 'front corner',
+  'ends/filler': 'front corner',
+  'frame/fitted': 'front corner',
+  'frame/attachment': 'front corner',
+};
+
+/** True when a choice has small drawings. */
+export function hasChoicePicture(path: string): boolean {
+  return path in VIEW_OF;
+}
+
+/** Half the side of a corner view (mm): large enough to know the corner, small enough to see the joint. */
+const CORNER = 70;
+
+/**
+ * The cabinet as it would be with an option chosen, seen where the choice makes the difference. It is the real cabinet,
+ * solved with that option, so the picture cannot say anything the parts do not.
+ */
+export function drawChoice(head: JobHead, cabinet: Cabinet, path: string, option: string): Picture | undefined {
+  const view = VIEW_OF[path];
+  if (!view) return undefined;
+  const settings = withOption(cabinet.settings, path.split('/'), option);
+  return drawView(solveCabinet(head, { ...cabinet, settings }), view);
+}
+
+function withOption(settings: SettingOverrides, [key, ...rest]: readonly string[], option: string): SettingOverrides {
+  if (key === undefined) return settings;
+  const inner = (settings as Record<string, unknown>)[key];
+  return {
+    ...settings,
+    [key]: rest.length === 0 ? option : withOption((inner ?? {}) as SettingOverrides, rest, option),
+  };
+}
+
+function drawView(solved: SolvedCabinet, view: View): Picture {
+  const { box } = solved;
+  const square = (h: number, v: number, half = CORNER): [DrawingPoint, DrawingPoint] => [
+    { h: h - half, v: v - half },
+    { h: h + half, v: v + half },
+  ];
+  const cut = (plane: CutPlane) => [...cutItems(solved, plane), ...(plane.normal === 'y' ? fasteners(solved) : [])];
+  const middle: CutPlane = { normal: 'x', at: box.width.mm / 2 + 1 };
+  const under = box.underHeight.mm;
+  switch (view) {
+    case 'elevation': {
+      const { items, min, max } = drawElevation(solved, '');
+      return pictureOf(items, min, max);
+    }
+    case 'section':
+      return pictureOf(cut(middle), { h: -40, v: -under }, { h: box.sideDepth.mm + 20, v: box.height.mm });
+    case 'toe':
+      return pictureOf(cut(middle), { h: -50, v: -under }, { h: 190, v: -under + 240 });
+    case 'top':
+      return pictureOf(
+        cut(middle),
+        { h: -50, v: box.height.mm - 190 },
+        { h: box.sideDepth.mm + 30, v: box.height.mm + 40 },
+      );
+    case 'bottom corner':
+      return pictureOf(cut({ normal: 'y', at: box.sideDepth.mm / 2 }), ...square(40, box.bottomTop.mm));
+    case 'top corner':
+      return pictureOf(cut({ normal: 'y', at: 30 }), ...square(40, box.topUnderside.mm));
+    case 'rear corner':
+      return pictureOf(
+        cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }),
+        ...square(40, box.sideDepth.mm - 30),
+      );
+    case 'lower rear':
+      return pictureOf(cut(middle), ...square(box.sideDepth.mm - 30, box.bottomTop.mm));
+    case 'front corner':
+      return pictureOf(cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }), ...square(15, 25));
+  }
+}
+
+/** How far a screw goes on beyond the panel it comes through (mm), for the small drawing only. */
+const SCREW_GRIP = 28;
+
+/** Screws, dowels, tenons and pocket screws of the joints with the uprights, as seen in a cut along the face. */
+function fasteners({ joints, resolved }: SolvedCabinet): DrawingItem[] {
+  return joints.filter((joint) => joint.normal === 'x').flatMap((joint) => fastener(joint, resolved));
+}
+
+function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved']): DrawingItem[] {
+  const v = joint.level.mm + joint.thickness.mm / 2;
+  const inward = joint.member?.end === 'u1' ? -1 : 1;
+  const at = (h: number, up = 0): DrawingPoint => ({ h: joint.plane + inward * h, v: v + up });
+  const bar = (from: number, to: number, height: number): DrawingItem => {
+    const [a, b] = [at(from).h, at(to).h];
+    return {
+      kind: 'region',
+      tint: 'machining',
+      weight: 'visible',
+      from: { h: Math.min(a, b), v: v - height / 2 },
+      to: { h: Math.max(a, b), v: v + height / 2 },
+    };
+  };
+  switch (joint.kind) {
+    case 'screws':
+      return [{ kind: 'line', weight: 'outline', points: [at(-materials.side.thickness.mm), at(SCREW_GRIP)] }];
+    case 'pocket':
+      return [{ kind: 'line', weight: 'outline', points: [at(42, -joint.thickness.mm / 2), at(-10, 4)] }];
+    case 'dowels':
+      return [bar(-settings.fasteners.dowelInFace.mm, settings.fasteners.dowelInEnd.mm, settings.fasteners.dowel.mm)];
+    case 'tenons':
+      return [
+        bar(-settings.fasteners.tenonDepth.mm, settings.fasteners.tenonDepth.mm, settings.fasteners.tenonThickness.mm),
+      ];
+    case 'dado':
+    case 'rabbet':
+      return [];
+  }
+}

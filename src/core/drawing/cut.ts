@@ -1,0 +1,162 @@
+import type { Dim } from '../derive/index.js';
+import type { Notch } from '../machining/index.js';
+import { type Part, type Point, partExtent, toCabinet } from '../parts/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import type { DimensionItem, Drawing, DrawingItem, DrawingPoint } from './drawing.js';
+import { TINT } from './tints.js';
+
+/** Where the cabinet is cut: across it (side view), along its face, or level (plan). The position in mm. */
+export interface CutPlane {
+  readonly normal: 'x' | 'y' | 'z';
+  readonly at: number;
+}
+
+const INDEX = { x: 0, y: 1, z: 2 } as const;
+/** Which cabinet axes run to the right and upwards in a cut. */
+const VIEW = { x: ['y', 'z'], y: ['x', 'z'], z: ['x', 'y'] } as const;
+
+/** Cuts the cabinet: what the plane meets is hatched, what lies beyond it is outlined. */
+export function cutItems({ parts }: SolvedCabinet, plane: CutPlane): DrawingItem[] {
+  const normal = INDEX[plane.normal];
+  const seen = parts
+    .map((part) => ({ part, extent: partExtent(part) }))
+    .filter(({ extent }) => extent.max[normal] > plane.at);
+  // From the far end towards the plane; of those cut, thick parts first, so that a back shows in its groove.
+  const beyond = seen
+    .filter(({ extent }) => extent.min[normal] >= plane.at)
+    .sort((a, b) => b.extent.min[normal] - a.extent.min[normal]);
+  const cut = seen
+    .filter(({ extent }) => extent.min[normal] < plane.at)
+    .sort((a, b) => upright(b.part) - upright(a.part) || b.part.thickness.mm - a.part.thickness.mm);
+  return [
+    ...beyond.map(({ part }) => outline(part, plane, false)),
+    ...cut.map(({ part }) => outline(part, plane, true)),
+  ];
+}
+
+/** Uprights are drawn before what is let into them. */
+function upright(part: Part): number {
+  return part.placement.w[1] === 'x' ? 1 : 0;
+}
+
+function flat(point: Point, plane: CutPlane): DrawingPoint {
+  const [h, v] = VIEW[plane.normal];
+  return { h: point[INDEX[h]], v: point[INDEX[v]] };
+}
+
+function outline(part: Part, plane: CutPlane, cut: boolean): DrawingItem {
+  const { min, max } = partExtent(part);
+  const tint = TINT[part.role];
+  const notches = part.machining.filter((operation): operation is Notch => operation.kind === 'notch');
+  if (notches.length > 0 && part.placement.w[1] === plane.normal) {
+    const points = notchedOutline(part, notches).map(([u, v]) => flat(toCabinet(part.placement, u, v, 0), plane));
+    return { kind: 'shape', tint, weight: cut ? 'outline' : 'visible', points, shows: part.key };
+  }
+  return {
+    kind: 'region',
+    tint,
+    weight: cut ? 'outline' : 'visible',
+    from: flat(min, plane),
+    to: flat(max, plane),
+    shows: part.key,
+    ...(cut ? { cut: true } : {}),
+  };
+}
+
+/** The outline of a part in its own u and v, corners cut away. */
+export function notchedOutline(part: Part, notches: readonly Notch[]): [u: number, v: number][] {
+  const [length, width] = [part.length.mm, part.width.mm];
+  const at = (corner: string) => notches.find((notch) => notch.corner.join() === corner);
+  const corners: [string, [number, number], [number, number]][] = [
+    ['u0,v0', [0, 0], [1, 1]],
+    ['u0,v1', [0, width], [1, -1]],
+    ['u1,v1', [length, width], [-1, -1]],
+    ['u1,v0', [length, 0], [-1, 1]],
+  ];
+  return corners.flatMap(([name, [u, v], [du, dv]], index): [number, number][] => {
+    const notch = at(name);
+    if (!notch) return [[u, v]];
+    const [a, b] = [notch.alongLength.mm * du, notch.alongWidth.mm * dv];
+    const onLength: [number, number] = [u + a, v];
+    const inner: [number, number] = [u + a, v + b];
+    const onWidth: [number, number] = [u, v + b];
+    // Going round, the outline reaches corners 0 and 2 along the width's edge and 1 and 3 along the length's.
+    return index % 2 === 0 ? [onLength, inner, onWidth] : [onWidth, inner, onLength];
+  });
+}
+
+/** The side cut: back, nailers, stretchers, shelves and toe, seen through the middle of the first opening. */
+export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
+  const { cabinet, box, face } = solved;
+  const cell = face.ok ? face.cells[0] : undefined;
+  const at = cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2;
+  const front = Math.min(0, ...solved.parts.map((part) => partExtent(part).min[1]));
+  const rear = Math.max(box.sideDepth.mm, ...solved.parts.map((part) => partExtent(part).max[1]));
+  return {
+    title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Side section' },
+    min: { h: front, v: -box.underHeight.mm },
+    max: { h: rear, v: box.height.mm },
+    items: cutItems(solved, { normal: 'x', at }),
+    dimensions: sectionDimensions(solved, front),
+  };
+}
+
+function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, front: number): DimensionItem[] {
+  const { settings } = resolved;
+  const path = `cabinets/${cabinet.id}`;
+  const make = (
+    id: string,
+    side: DimensionItem['side'],
+    level: number,
+    from: number,
+    to: number,
+    dim: Dim,
+    edits?: string,
+  ): DimensionItem => ({
+    id,
+    side,
+    level,
+    from,
+    to,
+    dim,
+    ...(edits ? { edits } : {}),
+  });
+  const rear = box.sideDepth.mm;
+  const items = [
+    make('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth),
+    make('section-side-depth', 'bottom', 0, 0, rear, box.sideDepth),
+    make('section-clear-height', 'left', 0, box.bottomTop.mm, box.topUnderside.mm, box.clearHeight),
+  ];
+  const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
+  const back = parts.find((part) => part.key === 'back');
+  const end = settings.back.kind.value === 'applied' && back ? partExtent(back).max[1] : rear;
+  if (Math.abs(end - reach - box.overallDepth.mm) < 0.01)
+    items.push(make('section-depth', 'bottom', 1, reach, end, box.overallDepth, `${path}/size/depth`));
+  if (settings.back.kind.value === 'grooved')
+    items.push(
+      make(
+        'section-groove',
+        'top',
+        0,
+        rear - box.grooveOffset.mm,
+        rear,
+        box.grooveOffset,
+        `${path}/settings/back/offset`,
+      ),
+    );
+  const toe = settings.toe;
+  if (box.underHeight.mm > 0) {
+    items.push(make('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, `${path}/settings/toe/height`));
+    items.push(make('section-height', 'right', 0, 0, box.height.mm, box.height));
+  } else {
+    items.push(make('section-height', 'right', 0, 0, box.height.mm, box.height));
+    if (box.floor.mm > 0)
+      items.push(make('section-toe', 'left', 0, 0, toe.height.mm, toe.height, `${path}/settings/toe/height`));
+  }
+  const boarded = parts.some((part) => part.role === 'plinth');
+  if (boarded)
+    items.push(
+      make('section-toe-setback', 'bottom', 2, 0, toe.setback.mm, toe.setback, `${path}/settings/toe/setback`),
+    );
+  return items;
+}

@@ -1,0 +1,421 @@
+import { receiverOf, shrinkage } from '../carcass/index.js';
+import { type Dim, length } from '../derive/index.js';
+import { frameSizes } from '../frame/index.js';
+import type { Act } from '../job/index.js';
+import { TOLERANCE_MM } from '../units/index.js';
+import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
+
+/** A back thinner than this cannot be hung through (mm). */
+const HANGING_BACK = 12;
+/** Material that has to stay beside a groove (mm). */
+const LEAST_BESIDE_GROOVE = 5;
+/** Movement a maker has to provide for (mm). */
+const MOVES = 1;
+
+const settingPath = ({ cabinet }: RuleContext, path: string) => `cabinets/${cabinet.id}/settings/${path}`;
+
+function fix(context: RuleContext, label: string, path: string, value: string): Act {
+  return { label, edits: [{ path: settingPath(context, path), value }] };
+}
+
+/** A wall cabinet hangs through its nailers, or through a back thick enough. */
+const wallWithoutNailer: FindingRule = {
+  id: 'carcass/wall-without-nailer',
+  check(context) {
+    const { cabinet, parts, resolved, show } = context;
+    if (cabinet.kind !== 'wall' || parts.some((part) => part.role === 'nailer')) return [];
+    const back = resolved.materials.back.thickness;
+    if (resolved.settings.back.kind.value !== 'none' && back.mm >= HANGING_BACK) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `The wall cabinet has no nailer and its back is ${resolved.settings.back.kind.value === 'none' ? 'missing' : show(back.mm)}.`,
+        why: `It would hang by a back under ${show(HANGING_BACK)}. Hanging screws go through a nailer fixed to both sides, into structure, with rated fixings; local practice decides which.`,
+        numbers: [back],
+        settings: [settingPath(context, 'nailer/rails')],
+        fixes: [fix(context, 'Put nailers in', 'nailer/rails', 'standard')],
+      },
+    ];
+  },
+};
+
+/** A bottom under the sides hangs on its screws unless something carries it. */
+const bottomInWithdrawal: FindingRule = {
+  id: 'carcass/bottom-in-withdrawal',
+  check(context) {
+    const { box, resolved } = context;
+    if (!box.bottomUnder || resolved.settings.toe.kind.value === 'plinth') return [];
+    const onFloor = resolved.settings.toe.kind.value === 'none' && context.cabinet.kind !== 'wall';
+    if (onFloor) return [];
+    return [
+      {
+        severity: 'stop',
+        what: 'The bottom lies under the sides and nothing carries it over its whole area.',
+        why: 'Its screws would be pulled out of the end grain by the load. Put it between the sides, or stand the box on a plinth or the floor.',
+        parts: ['bottom'],
+        settings: [settingPath(context, 'bottom/place')],
+        fixes: [fix(context, 'Put the bottom between the sides', 'bottom/place', 'between')],
+      },
+    ];
+  },
+};
+
+/** A dado, rabbet or groove takes at most half of what it is cut in. */
+const cutTooDeep: FindingRule = {
+  id: 'carcass/cut-too-deep',
+  check: ({ parts, show }) =>
+    parts.flatMap((part): FindingDraft[] => {
+      const deepest = part.machining
+        .flatMap((operation) => (operation.kind === 'groove' ? [operation.depth] : []))
+        .reduce<Dim | undefined>((most, depth) => (most && most.mm >= depth.mm ? most : depth), undefined);
+      if (!deepest || deepest.mm <= part.thickness.mm / 2 + TOLERANCE_MM) return [];
+      return [
+        {
+          severity: deepest.mm >= part.thickness.mm ? 'stop' : 'warn',
+          what: `A groove ${show(deepest.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
+          why: 'More than half the thickness is gone there, and the part will break along the groove.',
+          numbers: [deepest, part.thickness],
+          parts: [part.key],
+        },
+      ];
+    }),
+};
+
+/** What stays between the back groove and the rear edge. */
+const grooveNearEdge: FindingRule = {
+  id: 'carcass/groove-near-edge',
+  check(context) {
+    const { box, resolved, show } = context;
+    if (resolved.settings.back.kind.value !== 'grooved' || box.grooveOffset.mm >= LEAST_BESIDE_GROOVE) return [];
+    return [
+      {
+        severity: 'warn',
+        what: `Only ${show(box.grooveOffset.mm)} stays behind the back groove.`,
+        why: `Less than ${show(LEAST_BESIDE_GROOVE)} breaks out when the back is driven home. A rabbet would take the back at the edge.`,
+        numbers: [box.grooveOffset],
+        parts: ['side/left', 'side/right'],
+        settings: [settingPath(context, 'back/offset')],
+        fixes: [fix(context, 'Take the back in a rabbet', 'back/kind', 'rabbeted')],
+      },
+    ];
+  },
+};
+
+/** A nailer behind the back needs the room behind the groove. */
+const nailerDoesNotFit: FindingRule = {
+  id: 'carcass/nailer-does-not-fit',
+  check(context) {
+    const { box, parts, resolved, show } = context;
+    const nailer = parts.find((part) => part.role === 'nailer');
+    if (
+      !nailer ||
+      resolved.settings.back.kind.value !== 'grooved' ||
+      nailer.thickness.mm <= box.grooveOffset.mm + TOLERANCE_MM
+    )
+      return [];
+    return [
+      {
+        severity: 'stop',
+        what: `The nailer is ${show(nailer.thickness.mm)} thick and ${show(box.grooveOffset.mm)} stays behind the back.`,
+        why: 'It would stand out behind the sides and hold the cabinet off the wall.',
+        numbers: [nailer.thickness, box.grooveOffset],
+        parts: [nailer.key],
+        settings: [settingPath(context, 'back/offsetFrom')],
+        fixes: [fix(context, 'Set the groove one nailer from the rear', 'back/offsetFrom', 'nailer')],
+      },
+    ];
+  },
+};
+
+/** An edge of the back that neither groove, rabbet nor nailer holds. */
+const backNotHeld: FindingRule = {
+  id: 'carcass/back-not-held',
+  check(context) {
+    const { resolved, parts } = context;
+    const { back, top } = resolved.settings;
+    if (back.kind.value !== 'grooved') return [];
+    const openTop = top.kind.value !== 'full';
+    const held = parts.some(
+      (part) => part.key === 'nailer/high' || part.key === 'stretcher/rear' || part.key === 'web/top/rail/rear',
+    );
+    if (!openTop || held) return [];
+    return [
+      {
+        severity: 'warn',
+        what: 'Nothing holds the upper edge of the back.',
+        why: 'It sits in grooves at the sides only and will buckle and rattle. A nailer or a rear stretcher holds it.',
+        parts: ['back'],
+        fixes: [fix(context, 'Put nailers in', 'nailer/rails', 'standard')],
+      },
+    ];
+  },
+};
+
+/** A box needs a back, or rails, to stay square. */
+const racks: FindingRule = {
+  id: 'carcass/racks',
+  check(context) {
+    const { parts, resolved } = context;
+    if (resolved.settings.back.kind.value !== 'none') return [];
+    const rear = parts.some((part) => part.role === 'nailer' || part.key === 'stretcher/rear');
+    return [
+      rear
+        ? {
+            severity: 'note',
+            what: 'The box has no back; its rails alone keep it square.',
+            why: 'Brace it until it is fixed in place.',
+          }
+        : {
+            severity: 'stop',
+            what: 'The box has neither back nor rails at the rear.',
+            why: 'It racks: nothing keeps it square once it is lifted. Put a back or nailers in.',
+            settings: [settingPath(context, 'back/kind')],
+            fixes: [
+              fix(context, 'Put nailers in', 'nailer/rails', 'standard'),
+              fix(context, 'Groove a back in', 'back/kind', 'grooved'),
+            ],
+          },
+    ];
+  },
+};
+
+/** Screws and pockets that would be seen on an exposed end. */
+const visibleFasteners: FindingRule = {
+  id: 'carcass/visible-fasteners',
+  check(context) {
+    const { parts, resolved } = context;
+    const { ends } = resolved.settings;
+    return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
+      if (ends[end].value !== 'exposed' || ends[`${end}Panel`].value === 'applied') return [];
+      const side = parts.find((part) => part.key === `side/${end}`);
+      const seen =
+        side?.machining.filter(
+          (operation) => (operation.kind === 'holes' || operation.kind === 'pockets') && operation.face === 2,
+        ) ?? [];
+      if (seen.length === 0) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `The ${end} end is exposed, and screws go through it.`,
+          why: 'They show. A dado, dowels or loose tenons hide the joint; an applied end panel covers it.',
+          parts: [`side/${end}`],
+          settings: [settingPath(context, `ends/${end}`)],
+          fixes: [
+            fix(context, 'Apply an end panel', `ends/${end}Panel`, 'applied'),
+            {
+              label: 'Dado the horizontals',
+              edits: ['bottom', 'top', 'shelf'].map((which) => ({
+                path: settingPath(context, `joints/${which}`),
+                value: 'dado',
+              })),
+            },
+          ],
+        },
+      ];
+    });
+  },
+};
+
+/** A back whose edge shows on an exposed end. */
+const backEdgeShows: FindingRule = {
+  id: 'carcass/back-edge-shows',
+  check(context) {
+    const { ends, back } = context.resolved.settings;
+    const shown = (['left', 'right'] as const).filter(
+      (end) => ends[end].value === 'exposed' && ends[`${end}Panel`].value === 'none',
+    );
+    if (back.kind.value !== 'applied' || shown.length === 0) return [];
+    return [
+      {
+        severity: 'note',
+        what: `The edge of the applied back shows on the exposed ${shown.join(' and ')} end.`,
+        why: 'A rabbet or a groove in the side hides it.',
+        parts: ['back'],
+        fixes: [fix(context, 'Take the back in a rabbet', 'back/kind', 'rabbeted')],
+      },
+    ];
+  },
+};
+
+/** A partition that stands on a stretcher, or on nothing. */
+const partitionWithoutSupport: FindingRule = {
+  id: 'carcass/partition-without-support',
+  check({ joints, parts }) {
+    return parts
+      .filter((part) => part.role === 'partition')
+      .flatMap((part): FindingDraft[] => {
+        const foot = joints.find((joint) => joint.member?.key === part.key && joint.member.end === 'u0');
+        const receiver = foot && receiverOf(foot, parts);
+        const depth = receiver?.part.width.mm ?? 0;
+        const web =
+          foot &&
+          parts.some(
+            (other) =>
+              other.role === 'web' &&
+              other.key.includes('/rail/') &&
+              Math.abs(other.placement.origin[2] - foot.plane) < 0.01,
+          );
+        if (web || depth >= part.width.mm * 0.6) return [];
+        return [
+          {
+            severity: 'warn',
+            what: receiver
+              ? 'A partition stands on a part that is not as deep as it is.'
+              : 'A partition stands on nothing.',
+            why: 'Its rear hangs free and sags under load. Put a fixed shelf or a web frame under it.',
+            parts: [part.key],
+          },
+        ];
+      });
+  },
+};
+
+/** Inside a face frame the sides must not stand in the opening. */
+const negativePacking: FindingRule = {
+  id: 'carcass/negative-packing',
+  check(context) {
+    const { box, resolved, show } = context;
+    if (resolved.settings.frame.fitted.value !== 'fitted') return [];
+    const { packingLeft, packingRight } = frameSizes(box, resolved);
+    return [packingLeft, packingRight].flatMap((packing): FindingDraft[] =>
+      packing.mm >= -TOLERANCE_MM
+        ? []
+        : [
+            {
+              severity: 'warn',
+              what: `The side stands ${show(-packing.mm)} into the frame opening.`,
+              why: 'Packing behind the frame comes out negative: drawers and doors strike the side. Widen the stile or lessen the overhang.',
+              numbers: [packing],
+              parts: [packing === packingLeft ? 'frame/stile/left' : 'frame/stile/right'],
+              settings: [settingPath(context, `frame/stile${packing === packingLeft ? 'Left' : 'Right'}`)],
+            },
+          ],
+    );
+  },
+};
+
+/** A stile or rail between two fronts must leave the gap between them. */
+const frontsMeetOnFrame: FindingRule = {
+  id: 'carcass/fronts-meet-on-frame',
+  check(context) {
+    const { face, resolved, show } = context;
+    const { frame, fronts } = resolved.settings;
+    if (frame.fitted.value !== 'fitted' || !face.ok) return [];
+    const tight = face.splits.flatMap((split) =>
+      split.between.filter((between) => between.face.mm < fronts.gap.mm - TOLERANCE_MM),
+    );
+    const [worst] = tight.sort((a, b) => a.face.mm - b.face.mm);
+    if (!worst) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `Between two fronts on the frame only ${show(worst.face.mm)} is left; the gap is ${show(fronts.gap.mm)}.`,
+        why: 'The member is too narrow for both overlays. Widen it or lap the fronts less.',
+        numbers: [worst.face, worst.clear, frame.overlay],
+        settings: [settingPath(context, 'frame/overlay')],
+      },
+    ];
+  },
+};
+
+/** Solid wood that has to be free to move. */
+const solidMoves: FindingRule = {
+  id: 'carcass/solid-wood-moves',
+  check(context) {
+    const { parts, resolved, show } = context;
+    const seen = new Set<string>();
+    return parts.flatMap((part): FindingDraft[] => {
+      if (!['side', 'top', 'bottom', 'partition', 'end'].includes(part.role) || seen.has(part.name.split(',')[0] ?? ''))
+        return [];
+      const movement = shrinkage(part.width, part.material, resolved.settings);
+      if (!movement || movement.mm < MOVES) return [];
+      seen.add(part.name.split(',')[0] ?? '');
+      return [
+        {
+          severity: 'note',
+          what: `${part.name.split(',')[0]} of ${part.material.name} moves ${show(movement.mm)} across its width of ${show(part.width.mm)}.`,
+          why: 'Glue only the front 75 to 100 of what crosses it and let the rear run dry or slotted; fasten a solid top with buttons or slotted holes.',
+          numbers: [movement],
+          parts: [part.key],
+        },
+      ];
+    });
+  },
+};
+
+/** An end that meets nothing to be joined to. */
+const jointWithoutPartner: FindingRule = {
+  id: 'carcass/joint-without-partner',
+  check({ joints, parts }) {
+    const loose = joints.filter((joint) => !receiverOf(joint, parts));
+    const keys = [...new Set(loose.map((joint) => joint.holds))];
+    // A partition's head or foot may butt a frame or stretcher on purpose; only ends of horizontals are meant here.
+    const horizontals = keys.filter((key) => loose.some((joint) => joint.holds === key && joint.normal === 'x'));
+    if (horizontals.length === 0) return [];
+    return [
+      {
+        severity: 'warn',
+        what: `${horizontals.length === 1 ? 'A part ends' : `${horizontals.length} parts end`} where there is no upright to hold ${horizontals.length === 1 ? 'it' : 'them'}.`,
+        why: 'The column beside it has no partition. Put one in, or take the divider out.',
+        parts: horizontals,
+      },
+    ];
+  },
+};
+
+/** A bottom that was to lie under the sides of a box whose sides reach the floor. */
+const bottomCannotGoUnder: FindingRule = {
+  id: 'carcass/bottom-cannot-go-under',
+  check(context) {
+    const { box, resolved } = context;
+    if (resolved.settings.bottom.place.value !== 'under' || box.floor.mm <= length(0).mm) return [];
+    return [
+      {
+        severity: 'note',
+        what: 'The sides reach the floor, so the bottom is put between them.',
+        why: 'A bottom under the sides needs a plinth, or the floor, directly below it.',
+        settings: [settingPath(context, 'bottom/place')],
+        fixes: [fix(context, 'Say so', 'bottom/place', 'between')],
+      },
+    ];
+  },
+};
+
+/** A web frame too narrow for its own members. */
+const webFrameTooSmall: FindingRule = {
+  id: 'carcass/web-frame-too-small',
+  check({ parts, resolved, show }) {
+    const { member, crossMembers } = resolved.settings.web;
+    const needed = member.times(crossMembers).as('cross members side by side');
+    return parts
+      .filter((part) => part.role === 'web' && part.key.endsWith('/rail/front') && part.length.mm < needed.mm)
+      .map(
+        (part): FindingDraft => ({
+          severity: 'stop',
+          what: `A web frame is ${show(part.length.mm)} wide; its cross members side by side take ${show(needed.mm)}.`,
+          why: 'There is no frame left to make. Use fewer or narrower members, or a fixed shelf.',
+          numbers: [part.length, needed],
+          parts: [part.key],
+        }),
+      );
+  },
+};
+
+export const carcassRules: readonly FindingRule[] = [
+  wallWithoutNailer,
+  bottomInWithdrawal,
+  cutTooDeep,
+  grooveNearEdge,
+  nailerDoesNotFit,
+  backNotHeld,
+  racks,
+  visibleFasteners,
+  backEdgeShows,
+  partitionWithoutSupport,
+  negativePacking,
+  frontsMeetOnFrame,
+  solidMoves,
+  jointWithoutPartner,
+  bottomCannotGoUnder,
+  webFrameTooSmall,
+];

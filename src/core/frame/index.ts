@@ -1,0 +1,1 @@
+export { faceFrame, frameSizes } from './members.js';

@@ -1,0 +1,177 @@
+import type { BuildContext, Builder } from '../carcass/index.js';
+import type { Dim } from '../derive/index.js';
+import type { Resolved } from '../job/index.js';
+import type { Boundary, Box } from '../layout/index.js';
+import type { Operation } from '../machining/index.js';
+import { type Axis, makePart, type Part } from '../parts/index.js';
+
+export interface FrameSizes {
+  readonly width: Dim;
+  readonly height: Dim;
+  /** Lower edge of the frame, from the underside of the box. */
+  readonly foot: Dim;
+  /** Between the stiles. */
+  readonly opening: Dim;
+  /** Inner frame edge to inner face of the side; negative when the side stands in the opening. */
+  readonly packingLeft: Dim;
+  readonly packingRight: Dim;
+}
+
+/**
+ * Frame width = box width + both overhangs = the overall width. The bottom rail's upper edge lies a lip above the floor
+ * of the box, so the frame drops below it by bottom rail − lip − bottom thickness. Packing = stile − overhang − side.
+ */
+export function frameSizes(box: Box, { settings, materials }: Resolved): FrameSizes {
+  const { frame } = settings;
+  const side = materials.side.thickness;
+  const foot = box.bottomTop.plus(frame.lip).minus(frame.bottomRail).as('foot of the frame');
+  const packing = (stile: Dim, beyond: Dim, end: string) =>
+    stile.minus(beyond).minus(side).as(`packing behind the frame, ${end}`);
+  return {
+    width: box.overallWidth.as('frame width'),
+    height: box.height.plus(frame.rise).minus(foot).as('frame height'),
+    foot,
+    opening: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
+    packingLeft: packing(frame.stileLeft, box.beyondLeft, 'left'),
+    packingRight: packing(frame.stileRight, box.beyondRight, 'right'),
+  };
+}
+
+/** Stiles run the full height, rails between them; middle stiles between rails. */
+export const faceFrame: Builder = (context) => {
+  if (context.resolved.settings.frame.fitted.value !== 'fitted') return {};
+  const frame = new Frame(context);
+  return {
+    parts: [
+      frame.stile('left'),
+      frame.stile('right'),
+      frame.rail('top'),
+      ...context.boundaries.map((each) => frame.middle(each)),
+      frame.rail('bottom'),
+    ],
+  };
+};
+
+class Frame {
+  private readonly sizes: FrameSizes;
+
+  constructor(private readonly context: BuildContext) {
+    this.sizes = frameSizes(context.box, context.resolved);
+  }
+
+  stile(hand: 'left' | 'right'): Part {
+    const { box, resolved } = this.context;
+    const { frame, ends } = resolved.settings;
+    const width = hand === 'left' ? frame.stileLeft : frame.stileRight;
+    const x = hand === 'left' ? -box.beyondLeft.mm : box.width.mm + box.beyondRight.mm - width.mm;
+    const wall = ends[hand].value === 'wall';
+    return this.member({
+      key: `frame/stile/${hand}`,
+      name: `Stile, ${hand}`,
+      length: this.sizes.height,
+      width,
+      x,
+      z: this.sizes.foot.mm,
+      upright: true,
+      hand,
+      machining: this.tongueGroove(hand),
+      note: wall
+        ? 'wider by the scribe allowance'
+        : ends[hand].value === 'exposed'
+          ? 'leave slightly proud and trim flush'
+          : '',
+    });
+  }
+
+  /** The groove in the back of a stile for the tongue on the side: from its outer edge, as wide as the side. */
+  private tongueGroove(hand: 'left' | 'right'): Operation[] {
+    const { box, resolved } = this.context;
+    const { frame } = resolved.settings;
+    if (frame.attachment.value !== 'tongue') return [];
+    return [
+      {
+        kind: 'groove',
+        face: 2,
+        along: 'length',
+        from: hand === 'left' ? 'v0' : 'v1',
+        offset: (hand === 'left' ? box.beyondLeft : box.beyondRight).as('outer edge of the side'),
+        width: resolved.materials.side.thickness,
+        depth: frame.tongue,
+        reason: 'takes the tongue of the side',
+        holds: `side/${hand}`,
+      },
+    ];
+  }
+
+  rail(which: 'top' | 'bottom'): Part {
+    const { box, resolved } = this.context;
+    const { frame } = resolved.settings;
+    const width = which === 'top' ? frame.topRail : frame.bottomRail;
+    const z = which === 'top' ? this.sizes.foot.mm + this.sizes.height.mm - width.mm : this.sizes.foot.mm;
+    return this.member({
+      key: `frame/rail/${which}`,
+      name: `Rail, ${which}`,
+      length: this.withTenons(this.sizes.opening),
+      width,
+      x: frame.stileLeft.mm - box.beyondLeft.mm - frame.tenon.mm,
+      z,
+    });
+  }
+
+  middle({ axis, after, within, clear }: Boundary): Part {
+    const { frame } = this.context.resolved.settings;
+    const tenon = frame.tenon.mm;
+    if (axis === 'rows')
+      return this.member({
+        key: `frame/rail/${after}`,
+        name: 'Middle rail',
+        length: this.withTenons(within.clear.h.size),
+        width: frame.midRail,
+        x: within.clear.h.low.mm - tenon,
+        z: clear.low.mm,
+      });
+    return this.member({
+      key: `frame/stile/${after}`,
+      name: 'Middle stile',
+      length: this.withTenons(within.clear.v.size),
+      width: frame.midStile,
+      x: clear.low.mm,
+      z: within.clear.v.low.mm - tenon,
+      upright: true,
+    });
+  }
+
+  private withTenons(size: Dim): Dim {
+    const { tenon } = this.context.resolved.settings.frame;
+    return tenon.mm > 0 ? size.plus(tenon.times(2)) : size;
+  }
+
+  private member(draft: {
+    key: string;
+    name: string;
+    length: Dim;
+    width: Dim;
+    x: number;
+    z: number;
+    upright?: boolean;
+    hand?: 'left' | 'right';
+    machining?: Operation[];
+    note?: string;
+  }): Part {
+    const { material, thickness } = this.context.resolved.materials.frame;
+    const axes: { u: Axis; v: Axis } = draft.upright ? { u: '+z', v: '+x' } : { u: '+x', v: '+z' };
+    return makePart({
+      key: draft.key,
+      name: draft.name,
+      role: 'frame',
+      material,
+      length: draft.length,
+      width: draft.width,
+      thickness,
+      ...(draft.hand ? { hand: draft.hand } : {}),
+      placement: { origin: [draft.x, -thickness.mm, draft.z], ...axes, w: '+y' },
+      machining: draft.machining ?? [],
+      ...(draft.note ? { note: draft.note } : {}),
+    });
+  }
+}

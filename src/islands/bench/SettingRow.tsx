@@ -1,0 +1,203 @@
+import { RotateCcw } from 'lucide-react';
+import { useMemo } from 'react';
+import { Dim } from '../../core/derive/index.js';
+import { drawChoice, hasChoicePicture } from '../../core/drawing/index.js';
+import { type Choice, type Leaf, settingLeaves } from '../../core/job/index.js';
+import type { SolvedCabinet } from '../../core/solve.js';
+import { LengthField, type Outcome } from '../fields/LengthField.js';
+import { PlainField } from '../fields/PlainField.js';
+import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { useBench } from './context.js';
+import { entryNames } from './names.js';
+
+const LEAVES = new Map(settingLeaves.map((leaf) => [leaf.path.join('/'), leaf]));
+
+/** The value a setting has on this cabinet, wherever it was decided. */
+export function settingOf(solved: SolvedCabinet, path: string): Dim | Choice {
+  return path
+    .split('/')
+    .reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], solved.resolved.settings) as Dim | Choice;
+}
+
+/** The word a choice has; empty for a number. */
+export function choiceOf(solved: SolvedCabinet, path: string): string {
+  const found = settingOf(solved, path);
+  return found instanceof Dim ? '' : found.value;
+}
+
+const SOURCE_WORD = {
+  here: 'here',
+  job: 'job',
+  house: 'house',
+  measured: 'measured',
+  nominal: 'nominal',
+  profile: 'profile',
+  rule: 'rule',
+} as const;
+
+/** One setting: its name, its value, and where that was decided, with a way back to the standard. */
+export function Setting({ path, solved }: { path: string; solved: SolvedCabinet }) {
+  const leaf = LEAVES.get(path);
+  const act = useBench((state) => state.act);
+  if (!leaf) return null;
+  const found = settingOf(solved, path);
+  const label = leaf.label.charAt(0).toUpperCase() + leaf.label.slice(1);
+  const set = (value: unknown) =>
+    act({ label, edits: [{ path: `cabinets/${solved.cabinet.id}/settings/${path}`, value }] });
+  const where = <Where label={label} source={found.source} onReset={() => set(undefined)} />;
+  return found instanceof Dim ? (
+    <NumberSetting leaf={leaf} label={label} dim={found} solved={solved} where={where} set={set} />
+  ) : (
+    <ChoiceSetting leaf={leaf} path={path} label={label} value={found.value} solved={solved} where={where} set={set} />
+  );
+}
+
+interface RowProps {
+  readonly leaf: Leaf;
+  readonly label: string;
+  readonly solved: SolvedCabinet;
+  readonly where: React.ReactNode;
+  readonly set: (value: unknown) => Outcome;
+}
+
+function Where({
+  label,
+  source,
+  onReset,
+}: {
+  label: string;
+  source: Choice['source'] | undefined;
+  onReset: () => void;
+}) {
+  const kind = source?.kind ?? 'rule';
+  return (
+    <span className="flex w-12 shrink-0 items-center justify-end text-[0.8125rem]">
+      {kind === 'here' ? (
+        <button
+          type="button"
+          className="flex min-h-7 items-center gap-1 font-semibold text-pencil"
+          title="Decided here. Press to go back to the standard"
+          aria-label={`here: ${label} was decided on this cabinet, back to the standard`}
+          data-reset={label}
+          onClick={onReset}
+        >
+          here <RotateCcw size={13} aria-hidden="true" />
+        </button>
+      ) : (
+        <span className="text-ink-soft" title={source?.note}>
+          {SOURCE_WORD[kind]}
+        </span>
+      )}
+    </span>
+  );
+}
+
+function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { dim: Dim }) {
+  const openTape = useBench((state) => state.openTape);
+  const style = useBench((state) => state.job.display);
+  const path = leaf.path.join('/');
+  return (
+    <div className="flex items-center gap-1">
+      <span className="min-w-0 flex-1 leading-tight">{label}</span>
+      {leaf.measure === 'plain' ? (
+        <PlainField label={label} value={dim.mm} onCommit={set} />
+      ) : (
+        <LengthField
+          label={label}
+          mm={dim.mm}
+          style={style}
+          names={entryNames(solved)}
+          path={path}
+          className="w-24 font-semibold"
+          onFocus={() => openTape((each) => settingOf(each, path) as Dim)}
+          onCommit={set}
+        />
+      )}
+      {where}
+    </div>
+  );
+}
+
+function ChoiceSetting({ leaf, path, label, value, solved, where, set }: RowProps & { path: string; value: string }) {
+  const options = Object.entries(leaf.options ?? {});
+  return (
+    <div className="flex flex-col gap-0.5 py-0.5">
+      <span className="flex items-center justify-between gap-2">
+        <span>{label}</span>
+        {where}
+      </span>
+      {hasChoicePicture(path) ? (
+        <Pictures path={path} label={label} value={value} options={options} solved={solved} set={set} />
+      ) : (
+        <select
+          aria-label={label}
+          data-path={path}
+          className="entry w-full font-semibold"
+          value={value}
+          onChange={(event) => set(event.currentTarget.value)}
+        >
+          {options.map(([option, words]) => (
+            <option key={option} value={option}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+      {leaf.trade && <span className="text-[0.875rem] leading-snug text-ink-soft">{leaf.trade}</span>}
+    </div>
+  );
+}
+
+const PICTURE = { width: 76, height: 58 };
+
+interface PicturesProps {
+  readonly path: string;
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly [string, string][];
+  readonly solved: SolvedCabinet;
+  readonly set: (value: unknown) => Outcome;
+}
+
+/** Every option drawn as this very cabinet would be with it. */
+function Pictures({ path, label, value, options, solved, set }: PicturesProps) {
+  const job = useBench((state) => state.job);
+  const { cabinet } = solved;
+  const pictures = useMemo(
+    () => options.map(([option]) => drawChoice(job, cabinet, path, option)),
+    [job, cabinet, path, options],
+  );
+  return (
+    <fieldset className="grid grid-cols-3 gap-1" data-path={path} tabIndex={-1}>
+      <legend className="sr-only">{label}</legend>
+      {options.map(([option, words], at) => {
+        const picture = pictures[at];
+        const chosen = option === value;
+        return (
+          <label
+            key={option}
+            className={`flex flex-col items-center gap-0.5 border-2 bg-sheet p-1 text-center text-[0.8125rem] leading-tight has-focus-visible:outline-2 has-focus-visible:outline-pencil ${chosen ? 'border-pencil font-semibold' : 'border-transparent hover:border-rule'}`}
+          >
+            <input
+              type="radio"
+              className="sr-only"
+              name={`${cabinet.id} ${path}`}
+              checked={chosen}
+              onChange={() => set(option)}
+            />
+            <span className="flex items-center justify-center overflow-hidden" style={PICTURE}>
+              {picture && (
+                <ThumbnailDrawing
+                  thumbnail={picture}
+                  scale={Math.min(PICTURE.width / picture.width, PICTURE.height / picture.height)}
+                  cropped
+                />
+              )}
+            </span>
+            <span>{words}</span>
+          </label>
+        );
+      })}
+    </fieldset>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Tint } from '../../core/drawing/index.js';
+
+/** Timber is tinted by what it is; see the tokens in `styles/app.css`. */
+export const TINT_FILL: Readonly<Record<Tint, string>> = {
+  case: 'var(--color-timber-case)',
+  front: 'var(--color-timber-front)',
+  back: 'var(--color-timber-back)',
+  plinth: 'var(--color-timber-plinth)',
+  shelf: 'var(--color-timber-shelf)',
+  frame: 'var(--color-timber-frame)',
+  machining: 'var(--color-machining)',
+  void: 'none',
+};
