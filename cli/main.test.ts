@@ -13,7 +13,7 @@ test('solve prints the whole result, with --tape every derivation', () => {
   const { status, stdout } = alcove('solve', DEMO);
   assert.equal(status, 0);
   const result = JSON.parse(stdout);
-  assert.equal(result.cabinets.length, 6);
+  assert.equal(result.cabinets.length, 9);
   const back = result.cabinets[0].parts.find((part: { name: string }) => part.name === 'Back');
   assert.equal(back.width, 879.4);
   const taped = JSON.parse(alcove('solve', DEMO, '--tape').stdout);

@@ -70,6 +70,18 @@ const figures = (text: string) =>
     .replace(/\s+/g, ' ')
     .replaceAll(' / ', '/')
     .trim();
+/** Opens a fold of the decisions. */
+async function unfold(title: string) {
+  const fold = await find(browser.driver, `details[data-fold="${title}"]`);
+  if ((await fold.getAttribute('open')) === null) await (await fold.findElement(By.css('summary'))).click();
+}
+
+/** Chooses an option by its words among the small drawings of a setting. */
+async function choose(path: string, words: string) {
+  const option = await find(browser.driver, `fieldset[data-path="${path}"]`);
+  await (await option.findElement(By.xpath(`.//label[contains(., "${words}")]`))).click();
+}
+
 const cell = (name: string, column: number) => async () =>
   (
     await browser.driver.findElement(By.xpath(`//section[@aria-label="Parts"]//tr[td[2]="${name}"]/td[${column}]`))
@@ -192,26 +204,78 @@ test('one selection lights the part on the drawing and in the table', async () =
 
 test('materials, toe, top, stack and standards change the parts, and a decision made here goes back to the house', async () => {
   const { driver } = browser;
-  await type('Birch plywood 18, readings', '18.2').catch(async () => {
-    await (await driver.findElement(By.xpath('//summary[.="Materials"]'))).click();
-    await type('Birch plywood 18, readings', '18.2');
-  });
+  await unfold('Materials');
+  await type('Birch plywood 18, readings', '18.2');
   await shows('Bottom', 4, '863.6');
-  await (await driver.findElement(By.xpath('//summary[.="Toe and top"]'))).click();
-  await (await find(driver, 'select[aria-label="Top"]')).sendKeys('full');
+  await unfold('Top and bottom');
+  await choose('top/kind', 'full panel');
   await shows('Top', 4, '863.6');
-  await (await find(driver, 'select[aria-label="Toe"]')).sendKeys('none');
+  await unfold('Toe');
+  await choose('toe/kind', 'none');
   await shows('Side, left', 4, '870');
-  await (await find(driver, '[aria-label="Toe: decided here, back to the standard"]')).click();
+  await (await find(driver, '[data-reset="Toe"]')).click();
   await shows('Side, left', 4, '770');
   await (await named(driver, 'Add below')).click();
   await eventually(
     () => driver.findElements(By.css('[aria-label$=" is"]')),
     (list) => list.length === 3,
-    'no third front',
+    'no third opening',
   );
-  await type('Front 2 shelves', '3');
-  await shows('Adjustable shelf', 3, '3');
+  await type('Opening 2 shelves', '3');
+  await shows('Adjustable shelf', 3, '4');
+  await (await named(driver, 'All settings back to the standards')).click();
+  await shows('Stretcher, rear', 4, '863.6');
+  await saved();
+});
+
+test('the bench builds every school: compared, chosen by its picture, with joints, ends and a frame', async () => {
+  const { driver } = browser;
+  await go('/');
+  await (await named(driver, 'reading room')).click();
+  await untilAlive(driver);
+  await unfold('Construction');
+  assert.match(await textOf(driver, '[data-fold="Construction"] table'), /Inside width[\s\S]*Parts[\s\S]*Stock/);
+  await choose('school', 'face frame');
+  await shows('Stile, left', 3, '1');
+  await eventually(
+    () => driver.findElements(By.css('[data-part^="frame/"]')),
+    (list) => list.length >= 4,
+    'no frame is drawn',
+  );
+  await unfold('Joints');
+  await choose('joints/bottom', 'butt, dowels');
+  await (await driver.findElement(By.xpath('//section[@aria-label="Parts"]//tr[td[2]="Bottom"]//button'))).click();
+  await (await named(driver, 'Panel')).click();
+  await eventually(
+    () => textOf(driver, 'main'),
+    (text) => /holes in the|edge holes/i.test(text) && /dowels: carries the bottom/.test(text),
+    'no dowel holes in the bottom',
+  );
+  await unfold('Ends');
+  await (await find(driver, 'select[aria-label="Left end stands against"]')).sendKeys('exposed');
+  await (await named(driver, 'Section')).click();
+  await find(driver, '[data-dimension="section-clear-depth"]');
+  await choose('school', 'traditional');
+  await shows('Top frame rail', 3, '2');
+  await (await named(driver, 'Front')).click();
+  assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('openings divide again, and a dimension of the inner division is typed on the drawing', async () => {
+  const { driver } = browser;
+  await (await named(driver, 'Open shelves')).click();
+  await (await find(driver, 'select[aria-label="Opening 1 is"]')).sendKeys('Divided in columns');
+  await eventually(
+    () => driver.findElements(By.css('[data-part^="divider/o3"]')),
+    (list) => list.length > 0,
+    'no partition is drawn',
+  );
+  await typeOnDrawing('face-o3', '200');
+  await eventually(
+    () => driver.findElement(By.css('[data-figures="face-o3"]')).getText(),
+    (text) => text === '200',
+    'the column did not take its width',
+  );
   await saved();
 });
 

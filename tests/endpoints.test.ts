@@ -161,7 +161,7 @@ test('bad bodies are refused with the field and a sentence, and change nothing',
     [
       'PATCH',
       `/jobs/${id}`,
-      { version, cabinets: [{ ...cabinet, settings: { materials: { case: 'gold' } } }] },
+      { version, cabinets: [{ ...cabinet, settings: { materials: { side: 'gold' } } }] },
       422,
       /gold/,
     ],

@@ -1,7 +1,7 @@
 /** Takes the pictures in docs/screenshots from the demo data, or one page into a file: `screenshots.ts PATH FILE`. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { consoleErrors, find, openBrowser, untilAlive } from './support/browser.js';
+import { consoleErrors, find, named, openBrowser, untilAlive } from './support/browser.js';
 import { startServer } from './support/server.js';
 
 const FOLDER = 'docs/screenshots';
@@ -20,11 +20,29 @@ try {
     await driver.get(server.url + path);
     await untilAlive(driver);
   };
+  const click = async (css: string) => (await find(driver, css)).click();
+  const fold = (title: string) => click(`details[data-fold="${title}"] summary`);
+  const room = job('reading room');
   await open('/');
   await shot('jobs');
-  await open(`/jobs/${job('reading room')}?cabinet=c1`);
-  await (await find(driver, '[data-size="back cutWidth"]')).click();
+  await open(`/jobs/${room}?cabinet=c1`);
+  await click('[data-size="back cutWidth"]');
   await shot('bench');
+  await open(`/jobs/${room}?cabinet=c8`);
+  await fold('Construction');
+  await shot('bench-face-frame');
+  await open(`/jobs/${room}?cabinet=c1`);
+  await (await named(driver, 'Section')).click();
+  await fold('Face and openings');
+  await fold('Joints');
+  await fold('Back and nailers');
+  await shot('section');
+  await open(`/jobs/${room}?cabinet=c8`);
+  await (await named(driver, 'Select 8.A')).click();
+  await (await named(driver, 'Panel')).click();
+  await shot('panel');
+  await open(`/jobs/${room}?cabinet=c9`);
+  await shot('bench-plan-chest');
   await open(`/jobs/${job('issue desk')}?cabinet=c2`);
   await shot('bench-inches');
   const errors = await consoleErrors(driver);

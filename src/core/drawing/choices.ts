@@ -43,7 +43,7 @@ export function hasChoicePicture(path: string): boolean {
 }
 
 /** Half the side of a corner view (mm): large enough to know the corner, small enough to see the joint. */
-const CORNER = 70;
+const CORNER = 46;
 
 /**
  * The cabinet as it would be with an option chosen, seen where the choice makes the difference. It is the real cabinet,
@@ -90,13 +90,13 @@ function drawView(solved: SolvedCabinet, view: View): Picture {
         { h: box.sideDepth.mm + 30, v: box.height.mm + 40 },
       );
     case 'bottom corner':
-      return pictureOf(cut({ normal: 'y', at: box.sideDepth.mm / 2 }), ...square(40, box.bottomTop.mm));
+      return pictureOf(cut({ normal: 'y', at: box.sideDepth.mm / 2 }), ...square(28, box.bottomTop.mm - 5));
     case 'top corner':
-      return pictureOf(cut({ normal: 'y', at: 30 }), ...square(40, box.topUnderside.mm));
+      return pictureOf(cut({ normal: 'y', at: 30 }), ...square(28, box.topUnderside.mm + 5));
     case 'rear corner':
       return pictureOf(
         cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }),
-        ...square(40, box.sideDepth.mm - 30),
+        ...square(28, box.sideDepth.mm - 26),
       );
     case 'lower rear':
       return pictureOf(cut(middle), ...square(box.sideDepth.mm - 30, box.bottomTop.mm));

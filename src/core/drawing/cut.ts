@@ -124,7 +124,7 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
   const rear = box.sideDepth.mm;
   const items = [
     make('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth),
-    make('section-side-depth', 'bottom', 0, 0, rear, box.sideDepth),
+    make('section-side-depth', 'top', 1, 0, rear, box.sideDepth),
     make('section-clear-height', 'left', 0, box.bottomTop.mm, box.topUnderside.mm, box.clearHeight),
   ];
   const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
@@ -156,7 +156,7 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
   const boarded = parts.some((part) => part.role === 'plinth');
   if (boarded)
     items.push(
-      make('section-toe-setback', 'bottom', 2, 0, toe.setback.mm, toe.setback, `${path}/settings/toe/setback`),
+      make('section-toe-setback', 'bottom', 0, 0, toe.setback.mm, toe.setback, `${path}/settings/toe/setback`),
     );
   return items;
 }

@@ -264,8 +264,11 @@ function splitChain(
   const pin = (at: number) => `${split.path}/parts/${split.parts[at]?.id}/pin`;
   const id = (at: number) => split.parts[at]?.id ?? '';
   const items: DimensionItem[] = [];
-  // Columns need no faces where a frame's openings say it all.
+  // Below the first division one chain is enough: the one that decides.
+  const both = root || !openingsFirst;
+  const openings = both ? level + 1 : level;
   split.face.forEach((each, at) => {
+    if (!both) return;
     const front = solved.fronts.find((other) => other.openingId === id(at));
     const edits = openingsFirst ? undefined : pin(at);
     items.push({
@@ -281,7 +284,7 @@ function splitChain(
   });
   if (openingsFirst)
     split.clear.forEach((each, at) => {
-      items.push(span(`opening-${id(at)}`, side, level + 1, each.low.mm, each.high.mm, each.size, pin(at)));
+      items.push(span(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)));
       const next = split.clear[at + 1];
       const between = split.between[at];
       if (!framed || !next || !between) return;
@@ -290,7 +293,7 @@ function splitChain(
         span(
           `member-${id(at)}`,
           side,
-          level + 1,
+          openings,
           from,
           to,
           between.clear,

@@ -192,6 +192,8 @@ export interface MachiningRow {
   readonly positions: readonly Dim[];
   readonly size: Dim;
   readonly depth?: Dim;
+  /** How the second size is read: a depth, unless it says otherwise. */
+  readonly by?: true;
   readonly reason: string;
 }
 
@@ -228,6 +230,7 @@ export function machiningTable(part: Part): MachiningRow[] {
           positions: [],
           size: operation.alongLength,
           depth: operation.alongWidth,
+          by: true,
           reason,
         };
       case 'holes':

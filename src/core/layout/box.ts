@@ -63,7 +63,7 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
   const overallHeight = deriveHeight(cabinet, settings.worktop.thickness);
   const [beyondLeft, beyondRight] = [beyondEnd('left', resolved), beyondEnd('right', resolved)];
   const beyond = [beyondLeft, beyondRight].filter((reach) => reach.mm !== 0);
-  const width = (beyond.length > 0 ? overallWidth.minus(sumOf(beyond)) : overallWidth).as('box width');
+  const width = beyond.length > 0 ? overallWidth.minus(sumOf(beyond)).as('box width') : overallWidth;
 
   const toe = settings.toe.kind.value;
   const standsOnSomething = toe === 'plinth' || toe === 'legs';

@@ -15,8 +15,10 @@ import { useBench } from './context.js';
 
 /** Height of the tallest cabinet on the strip (px). */
 const TALLEST = 40;
+/** Cabinets up to this height stand at one scale (mm); taller ones are drawn smaller to fit. */
+const USUAL = 950;
 
-/** The job's cabinets standing in a row at one scale; the one on the bench is underlined. */
+/** The job's cabinets standing in a row; the one on the bench is underlined. */
 export function CabinetStrip() {
   const job = useBench((state) => state.job);
   const solved = useBench((state) => state.solved);
@@ -24,7 +26,6 @@ export function CabinetStrip() {
   const act = useBench((state) => state.act);
   const showCabinet = useBench((state) => state.showCabinet);
   const drawn = solved.cabinets.map((each) => ({ solved: each, thumbnail: thumbnailOf(each) }));
-  const scale = TALLEST / Math.max(700, ...drawn.map(({ thumbnail }) => thumbnail.height));
   const current = job.cabinets.find((cabinet) => cabinet.id === cabinetId);
   const add = (cabinet: Cabinet, label: string) => {
     const outcome = act({ label, edits: [{ path: `cabinets/${cabinet.id}`, value: cabinet }] });
@@ -57,7 +58,6 @@ export function CabinetStrip() {
             key={each.cabinet.id}
             solved={each}
             thumbnail={thumbnail}
-            scale={scale}
             here={each.cabinet.id === cabinetId}
             onShow={showCabinet}
           />
@@ -92,12 +92,11 @@ function thumbnailOf(solved: SolvedCabinet): Thumbnail {
 interface StripItemProps {
   readonly solved: SolvedCabinet;
   readonly thumbnail: Thumbnail;
-  readonly scale: number;
   readonly here: boolean;
   readonly onShow: (id: string) => void;
 }
 
-const StripItem = memo(function StripItem({ solved, thumbnail, scale, here, onShow }: StripItemProps) {
+const StripItem = memo(function StripItem({ solved, thumbnail, here, onShow }: StripItemProps) {
   const { cabinet, findings } = solved;
   const stops = findings.filter((finding) => finding.severity === 'stop').length;
   return (
@@ -109,7 +108,7 @@ const StripItem = memo(function StripItem({ solved, thumbnail, scale, here, onSh
         title={`${cabinet.number} ${cabinet.name}`}
         className={`flex h-[4.25rem] flex-col items-center justify-end gap-0.5 border-b-3 px-2 pb-0.5 ${here ? 'border-pencil bg-sheet' : 'border-transparent hover:bg-bench-deep'}`}
       >
-        <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />
+        <ThumbnailDrawing thumbnail={thumbnail} scale={TALLEST / Math.max(USUAL, thumbnail.height)} />
         <span className={`text-[0.9375rem] leading-tight ${here ? 'font-bold' : ''}`}>
           {cabinet.number}
           {stops > 0 && <span className="ml-1 font-bold text-finding">stop</span>}

@@ -27,10 +27,12 @@ export interface DrawingSheetProps {
   readonly savedAt: string;
   /** Draws the view from a solved cabinet, again after every edit; undefined when there is nothing to show. */
   readonly draw: (solved: SolvedCabinet) => Drawing | undefined;
+  /** Whether the selected part is lit; a drawing of one part alone need not say which. */
+  readonly lit?: boolean;
 }
 
 /** A drawing on a sheet with its title block. Its numbers are fields. */
-export function DrawingSheet({ solved, savedAt, draw }: DrawingSheetProps) {
+export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheetProps) {
   const select = useBench((state) => state.select);
   const openTape = useBench((state) => state.openTape);
   const style = useBench((state) => state.job.display);
@@ -75,7 +77,10 @@ export function DrawingSheet({ solved, savedAt, draw }: DrawingSheetProps) {
               <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-ink)" strokeOpacity="0.35" strokeWidth="1" />
             </pattern>
           </defs>
-          <Items drawing={drawing} laid={laid} />
+          <Items drawing={drawing} laid={laid} lit={lit} />
+          {laid.dimensions.map((placed) => (
+            <DimensionLines key={placed.item.id} placed={placed} />
+          ))}
           {laid.dimensions.map((placed) => (
             <DimensionMark
               key={placed.item.id}
@@ -129,7 +134,7 @@ const STROKE = {
   swing: { strokeWidth: 0.8, strokeDasharray: '12 3 2 3' },
 } as const;
 
-function Items({ drawing, laid }: { drawing: Drawing; laid: LaidSheet }) {
+function Items({ drawing, laid, lit }: { drawing: Drawing; laid: LaidSheet; lit: boolean }) {
   const selected = useBench((state) => state.selected);
   const select = useBench((state) => state.select);
   return (
@@ -139,7 +144,7 @@ function Items({ drawing, laid }: { drawing: Drawing; laid: LaidSheet }) {
           key={at}
           item={item}
           laid={laid}
-          chosen={item.shows !== undefined && item.shows === selected}
+          chosen={lit && item.shows !== undefined && item.shows === selected}
           onSelect={select}
         />
       ))}
@@ -292,26 +297,9 @@ function GrainLines({
   );
 }
 
-function DimensionMark({
-  placed,
-  style,
-  hidden,
-  onOpen,
-}: {
-  placed: PlacedDimension;
-  style: LengthStyle;
-  hidden: boolean;
-  onOpen: () => void;
-}) {
-  const { item, start, end, extensions, text, leader, textWidth } = placed;
-  const upright = item.side === 'left' || item.side === 'right';
-  const onKey = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter' && event.key !== ' ') return;
-    event.preventDefault();
-    onOpen();
-  };
-  const editable = item.edits !== undefined;
-  const half = TEXT_HEIGHT[style.unit] / 2;
+/** Lines, ticks and leaders lie under every text. */
+function DimensionLines({ placed }: { placed: PlacedDimension }) {
+  const { start, end, extensions, leader } = placed;
   return (
     <g>
       <g stroke="var(--color-ink)" strokeWidth={0.7} fill="none" className="pointer-events-none">
@@ -331,45 +319,68 @@ function DimensionMark({
         ))}
         {leader && <line x1={leader[0].x} y1={leader[0].y} x2={leader[1].x} y2={leader[1].y} opacity={0.5} />}
       </g>
-      {!hidden && (
-        <g className="group text-ink focus-within:text-pencil hover:text-pencil">
-          <g
-            role="button"
-            tabIndex={0}
-            data-dimension={item.id}
-            aria-label={`${item.dim.label} ${formatLength(item.dim.mm, style)}, ${editable ? 'change' : 'show the tape'}`}
-            className="cursor-pointer outline-none"
-            onClick={(event) => {
-              event.stopPropagation();
-              onOpen();
-            }}
-            onKeyDown={onKey}
-          >
-            <rect
-              x={text.x - textWidth / 2 - (upright ? 2 : 1)}
-              y={text.y - half}
-              width={textWidth + (upright ? 4 : 2)}
-              height={half * 2}
-              fill="var(--color-sheet)"
-              className="group-focus-within:fill-pencil-pale group-hover:fill-pencil-pale"
-            />
-          </g>
-          {/* The figures stand beside the button, whose name says them in words. */}
-          <g aria-hidden="true" className="pointer-events-none" data-figures={item.id}>
-            <DrawnLength mm={item.dim.mm} style={style} x={text.x} y={text.y} size={FIGURE_SIZE} />
-          </g>
-          {editable && (
-            <line
-              x1={text.x - textWidth / 2 + 2}
-              x2={text.x + textWidth / 2 - 2}
-              y1={text.y + half}
-              y2={text.y + half}
-              stroke="var(--color-pencil)"
-              strokeWidth={1.2}
-              strokeDasharray="2 2"
-            />
-          )}
-        </g>
+    </g>
+  );
+}
+
+function DimensionMark({
+  placed,
+  style,
+  hidden,
+  onOpen,
+}: {
+  placed: PlacedDimension;
+  style: LengthStyle;
+  hidden: boolean;
+  onOpen: () => void;
+}) {
+  const { item, text, textWidth } = placed;
+  const upright = item.side === 'left' || item.side === 'right';
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    onOpen();
+  };
+  const editable = item.edits !== undefined;
+  const half = TEXT_HEIGHT[style.unit] / 2;
+  if (hidden) return null;
+  return (
+    <g className="group text-ink focus-within:text-pencil hover:text-pencil">
+      <g
+        role="button"
+        tabIndex={0}
+        data-dimension={item.id}
+        aria-label={`${item.dim.label} ${formatLength(item.dim.mm, style)}, ${editable ? 'change' : 'show the tape'}`}
+        className="cursor-pointer outline-none"
+        onClick={(event) => {
+          event.stopPropagation();
+          onOpen();
+        }}
+        onKeyDown={onKey}
+      >
+        <rect
+          x={text.x - textWidth / 2 - (upright ? 2 : 1)}
+          y={text.y - half}
+          width={textWidth + (upright ? 4 : 2)}
+          height={half * 2}
+          fill="var(--color-sheet)"
+          className="group-focus-within:fill-pencil-pale group-hover:fill-pencil-pale"
+        />
+      </g>
+      {/* The figures stand beside the button, whose name says them in words. */}
+      <g aria-hidden="true" className="pointer-events-none" data-figures={item.id}>
+        <DrawnLength mm={item.dim.mm} style={style} x={text.x} y={text.y} size={FIGURE_SIZE} />
+      </g>
+      {editable && (
+        <line
+          x1={text.x - textWidth / 2 + 2}
+          x2={text.x + textWidth / 2 - 2}
+          y1={text.y + half}
+          y2={text.y + half}
+          stroke="var(--color-pencil)"
+          strokeWidth={1.2}
+          strokeDasharray="2 2"
+        />
       )}
     </g>
   );
@@ -439,12 +450,17 @@ function TitleStrip({
   const y = height - TITLE_HEIGHT;
   const { job, cabinet, view } = drawing.title;
   const date = savedAt.slice(0, 10);
+  const narrow = width < 520;
   const words = [
     { x: 12, text: cabinet, weight: 700 },
-    { x: width * 0.34, text: view, weight: 400 },
-    { x: width * 0.54, text: `1 : ${laid.scale}`, weight: 400 },
-    { x: width * 0.63, text: unit === 'mm' ? 'millimetres' : 'inches', weight: 400 },
-    { x: width * 0.8, text: date, weight: 400 },
+    { x: width * (narrow ? 0.46 : 0.34), text: view, weight: 400 },
+    { x: width * (narrow ? 0.8 : 0.54), text: `1 : ${laid.scale}`, weight: 400 },
+    ...(narrow
+      ? []
+      : [
+          { x: width * 0.63, text: unit === 'mm' ? 'millimetres' : 'inches', weight: 400 },
+          { x: width * 0.8, text: date, weight: 400 },
+        ]),
   ];
   return (
     <g className="pointer-events-none">

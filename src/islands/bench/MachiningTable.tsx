@@ -30,7 +30,7 @@ export function MachiningTable({ part }: { part: Part }) {
                   <Size part={part} at={at} dim={row.size} />
                   {row.depth && (
                     <>
-                      <span className="font-normal text-ink-soft"> deep </span>
+                      <span className="font-normal text-ink-soft"> {row.by ? 'by' : 'deep'} </span>
                       <Size part={part} at={at} dim={row.depth} />
                     </>
                   )}

@@ -1,5 +1,5 @@
 import { RotateCcw } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Dim } from '../../core/derive/index.js';
 import { drawChoice, hasChoicePicture } from '../../core/drawing/index.js';
 import { type Choice, type Leaf, settingLeaves } from '../../core/job/index.js';
@@ -118,7 +118,21 @@ function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { di
   );
 }
 
-function ChoiceSetting({ leaf, path, label, value, solved, where, set }: RowProps & { path: string; value: string }) {
+function ChoiceSetting({
+  leaf,
+  path,
+  label,
+  value,
+  solved,
+  where,
+  set: attempt,
+}: RowProps & { path: string; value: string }) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (next: unknown) => {
+    const outcome = attempt(next);
+    setProblem(outcome.ok ? null : outcome.message);
+    return outcome;
+  };
   const options = Object.entries(leaf.options ?? {});
   return (
     <div className="flex flex-col gap-0.5 py-0.5">
@@ -142,6 +156,11 @@ function ChoiceSetting({ leaf, path, label, value, solved, where, set }: RowProp
             </option>
           ))}
         </select>
+      )}
+      {problem && (
+        <span role="alert" className="bg-finding-pale px-1.5 py-1 text-[0.875rem] leading-snug text-finding">
+          {problem}
+        </span>
       )}
       {leaf.trade && <span className="text-[0.875rem] leading-snug text-ink-soft">{leaf.trade}</span>}
     </div>

@@ -86,7 +86,7 @@ function PanelView({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string
   if (!row) return <p className="p-6">There is no part to show.</p>;
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_18rem]">
-      <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} />
+      <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lit={false} />
       <div className="min-h-0 overflow-y-auto border-l border-sheet-edge p-3">
         <fieldset className="flex gap-3">
           <legend className="sr-only">Face up</legend>
