@@ -14,7 +14,10 @@ export function framePockets({ box, resolved }: BuildContext, hand: 'left' | 'ri
       kind: 'pockets',
       face: hidden ? 2 : 1,
       edge: 'v0',
-      positions: spacedAlong(box.height, fasteners.first, fasteners.pocketSpacing),
+      // Above the toe: where the sides are notched there is no front edge below the bottom.
+      positions: spacedAlong(box.faceHeight, fasteners.first, fasteners.pocketSpacing).map((position) =>
+        box.floor.mm > 0 ? position.plus(box.floor).as('position along the side') : position,
+      ),
       plugged: !hidden,
       reason: hidden
         ? 'pulls the face frame on, from the hidden outside'
