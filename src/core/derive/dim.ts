@@ -108,7 +108,7 @@ export function length(mm: number, label = ''): Dim {
 
 /** A plain number: a count, a share, a ratio. */
 export function plain(value: number, label = '', source?: Source): Dim {
-  return new Dim(value, label, 'setting', [], 'plain', source);
+  return new Dim(value, label, 'setting', [], 'plain', source ?? (label ? { kind: 'rule' } : undefined));
 }
 
 export function sumOf(terms: readonly Dim[]): Dim {

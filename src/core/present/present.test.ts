@@ -1,0 +1,74 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
+import type { Cabinet } from '../job/index.js';
+import { solve } from '../solve.js';
+import { bandedEdges, compareSchools, machiningSummary, presentJob, summariseCabinet } from './index.js';
+
+test('schools are compared at the same overall size', () => {
+  const job = jobWith({ width: 900 });
+  const [frameless, framed, traditional] = compareSchools(job, job.cabinets[0] as Cabinet);
+  assert.deepEqual([frameless?.school, framed?.school, traditional?.school], ['frameless', 'faceFrame', 'traditional']);
+  assert.equal(frameless?.insideWidth, 864);
+  assert.ok((framed?.openingWidth ?? 0) < (frameless?.openingWidth ?? 0), 'a frame costs opening');
+  assert.ok((framed?.pieces ?? 0) > (frameless?.pieces ?? 0), 'a frame costs parts');
+  assert.ok((framed?.visibleReveal ?? 0) > (frameless?.visibleReveal ?? 0), 'a frame shows');
+  assert.equal(framed?.visibleReveal, 40 - 12);
+  assert.ok(traditional && traditional.area > 0);
+});
+
+test('the comparison keeps everything else that was decided', () => {
+  const job = jobWith({ settings: { school: 'faceFrame', joints: { bottom: 'tenons' } } });
+  const before = structuredClone(job);
+  compareSchools(job, job.cabinets[0] as Cabinet);
+  assert.deepEqual(job, before);
+});
+
+test('edges and machining are written as a maker says them', () => {
+  const solved = solveWith({});
+  const show = (mm: number) => String(Math.round(mm * 10) / 10);
+  assert.equal(bandedEdges(partOf(solved, 'side/left')), 'front');
+  assert.equal(bandedEdges(partOf(solved, 'door/o2/left')), 'all round');
+  const side = machiningSummary(partOf(solved, 'side/left'), show);
+  assert.match(side, /groove 6.3 wide, 8 deep, 18 from the rear edge/);
+  assert.match(side, /4 through holes 4.5, 9 from the bottom edge/);
+  const dowelled = machiningSummary(partOf(solveWith({ settings: { joints: { bottom: 'dowels' } } }), 'bottom'), show);
+  assert.match(dowelled, /holes 8 in the left edge/);
+  const notched = machiningSummary(partOf(solveWith({ settings: { toe: { kind: 'notched' } } }), 'side/left'), show);
+  assert.match(notched, /notch 100 by 68, bottom front corner/);
+});
+
+test('the result is plain data that survives being written down, tape and all', () => {
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const result = presentJob(solve(jobWith(decisions)), { tape: true });
+      const text = JSON.stringify(result);
+      assert.equal(JSON.stringify(JSON.parse(text)), text);
+      assert.ok(!text.includes('null'), 'no number is lost');
+      const ids = new Set(Object.keys(result.derivations ?? {}));
+      for (const [, id] of text.matchAll(/"tape":"(d\d+)"/g)) assert.ok(ids.has(id ?? ''));
+      for (const { terms } of Object.values(result.derivations ?? {}))
+        for (const term of terms ?? []) assert.ok(ids.has(term));
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('every chain of derivations ends in a setting that says who decided it', () => {
+  const { derivations } = presentJob(solve(jobWith({ settings: { school: 'faceFrame' } })), { tape: true });
+  assert.ok(derivations);
+  for (const [id, entry] of Object.entries(derivations)) {
+    if (entry.terms) continue;
+    const decided = entry.source !== undefined || entry.says !== undefined || entry.reason !== undefined;
+    assert.ok(decided, `${id} ${entry.label} comes from nowhere`);
+  }
+});
+
+test('a summary counts what is open and draws the cabinet', () => {
+  const { stops, warnings, thumbnail } = summariseCabinet(
+    solveWith({ width: 2600, settings: { ends: { left: 'exposed' } } }),
+  );
+  assert.ok(stops >= 1 && warnings >= 1);
+  assert.equal(thumbnail.width, 2600);
+});
