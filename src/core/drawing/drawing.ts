@@ -59,6 +59,8 @@ export interface MarkItem {
   readonly kind: 'mark';
   readonly at: DrawingPoint;
   readonly text: string;
+  /** Height there is for it (mm); where that is little it is set without its frame, or not at all. */
+  readonly room?: number;
   readonly shows?: string;
 }
 

@@ -106,6 +106,7 @@ function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
       kind: 'mark',
       at: { h: (from.h + to.h) / 2, v: (from.v + to.v) / 2 },
       text: markOf.get(front.key) ?? '',
+      room: to.v - from.v,
       shows: front.key,
     };
   });

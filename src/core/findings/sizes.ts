@@ -1,7 +1,7 @@
 import { type Dim, diagonal, setting } from '../derive/index.js';
 import { type Act, isSplit, type Opening, type Split } from '../job/index.js';
-import { openingNames } from '../layout/index.js';
-import type { PartRow } from '../parts/index.js';
+import { LEAST_MEMBER, openingNames } from '../layout/index.js';
+import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
 
@@ -25,32 +25,38 @@ const partVanishes: FindingRule = {
     }),
 };
 
-/** Any part that no sheet of its material is large enough for, grain respected. */
+/** Any part that no sheet of its material is large enough for, grain respected; parts of one material together. */
 const partExceedsSheet: FindingRule = {
   id: 'sizes/part-exceeds-sheet',
-  check: ({ rows, show }) => rows.flatMap((row) => exceedsSheet(row, show)),
+  check({ rows, show }) {
+    const tooLarge = new Map<string, PartRow[]>();
+    for (const row of rows)
+      if (exceedsSheet(row.part, false))
+        tooLarge.set(row.part.material.id, [...(tooLarge.get(row.part.material.id) ?? []), row]);
+    return [...tooLarge.values()].map((group): FindingDraft => {
+      const { material } = (group[0] as PartRow).part;
+      const names = group.map(({ part }) => `${part.name} (${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)})`);
+      const turned = group.every(({ part }) => !exceedsSheet(part, true));
+      return {
+        severity: 'stop',
+        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} larger than a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}.`,
+        why: turned
+          ? 'It fits only across the grain, and its grain is locked to its length.'
+          : 'It cannot be cut in one piece: choose a larger sheet or split the cabinet.',
+        numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
+        parts: group.flatMap(({ keys }) => keys),
+        settings: [`materials/${material.id}/sheet`],
+      };
+    });
+  },
 };
 
-function exceedsSheet(row: PartRow, show: (mm: number) => string): FindingDraft[] {
-  const { part } = row;
-  const { sheet, grain, name } = part.material;
+/** True when the part fits no sheet of its material; `turned` lets it lie across the grain. */
+function exceedsSheet({ cutLength, cutWidth, material }: Part, turned: boolean): boolean {
+  const { sheet, grain } = material;
   const fits = (length: number, width: number) =>
     length <= sheet.length + TOLERANCE_MM && width <= sheet.width + TOLERANCE_MM;
-  const { cutLength, cutWidth } = part;
-  if (fits(cutLength.mm, cutWidth.mm) || (grain === 'none' && fits(cutWidth.mm, cutLength.mm))) return [];
-  const turned = fits(cutWidth.mm, cutLength.mm);
-  return [
-    {
-      severity: 'stop',
-      what: `${part.name} is ${show(cutLength.mm)} by ${show(cutWidth.mm)}; a sheet of ${name} is ${show(sheet.length)} by ${show(sheet.width)}.`,
-      why: turned
-        ? 'It fits only across the grain, and its grain is locked to its length.'
-        : 'It cannot be cut in one piece: choose a larger sheet or split the cabinet.',
-      numbers: [cutLength, cutWidth],
-      parts: row.keys,
-      settings: [`materials/${part.material.id}/sheet`],
-    },
-  ];
+  return !fits(cutLength.mm, cutWidth.mm) && !((turned || grain === 'none') && fits(cutWidth.mm, cutLength.mm));
 }
 
 /** Decided sizes in the stack that take more, or less, than there is. */
@@ -67,7 +73,7 @@ const stackDoesNotClose: FindingRule = {
           ? `The sizes decided on the face need ${show(by)} more than there is.`
           : `The sizes decided on the face leave ${show(by)} that belongs to nothing.`,
         why: over
-          ? `${show(decided.mm)} is decided, ${show(available.mm)} is there. Make a decided size smaller, let one go, or make the box higher.`
+          ? `${show(decided.mm)} of ${show(available.mm)} is decided, and whatever is free needs at least ${show(LEAST_MEMBER)}. Make a decided size smaller, let one go, or make the box larger.`
           : 'Every size is decided, so nothing can take up what is left. Let one of them take what is left.',
         numbers: [decided, available],
         settings: [face.path],

@@ -1,10 +1,5 @@
 export {
-  type HouseSet,
   houseSetFor,
-  inchHouse,
-  inchMaterials,
-  metricHouse,
-  metricMaterials,
   newCabinet,
   newJob,
   nextNumber,
@@ -38,6 +33,7 @@ export {
   type Split,
 } from './document.js';
 export { type Act, applyEdits, type Edit, EditPathError, nextId } from './edit.js';
+export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses.js';
 export { type FieldError, type ReadResult, readCabinet, readJob, readJobHead, readJobText, validate } from './read.js';
 export {
   type Choice,

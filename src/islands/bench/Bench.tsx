@@ -35,6 +35,7 @@ export function Bench({ stored, cabinetId }: BenchProps) {
 function BenchView({ jobId, version, savedAt }: { jobId: string; version: number; savedAt: string }) {
   const solved = useSolvedCabinet();
   const lastAct = useBench((state) => state.lastAct);
+  const partsShown = useBench((state) => state.partsShown);
   const [keysOpen, setKeysOpen] = useState(false);
   useKeys(() => setKeysOpen(true));
   useCabinetInAddress();
@@ -45,12 +46,14 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
       {solved ? (
         <div className="grid min-h-0 grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]">
           <Decisions solved={solved} />
-          <main className="grid min-h-0 grid-rows-[minmax(0,1fr)_auto_13.5rem] px-1 pb-2">
+          <main
+            className={`grid min-h-0 px-1 pb-2 ${partsShown ? 'grid-rows-[minmax(0,1fr)_auto_13.5rem]' : 'grid-rows-[minmax(0,1fr)_auto]'}`}
+          >
             <Sheet solved={solved} savedAt={savedAt} />
             <p className="min-h-7 truncate px-1 pt-1 text-[0.9375rem] text-ink-soft" role="status">
               {lastAct ?? 'Click a number on the drawing to change it and to see where it comes from.'}
             </p>
-            <PartsTable solved={solved} />
+            {partsShown && <PartsTable solved={solved} />}
           </main>
           <aside className="flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2" aria-label="Tape and findings">
             <TapePanel solved={solved} />
@@ -102,6 +105,7 @@ function useKeys(openKeys: () => void) {
         else if (event.key === 'f') state.show('front');
         else if (event.key === 's') state.show('section');
         else if (event.key === 'p') state.show('panel');
+        else if (event.key === 'l') state.showParts(!state.partsShown);
         else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
         else if (event.key === 'Escape') {
           state.select(null);

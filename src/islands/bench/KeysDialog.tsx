@@ -4,6 +4,7 @@ const KEYS: readonly [string, string][] = [
   ['?', 'This list'],
   ['[ and ]', 'The cabinet before, the cabinet after'],
   ['f, s, p', 'Front, section, panel of the selected part'],
+  ['l', 'Parts list under the drawing, or the drawing alone'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z, Ctrl Y', 'Redo'],
   ['Tab', 'From number to number on the drawing and from field to field'],

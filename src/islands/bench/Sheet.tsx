@@ -17,25 +17,37 @@ const VIEWS: readonly [BenchView, string][] = [
 export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
   const view = useBench((state) => state.view);
   const show = useBench((state) => state.show);
+  const partsShown = useBench((state) => state.partsShown);
+  const showParts = useBench((state) => state.showParts);
   const jobName = useBench((state) => state.job.name);
   const front = useCallback((each: SolvedCabinet) => drawElevation(each, jobName), [jobName]);
   const section = useCallback((each: SolvedCabinet) => drawSection(each, jobName), [jobName]);
   return (
     <div className="sheet grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
-      <div className="flex items-center gap-1 border-b border-sheet-edge px-2" role="tablist" aria-label="View">
-        {VIEWS.map(([id, label]) => (
-          <button
-            key={id}
-            type="button"
-            role="tab"
-            aria-selected={view === id}
-            className={`min-h-8 border-b-2 px-2.5 ${view === id ? 'border-pencil font-bold' : 'border-transparent text-ink-soft hover:text-ink'}`}
-            onClick={() => show(id)}
-          >
-            {label}
-          </button>
-        ))}
+      <div className="flex items-center gap-1 border-b border-sheet-edge px-2">
+        <div role="tablist" aria-label="View" className="flex gap-1">
+          {VIEWS.map(([id, label]) => (
+            <button
+              key={id}
+              type="button"
+              role="tab"
+              aria-selected={view === id}
+              className={`min-h-8 border-b-2 px-2.5 ${view === id ? 'border-pencil font-bold' : 'border-transparent text-ink-soft hover:text-ink'}`}
+              onClick={() => show(id)}
+            >
+              {label}
+            </button>
+          ))}
+        </div>
         <PanelChooser solved={solved} />
+        <button
+          type="button"
+          className="ml-auto min-h-8 px-2 text-ink-soft hover:text-ink"
+          aria-pressed={partsShown}
+          onClick={() => showParts(!partsShown)}
+        >
+          {partsShown ? 'Hide parts' : 'Show parts'}
+        </button>
       </div>
       {view === 'front' && <DrawingSheet solved={solved} savedAt={savedAt} draw={front} />}
       {view === 'section' && <DrawingSheet solved={solved} savedAt={savedAt} draw={section} />}

@@ -44,6 +44,8 @@ export interface BenchState {
   /** Which folds of the decisions are open or shut, by title, where the maker has touched them. */
   readonly openFolds: Readonly<Record<string, boolean>>;
   readonly view: BenchView;
+  /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
+  readonly partsShown: boolean;
   /** What the last act changed, for one line under the drawing. */
   readonly lastAct: string | null;
 
@@ -55,6 +57,7 @@ export interface BenchState {
   select(key: string | null): void;
   setFold(title: string, open: boolean): void;
   show(view: BenchView): void;
+  showParts(shown: boolean): void;
   openTape(find: Finder): void;
   followTape(trail: readonly string[]): void;
   closeTape(): void;
@@ -103,6 +106,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       future: [],
       openFolds: {},
       view: 'front',
+      partsShown: true,
       lastAct: null,
 
       act(act) {
@@ -136,6 +140,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       setFold: (title, open) =>
         set(({ openFolds }) => (openFolds[title] === open ? {} : { openFolds: { ...openFolds, [title]: open } })),
       show: (view) => set({ view }),
+      showParts: (shown) => set({ partsShown: shown }),
       openTape: (find) => set({ tape: { find, trail: [] } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
       closeTape: () => set({ tape: null }),

@@ -119,7 +119,7 @@ export function LengthField(props: LengthFieldProps) {
         <span
           id={`${id}-problem`}
           role="alert"
-          className="mt-0.5 block max-w-72 bg-finding-pale px-1.5 py-1 text-left text-[0.875rem] leading-snug text-finding"
+          className="relative z-10 mt-0.5 block w-max max-w-64 self-end bg-finding-pale px-1.5 py-1 text-left text-[0.875rem] leading-snug font-normal text-finding"
         >
           {problem}
         </span>
