@@ -73,6 +73,11 @@ export class Dim {
     return new Dim(this.mm / term.mm, '', 'over', [this, term], measure);
   }
 
+  /** The same value as a plain number, for formulas that are not sums of lengths: sections, loads, weights. */
+  bare(): Dim {
+    return this.measure === 'plain' ? this : new Dim(this.mm, '', 'is', [this], 'plain');
+  }
+
   /** This number raised to a whole power, for geometric graduation. */
   power(exponent: number): Dim {
     return new Dim(this.mm ** exponent, '', 'power', [this, plain(exponent)], this.measure);

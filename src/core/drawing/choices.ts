@@ -34,6 +34,7 @@ const VIEW_OF: Readonly<Record<string, View>> = {
   'ends/leftPanel': 'front corner',
   'ends/filler': 'front corner',
   'frame/fitted': 'front corner',
+  'fronts/fit': 'front corner',
   'frame/attachment': 'front corner',
 };
 

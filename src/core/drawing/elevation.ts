@@ -137,6 +137,11 @@ function span(
   return { id, side, level, from, to, dim, ...(edits ? { edits } : {}) };
 }
 
+/** Only overlay fronts on a box are placed by reveals to its edges. */
+function revealsOnBox({ settings }: SolvedCabinet['resolved']): boolean {
+  return settings.frame.fitted.value === 'none' && settings.fronts.fit.value === 'overlay';
+}
+
 function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
   const { cabinet, box, resolved } = solved;
   const side = resolved.materials.side.thickness.mm;
@@ -166,7 +171,7 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
   if (!first || !last) return [];
   const { reveal, gap } = resolved.settings.fronts;
   const here = `cabinets/${cabinet.id}/settings/fronts`;
-  const framed = resolved.settings.frame.fitted.value === 'fitted';
+  const framed = !revealsOnBox(resolved);
   const items = top.map((front) => ({
     ...span(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
     shows: front.key,
@@ -262,6 +267,7 @@ function splitChain(
   const here = `cabinets/${cabinet.id}/settings`;
   const openingsFirst = fronts.lay.value === 'openings';
   const framed = frame.fitted.value === 'fitted';
+  const revealed = revealsOnBox(resolved);
   const pin = (at: number) => `${split.path}/parts/${split.parts[at]?.id}/pin`;
   const id = (at: number) => split.parts[at]?.id ?? '';
   const items: DimensionItem[] = [];
@@ -281,7 +287,9 @@ function splitChain(
     if (!next || !between) return;
     const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
     if (to > from)
-      items.push(span(`gap-${id(at)}`, side, level, from, to, between.face, framed ? undefined : `${here}/fronts/gap`));
+      items.push(
+        span(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? `${here}/fronts/gap` : undefined),
+      );
   });
   if (openingsFirst)
     split.clear.forEach((each, at) => {
@@ -302,7 +310,7 @@ function splitChain(
         ),
       );
     });
-  if (!root || framed) return items;
+  if (!root || !revealed) return items;
   const { reveal } = fronts;
   const reveals = `${here}/fronts/reveal`;
   if (rows) {

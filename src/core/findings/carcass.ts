@@ -294,30 +294,6 @@ const negativePacking: FindingRule = {
   },
 };
 
-/** A stile or rail between two fronts must leave the gap between them. */
-const frontsMeetOnFrame: FindingRule = {
-  id: 'carcass/fronts-meet-on-frame',
-  check(context) {
-    const { face, resolved, show } = context;
-    const { frame, fronts } = resolved.settings;
-    if (frame.fitted.value !== 'fitted' || !face.ok) return [];
-    const tight = face.splits.flatMap((split) =>
-      split.between.filter((between) => between.face.mm < fronts.gap.mm - TOLERANCE_MM),
-    );
-    const [worst] = tight.sort((a, b) => a.face.mm - b.face.mm);
-    if (!worst) return [];
-    return [
-      {
-        severity: 'stop',
-        what: `Between two fronts on the frame only ${show(worst.face.mm)} is left; the gap is ${show(fronts.gap.mm)}.`,
-        why: 'The member is too narrow for both overlays. Widen it or lap the fronts less.',
-        numbers: [worst.face, worst.clear, frame.overlay],
-        settings: [settingPath(context, 'frame/overlay')],
-      },
-    ];
-  },
-};
-
 /** Solid wood that has to be free to move. */
 const solidMoves: FindingRule = {
   id: 'carcass/solid-wood-moves',
@@ -413,7 +389,6 @@ export const carcassRules: readonly FindingRule[] = [
   backEdgeShows,
   partitionWithoutSupport,
   negativePacking,
-  frontsMeetOnFrame,
   solidMoves,
   jointWithoutPartner,
   bottomCannotGoUnder,

@@ -39,6 +39,9 @@ const BAD: Record<string, () => string[]> = {
         fill: rows({ id: 'x', size: { rule: 'fixed', mm: 5000 }, fill: { kind: 'drawer' } }),
       }),
     }),
+  'fronts/inset-without-stop': () => rulesOf({ settings: { fronts: { fit: 'inset', stops: 'none' } } }),
+  'fronts/lipped-binds': () => rulesOf({ settings: { fronts: { fit: 'lipped', lip: 12, rebateWidth: 10 } } }),
+  'shelves/sags': () => rulesOf({ width: 1150, settings: { shelves: { load: 'records' } } }),
   'carcass/wall-without-nailer': () => rulesOf({ from: 'wall', settings: { nailer: { rails: 'none' } } }),
   'carcass/bottom-in-withdrawal': () => rulesOf({ from: 'wall', settings: { bottom: { place: 'under' } } }),
   'carcass/cut-too-deep': () => rulesOf({ settings: { back: { grooveDepth: 10 } } }),
@@ -66,7 +69,7 @@ const BAD: Record<string, () => string[]> = {
       ),
     }),
   'carcass/negative-packing': () => rulesOf({ settings: { school: 'faceFrame', frame: { stileLeft: 15 } } }),
-  'carcass/fronts-meet-on-frame': () => rulesOf({ settings: { school: 'faceFrame', frame: { midRail: 25 } } }),
+  'fronts/too-close': () => rulesOf({ settings: { school: 'faceFrame', frame: { midRail: 25 } } }),
   'carcass/solid-wood-moves': () => rulesOf({ settings: { school: 'traditional' } }),
   'carcass/joint-without-partner': () =>
     rulesOf({
@@ -116,6 +119,8 @@ test('every fix can be applied and settles its finding', () => {
     { from: 'wall', settings: { nailer: { rails: 'none' } } },
     { from: 'wall', settings: { bottom: { place: 'under' } } },
     { settings: { back: { offsetFrom: 'set', offset: 12 } } },
+    { settings: { fronts: { fit: 'inset', stops: 'none' } } },
+    { width: 900, settings: { shelves: { load: 'books' } } },
     { settings: { ends: { left: 'exposed' } } },
     { settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } },
   ];

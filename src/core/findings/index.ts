@@ -2,11 +2,19 @@ import type { JobHead } from '../job/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
+import { frontRules } from './fronts.js';
 import { materialRules } from './materials.js';
+import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
 
 /** Every rule there is. A new family is one file and one line here. */
-export const findingRules: readonly FindingRule[] = [...sizeRules, ...carcassRules, ...materialRules];
+export const findingRules: readonly FindingRule[] = [
+  ...sizeRules,
+  ...carcassRules,
+  ...frontRules,
+  ...shelfRules,
+  ...materialRules,
+];
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 

@@ -1,1 +1,1 @@
-export { buildFronts, type Front } from './overlay.js';
+export { buildFronts, type Front } from './fronts.js';

@@ -124,6 +124,10 @@ export const materialSchema = z.strictObject({
   movement: shareField('movement coefficient', 0, 0.02),
   /** kg per cubic metre. */
   density: shareField('density', 50, 3000),
+  /** Modulus of elasticity along the length, N/mm². */
+  modulus: shareField('stiffness', 500, 30000),
+  /** How much a lasting load makes a sag grow: 1.5 plywood and solid wood, 2 particle board and fibreboard. */
+  creep: shareField('creep under lasting load', 1, 4),
 });
 export type Material = z.infer<typeof materialSchema>;
 

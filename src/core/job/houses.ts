@@ -10,15 +10,27 @@ const METRIC_SHEET = { length: 2440, width: 1220 };
 const INCH_SHEET = { length: inches(96), width: inches(48) };
 
 function material(draft: MaterialDraft, sheet: Material['sheet']): Material {
-  return { measured: { batch: '', readings: [] }, sheet, grain: 'length', form: 'sheet', movement: 0, ...draft };
+  return {
+    measured: { batch: '', readings: [] },
+    sheet,
+    grain: 'length',
+    form: 'sheet',
+    movement: 0,
+    modulus: 7000,
+    creep: 1.5,
+    ...draft,
+  };
 }
 
 export const metricMaterials: readonly Material[] = [
-  material({ id: 'birch18', name: 'Birch plywood 18', nominal: 18, density: 680 }, METRIC_SHEET),
+  material({ id: 'birch18', name: 'Birch plywood 18', nominal: 18, density: 680, modulus: 8500 }, METRIC_SHEET),
   material({ id: 'birch6', name: 'Birch plywood 6', nominal: 6, density: 680 }, METRIC_SHEET),
-  material({ id: 'front18', name: 'Faced front board 18', nominal: 18, density: 720 }, METRIC_SHEET),
   material(
-    { id: 'oak20', name: 'Oak, planed 20', nominal: 20, density: 720, form: 'solid', movement: 0.0037 },
+    { id: 'front18', name: 'Faced front board 18', nominal: 18, density: 720, modulus: 2500, creep: 2 },
+    METRIC_SHEET,
+  ),
+  material(
+    { id: 'oak20', name: 'Oak, planed 20', nominal: 20, density: 720, form: 'solid', movement: 0.0037, modulus: 11000 },
     { length: 3000, width: 600 },
   ),
 ];
@@ -26,9 +38,20 @@ export const metricMaterials: readonly Material[] = [
 export const inchMaterials: readonly Material[] = [
   material({ id: 'ply34', name: 'Maple plywood 3/4', nominal: inches(3 / 4), density: 680 }, INCH_SHEET),
   material({ id: 'ply14', name: 'Maple plywood 1/4', nominal: inches(1 / 4), density: 680 }, INCH_SHEET),
-  material({ id: 'front34', name: 'Faced front board 3/4', nominal: inches(3 / 4), density: 720 }, INCH_SHEET),
   material(
-    { id: 'oak34', name: 'Oak, planed 3/4', nominal: inches(3 / 4), density: 720, form: 'solid', movement: 0.0037 },
+    { id: 'front34', name: 'Faced front board 3/4', nominal: inches(3 / 4), density: 720, modulus: 2500, creep: 2 },
+    INCH_SHEET,
+  ),
+  material(
+    {
+      id: 'oak34',
+      name: 'Oak, planed 3/4',
+      nominal: inches(3 / 4),
+      density: 720,
+      form: 'solid',
+      movement: 0.0037,
+      modulus: 11000,
+    },
     { length: inches(120), width: inches(24) },
   ),
 ];
@@ -92,12 +115,25 @@ export const metricHouse: House = {
       lay: 'fronts',
       reveal: { left: 1.5, right: 1.5, top: 1.5, bottom: 1.5 },
       gap: 3,
+      fit: 'overlay',
+      stops: 'fitted',
+      lip: 8,
+      rebateWidth: 10,
+      rebateDepth: 9,
       doorGrain: 'up',
       drawerGrain: 'across',
     },
     dividers: { betweenFronts: 'stretcher', atOpenBay: 'shelf', partitions: 'partition' },
     banding: { frontEdges: 'all', frontThickness: 1, caseEdges: 'front', caseThickness: 0.5 },
-    shelves: { sidePlay: 1.5, frontSetback: 5, rearPlay: 1 },
+    shelves: {
+      sidePlay: 1.5,
+      frontSetback: 5,
+      rearPlay: 1,
+      load: 'clothes',
+      limit: 'strict',
+      stripHeight: 0,
+      stripThickness: 20,
+    },
     materials: {
       side: 'birch18',
       bottom: 'birch18',
@@ -203,9 +239,18 @@ export const inchHouse: House = {
       ...metricHouse.all.fronts,
       reveal: { left: inches(1 / 16), right: inches(1 / 16), top: inches(1 / 16), bottom: inches(1 / 16) },
       gap: inches(1 / 8),
+      lip: inches(5 / 16),
+      rebateWidth: inches(3 / 8),
+      rebateDepth: inches(3 / 8),
     },
     banding: { ...metricHouse.all.banding, frontThickness: inches(1 / 32), caseThickness: inches(1 / 64) },
-    shelves: { sidePlay: inches(1 / 16), frontSetback: inches(1 / 4), rearPlay: inches(1 / 16) },
+    shelves: {
+      ...metricHouse.all.shelves,
+      sidePlay: inches(1 / 16),
+      frontSetback: inches(1 / 4),
+      rearPlay: inches(1 / 16),
+      stripThickness: inches(3 / 4),
+    },
     materials: {
       side: 'ply34',
       bottom: 'ply34',

@@ -198,6 +198,15 @@ export const settingsSchema = z.strictObject({
       bottom: lengthField('bottom reveal', { max: 100 }),
     }),
     gap: lengthField('gap between fronts', { max: 50 }),
+    fit: choiceField(
+      'fronts lie',
+      { overlay: 'over the case', inset: 'in the opening', lipped: 'lipped over it' },
+      'Overlay is forgiving and hides the case edge. Inset shows every gap and needs a stop. A lip hides the gap but is one more cut on every front.',
+    ),
+    stops: choiceField('stops for inset fronts', { fitted: 'fitted', none: 'none' }),
+    lip: lengthField('lip over the opening', { max: 40 }),
+    rebateWidth: lengthField('rebate width on the front', { max: 60 }),
+    rebateDepth: lengthField('rebate depth on the front', { max: 40 }),
     doorGrain: choiceField('door grain', { up: 'upright', across: 'across' }),
     drawerGrain: choiceField('drawer front grain', { up: 'upright', across: 'across' }),
   }),
@@ -216,6 +225,15 @@ export const settingsSchema = z.strictObject({
     sidePlay: lengthField('shelf play each side', { max: 20 }),
     frontSetback: lengthField('shelf front setback', { max: 200 }),
     rearPlay: lengthField('shelf rear play', { max: 50 }),
+    load: choiceField('shelves carry', {
+      clothes: 'clothes',
+      kitchen: 'kitchen things',
+      books: 'books',
+      records: 'records and files',
+    }),
+    limit: choiceField('shelves may sag', { strict: '1 in 600', relaxed: '1 in 360' }),
+    stripHeight: lengthField('front strip height', { max: 120 }),
+    stripThickness: lengthField('front strip thickness', { max: 60 }),
   }),
   /** Which material each role is made of, by material id. */
   materials: z.strictObject({

@@ -117,10 +117,7 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
       settings.back.kind.value === 'rabbeted' && !topOver
         ? sideDepth.minus(backRabbetWidth).as('top depth').because('the top stops at the rabbeted back')
         : sideDepth.as('top depth'),
-    mountingPlane:
-      settings.frame.fitted.value === 'fitted'
-        ? length(0).minus(materials.frame.thickness.as('frame thickness')).as('mounting plane')
-        : length(0, 'mounting plane').because('overlay fronts close against the carcass front edge'),
+    mountingPlane: deriveMountingPlane(resolved),
     engagement: {
       bottom: engagementOf('bottom', resolved),
       top: engagementOf('top', resolved),
@@ -163,9 +160,11 @@ function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Di
 /** S = D − front and bumper (when D runs to the face of the fronts) − frame thickness − applied back thickness. */
 function deriveSideDepth(overallDepth: Dim, { settings, materials }: Resolved): Dim {
   let depth = overallDepth;
-  if (settings.depth.means.value === 'fronts') {
+  // Inset fronts take nothing off; lipped ones only what stands before the case.
+  if (settings.depth.means.value === 'fronts' && settings.fronts.fit.value !== 'inset') {
     depth = depth.minus(materials.front.thickness.as('front thickness'));
-    if (settings.depth.bumper.mm > 0) depth = depth.minus(settings.depth.bumper);
+    if (settings.fronts.fit.value === 'lipped') depth = depth.plus(settings.fronts.rebateDepth);
+    else if (settings.depth.bumper.mm > 0) depth = depth.minus(settings.depth.bumper);
   }
   if (settings.frame.fitted.value === 'fitted') depth = depth.minus(materials.frame.thickness.as('frame thickness'));
   if (settings.back.kind.value === 'applied')
@@ -175,6 +174,26 @@ function deriveSideDepth(overallDepth: Dim, { settings, materials }: Resolved): 
     .because(
       `the overall depth runs to ${settings.depth.means.value === 'fronts' ? 'the face of the fronts' : 'the front of carcass or frame'}`,
     );
+}
+
+/** yM = (−frame thickness with a frame, else 0) + (front thickness when inset; rebate depth when lipped; 0 when overlay). */
+function deriveMountingPlane({ settings, materials }: Resolved): Dim {
+  const framed = settings.frame.fitted.value === 'fitted';
+  const base = framed ? length(0).minus(materials.frame.thickness.as('frame thickness')) : length(0);
+  switch (settings.fronts.fit.value) {
+    case 'overlay':
+      return base.as('mounting plane').because('overlay fronts close against the front of carcass or frame');
+    case 'inset':
+      return base
+        .plus(materials.front.thickness.as('front thickness'))
+        .as('mounting plane')
+        .because('inset fronts lie flush in the opening');
+    case 'lipped':
+      return base
+        .plus(settings.fronts.rebateDepth)
+        .as('mounting plane')
+        .because('lipped fronts enter the opening by their rebate');
+  }
 }
 
 /** Go: one nailer thickness, so that the nailer ends flush, or the distance that was set. */

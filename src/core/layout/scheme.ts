@@ -16,8 +16,36 @@ export interface FaceScheme {
   boundary(kind: DividerKind, axis: SplitAxis): BoundaryWidths;
 }
 
+/**
+ * The scheme of a cabinet: its openings (between case parts, or between the members of a frame) and how far fronts lie
+ * over them. Overlay on a box is the one that is not measured from the opening: its reveals are.
+ */
 export function faceScheme(box: Box, resolved: Resolved): FaceScheme {
-  return resolved.settings.frame.fitted.value === 'fitted' ? frameScheme(box, resolved) : overlayScheme(box, resolved);
+  const openings =
+    resolved.settings.frame.fitted.value === 'fitted' ? frameOpenings(box, resolved) : caseOpenings(box, resolved);
+  const { fit, gap, lip } = resolved.settings.fronts;
+  switch (fit.value) {
+    case 'inset':
+      return lapped(
+        openings,
+        length(0).minus(gap).as('lap of the fronts').because('inset fronts leave a gap all round'),
+        gap,
+      );
+    case 'lipped':
+      return lapped(openings, lip, gap);
+    case 'overlay':
+      return openings.framed
+        ? lapped(openings, resolved.settings.frame.overlay, gap)
+        : revealed(openings, box, resolved);
+  }
+}
+
+interface Openings {
+  readonly framed: boolean;
+  readonly clear: Region['clear'];
+  readonly inside: Region['inside'];
+  /** Width of what lies between two openings, and of the case part behind it. */
+  between(kind: DividerKind, axis: SplitAxis): { readonly clear: Dim; readonly inside: Dim };
 }
 
 function insideOf(box: Box, { materials }: Resolved): Region['inside'] {
@@ -32,12 +60,51 @@ function insideOf(box: Box, { materials }: Resolved): Region['inside'] {
   };
 }
 
-/** Overlay on the box: dividers stand behind the gaps, centred on them. */
-function overlayScheme(box: Box, resolved: Resolved): FaceScheme {
-  const { reveal, gap } = resolved.settings.fronts;
+/** Frameless: openings lie between case parts. */
+function caseOpenings(box: Box, resolved: Resolved): Openings {
   const inside = insideOf(box, resolved);
   return {
+    framed: false,
+    clear: inside,
+    inside,
+    between(kind) {
+      const thickness = dividerThickness(kind, resolved);
+      return { clear: thickness, inside: thickness };
+    },
+  };
+}
+
+/** Openings between the members of a face frame. */
+function frameOpenings(box: Box, resolved: Resolved): Openings {
+  const { frame } = resolved.settings;
+  const low = frame.stileLeft.minus(box.beyondLeft).as('inner edge of the left stile');
+  const high = box.width.plus(box.beyondRight).minus(frame.stileRight).as('inner edge of the right stile');
+  const lower = box.bottomTop.plus(frame.lip).as('upper edge of the bottom rail');
+  const upper = box.height.plus(frame.rise).minus(frame.topRail).as('lower edge of the top rail');
+  return {
+    framed: true,
+    clear: {
+      h: {
+        low,
+        high,
+        size: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
+      },
+      v: { low: lower, high: upper, size: upper.minus(lower).as('opening between the rails') },
+    },
+    inside: insideOf(box, resolved),
+    between: (kind, axis) => ({
+      clear: axis === 'rows' ? frame.midRail : frame.midStile,
+      inside: dividerThickness(kind, resolved),
+    }),
+  };
+}
+
+/** Overlay on the box: reveals to its edges, dividers behind the gaps and centred on them. */
+function revealed(openings: Openings, box: Box, { settings }: Resolved): FaceScheme {
+  const { reveal, gap } = settings.fronts;
+  return {
     root: {
+      ...openings,
       face: {
         h: {
           low: reveal.left,
@@ -50,56 +117,37 @@ function overlayScheme(box: Box, resolved: Resolved): FaceScheme {
           size: box.faceHeight.minus(reveal.top).minus(reveal.bottom).as('height of the fronts'),
         },
       },
-      clear: inside,
-      inside,
     },
-    boundary(kind) {
-      const thickness = dividerThickness(kind, resolved);
-      return { face: gap, clear: thickness, inside: thickness };
-    },
+    boundary: (kind, axis) => ({ face: gap, ...openings.between(kind, axis) }),
   };
 }
 
-/** Overlay on a face frame: openings lie between its members, fronts lap over them. */
-function frameScheme(box: Box, resolved: Resolved): FaceScheme {
-  const { frame } = resolved.settings;
-  const twice = frame.overlay.times(2);
-  const low = frame.stileLeft.minus(box.beyondLeft).as('inner edge of the left stile');
-  const high = box.width.plus(box.beyondRight).minus(frame.stileRight).as('inner edge of the right stile');
-  const lower = box.bottomTop.plus(frame.lip).as('upper edge of the bottom rail');
-  const upper = box.height.plus(frame.rise).minus(frame.topRail).as('lower edge of the top rail');
-  const clear: Region['clear'] = {
-    h: {
-      low,
-      high,
-      size: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
-    },
-    v: { low: lower, high: upper, size: upper.minus(lower).as('opening between the rails') },
-  };
+/**
+ * Fronts that lap each edge of their opening by the same amount: overlay on a frame, a lip, or (a negative lap) inset.
+ * Between two openings the fronts are what divides them less two laps apart; in one opening, the gap.
+ */
+function lapped(openings: Openings, lap: Dim, gap: Dim): FaceScheme {
+  const { clear } = openings;
+  const twice = lap.times(2);
   return {
     root: {
-      clear,
-      inside: insideOf(box, resolved),
+      ...openings,
       face: {
         h: {
-          low: low.minus(frame.overlay).as('left edge of the fronts'),
-          high: high.plus(frame.overlay).as('right edge of the fronts'),
+          low: clear.h.low.minus(lap).as('left edge of the fronts'),
+          high: clear.h.high.plus(lap).as('right edge of the fronts'),
           size: clear.h.size.plus(twice).as('face width'),
         },
         v: {
-          low: lower.minus(frame.overlay).as('bottom of the fronts'),
-          high: upper.plus(frame.overlay).as('top of the fronts'),
+          low: clear.v.low.minus(lap).as('bottom of the fronts'),
+          high: clear.v.high.plus(lap).as('top of the fronts'),
           size: clear.v.size.plus(twice).as('height of the fronts'),
         },
       },
     },
     boundary(kind, axis) {
-      const member = axis === 'rows' ? frame.midRail : frame.midStile;
-      return {
-        face: member.minus(twice).as('between two fronts'),
-        clear: member,
-        inside: dividerThickness(kind, resolved),
-      };
+      const between = openings.between(kind, axis);
+      return { face: between.clear.mm > 0 ? between.clear.minus(twice).as('between two fronts') : gap, ...between };
     },
   };
 }

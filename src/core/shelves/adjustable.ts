@@ -13,21 +13,20 @@ export function buildShelves(cell: Cell, box: Box, { settings, materials }: Reso
   const count = 'shelves' in fill ? fill.shelves : 0;
   if (count === 0) return [];
   const { material, thickness } = materials.shelf;
-  const { sidePlay, frontSetback, rearPlay } = settings.shelves;
+  const { sidePlay, frontSetback } = settings.shelves;
+  const { strip, depth } = shelfDepths(box, settings);
   const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
-  const plane = largest(length(0), box.mountingPlane);
-  const forward = plane.mm > 0 ? box.clearDepth.minus(plane.as('front plane')) : box.clearDepth;
-  const depth = forward.minus(frontSetback).minus(rearPlay).as('shelf depth');
   const space: Dim = inside.v.size
     .minus(thickness.times(count))
     .over(plain(count + 1, 'spaces'))
     .as('space between shelves');
-  const banded = settings.banding.caseEdges.value === 'front';
+  const banded = settings.banding.caseEdges.value === 'front' && !strip;
   const bands: Band[] = banded ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
-  const y = plane.mm + frontSetback.mm;
+  const front = Math.max(0, box.mountingPlane.mm) + frontSetback.mm;
+  const x = inside.h.low.mm + sidePlay.mm;
   return Array.from({ length: count }, (_, at) => {
     const top = inside.v.low.mm + (at + 1) * (space.mm + thickness.mm);
-    return makePart({
+    const board = makePart({
       key: `shelf/${id}/${at + 1}`,
       name: 'Adjustable shelf',
       role: 'shelf',
@@ -36,7 +35,30 @@ export function buildShelves(cell: Cell, box: Box, { settings, materials }: Reso
       width: depth,
       thickness,
       bands,
-      placement: { origin: [inside.h.low.mm + sidePlay.mm, y, top], u: '+x', v: '+y', w: '-z' },
+      placement: { origin: [x, front + (strip?.mm ?? 0), top], u: '+x', v: '+y', w: '-z' },
     });
-  });
+    if (!strip) return [board];
+    const edge = makePart({
+      key: `shelf/${id}/${at + 1}/strip`,
+      name: 'Shelf strip',
+      role: 'shelf',
+      material: materials.frame.material,
+      length: width,
+      width: settings.shelves.stripHeight,
+      thickness: strip,
+      placement: { origin: [x, front, top], u: '+x', v: '-z', w: '+y' },
+      note: 'glued to the front edge of the shelf, tops flush',
+    });
+    return [board, edge];
+  }).flat();
+}
+
+/** Depth of the board: what is left of the clear depth, less a front strip where there is one. */
+export function shelfDepths(box: Box, settings: Resolved['settings']): { strip: Dim | undefined; depth: Dim } {
+  const { frontSetback, rearPlay, stripHeight, stripThickness } = settings.shelves;
+  const strip = stripHeight.mm > 0 ? stripThickness : undefined;
+  const plane = largest(length(0), box.mountingPlane);
+  const forward = plane.mm > 0 ? box.clearDepth.minus(plane.as('front plane')) : box.clearDepth;
+  const depth = forward.minus(frontSetback).minus(rearPlay);
+  return { strip, depth: (strip ? depth.minus(strip) : depth).as('shelf depth') };
 }

@@ -120,13 +120,18 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
     ],
   },
   {
-    title: 'Reveals and gaps',
+    title: 'Fronts, reveals and gaps',
     settings: [
+      { path: 'fronts/fit' },
+      { path: 'fronts/stops', when: (is) => is('fronts/fit') === 'inset' },
+      { path: 'fronts/lip', when: (is) => is('fronts/fit') === 'lipped' },
+      { path: 'fronts/rebateWidth', when: (is) => is('fronts/fit') === 'lipped' },
+      { path: 'fronts/rebateDepth', when: (is) => is('fronts/fit') === 'lipped' },
       { path: 'fronts/lay' },
       { path: 'fronts/gap' },
       ...['left', 'right', 'top', 'bottom'].map((edge) => ({
         path: `fronts/reveal/${edge}`,
-        when: (is: Choices) => is('frame/fitted') === 'none',
+        when: (is: Choices) => is('frame/fitted') === 'none' && is('fronts/fit') === 'overlay',
       })),
       { path: 'dividers/betweenFronts' },
       { path: 'dividers/atOpenBay' },
@@ -146,7 +151,15 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
   },
   {
     title: 'Shelves',
-    settings: [{ path: 'shelves/sidePlay' }, { path: 'shelves/frontSetback' }, { path: 'shelves/rearPlay' }],
+    settings: [
+      { path: 'shelves/sidePlay' },
+      { path: 'shelves/frontSetback' },
+      { path: 'shelves/rearPlay' },
+      { path: 'shelves/load' },
+      { path: 'shelves/limit' },
+      { path: 'shelves/stripHeight' },
+      { path: 'shelves/stripThickness' },
+    ],
   },
 ];
 

@@ -1,6 +1,6 @@
 /**
  * Version 2 brings construction schools: settings for ends, joints, backs, toes and frames, a tall kind of cabinet, a
- * material for each role where one served the whole case, and solid wood. Documents of version 1 keep their sizes: what
+ * material for each role where one served the whole case, solid wood, ways fronts lie, and what shelves carry. Documents of version 1 keep their sizes: what
  * is new is set to what version 1 always did.
  */
 type Data = Record<string, unknown>;
@@ -36,7 +36,13 @@ export function toVersion2(data: Data): Data {
       ...mapped(standards, 'wall', layer),
       tall: {},
     })),
-    ...listed(data, 'materials', (material) => ({ form: 'sheet', movement: 0, ...material })),
+    ...listed(data, 'materials', (material) => ({
+      form: 'sheet',
+      movement: 0,
+      modulus: 7000,
+      creep: 1.5,
+      ...material,
+    })),
     ...listed(data, 'cabinets', (cabinet) => ({ ...cabinet, ...mapped(cabinet, 'settings', layer) })),
   };
 }
@@ -127,6 +133,14 @@ function wholeSettings(all: Data, mm: (metric: number, inches: number) => number
       inset: mm(1, 1 / 32),
     }),
     ...group('nailer', { rails: 'standard' }),
+    ...group('fronts', {
+      fit: 'overlay',
+      stops: 'fitted',
+      lip: mm(8, 5 / 16),
+      rebateWidth: mm(10, 3 / 8),
+      rebateDepth: mm(9, 3 / 8),
+    }),
+    ...group('shelves', { load: 'clothes', limit: 'strict', stripHeight: 0, stripThickness: mm(20, 3 / 4) }),
     ...group('toe', { board: 'over' }),
     ...group('dividers', { partitions: 'partition' }),
     materials: {

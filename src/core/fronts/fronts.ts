@@ -1,6 +1,7 @@
 import type { Dim } from '../derive/index.js';
 import type { Resolved } from '../job/index.js';
 import type { Box, Cell, Span } from '../layout/index.js';
+import type { Operation } from '../machining/index.js';
 import { type Band, EDGES, makePart, type Part } from '../parts/index.js';
 
 /** A drawer front or a door, with where it lies on the face. Edges in mm from the box's lower left corner. */
@@ -16,7 +17,7 @@ export interface Front {
   readonly part: Part;
 }
 
-/** The fronts that close the openings of an overlay face. Open bays have none. */
+/** The fronts that close the openings of a face. Open bays have none. */
 export function buildFronts(cells: readonly Cell[], box: Box, resolved: Resolved): Front[] {
   return cells.flatMap((cell) => frontsOf(cell, box, resolved));
 }
@@ -66,7 +67,9 @@ function makeFront(
   const banded = settings.banding.frontEdges.value === 'all';
   const bands: Band[] = banded ? EDGES.map((edge) => ({ edge, thickness: settings.banding.frontThickness })) : [];
   const { material, thickness } = materials.front;
-  const y = box.mountingPlane.mm - settings.depth.bumper.mm - thickness.mm;
+  const overlay = settings.fronts.fit.value === 'overlay';
+  // The back of an overlay front stands off by its bumpers; inset and lipped fronts go home.
+  const y = box.mountingPlane.mm - (overlay ? settings.depth.bumper.mm : 0) - thickness.mm;
   const part = makePart({
     key,
     name: name.charAt(0).toUpperCase() + name.slice(1),
@@ -77,6 +80,7 @@ function makeFront(
     thickness,
     bands,
     ...(hinged ? { hand: hinged } : {}),
+    machining: settings.fronts.fit.value === 'lipped' ? rebates(settings) : [],
     placement: { origin: [h.low.mm, y, v.low.mm], u: upright ? '+z' : '+x', v: upright ? '+x' : '+z', w: '+y' },
   });
   return {
@@ -88,6 +92,18 @@ function makeFront(
     part,
     ...(hinged ? { hinged, overlay: overlayOf(hinged, cell) } : {}),
   };
+}
+
+/** The step all round the back of a lipped front. */
+function rebates({ fronts }: Resolved['settings']): Operation[] {
+  return EDGES.map((from) => ({
+    kind: 'rabbet',
+    face: 2,
+    from,
+    width: fronts.rebateWidth,
+    depth: fronts.rebateDepth,
+    reason: 'lets the front into its opening, the lip over the edge',
+  }));
 }
 
 /** Overlay of an edge: how far the front's edge lies beyond the opening's edge. On a side: side thickness − reveal. */

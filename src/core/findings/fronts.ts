@@ -1,0 +1,78 @@
+import { TOLERANCE_MM } from '../units/index.js';
+import type { FindingRule } from './finding.js';
+
+/** An inset front with nothing to stop against swings or slides into the box. */
+const insetWithoutStop: FindingRule = {
+  id: 'fronts/inset-without-stop',
+  check({ cabinet, fronts, resolved }) {
+    const { fit, stops } = resolved.settings.fronts;
+    if (fit.value !== 'inset' || stops.value === 'fitted' || fronts.length === 0) return [];
+    const path = `cabinets/${cabinet.id}/settings/fronts/stops`;
+    return [
+      {
+        severity: 'warn',
+        what: 'The fronts lie in their openings and have nothing to stop against.',
+        why: 'They run on into the box until a hinge or a slide takes the blow. Fit stops or catches.',
+        parts: fronts.map((front) => front.key),
+        settings: [path],
+        fixes: [{ label: 'Fit stops', edits: [{ path, value: 'fitted' }] }],
+      },
+    ];
+  },
+};
+
+/** Clearance of a lipped front per side = rebate width − lip; it must not bind. */
+const lippedBinds: FindingRule = {
+  id: 'fronts/lipped-binds',
+  check({ cabinet, fronts, resolved, show }) {
+    const { fit, lip, rebateWidth, rebateDepth } = resolved.settings.fronts;
+    if (fit.value !== 'lipped' || fronts.length === 0) return [];
+    const clearance = rebateWidth.minus(lip).as('clearance of the lipped front, each side');
+    const path = `cabinets/${cabinet.id}/settings/fronts`;
+    const thickness = resolved.materials.front.thickness;
+    const findings = [];
+    if (clearance.mm <= 0)
+      findings.push({
+        severity: 'stop' as const,
+        what: `The lipped fronts have ${show(clearance.mm)} clearance in their openings.`,
+        why: 'The rebate has to be wider than the lip, or the front does not go in.',
+        numbers: [clearance, rebateWidth, lip],
+        settings: [`${path}/rebateWidth`, `${path}/lip`],
+      });
+    if (rebateDepth.mm >= thickness.mm)
+      findings.push({
+        severity: 'stop' as const,
+        what: `The rebate is ${show(rebateDepth.mm)} deep in fronts ${show(thickness.mm)} thick.`,
+        why: 'Nothing is left of the lip.',
+        numbers: [rebateDepth, thickness],
+        settings: [`${path}/rebateDepth`],
+      });
+    return findings;
+  },
+};
+
+/** What divides two openings must leave the gap between the fronts that lap it from both sides. */
+const frontsMeet: FindingRule = {
+  id: 'fronts/too-close',
+  check({ cabinet, face, resolved, show }) {
+    if (!face.ok) return [];
+    const { gap, fit } = resolved.settings.fronts;
+    const tight = face.splits.flatMap((split) =>
+      split.between.filter((between) => between.face.mm < gap.mm - TOLERANCE_MM),
+    );
+    const [worst] = tight.sort((a, b) => a.face.mm - b.face.mm);
+    if (!worst) return [];
+    const lap = fit.value === 'lipped' ? 'fronts/lip' : 'frame/overlay';
+    return [
+      {
+        severity: 'stop',
+        what: `Between two fronts only ${show(worst.face.mm)} is left; the gap is ${show(gap.mm)}.`,
+        why: 'What divides the openings is too narrow for both fronts to lap it. Widen it, or lap the fronts less.',
+        numbers: [worst.face, worst.clear],
+        settings: [`cabinets/${cabinet.id}/settings/${lap}`],
+      },
+    ];
+  },
+};
+
+export const frontRules: readonly FindingRule[] = [insetWithoutStop, lippedBinds, frontsMeet];
