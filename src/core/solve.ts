@@ -29,7 +29,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
   const parts = [
     ...carcass.parts,
     ...cells.flatMap((cell) => buildShelves(cell, box, resolved)),
-    ...fronts.map((front) => front.part),
+    ...fronts.flatMap((front) => front.parts),
   ];
   const rows = markParts(cabinet.number, parts);
   const { joints, fittings } = carcass;

@@ -117,6 +117,9 @@ const buildableSettings: fc.Arbitrary<SettingOverrides> = fc.record({
     lay: fc.constantFrom('fronts' as const, 'openings' as const),
     gap: fc.double({ min: 0, max: 8, noNaN: true }),
   }),
+  making: fc.record({
+    kind: fc.constantFrom('slab' as const, 'slab' as const, 'stick' as const, 'mitred' as const, 'trim' as const),
+  }),
   dividers: fc.record({
     betweenFronts: fc.constantFrom('stretcher' as const, 'shelf' as const, 'web' as const, 'none' as const),
     atOpenBay: fc.constantFrom('stretcher' as const, 'shelf' as const, 'none' as const),

@@ -35,6 +35,7 @@ const VIEW_OF: Readonly<Record<string, View>> = {
   'ends/filler': 'front corner',
   'frame/fitted': 'front corner',
   'fronts/fit': 'front corner',
+  'making/kind': 'elevation',
   'frame/attachment': 'front corner',
 };
 

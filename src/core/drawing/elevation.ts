@@ -31,6 +31,10 @@ function outlineOf(part: Part): Outline {
   return { from: { h: min[0], v: min[2] }, to: { h: max[0], v: max[2] } };
 }
 
+function outlineOfFront({ extent: { min, max } }: Front): Outline {
+  return { from: { h: min[0], v: min[2] }, to: { h: max[0], v: max[2] } };
+}
+
 /** Parts whose outline tells nothing from the front, or lies wholly behind its twin. */
 const BEHIND = /^(plinth\/(rear|cross)|stretcher\/rear|nailer)|\/(cross\/|rail\/rear)/;
 const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];
@@ -81,7 +85,7 @@ function hides(cover: Outline, part: Outline): boolean {
 /** A door's swing: two lines from the corners of the opening edge to the middle of the hinge edge. */
 function swing(front: Front): DrawingItem[] {
   if (front.kind !== 'door') return [];
-  const { from, to } = outlineOf(front.part);
+  const { from, to } = outlineOfFront(front);
   const hinge = front.hinged === 'left' ? from.h : to.h;
   const free = front.hinged === 'left' ? to.h : from.h;
   const line: LineItem = {
@@ -101,13 +105,13 @@ function swing(front: Front): DrawingItem[] {
 function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
   const markOf = new Map(rows.flatMap((row) => row.keys.map((key) => [key, row.mark] as const)));
   const items: DrawingItem[] = fronts.map((front) => {
-    const { from, to } = outlineOf(front.part);
+    const { from, to } = outlineOfFront(front);
     return {
       kind: 'mark',
       at: { h: (from.h + to.h) / 2, v: (from.v + to.v) / 2 },
-      text: markOf.get(front.key) ?? '',
+      text: markOf.get(front.parts[0]?.key ?? '') ?? '',
       room: to.v - from.v,
-      shows: front.key,
+      shows: front.parts[0]?.key ?? front.key,
     };
   });
   const back = parts.find((part) => part.role === 'back');
@@ -280,7 +284,7 @@ function splitChain(
     const edits = openingsFirst ? undefined : pin(at);
     items.push({
       ...span(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
-      ...(front ? { shows: front.key } : {}),
+      ...(front ? { shows: front.parts[0]?.key ?? front.key } : {}),
     });
     const next = split.face[at + 1];
     const between = split.between[at];

@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
+import type { SettingOverrides } from '../job/index.js';
 import { partExtent } from '../parts/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -70,6 +72,87 @@ test('inset fronts in a face frame are measured from its members', () => {
   assert.equal(front.min[1], -20, 'flush with the frame');
 });
 
+const { given, expect } = JSON.parse(
+  readFileSync(new URL('../../../tests/cases/09-framed-doors.json', import.meta.url), 'utf8'),
+);
+
+/** One cabinet whose left door is 397 by 574. */
+const made = (kind: 'slab' | 'stick' | 'mitred' | 'trim', more: SettingOverrides['making'] = {}) =>
+  solveWith({
+    width: 800,
+    height: 870,
+    settings: {
+      toe: { height: 150 },
+      making: {
+        kind,
+        stile: given.stile,
+        rail: given.rail,
+        groove: given.grooveDepth,
+        panelPlay: given.playPerSide,
+        trimThickness: given.trimThickness,
+        ...more,
+      },
+      banding: { frontThickness: given.slabBand },
+    },
+  });
+const sizeOf = (solved: ReturnType<typeof made>, key: string, cut = false) => {
+  const part = partOf(solved, `door/o2/left/${key}`);
+  return (cut ? [part.cutLength.mm, part.cutWidth.mm] : [part.length.mm, part.width.mm]).map(
+    (mm) => Math.round(mm * 1000) / 1000,
+  );
+};
+
+test('worked case: one door by three ways of making it', () => {
+  const stick = made('stick');
+  const door = stick.fronts.find((front) => front.key === 'door/o2/left');
+  assert.deepEqual([door?.h.size.mm, door?.v.size.mm], [given.doorWidth, given.doorHeight]);
+  assert.deepEqual(sizeOf(stick, 'stile/left'), expect.stickStile);
+  assert.deepEqual(sizeOf(stick, 'rail/top'), expect.stickRail);
+  assert.deepEqual(sizeOf(stick, 'panel'), [...expect.stickPanel].reverse(), 'grain upright: height is the length');
+  const mitred = made('mitred');
+  assert.deepEqual(sizeOf(mitred, 'stile/right'), expect.mitredStile);
+  assert.deepEqual(sizeOf(mitred, 'rail/bottom'), expect.mitredRail);
+  assert.deepEqual(sizeOf(mitred, 'panel'), [...expect.mitredPanel].reverse());
+  const trim = made('trim');
+  assert.deepEqual(sizeOf(trim, 'stile/left'), expect.trimStile);
+  assert.deepEqual(sizeOf(trim, 'rail/top'), expect.trimRail);
+  assert.deepEqual(sizeOf(trim, 'slab', true), [...expect.trimSlabCut].reverse());
+});
+
+test('the pieces of a framed front fill it exactly', () => {
+  for (const kind of ['stick', 'mitred', 'trim'] as const) {
+    const solved = made(kind);
+    for (const front of solved.fronts) {
+      assert.ok(Math.abs(front.extent.max[0] - front.extent.min[0] - front.h.size.mm) < 1e-6, kind);
+      assert.ok(Math.abs(front.extent.max[2] - front.extent.min[2] - front.v.size.mm) < 1e-6, kind);
+    }
+  }
+});
+
+test('a low drawer front is a slab, a middling one has narrow rails, a high one full rails', () => {
+  const drawer = (height: number) => {
+    const solved = solveWith({
+      settings: { making: { kind: 'stick' } },
+      parts: [
+        { id: 'o1', size: { rule: 'fixed', mm: height }, fill: { kind: 'drawer' } },
+        { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 0 } },
+      ],
+    });
+    const front = solved.fronts.find((each) => each.kind === 'drawer');
+    return front?.parts.length === 1 ? 'slab' : front?.parts.find((part) => part.key.endsWith('rail/top'))?.width.mm;
+  };
+  assert.deepEqual([120, 121, 190, 191].map(drawer), ['slab', 40, 40, 64]);
+});
+
+test('a thicker front takes more of the depth, and drawers may stay slabs', () => {
+  assert.equal(made('slab').box.sideDepth.mm - made('trim').box.sideDepth.mm, given.trimThickness);
+  const solved = solveWith({
+    settings: { making: { kind: 'stick', drawers: 'slab' } },
+    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'drawer' } }],
+  });
+  assert.equal(solved.fronts[0]?.parts.length, 1);
+});
+
 test('however fronts lie, those of one cabinet never overlap', () => {
   const fits = fc.constantFrom('overlay' as const, 'inset' as const, 'lipped' as const);
   fc.assert(
@@ -79,7 +162,7 @@ test('however fronts lie, those of one cabinet never overlap', () => {
         settings: { ...decisions.settings, fronts: { ...decisions.settings?.fronts, fit } },
       });
       if (solved.findings.some((finding) => finding.severity === 'stop')) return;
-      const boxes = solved.fronts.map((front) => partExtent(front.part));
+      const boxes = solved.fronts.map((front) => front.extent);
       for (const [at, a] of boxes.entries())
         for (const b of boxes.slice(at + 1)) {
           const apart =

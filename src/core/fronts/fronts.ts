@@ -2,7 +2,8 @@ import type { Dim } from '../derive/index.js';
 import type { Resolved } from '../job/index.js';
 import type { Box, Cell, Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
-import { type Band, EDGES, makePart, type Part } from '../parts/index.js';
+import { EDGES, type Extent, type Part, type Point, partExtent } from '../parts/index.js';
+import { makingOf } from './making.js';
 
 /** A drawer front or a door, with where it lies on the face. Edges in mm from the box's lower left corner. */
 export interface Front {
@@ -14,7 +15,10 @@ export interface Front {
   readonly v: Span;
   /** How far the hinge edge of a door lies beyond the edge of its opening. */
   readonly overlay?: Dim;
-  readonly part: Part;
+  /** One part for a slab; stiles, rails and panel for a framed front. */
+  readonly parts: readonly Part[];
+  /** The space it takes up (mm). */
+  readonly extent: Extent;
 }
 
 /** The fronts that close the openings of a face. Open bays have none. */
@@ -57,39 +61,39 @@ interface FrontDraft {
   readonly h: Span;
 }
 
-function makeFront(
-  { key, name, kind, hinged, cell, h }: FrontDraft,
-  box: Box,
-  { settings, materials }: Resolved,
-): Front {
+function makeFront({ key, name, kind, hinged, cell, h }: FrontDraft, box: Box, resolved: Resolved): Front {
+  const { settings } = resolved;
   const { v } = cell.face;
-  const upright = (kind === 'door' ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
-  const banded = settings.banding.frontEdges.value === 'all';
-  const bands: Band[] = banded ? EDGES.map((edge) => ({ edge, thickness: settings.banding.frontThickness })) : [];
-  const { material, thickness } = materials.front;
   const overlay = settings.fronts.fit.value === 'overlay';
   // The back of an overlay front stands off by its bumpers; inset and lipped fronts go home.
-  const y = box.mountingPlane.mm - (overlay ? settings.depth.bumper.mm : 0) - thickness.mm;
-  const part = makePart({
+  const rear = box.mountingPlane.mm - (overlay ? settings.depth.bumper.mm : 0);
+  const parts = makingOf(
+    kind,
+    v.size,
+    settings,
+  )({
     key,
     name: name.charAt(0).toUpperCase() + name.slice(1),
-    role: kind === 'door' ? 'door' : 'drawer front',
-    material,
-    length: upright ? v.size : h.size,
-    width: upright ? h.size : v.size,
-    thickness,
-    bands,
-    ...(hinged ? { hand: hinged } : {}),
-    machining: settings.fronts.fit.value === 'lipped' ? rebates(settings) : [],
-    placement: { origin: [h.low.mm, y, v.low.mm], u: upright ? '+z' : '+x', v: upright ? '+x' : '+z', w: '+y' },
+    kind,
+    h,
+    v,
+    rear,
+    resolved,
+    rebates: settings.fronts.fit.value === 'lipped' ? rebates(settings) : [],
+    ...(hinged ? { hinged } : {}),
   });
+  const extents = parts.map(partExtent);
+  const corner = (pick: 'min' | 'max', of: (...values: number[]) => number): Point =>
+    [0, 1, 2].map((axis) => of(...extents.map((extent) => extent[pick][axis] as number))) as unknown as Point;
+  const extent = { min: corner('min', Math.min), max: corner('max', Math.max) };
   return {
     key,
     openingId: cell.opening.id,
     kind,
     h,
     v,
-    part,
+    parts,
+    extent,
     ...(hinged ? { hinged, overlay: overlayOf(hinged, cell) } : {}),
   };
 }

@@ -210,6 +210,22 @@ export const settingsSchema = z.strictObject({
     doorGrain: choiceField('door grain', { up: 'upright', across: 'across' }),
     drawerGrain: choiceField('drawer front grain', { up: 'upright', across: 'across' }),
   }),
+  making: z.strictObject({
+    kind: choiceField(
+      'fronts are made as',
+      { slab: 'slabs', stick: 'frames, grooved', mitred: 'frames, mitred', trim: 'slabs with trim' },
+      'A slab is one piece. A grooved frame with stub tenons is quick on one cutter. Mitres hide end grain and want loose tenons. Applied trim gives the look of a frame on a slab.',
+    ),
+    drawers: choiceField('drawer fronts are', { likeDoors: 'made like the doors', slab: 'slabs' }),
+    stile: lengthField('stile of a front', { min: 15, max: 200 }),
+    rail: lengthField('rail of a front', { min: 15, max: 200 }),
+    narrowRail: lengthField('narrow rail of a low front', { min: 10, max: 200 }),
+    slabBelow: lengthField('a slab up to this height', { max: 600 }),
+    narrowBelow: lengthField('narrow rails up to this height', { max: 900 }),
+    groove: lengthField('groove in the frame', { min: 3, max: 25 }),
+    panelPlay: lengthField('panel play each side', { max: 6 }),
+    trimThickness: lengthField('trim thickness', { min: 2, max: 25 }),
+  }),
   dividers: z.strictObject({
     betweenFronts: choiceField('behind a gap between fronts', DIVIDERS),
     atOpenBay: choiceField('beside an open bay', DIVIDERS),
@@ -249,6 +265,8 @@ export const settingsSchema = z.strictObject({
     web: nameField('web frame material'),
     end: nameField('end panel material'),
     front: nameField('front material'),
+    doorFrame: nameField('front frame material'),
+    doorPanel: nameField('front panel material'),
   }),
   movement: z.strictObject({ moistureChange: shareField('expected moisture change, per cent', 0, 20) }),
   /** Outside these the shop wants to be asked. */

@@ -48,6 +48,8 @@ export interface Box {
   /** Front to rear of the bottom, and of a full top. */
   readonly bottomDepth: Dim;
   readonly topDepth: Dim;
+  /** Face to back of the fronts; of the thickest where they are made in several ways. */
+  readonly frontThickness: Dim;
   /** The plane fronts close against, from the carcass front edge, positive to the rear. */
   readonly mountingPlane: Dim;
   /** How far the bottom and its like enter each side: 0 for butt joints. */
@@ -117,6 +119,7 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
       settings.back.kind.value === 'rabbeted' && !topOver
         ? sideDepth.minus(backRabbetWidth).as('top depth').because('the top stops at the rabbeted back')
         : sideDepth.as('top depth'),
+    frontThickness: deriveFrontThickness(resolved),
     mountingPlane: deriveMountingPlane(resolved),
     engagement: {
       bottom: engagementOf('bottom', resolved),
@@ -158,11 +161,12 @@ function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Di
 }
 
 /** S = D − front and bumper (when D runs to the face of the fronts) − frame thickness − applied back thickness. */
-function deriveSideDepth(overallDepth: Dim, { settings, materials }: Resolved): Dim {
+function deriveSideDepth(overallDepth: Dim, resolved: Resolved): Dim {
+  const { settings, materials } = resolved;
   let depth = overallDepth;
   // Inset fronts take nothing off; lipped ones only what stands before the case.
   if (settings.depth.means.value === 'fronts' && settings.fronts.fit.value !== 'inset') {
-    depth = depth.minus(materials.front.thickness.as('front thickness'));
+    depth = depth.minus(deriveFrontThickness(resolved));
     if (settings.fronts.fit.value === 'lipped') depth = depth.plus(settings.fronts.rebateDepth);
     else if (settings.depth.bumper.mm > 0) depth = depth.minus(settings.depth.bumper);
   }
@@ -176,8 +180,22 @@ function deriveSideDepth(overallDepth: Dim, { settings, materials }: Resolved): 
     );
 }
 
+/** A framed front is as thick as its frame, a trimmed one as slab and trim together. */
+export function deriveFrontThickness({ settings, materials }: Resolved): Dim {
+  switch (settings.making.kind.value) {
+    case 'slab':
+      return materials.front.thickness.as('front thickness');
+    case 'stick':
+    case 'mitred':
+      return materials.doorFrame.thickness.as('front thickness');
+    case 'trim':
+      return materials.front.thickness.plus(settings.making.trimThickness).as('front thickness');
+  }
+}
+
 /** yM = (−frame thickness with a frame, else 0) + (front thickness when inset; rebate depth when lipped; 0 when overlay). */
-function deriveMountingPlane({ settings, materials }: Resolved): Dim {
+function deriveMountingPlane(resolved: Resolved): Dim {
+  const { settings, materials } = resolved;
   const framed = settings.frame.fitted.value === 'fitted';
   const base = framed ? length(0).minus(materials.frame.thickness.as('frame thickness')) : length(0);
   switch (settings.fronts.fit.value) {
@@ -185,7 +203,7 @@ function deriveMountingPlane({ settings, materials }: Resolved): Dim {
       return base.as('mounting plane').because('overlay fronts close against the front of carcass or frame');
     case 'inset':
       return base
-        .plus(materials.front.thickness.as('front thickness'))
+        .plus(deriveFrontThickness(resolved))
         .as('mounting plane')
         .because('inset fronts lie flush in the opening');
     case 'lipped':

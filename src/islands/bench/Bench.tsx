@@ -8,6 +8,7 @@ import { FindingsPanel } from './FindingsPanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsTable } from './PartsTable.js';
 import { Sheet } from './Sheet.js';
+import { ShelfPanel } from './ShelfPanel.js';
 import { createBenchStore } from './store.js';
 import { TapePanel } from './TapePanel.js';
 import { TopBar } from './TopBar.js';
@@ -55,8 +56,12 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
             </p>
             {partsShown && <PartsTable solved={solved} />}
           </main>
-          <aside className="flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2" aria-label="Tape and findings">
+          <aside
+            className="relative flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2"
+            aria-label="Tape and findings"
+          >
             <TapePanel solved={solved} />
+            <ShelfPanel solved={solved} />
             <FindingsPanel solved={solved} />
           </aside>
         </div>

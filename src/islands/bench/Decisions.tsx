@@ -120,6 +120,20 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
     ],
   },
   {
+    title: 'Making of doors and drawer fronts',
+    settings: [
+      { path: 'making/kind' },
+      { path: 'making/drawers', when: (is) => is('making/kind') !== 'slab' },
+      ...['stile', 'rail', 'narrowRail', 'slabBelow', 'narrowBelow'].map((name) => ({
+        path: `making/${name}`,
+        when: (is: Choices) => is('making/kind') !== 'slab',
+      })),
+      { path: 'making/groove', when: (is) => ['stick', 'mitred'].includes(is('making/kind')) },
+      { path: 'making/panelPlay', when: (is) => ['stick', 'mitred'].includes(is('making/kind')) },
+      { path: 'making/trimThickness', when: (is) => is('making/kind') === 'trim' },
+    ],
+  },
+  {
     title: 'Fronts, reveals and gaps',
     settings: [
       { path: 'fronts/fit' },
@@ -175,7 +189,7 @@ function joins(is: Choices, kind: string): boolean {
 export function Decisions({ solved }: { solved: SolvedCabinet }) {
   const is = (path: string) => choiceOf(solved, path);
   return (
-    <section aria-label="Decisions" className="min-h-0 overflow-y-auto px-3 pb-4" key={solved.cabinet.id}>
+    <section aria-label="Decisions" className="relative min-h-0 overflow-y-auto px-3 pb-4" key={solved.cabinet.id}>
       <OverallSize solved={solved} />
       <Fold title="Construction" paths={['school']}>
         {() => <SchoolPicker solved={solved} />}

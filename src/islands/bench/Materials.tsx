@@ -18,6 +18,8 @@ const ROLES = {
   web: 'Web frames',
   end: 'End panels',
   front: 'Fronts',
+  doorFrame: 'Door frames',
+  doorPanel: 'Door panels',
 } as const;
 
 /** Which material each role is made of, and what the caliper says of each. */
@@ -44,7 +46,7 @@ function RoleRow({ role, solved }: { role: keyof typeof ROLES; solved: SolvedCab
   const label = `${ROLES[role]} material`;
   return (
     <div className="flex items-center gap-1">
-      <span className="w-[4.5rem] shrink-0">{ROLES[role]}</span>
+      <span className="w-[4.75rem] shrink-0">{ROLES[role]}</span>
       <select
         aria-label={label}
         className="entry min-w-0 flex-1"

@@ -269,7 +269,9 @@ function OpeningBlock({ opening, at, split, path, context, onMove, onRemove }: B
   const { fill } = opening;
   const rows = split.kind === 'rows';
   const name = `Opening ${opening.id.replace(/^o/, '')}`;
-  const mine = solved.fronts.some((front) => front.openingId === opening.id && front.key === selected);
+  const mine = solved.fronts.some(
+    (front) => front.openingId === opening.id && front.parts.some((part) => part.key === selected),
+  );
   const [Back, On] = rows ? [ArrowUp, ArrowDown] : [ArrowLeft, ArrowRight];
   const setFill = (word: FillWord) =>
     attempt(act({ label: name, edits: [{ path: `${path}/fill`, value: fillFor(word, fill, context.newId) }] }));

@@ -11,7 +11,7 @@ import { useBench } from './context.js';
 export function PartsTable({ solved }: { solved: SolvedCabinet }) {
   const pieces = solved.rows.reduce((sum, row) => sum + row.quantity, 0);
   return (
-    <section aria-label="Parts" className="sheet min-h-0 overflow-y-auto">
+    <section aria-label="Parts" className="sheet relative min-h-0 overflow-y-auto">
       <table className="w-full border-collapse text-[0.9375rem]">
         <caption className="sr-only">Parts of cabinet {solved.cabinet.number}, cut sizes</caption>
         <thead className="sticky top-0 z-10 bg-sheet text-left shadow-[0_1px_0_var(--color-ink)]">

@@ -123,6 +123,18 @@ function wholeSettings(all: Data, mm: (metric: number, inches: number) => number
     },
     web: { member: mm(70, 2.75), crossMembers: 3, tenon: 0, allowance: mm(6, 1 / 4) },
     movement: { moistureChange: 4 },
+    making: {
+      kind: 'slab',
+      drawers: 'likeDoors',
+      stile: mm(64, 2.5),
+      rail: mm(64, 2.5),
+      narrowRail: mm(40, 1.5),
+      slabBelow: mm(120, 4.75),
+      narrowBelow: mm(190, 7.5),
+      groove: mm(10, 3 / 8),
+      panelPlay: mm(1, 1 / 32),
+      trimThickness: mm(6, 1 / 4),
+    },
     ...group('top', { place: 'between', recess: 0 }),
     ...group('back', {
       kind: 'grooved',
@@ -147,6 +159,8 @@ function wholeSettings(all: Data, mm: (metric: number, inches: number) => number
       frame: roles.side ?? material,
       web: roles.side ?? material,
       end: roles.front ?? material,
+      doorFrame: roles.front ?? material,
+      doorPanel: roles.back ?? material,
       ...roles,
     },
   };
