@@ -324,6 +324,38 @@ test('the whole bench works by keyboard and the check for accessibility finds no
   await driver.findElement(By.css('body')).sendKeys(Key.ESCAPE);
 });
 
+test('a door shows its hinges on door and case, a reveal can be tried, and another hinge chosen', async () => {
+  const { driver } = browser;
+  // The browser has noted the refused save of the two windows; that was wanted.
+  await consoleErrors(driver);
+  await go('/');
+  await (await named(driver, 'issue desk')).click();
+  await untilAlive(driver);
+  await driver.findElement(By.css('[data-part="door/o1/left"] rect')).click();
+  const panel = '[aria-label="Hinges of this door"]';
+  assert.match(await textOf(driver, panel), /full overlay on a side[\s\S]*on the door[\s\S]*on the case/);
+  await type('Reveal to try', '1/4');
+  await named(driver, 'Back to this door');
+  await (await named(driver, 'Back to this door')).click();
+  const other = await driver.findElements(By.css(`${panel} ol button[aria-pressed="false"]`));
+  const wanted = await other[1]?.getText();
+  await other[1]?.click();
+  await eventually(
+    () => textOf(driver, `${panel} ol button[aria-pressed="true"]`),
+    (text) => text === wanted,
+    'the other hinge was not chosen',
+  );
+  await (await named(driver, 'Panel')).click();
+  await eventually(
+    () => textOf(driver, 'main'),
+    (text) => /cup: hinge of door, left/.test(text),
+    'the cups are not in the machining',
+  );
+  await (await named(driver, 'Front')).click();
+  await saved();
+  assert.deepEqual(await consoleErrors(driver), []);
+});
+
 test('a job is deleted and brought back; a broken file is refused with its reason', async () => {
   const { driver } = browser;
   await go('/');

@@ -63,7 +63,7 @@ test('10,000 random documents: a good one solves, a bad one is refused with its 
       }
       solved += 1;
       const result = solve(read.value);
-      assert.ok(JSON.stringify(presentJob(result)).length > 100);
+      assert.ok(JSON.stringify(presentJob(result)).length > 50);
       for (const cabinet of result.cabinets)
         for (const part of cabinet.parts)
           assert.ok(Number.isFinite(part.cutLength.mm) && Number.isFinite(part.cutWidth.mm), part.key);

@@ -41,6 +41,9 @@ try {
   await (await named(driver, 'Select 8.A')).click();
   await (await named(driver, 'Panel')).click();
   await shot('panel');
+  await open(`/jobs/${room}?cabinet=c5`);
+  await click('[data-part="door/o1/left"] rect');
+  await shot('hinges');
   await open(`/jobs/${room}?cabinet=c9`);
   await shot('bench-plan-chest');
   await open(`/jobs/${job('issue desk')}?cabinet=c2`);

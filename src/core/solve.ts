@@ -1,9 +1,10 @@
 import { buildCarcass } from './carcass/index.js';
 import { type BuiltCabinet, checkCabinet, type Finding } from './findings/index.js';
 import { buildFronts } from './fronts/index.js';
+import { type HungDoor, hangDoors, hingeFittings } from './hinges/index.js';
 import { type Cabinet, type Job, type JobHead, resolve } from './job/index.js';
 import { deriveBox, layOutFace } from './layout/index.js';
-import { type CutListGroup, cutList, markParts } from './parts/index.js';
+import { type CutListGroup, cutList, markParts, type Part } from './parts/index.js';
 import { buildShelves } from './shelves/index.js';
 
 /** Everything computed from one cabinet's decisions. */
@@ -26,15 +27,37 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
   const cells = face.ok ? face.cells : [];
   const fronts = buildFronts(cells, box, resolved);
   const carcass = buildCarcass({ cabinet, box, cells, boundaries: face.ok ? face.boundaries : [], resolved });
-  const parts = [
+  const built = [
     ...carcass.parts,
     ...cells.flatMap((cell) => buildShelves(cell, box, resolved)),
     ...fronts.flatMap((front) => front.parts),
   ];
+  const doors = hangDoors(fronts, cells, built, box, resolved, head.hardware.hinges);
+  const parts = withMachining(built, doors);
   const rows = markParts(cabinet.number, parts);
   const { joints, fittings } = carcass;
-  const built = { cabinet, resolved, box, face, fronts, parts, joints, fittings, rows };
-  return { ...built, findings: checkCabinet(head, built) };
+  const whole = {
+    cabinet,
+    resolved,
+    box,
+    face,
+    fronts,
+    parts,
+    joints,
+    doors,
+    fittings: [...fittings, ...hingeFittings(doors)],
+    rows,
+  };
+  return { ...whole, findings: checkCabinet(head, whole) };
+}
+
+/** Cups in doors and plate holes in the case, added to what the parts already carry. */
+function withMachining(parts: readonly Part[], doors: readonly HungDoor[]): readonly Part[] {
+  if (doors.length === 0) return parts;
+  return parts.map((part) => {
+    const more = doors.flatMap((door) => door.machining.get(part.key) ?? []);
+    return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+  });
 }
 
 /**
@@ -63,6 +86,7 @@ export function createSolver(): (job: Job) => SolvedJob {
 function sameHead(a: JobHead, b: JobHead): boolean {
   return (
     a.house === b.house &&
+    a.hardware === b.hardware &&
     a.standards === b.standards &&
     a.materials === b.materials &&
     a.room === b.room &&

@@ -1,6 +1,7 @@
 import type { Dim } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
+import type { HungDoor } from '../hinges/index.js';
 import type { Region, Span, SplitLayout } from '../layout/index.js';
 import { type Part, type PartRole, partExtent } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
@@ -16,7 +17,12 @@ export function drawElevation(solved: SolvedCabinet, jobName: string): Drawing {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Front elevation' },
     min: { h: -box.beyondLeft.mm, v: -box.underHeight.mm },
     max: { h: box.width.mm + box.beyondRight.mm, v: box.height.mm + rise },
-    items: [...partItems(solved), ...solved.fronts.flatMap(swing), ...marks(solved)],
+    items: [
+      ...partItems(solved),
+      ...solved.fronts.flatMap(swing),
+      ...solved.doors.flatMap(hingeMarks),
+      ...marks(solved),
+    ],
     dimensions: [...widthDimensions(solved), ...heightDimensions(solved), ...stackDimensions(solved)],
   };
 }
@@ -101,6 +107,30 @@ function swing(front: Front): DrawingItem[] {
   return [line];
 }
 
+/** A hinge seen through its door: the cup, and a short arm to the edge it turns on. */
+function hingeMarks({ front, chosen, places }: HungDoor): DrawingItem[] {
+  if (!chosen || !front.hinged) return [];
+  const { min, max } = front.extent;
+  const inward = front.hinged === 'left' ? 1 : -1;
+  const edge = front.hinged === 'left' ? min[0] : max[0];
+  const { diameter } = chosen.profile.cup;
+  return places.flatMap(({ onDoor }): DrawingItem[] => {
+    const at = { h: edge + inward * (chosen.offset + diameter / 2), v: front.v.low.mm + onDoor.mm };
+    return [
+      { kind: 'hole', at, diameter, weight: 'hidden', shows: front.key },
+      {
+        kind: 'line',
+        weight: 'hidden',
+        points: [
+          { h: edge - inward * 12, v: at.v },
+          { h: at.h, v: at.v },
+        ],
+        shows: front.key,
+      },
+    ];
+  });
+}
+
 /** Marks of the fronts, and of the back where an open bay shows it. */
 function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
   const markOf = new Map(rows.flatMap((row) => row.keys.map((key) => [key, row.mark] as const)));
@@ -110,7 +140,7 @@ function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
       kind: 'mark',
       at: { h: (from.h + to.h) / 2, v: (from.v + to.v) / 2 },
       text: markOf.get(front.parts[0]?.key ?? '') ?? '',
-      room: to.v - from.v,
+      room: Math.min(to.v - from.v, 0.7 * (to.h - from.h)),
       shows: front.parts[0]?.key ?? front.key,
     };
   });

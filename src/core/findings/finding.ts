@@ -1,6 +1,7 @@
 import type { Fitting, Joint } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
 import type { Front } from '../fronts/index.js';
+import type { HungDoor } from '../hinges/index.js';
 import type { Act, Cabinet, JobHead, Resolved } from '../job/index.js';
 import type { Box, Face } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
@@ -34,6 +35,7 @@ export interface BuiltCabinet {
   readonly fronts: readonly Front[];
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
+  readonly doors: readonly HungDoor[];
   /** Bought things that are counted, such as legs. */
   readonly fittings: readonly Fitting[];
   readonly rows: readonly PartRow[];

@@ -41,6 +41,18 @@ const BAD: Record<string, () => string[]> = {
     }),
   'fronts/inset-without-stop': () => rulesOf({ settings: { fronts: { fit: 'inset', stops: 'none' } } }),
   'fronts/lipped-binds': () => rulesOf({ settings: { fronts: { fit: 'lipped', lip: 12, rebateWidth: 10 } } }),
+  'hinges/not-reachable': () => rulesOf({ settings: { hinges: { opening: 178 } } }),
+  'hinges/against-shelf': () => rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 14 } }] }),
+  'hinges/door-too-small': () =>
+    rulesOf({
+      parts: [
+        { id: 'o1', size: share, fill: { kind: 'drawer' } },
+        { id: 'o2', size: { rule: 'fixed', mm: 100 }, fill: { kind: 'pair', shelves: 0 } },
+      ],
+    }),
+  'hinges/gap-too-small': () =>
+    rulesOf({ measured: { front18: 26 }, settings: { fronts: { reveal: { left: 1, right: 1 } } } }),
+  'hinges/cup-does-not-fit': () => rulesOf({ settings: { making: { kind: 'stick', stile: 40 } } }),
   'shelves/sags': () => rulesOf({ width: 1150, settings: { shelves: { load: 'records' } } }),
   'carcass/wall-without-nailer': () => rulesOf({ from: 'wall', settings: { nailer: { rails: 'none' } } }),
   'carcass/bottom-in-withdrawal': () => rulesOf({ from: 'wall', settings: { bottom: { place: 'under' } } }),

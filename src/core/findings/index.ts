@@ -3,6 +3,7 @@ import { formatLengthWithUnit } from '../units/index.js';
 import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
 import { frontRules } from './fronts.js';
+import { hingeRules } from './hinges.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
@@ -13,6 +14,7 @@ export const findingRules: readonly FindingRule[] = [
   ...carcassRules,
   ...frontRules,
   ...shelfRules,
+  ...hingeRules,
   ...materialRules,
 ];
 

@@ -1,4 +1,5 @@
 import { inches, type LengthUnit } from '../units/index.js';
+import { hingeCatalogue } from './catalogue.js';
 import {
   type Cabinet,
   type CabinetKind,
@@ -34,6 +35,7 @@ export function newJob(name: string, set: HouseSet): Job {
     standards: { all: {}, base: {}, wall: {}, tall: {} },
     room: { ceiling: null, doorway: null },
     materials: [...materials],
+    hardware: { hinges: structuredClone([...hingeCatalogue]) },
     cabinets: [],
   };
 }

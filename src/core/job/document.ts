@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { choiceField, countField, lengthField, nameField, shareField } from './fields.js';
+import { hingeProfileSchema } from './hardware.js';
 import { overridesSchema, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';
@@ -173,6 +174,8 @@ export const jobHeadSchema = z.strictObject({
     doorway: lengthField('doorway height', { min: 500, max: 10000 }).nullable(),
   }),
   materials: z.array(materialSchema).min(1).max(60),
+  /** The hardware library of the job. */
+  hardware: z.strictObject({ hinges: z.array(hingeProfileSchema).max(200) }),
 });
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
@@ -189,6 +192,12 @@ export const jobSchema = jobHeadSchema
       job.materials.map((material) => material.id),
       ['materials'],
       'material id',
+      context,
+    );
+    refuseRepeats(
+      job.hardware.hinges.map((profile) => profile.id),
+      ['hardware', 'hinges'],
+      'hinge id',
       context,
     );
     job.cabinets.forEach((cabinet, at) => {

@@ -135,6 +135,7 @@ export const metricHouse: House = {
       panelPlay: 1,
       trimThickness: 6,
     },
+    hinges: { kind: 'concealed', opening: 100, closing: 'damped', endDistance: 100, choice: 'auto' },
     dividers: { betweenFronts: 'stretcher', atOpenBay: 'shelf', partitions: 'partition' },
     banding: { frontEdges: 'all', frontThickness: 1, caseEdges: 'front', caseThickness: 0.5 },
     shelves: {
@@ -268,6 +269,7 @@ export const inchHouse: House = {
       panelPlay: inches(1 / 32),
       trimThickness: inches(1 / 4),
     },
+    hinges: { ...metricHouse.all.hinges, endDistance: inches(4) },
     banding: { ...metricHouse.all.banding, frontThickness: inches(1 / 32), caseThickness: inches(1 / 64) },
     shelves: {
       ...metricHouse.all.shelves,

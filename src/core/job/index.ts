@@ -1,3 +1,4 @@
+export { hingeCatalogue } from './catalogue.js';
 export {
   houseSetFor,
   newCabinet,
@@ -33,6 +34,7 @@ export {
   type Split,
 } from './document.js';
 export { type Act, applyEdits, type Edit, EditPathError, nextId } from './edit.js';
+export { type HingeProfile, hingeProfileSchema } from './hardware.js';
 export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses.js';
 export { type FieldError, type ReadResult, readCabinet, readJob, readJobHead, readJobText, validate } from './read.js';
 export {

@@ -226,6 +226,13 @@ export const settingsSchema = z.strictObject({
     panelPlay: lengthField('panel play each side', { max: 6 }),
     trimThickness: lengthField('trim thickness', { min: 2, max: 25 }),
   }),
+  hinges: z.strictObject({
+    kind: choiceField('hinges', { concealed: 'concealed', none: 'not figured here' }),
+    opening: shareField('doors open at least, degrees', 60, 180),
+    closing: choiceField('doors close', { damped: 'damped', snap: 'with a snap', free: 'free' }),
+    endDistance: lengthField('first hinge from the end of the door', { min: 40, max: 400 }),
+    choice: nameField('hinge chosen'),
+  }),
   dividers: z.strictObject({
     betweenFronts: choiceField('behind a gap between fronts', DIVIDERS),
     atOpenBay: choiceField('beside an open bay', DIVIDERS),

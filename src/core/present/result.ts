@@ -37,7 +37,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
 
 type Size = (dim: Dim) => number | { mm: number; tape: string };
 
-function presentCabinet({ cabinet, resolved, box, face, fronts, rows, fittings }: SolvedCabinet, size: Size) {
+function presentCabinet({ cabinet, resolved, box, face, fronts, rows, doors, fittings }: SolvedCabinet, size: Size) {
   const { bottomUnder, topOver, engagement, ...sizes } = box;
   const spans = ({ h, v }: Rectangle) => ({
     left: size(h.low),
@@ -80,6 +80,21 @@ function presentCabinet({ cabinet, resolved, box, face, fronts, rows, fittings }
       ...(front.overlay ? { overlay: size(front.overlay) } : {}),
     })),
     parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
+    hinges: doors.map(({ front, chosen, wanted, weight, places }) => ({
+      front: front.key,
+      wantedOverlay: size(wanted),
+      weight: roundForExport(weight),
+      ...(chosen
+        ? {
+            profile: chosen.profile.id,
+            plate: chosen.plate,
+            cupOffset: chosen.offset,
+            reached: roundForExport(chosen.reached),
+            residual: roundForExport(chosen.residual),
+          }
+        : {}),
+      places: places.map(({ onDoor, onCase }) => ({ onDoor: size(onDoor), onCase: size(onCase) })),
+    })),
     fittings,
   };
 }

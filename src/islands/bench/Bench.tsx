@@ -5,6 +5,7 @@ import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './conte
 import { Decisions } from './Decisions.js';
 
 import { FindingsPanel } from './FindingsPanel.js';
+import { HingePanel } from './HingePanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsTable } from './PartsTable.js';
 import { Sheet } from './Sheet.js';
@@ -62,6 +63,7 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
           >
             <TapePanel solved={solved} />
             <ShelfPanel solved={solved} />
+            <HingePanel solved={solved} />
             <FindingsPanel solved={solved} />
           </aside>
         </div>

@@ -155,6 +155,15 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
     ],
   },
   {
+    title: 'Hinges',
+    settings: [
+      { path: 'hinges/kind' },
+      { path: 'hinges/opening', when: (is) => is('hinges/kind') !== 'none' },
+      { path: 'hinges/closing', when: (is) => is('hinges/kind') !== 'none' },
+      { path: 'hinges/endDistance', when: (is) => is('hinges/kind') !== 'none' },
+    ],
+  },
+  {
     title: 'Banding',
     settings: [
       { path: 'banding/frontEdges' },

@@ -32,6 +32,12 @@ export function PartsTable({ solved }: { solved: SolvedCabinet }) {
           ))}
         </tbody>
       </table>
+      {solved.fittings.length > 0 && (
+        <p className="px-3 py-2 text-[0.9375rem]">
+          <span className="text-ink-soft">To buy: </span>
+          {solved.fittings.map(({ name, quantity, note }) => `${quantity} × ${name} (${note})`).join('; ')}
+        </p>
+      )}
     </section>
   );
 }

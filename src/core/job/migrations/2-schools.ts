@@ -43,6 +43,7 @@ export function toVersion2(data: Data): Data {
       creep: 1.5,
       ...material,
     })),
+    hardware: { hinges: [] },
     ...listed(data, 'cabinets', (cabinet) => ({ ...cabinet, ...mapped(cabinet, 'settings', layer) })),
   };
 }
@@ -123,6 +124,7 @@ function wholeSettings(all: Data, mm: (metric: number, inches: number) => number
     },
     web: { member: mm(70, 2.75), crossMembers: 3, tenon: 0, allowance: mm(6, 1 / 4) },
     movement: { moistureChange: 4 },
+    hinges: { kind: 'none', opening: 100, closing: 'damped', endDistance: mm(100, 4), choice: 'auto' },
     making: {
       kind: 'slab',
       drawers: 'likeDoors',
