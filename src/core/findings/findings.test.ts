@@ -53,6 +53,16 @@ const BAD: Record<string, () => string[]> = {
   'hinges/gap-too-small': () =>
     rulesOf({ measured: { front18: 26 }, settings: { fronts: { reveal: { left: 1, right: 1 } } } }),
   'hinges/cup-does-not-fit': () => rulesOf({ settings: { making: { kind: 'stick', stile: 40 } } }),
+  'machining/operations-meet': () =>
+    rulesOf({
+      settings: {
+        joints: { bottom: 'dowels' },
+        back: { offsetFrom: 'set', offset: 48 },
+        fasteners: { dowelInEnd: 28 },
+        nailer: { rails: 'none' },
+      },
+    }),
+  'machining/hole-near-edge': () => rulesOf({ settings: { fasteners: { pilot: 12 } }, measured: { birch18: 15 } }),
   'shelves/sags': () => rulesOf({ width: 1150, settings: { shelves: { load: 'records' } } }),
   'carcass/wall-without-nailer': () => rulesOf({ from: 'wall', settings: { nailer: { rails: 'none' } } }),
   'carcass/bottom-in-withdrawal': () => rulesOf({ from: 'wall', settings: { bottom: { place: 'under' } } }),

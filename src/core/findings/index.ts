@@ -4,6 +4,7 @@ import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
 import { frontRules } from './fronts.js';
 import { hingeRules } from './hinges.js';
+import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
@@ -15,6 +16,7 @@ export const findingRules: readonly FindingRule[] = [
   ...frontRules,
   ...shelfRules,
   ...hingeRules,
+  ...machiningRules,
   ...materialRules,
 ];
 

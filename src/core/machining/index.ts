@@ -1,3 +1,4 @@
+export { type Clash, findClashes, holesNearEdges, type PartSize } from './clearance.js';
 export type {
   EdgeHoles,
   EdgeReference,

@@ -1,0 +1,180 @@
+import type { EdgeReference, Face, Operation } from './operation.js';
+
+/** The space one cut or hole takes in a part: along u and v, and w from face 1. All in mm. */
+interface Pocketed {
+  readonly operation: Operation;
+  /** True for what is bored; grooves may cross grooves, nothing may cross a hole. */
+  readonly bored: boolean;
+  readonly low: readonly [u: number, v: number, w: number];
+  readonly high: readonly [u: number, v: number, w: number];
+  /** A hole seen from its face is round. */
+  readonly round?: { readonly u: number; readonly v: number; readonly radius: number };
+}
+
+/** Two operations that meet, or leave too little between them. */
+export interface Clash {
+  readonly a: Operation;
+  readonly b: Operation;
+  /** Material left between them; 0 when they meet. */
+  readonly left: number;
+  /** Where on the part: along its length and width. */
+  readonly u: number;
+  readonly v: number;
+}
+
+export interface PartSize {
+  readonly length: number;
+  readonly width: number;
+  readonly thickness: number;
+}
+
+/** Plan size of a pocket hole: this far in from the edge, this wide (mm). */
+const POCKET = { reach: 40, width: 10, depth: 12 };
+
+/**
+ * Every pair of operations of a part between which less than `skin` is left, nearest first, once for each pair. Both
+ * faces are looked at together: two holes from opposite faces meet when their depths do. A sweep along the length keeps
+ * it from comparing everything with everything.
+ */
+export function findClashes(operations: readonly Operation[], size: PartSize, skin: number): Clash[] {
+  const spaces = operations.flatMap((operation) => spacesOf(operation, size)).sort((a, b) => a.low[0] - b.low[0]);
+  const worst = new Map<string, Clash>();
+  spaces.forEach((a, at) => {
+    for (let next = at + 1; next < spaces.length; next += 1) {
+      const b = spaces[next] as Pocketed;
+      if (b.low[0] > a.high[0] + skin) break;
+      if (a.operation === b.operation || !(a.bored || b.bored)) continue;
+      const left = between(a, b);
+      if (left >= skin - 1e-6) continue;
+      const key = [operations.indexOf(a.operation), operations.indexOf(b.operation)].sort((x, y) => x - y).join();
+      const known = worst.get(key);
+      if (known && known.left <= left) continue;
+      const hole = a.bored ? a : b;
+      worst.set(key, {
+        a: a.operation,
+        b: b.operation,
+        left,
+        u: (hole.low[0] + hole.high[0]) / 2,
+        v: (hole.low[1] + hole.high[1]) / 2,
+      });
+    }
+  });
+  return [...worst.values()].sort((a, b) => a.left - b.left);
+}
+
+/** Face holes that leave less than `skin` to an edge of the part, each with what is left. */
+export function holesNearEdges(
+  operations: readonly Operation[],
+  size: PartSize,
+  skin: number,
+): { operation: Operation; left: number }[] {
+  return operations.flatMap((operation) => {
+    if (operation.kind !== 'holes') return [];
+    const left = Math.min(
+      ...spacesOf(operation, size).map(({ low, high }) =>
+        Math.min(low[0], low[1], size.length - high[0], size.width - high[1]),
+      ),
+    );
+    return left < skin - 1e-6 ? [{ operation, left }] : [];
+  });
+}
+
+/** The shortest way through material from one to the other; 0 when they meet. */
+function between(a: Pocketed, b: Pocketed): number {
+  const apart = (axis: 0 | 1 | 2) => Math.max(0, a.low[axis] - b.high[axis], b.low[axis] - a.high[axis]);
+  const inPlan =
+    a.round && b.round
+      ? Math.max(0, Math.hypot(a.round.u - b.round.u, a.round.v - b.round.v) - a.round.radius - b.round.radius)
+      : Math.hypot(apart(0), apart(1));
+  return Math.hypot(inPlan, apart(2));
+}
+
+function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
+  const { length, width, thickness } = size;
+  const into = (face: Face, depth: number): [number, number] =>
+    face === 1 ? [0, depth] : [thickness - depth, thickness];
+  const space = (bored: boolean, u: [number, number], v: [number, number], w: [number, number]): Pocketed => ({
+    operation,
+    bored,
+    low: [u[0], v[0], w[0]],
+    high: [u[1], v[1], w[1]],
+  });
+  /** A strip along an edge or across the part, from `near` to `far` of the edge it is measured from. */
+  const strip = (from: EdgeReference, near: number, far: number): [[number, number], [number, number]] => {
+    const [a, b] = from.endsWith('0')
+      ? [near, far]
+      : [from === 'u1' ? length - far : width - far, from === 'u1' ? length - near : width - near];
+    return from.startsWith('u')
+      ? [
+          [a, b],
+          [0, width],
+        ]
+      : [
+          [0, length],
+          [a, b],
+        ];
+  };
+  /** A short space that reaches `depth` in from an edge, at a position along it. */
+  const fromEdge = (
+    edge: EdgeReference,
+    position: number,
+    half: number,
+    depth: number,
+    w: [number, number],
+  ): Pocketed => {
+    const [u, v] = strip(edge, 0, depth);
+    const along: [number, number] = [position - half, position + half];
+    return edge.startsWith('u') ? space(true, u, along, w) : space(true, along, v, w);
+  };
+  switch (operation.kind) {
+    case 'groove': {
+      const [u, v] = strip(operation.from, operation.offset.mm, operation.offset.mm + operation.width.mm);
+      return [space(false, u, v, into(operation.face, operation.depth.mm))];
+    }
+    case 'rabbet': {
+      const [u, v] = strip(operation.from, 0, operation.width.mm);
+      return [space(false, u, v, into(operation.face, operation.depth.mm))];
+    }
+    case 'notch': {
+      const [[u]] = [strip(operation.corner[0], 0, operation.alongLength.mm)];
+      const [, v] = strip(operation.corner[1], 0, operation.alongWidth.mm);
+      return [space(false, u, v, [0, thickness])];
+    }
+    case 'holes': {
+      const radius = operation.diameter.mm / 2;
+      const w: [number, number] = operation.depth ? into(operation.face, operation.depth.mm) : [0, thickness];
+      const [lineU, lineV] = strip(operation.from, operation.offset.mm, operation.offset.mm);
+      return operation.positions.map(({ mm }) => {
+        const [u, v] = operation.from.startsWith('u') ? [lineU[0], mm] : [mm, lineV[0]];
+        return { ...space(true, [u - radius, u + radius], [v - radius, v + radius], w), round: { u, v, radius } };
+      });
+    }
+    case 'edge holes': {
+      const radius = operation.diameter.mm / 2;
+      const w: [number, number] = [operation.offset.mm - radius, operation.offset.mm + radius];
+      return operation.positions.map(({ mm }) => fromEdge(operation.edge, mm, radius, operation.depth.mm, w));
+    }
+    case 'slots': {
+      const half = operation.length.mm / 2;
+      const thick = operation.thickness.mm / 2;
+      if ('edge' in operation.place) {
+        const { edge } = operation.place;
+        return operation.positions.map(({ mm }) =>
+          fromEdge(edge, mm, half, operation.depth.mm, [operation.offset.mm - thick, operation.offset.mm + thick]),
+        );
+      }
+      const { from, face } = operation.place;
+      const [lineU, lineV] = strip(from, operation.offset.mm - thick, operation.offset.mm + thick);
+      const w = into(face, operation.depth.mm);
+      return operation.positions.map(({ mm }) =>
+        from.startsWith('u')
+          ? space(true, lineU, [mm - half, mm + half], w)
+          : space(true, [mm - half, mm + half], lineV, w),
+      );
+    }
+    case 'pockets':
+      return operation.positions.map(({ mm }) =>
+        fromEdge(operation.edge, mm, POCKET.width / 2, POCKET.reach, into(operation.face, POCKET.depth)),
+      );
+  }
+}
