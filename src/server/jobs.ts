@@ -57,13 +57,9 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
   const id = newId();
   const at = now();
   db.transaction(() => {
-    db.prepare('INSERT INTO job (id, name, version, head, created_at, updated_at) VALUES (?, ?, 1, ?, ?, ?)').run(
-      id,
-      head.name,
-      JSON.stringify(head),
-      at,
-      at,
-    );
+    db.prepare(
+      'INSERT INTO job (id, name, unit, version, head, created_at, updated_at) VALUES (?, ?, ?, 1, ?, ?, ?)',
+    ).run(id, head.name, head.display.unit, JSON.stringify(head), at, at);
     for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position, head);
     recordRevision(db, id, 1, label, at, { head, cabinets });
   })();
@@ -140,8 +136,9 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
       writeChange(db, row, change, read.value);
       const version = row.version + 1;
       const at = now();
-      db.prepare('UPDATE job SET name = ?, version = ?, head = ?, updated_at = ? WHERE id = ?').run(
+      db.prepare('UPDATE job SET name = ?, unit = ?, version = ?, head = ?, updated_at = ? WHERE id = ?').run(
         read.value.name,
+        read.value.display.unit,
         version,
         JSON.stringify(splitDocument(read.value).head),
         at,
@@ -215,7 +212,7 @@ export function listJobs(db: Db): JobSummary[] {
   refreshSummaries(db);
   return db
     .prepare<[number], ListRow>(
-      `SELECT job.id, job.name, job.version, job.updated_at AS updatedAt, job.head ->> '$.display.unit' AS unit,
+      `SELECT job.id, job.name, job.version, job.updated_at AS updatedAt, job.unit,
               (SELECT count(*) FROM cabinet WHERE job_id = job.id) AS cabinetCount,
               (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries,
               (SELECT coalesce(sum(stops), 0) FROM cabinet WHERE job_id = job.id) AS stops,

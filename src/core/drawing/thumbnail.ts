@@ -41,8 +41,11 @@ export function pictureOf(items: readonly DrawingItem[], min: DrawingPoint, max:
 /** The elevation without what it hides, swings, marks and dimensions, for lists. */
 export function drawThumbnail(solved: SolvedCabinet): Thumbnail {
   const { min, max, items } = drawElevation(solved, '');
+  const regions = items.filter((item) => item.kind === 'region');
+  // What is drawn a second time, dashed, lies behind something: a list can do without it.
+  const behind = new Set(regions.filter((item) => item.weight === 'hidden').map((item) => item.shows));
   return pictureOf(
-    items.filter((item) => item.kind === 'region' && item.weight !== 'hidden'),
+    regions.filter((item) => item.weight !== 'hidden' && !behind.has(item.shows)),
     min,
     max,
   );

@@ -96,7 +96,14 @@ function cutSize(size: Dim, bands: readonly Band[], across: 'u' | 'v', allowance
   return cut === size ? size : cut.as(label);
 }
 
+/** Parts never change: their extents are figured once. */
+const extents = new WeakMap<Part, Extent>();
+
 /** The space the part takes up in the cabinet (mm). */
 export function partExtent(part: Part): Extent {
-  return extentOf(part.placement, part.length.mm, part.width.mm, part.thickness.mm);
+  const known = extents.get(part);
+  if (known) return known;
+  const extent = extentOf(part.placement, part.length.mm, part.width.mm, part.thickness.mm);
+  extents.set(part, extent);
+  return extent;
 }

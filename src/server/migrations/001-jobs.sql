@@ -2,6 +2,8 @@
 CREATE TABLE job (
   id          TEXT PRIMARY KEY,
   name        TEXT NOT NULL,
+  -- What a list shows of the document, so that it need not read it.
+  unit        TEXT NOT NULL,
   -- Counts saves. A write names the version it edits.
   version     INTEGER NOT NULL,
   -- The job document without its cabinets, as JSON.
