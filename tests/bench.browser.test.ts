@@ -252,7 +252,7 @@ test('the bench builds every school: compared, chosen by its picture, with joint
     'no dowel holes in the bottom',
   );
   await unfold('Ends');
-  await (await find(driver, 'select[aria-label="Left end stands against"]')).sendKeys('exposed');
+  await choose('ends/left', 'exposed');
   await (await named(driver, 'Section')).click();
   await find(driver, '[data-dimension="section-clear-depth"]');
   await choose('school', 'traditional');

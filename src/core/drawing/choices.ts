@@ -1,5 +1,5 @@
 import type { Joint } from '../carcass/index.js';
-import type { Cabinet, JobHead, SettingOverrides } from '../job/index.js';
+import type { Cabinet, JobHead, Opening, SettingOverrides } from '../job/index.js';
 import { type SolvedCabinet, solveCabinet } from '../solve.js';
 import { type CutPlane, cutItems } from './cut.js';
 import type { DrawingItem, DrawingPoint } from './drawing.js';
@@ -8,6 +8,9 @@ import { type Picture, pictureOf } from './thumbnail.js';
 
 /** Which small view shows best what a choice means. */
 type View =
+  | 'right corner'
+  | 'shelf joint'
+  | 'partition joint'
   | 'elevation'
   | 'section'
   | 'toe'
@@ -22,6 +25,10 @@ const VIEW_OF: Readonly<Record<string, View>> = {
   school: 'elevation',
   'fronts/lay': 'elevation',
   'dividers/betweenFronts': 'section',
+  'dividers/atOpenBay': 'section',
+  'dividers/partitions': 'elevation',
+  'making/drawers': 'elevation',
+  'depth/means': 'top',
   'toe/kind': 'toe',
   'toe/board': 'toe',
   'top/kind': 'top',
@@ -29,9 +36,17 @@ const VIEW_OF: Readonly<Record<string, View>> = {
   'bottom/place': 'bottom corner',
   'joints/bottom': 'bottom corner',
   'joints/top': 'top corner',
+  'joints/shelf': 'shelf joint',
+  'joints/partition': 'partition joint',
   'back/kind': 'rear corner',
   'back/bottomEdge': 'lower rear',
+  'back/cut': 'rear corner',
+  'back/offsetFrom': 'rear corner',
+  'nailer/rails': 'section',
+  'ends/left': 'elevation',
+  'ends/right': 'elevation',
   'ends/leftPanel': 'front corner',
+  'ends/rightPanel': 'right corner',
   'ends/filler': 'front corner',
   'frame/fitted': 'front corner',
   'fronts/fit': 'front corner',
@@ -55,7 +70,23 @@ export function drawChoice(head: JobHead, cabinet: Cabinet, path: string, option
   const view = VIEW_OF[path];
   if (!view) return undefined;
   const settings = withOption(cabinet.settings, path.split('/'), option);
-  return drawView(solveCabinet(head, { ...cabinet, settings }), view);
+  return drawView(solveCabinet(head, { ...cabinet, settings, face: faceFor(view, cabinet) }), view);
+}
+
+/** A joint is shown where there is one: the same box, divided so that it has it. */
+function faceFor(view: View, { face }: Cabinet): Cabinet['face'] {
+  if (view !== 'shelf joint' && view !== 'partition joint') return face;
+  const bay = (id: string): Opening => ({
+    id,
+    size: { rule: 'share', weight: 1 },
+    divider: view === 'shelf joint' ? 'shelf' : 'partition',
+    fill: { kind: 'open', shelves: 0 },
+  });
+  return {
+    kind: view === 'shelf joint' ? 'rows' : 'columns',
+    graduation: face.graduation,
+    parts: [bay('o1'), bay('o2')],
+  };
 }
 
 function withOption(settings: SettingOverrides, [key, ...rest]: readonly string[], option: string): SettingOverrides {
@@ -102,9 +133,23 @@ function drawView(solved: SolvedCabinet, view: View): Picture {
       );
     case 'lower rear':
       return pictureOf(cut(middle), ...square(box.sideDepth.mm - 30, box.bottomTop.mm));
+    case 'right corner':
+      return pictureOf(
+        cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }),
+        ...square(box.width.mm - 15, 25),
+      );
+    case 'shelf joint':
+      return pictureOf(cut({ normal: 'y', at: box.clearDepth.mm / 2 }), ...square(28, dividerAt(solved)));
+    case 'partition joint':
+      return pictureOf(cut({ normal: 'y', at: box.clearDepth.mm / 2 }), ...square(dividerAt(solved), box.bottomTop.mm));
     case 'front corner':
       return pictureOf(cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }), ...square(15, 25));
   }
+}
+
+/** Middle of the first divider: its height in rows, its place from the left in columns. */
+function dividerAt({ face }: SolvedCabinet): number {
+  return face.ok ? (face.boundaries[0]?.centre.mm ?? 0) : 0;
 }
 
 /** How far a screw goes on beyond the panel it comes through (mm), for the small drawing only. */
@@ -112,21 +157,26 @@ const SCREW_GRIP = 28;
 
 /** Screws, dowels, tenons and pocket screws of the joints with the uprights, as seen in a cut along the face. */
 function fasteners({ joints, resolved }: SolvedCabinet): DrawingItem[] {
-  return joints.filter((joint) => joint.normal === 'x').flatMap((joint) => fastener(joint, resolved));
+  return joints.flatMap((joint) => fastener(joint, resolved));
 }
 
 function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved']): DrawingItem[] {
-  const v = joint.level.mm + joint.thickness.mm / 2;
+  const level = joint.normal === 'x';
+  const middle = joint.level.mm + joint.thickness.mm / 2;
   const inward = joint.member?.end === 'u1' ? -1 : 1;
-  const at = (h: number, up = 0): DrawingPoint => ({ h: joint.plane + inward * h, v: v + up });
+  /** `into` runs from the receiving face into what joins, `across` along that face. */
+  const at = (into: number, across = 0): DrawingPoint => {
+    const [along, beside] = [joint.plane + inward * into, middle + across];
+    return level ? { h: along, v: beside } : { h: beside, v: along };
+  };
   const bar = (from: number, to: number, height: number): DrawingItem => {
-    const [a, b] = [at(from).h, at(to).h];
+    const [a, b] = [at(from, -height / 2), at(to, height / 2)];
     return {
       kind: 'region',
       tint: 'machining',
       weight: 'visible',
-      from: { h: Math.min(a, b), v: v - height / 2 },
-      to: { h: Math.max(a, b), v: v + height / 2 },
+      from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
+      to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
     };
   };
   switch (joint.kind) {

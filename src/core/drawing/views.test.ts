@@ -107,13 +107,22 @@ test('every option of a pictured choice is drawn, and options that differ look d
   const job = jobWith({});
   const cabinet = job.cabinets[0] as Cabinet;
   const pictured = settingLeaves.filter((leaf) => hasChoicePicture(leaf.path.join('/')));
-  assert.ok(pictured.length >= 12);
+  assert.ok(pictured.length >= 24);
   for (const leaf of pictured) {
     const path = leaf.path.join('/');
     const pictures = Object.keys(leaf.options ?? {}).map((option) => drawChoice(job, cabinet, path, option));
     assert.ok(pictures.length > 1 && pictures.every((picture) => picture && picture.shapes.length > 0), path);
   }
-  for (const path of ['toe/kind', 'joints/bottom', 'back/kind', 'bottom/place']) {
+  for (const path of [
+    'toe/kind',
+    'joints/bottom',
+    'joints/shelf',
+    'joints/partition',
+    'back/kind',
+    'bottom/place',
+    'ends/rightPanel',
+    'nailer/rails',
+  ]) {
     const leaf = settingLeaves.find((each) => each.path.join('/') === path);
     const seen = Object.keys(leaf?.options ?? {}).map((option) =>
       JSON.stringify(drawChoice(job, cabinet, path, option)),
