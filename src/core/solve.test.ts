@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/support/cabinets.js';
+import { drawerBoxes } from './drawers/index.js';
 import { frameSizes } from './frame/index.js';
 import { type Cabinet, newCabinet, newJob, stableJson } from './job/index.js';
 import { isMirrored, partExtent } from './parts/index.js';
@@ -144,6 +145,9 @@ test('worked case: face-frame base with three drawers, exposed left end, wall on
     near(front.h.size.mm, expect.frontWidth);
     near(front.v.size.mm, expect.frontHeights[at]);
   });
+  const [drawer] = drawerBoxes(face.cells, resolved);
+  near(drawer?.width.mm, expect.drawerBoxWidth);
+  near(drawer?.frontLength.mm, expect.drawerBoxFrontLength);
   near(frame.packingLeft.mm, expect.packingLeft);
   near(frame.packingRight.mm, expect.packingRight);
   near((solved.fronts[0]?.v.low.mm ?? 0) - (solved.fronts[1]?.v.high.mm ?? 0), expect.faceToFaceBetweenFronts);

@@ -136,6 +136,7 @@ export const metricHouse: House = {
       trimThickness: 6,
     },
     hinges: { kind: 'concealed', opening: 100, closing: 'damped', endDistance: 100, choice: 'auto' },
+    drawers: { runnerThickness: 12.7, runnerPlay: 0.8, boxSide: 12 },
     dividers: { betweenFronts: 'stretcher', atOpenBay: 'shelf', partitions: 'partition' },
     banding: { frontEdges: 'all', frontThickness: 1, caseEdges: 'front', caseThickness: 0.5 },
     shelves: {
@@ -270,6 +271,7 @@ export const inchHouse: House = {
       trimThickness: inches(1 / 4),
     },
     hinges: { ...metricHouse.all.hinges, endDistance: inches(4) },
+    drawers: { runnerThickness: inches(1 / 2), runnerPlay: inches(1 / 32), boxSide: inches(1 / 2) },
     banding: { ...metricHouse.all.banding, frontThickness: inches(1 / 32), caseThickness: inches(1 / 64) },
     shelves: {
       ...metricHouse.all.shelves,

@@ -233,6 +233,11 @@ export const settingsSchema = z.strictObject({
     endDistance: lengthField('first hinge from the end of the door', { min: 40, max: 400 }),
     choice: nameField('hinge chosen'),
   }),
+  drawers: z.strictObject({
+    runnerThickness: lengthField('side runner thickness', { max: 40 }),
+    runnerPlay: lengthField('play beside the runners, in all', { max: 6 }),
+    boxSide: lengthField('drawer side thickness', { min: 3, max: 40 }),
+  }),
   dividers: z.strictObject({
     betweenFronts: choiceField('behind a gap between fronts', DIVIDERS),
     atOpenBay: choiceField('beside an open bay', DIVIDERS),

@@ -1,4 +1,5 @@
 import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
+import { drawerBoxes } from '../drawers/index.js';
 import type { Finding } from '../findings/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Rectangle } from '../layout/index.js';
@@ -95,6 +96,12 @@ function presentCabinet({ cabinet, resolved, box, face, fronts, rows, doors, fit
         : {}),
       places: places.map(({ onDoor, onCase }) => ({ onDoor: size(onDoor), onCase: size(onCase) })),
     })),
+    drawerBoxes: (face.ok ? drawerBoxes(face.cells, resolved) : []).map(
+      ({ openingId, runnerOpening, width, frontLength }) => ({
+        opening: openingId,
+        ...mapped({ runnerOpening, width, frontLength }, size),
+      }),
+    ),
     fittings,
   };
 }

@@ -4,6 +4,7 @@ import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './Decisions.js';
 
+import { DrawerPanel } from './DrawerPanel.js';
 import { FindingsPanel } from './FindingsPanel.js';
 import { HingePanel } from './HingePanel.js';
 import { KeysDialog } from './KeysDialog.js';
@@ -64,6 +65,7 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
             <TapePanel solved={solved} />
             <ShelfPanel solved={solved} />
             <HingePanel solved={solved} />
+            <DrawerPanel solved={solved} />
             <FindingsPanel solved={solved} />
           </aside>
         </div>

@@ -164,6 +164,10 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
     ],
   },
   {
+    title: 'Drawer boxes',
+    settings: [{ path: 'drawers/runnerThickness' }, { path: 'drawers/runnerPlay' }, { path: 'drawers/boxSide' }],
+  },
+  {
     title: 'Banding',
     settings: [
       { path: 'banding/frontEdges' },

@@ -124,6 +124,7 @@ function wholeSettings(all: Data, mm: (metric: number, inches: number) => number
     },
     web: { member: mm(70, 2.75), crossMembers: 3, tenon: 0, allowance: mm(6, 1 / 4) },
     movement: { moistureChange: 4 },
+    drawers: { runnerThickness: mm(12.7, 1 / 2), runnerPlay: mm(0.8, 1 / 32), boxSide: mm(12, 1 / 2) },
     hinges: { kind: 'none', opening: 100, closing: 'damped', endDistance: mm(100, 4), choice: 'auto' },
     making: {
       kind: 'slab',

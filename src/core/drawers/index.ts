@@ -1,0 +1,1 @@
+export { type DrawerBox, drawerBoxes } from './sideMount.js';
