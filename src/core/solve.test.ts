@@ -323,6 +323,11 @@ test('every operation lies on its part', () => {
               position.mm > -0.01 && position.mm < run + 0.01,
               `${part.key} ${operation.kind} at ${position.mm} of ${run}`,
             );
+          if (operation.kind === 'edge holes')
+            assert.ok(
+              operation.offset.mm > 0 && operation.offset.mm < part.thickness.mm,
+              `${part.key}: hole beside its edge`,
+            );
           if (operation.kind === 'holes')
             assert.ok(
               operation.offset.mm > 0 && operation.offset.mm < (along.startsWith('u') ? part.length.mm : part.width.mm),

@@ -17,6 +17,12 @@ const notReachable: FindingRule = {
           numbers: [wanted],
           parts: front.parts.map((part) => part.key),
           settings: [`cabinets/${cabinet.id}/settings/hinges/opening`],
+          fixes: [
+            {
+              label: 'Hang the doors otherwise',
+              edits: [{ path: `cabinets/${cabinet.id}/settings/hinges/kind`, value: 'none' }],
+            },
+          ],
         },
       ];
     }),

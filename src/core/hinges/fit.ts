@@ -110,10 +110,10 @@ function boredPart({ parts }: Front, hinged: 'left' | 'right'): Part | undefined
   );
 }
 
-/** Inset when the overlay is negative; on a frame its own kind; half where a partition is shared; else full. */
+/** On a frame its own kind, whose plates fit a stile's edge; inset when the overlay is negative; half where a partition is shared; else full. */
 function fitOf(front: Front, carrier: Part | undefined, settings: Resolved['settings']): HingeProfile['fit'] {
-  if ((front.overlay?.mm ?? 0) < 0) return 'inset';
   if (settings.frame.fitted.value === 'fitted') return 'frame';
+  if ((front.overlay?.mm ?? 0) < 0) return 'inset';
   return carrier?.role === 'partition' ? 'half' : 'full';
 }
 

@@ -118,6 +118,14 @@ test('a door on a side takes a full hinge, on a partition a half one, in its ope
   assert.ok(Math.abs(shared.wanted.mm - (18 - 3) / 2) < 1e-9);
 });
 
+test('an inset door in a frame gets no plate bored beside the stile, and is said to want another hinge', () => {
+  const solved = solveWith({ settings: { school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } } });
+  for (const part of solved.parts.filter((each) => each.role === 'frame'))
+    assert.ok(part.machining.every((operation) => operation.kind !== 'edge holes'));
+  const finding = solved.findings.find((each) => each.rule === 'hinges/not-reachable');
+  assert.equal(finding?.fixes[0]?.label, 'Hang the doors otherwise');
+});
+
 test('hinges stand at the end distance and equally between, and the case mark differs by the reveal', () => {
   const { door } = doorOf({
     height: 1500,
