@@ -1,8 +1,7 @@
-import type { Dim } from '../derive/index.js';
 import type { Notch } from '../machining/index.js';
 import { type Part, type Point, partExtent, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { DimensionItem, Drawing, DrawingItem, DrawingPoint } from './drawing.js';
+import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, dimension } from './drawing.js';
 import { TINT } from './tints.js';
 
 /** Where the cabinet is cut: across it (side view), along its face, or level (plan). The position in mm. */
@@ -104,37 +103,20 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
 function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, front: number): DimensionItem[] {
   const { settings } = resolved;
   const path = `cabinets/${cabinet.id}`;
-  const make = (
-    id: string,
-    side: DimensionItem['side'],
-    level: number,
-    from: number,
-    to: number,
-    dim: Dim,
-    edits?: string,
-  ): DimensionItem => ({
-    id,
-    side,
-    level,
-    from,
-    to,
-    dim,
-    ...(edits ? { edits } : {}),
-  });
   const rear = box.sideDepth.mm;
   const items = [
-    make('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth),
-    make('section-side-depth', 'top', 1, 0, rear, box.sideDepth),
-    make('section-clear-height', 'left', 0, box.bottomTop.mm, box.topUnderside.mm, box.clearHeight),
+    dimension('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth),
+    dimension('section-side-depth', 'top', 1, 0, rear, box.sideDepth),
+    dimension('section-clear-height', 'left', 0, box.bottomTop.mm, box.topUnderside.mm, box.clearHeight),
   ];
   const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
   const back = parts.find((part) => part.key === 'back');
   const end = settings.back.kind.value === 'applied' && back ? partExtent(back).max[1] : rear;
   if (Math.abs(end - reach - box.overallDepth.mm) < 0.01)
-    items.push(make('section-depth', 'bottom', 1, reach, end, box.overallDepth, `${path}/size/depth`));
+    items.push(dimension('section-depth', 'bottom', 1, reach, end, box.overallDepth, `${path}/size/depth`));
   if (settings.back.kind.value === 'grooved')
     items.push(
-      make(
+      dimension(
         'section-groove',
         'top',
         0,
@@ -146,17 +128,17 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
     );
   const toe = settings.toe;
   if (box.underHeight.mm > 0) {
-    items.push(make('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, `${path}/settings/toe/height`));
-    items.push(make('section-height', 'right', 0, 0, box.height.mm, box.height));
+    items.push(dimension('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, `${path}/settings/toe/height`));
+    items.push(dimension('section-height', 'right', 0, 0, box.height.mm, box.height));
   } else {
-    items.push(make('section-height', 'right', 0, 0, box.height.mm, box.height));
+    items.push(dimension('section-height', 'right', 0, 0, box.height.mm, box.height));
     if (box.floor.mm > 0)
-      items.push(make('section-toe', 'left', 0, 0, toe.height.mm, toe.height, `${path}/settings/toe/height`));
+      items.push(dimension('section-toe', 'left', 0, 0, toe.height.mm, toe.height, `${path}/settings/toe/height`));
   }
   const boarded = parts.some((part) => part.role === 'plinth');
   if (boarded)
     items.push(
-      make('section-toe-setback', 'bottom', 0, 0, toe.setback.mm, toe.setback, `${path}/settings/toe/setback`),
+      dimension('section-toe-setback', 'bottom', 0, 0, toe.setback.mm, toe.setback, `${path}/settings/toe/setback`),
     );
   return items;
 }

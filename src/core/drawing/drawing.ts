@@ -82,6 +82,19 @@ export interface DimensionItem {
   readonly shows?: string;
 }
 
+/** A dimension between two positions (mm) on a side of the drawing. */
+export function dimension(
+  id: string,
+  side: DrawingSide,
+  level: number,
+  from: number,
+  to: number,
+  dim: Dim,
+  edits?: string,
+): DimensionItem {
+  return { id, side, level, from, to, dim, ...(edits ? { edits } : {}) };
+}
+
 export interface TitleBlock {
   readonly job: string;
   readonly cabinet: string;

@@ -1,11 +1,18 @@
-import type { Dim } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
 import type { HungDoor } from '../hinges/index.js';
 import type { Region, Span, SplitLayout } from '../layout/index.js';
 import { type Part, type PartRole, partExtent } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { DimensionItem, Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from './drawing.js';
+import {
+  type DimensionItem,
+  type Drawing,
+  type DrawingItem,
+  type DrawingPoint,
+  dimension,
+  type LineItem,
+  type RegionItem,
+} from './drawing.js';
 import { TINT } from './tints.js';
 
 /** The front elevation: carcass, frame and fronts, what they hide dashed, and the dimensions a maker sets. */
@@ -159,18 +166,6 @@ function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
   return items;
 }
 
-function span(
-  id: string,
-  side: DimensionItem['side'],
-  level: number,
-  from: number,
-  to: number,
-  dim: Dim,
-  edits?: string,
-): DimensionItem {
-  return { id, side, level, from, to, dim, ...(edits ? { edits } : {}) };
-}
-
 /** Only overlay fronts on a box are placed by reveals to its edges. */
 function revealsOnBox({ settings }: SolvedCabinet['resolved']): boolean {
   return settings.frame.fitted.value === 'none' && settings.fronts.fit.value === 'overlay';
@@ -180,7 +175,7 @@ function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
   const { cabinet, box, resolved } = solved;
   const side = resolved.materials.side.thickness.mm;
   const items = [
-    span(
+    dimension(
       'width',
       'bottom',
       1,
@@ -189,7 +184,7 @@ function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
       box.overallWidth,
       `cabinets/${cabinet.id}/size/width`,
     ),
-    span('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
+    dimension('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
   ];
   if (!solved.face.ok || solved.face.splits.some((split) => split.axis === 'columns')) return items;
   return [...items, ...frontWidths(solved)];
@@ -207,20 +202,20 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
   const here = `cabinets/${cabinet.id}/settings/fronts`;
   const framed = !revealsOnBox(resolved);
   const items = top.map((front) => ({
-    ...span(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
+    ...dimension(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
     shows: front.key,
   }));
   const gaps = top
     .slice(0, -1)
     .map((front, at) =>
-      span(`gap-${front.key}`, 'top', 0, front.h.high.mm, (top[at + 1] as Front).h.low.mm, gap, `${here}/gap`),
+      dimension(`gap-${front.key}`, 'top', 0, front.h.high.mm, (top[at + 1] as Front).h.low.mm, gap, `${here}/gap`),
     );
   if (framed) return [...items, ...gaps];
   return [
-    span('reveal-left', 'top', 0, 0, first.h.low.mm, reveal.left, `${here}/reveal/left`),
+    dimension('reveal-left', 'top', 0, 0, first.h.low.mm, reveal.left, `${here}/reveal/left`),
     ...items,
     ...gaps,
-    span('reveal-right', 'top', 0, last.h.high.mm, box.width.mm, reveal.right, `${here}/reveal/right`),
+    dimension('reveal-right', 'top', 0, last.h.high.mm, box.width.mm, reveal.right, `${here}/reveal/right`),
   ];
 }
 
@@ -234,19 +229,19 @@ function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
   const items: DimensionItem[] = [];
   if (under > 0)
     items.push(
-      span('box-height', 'right', 0, 0, box.height.mm, box.height),
-      span('toe-height', 'right', 0, -under, 0, toe.height, toePath),
+      dimension('box-height', 'right', 0, 0, box.height.mm, box.height),
+      dimension('toe-height', 'right', 0, -under, 0, toe.height, toePath),
     );
   else if (box.floor.mm > 0)
     items.push(
-      span('toe-height', 'right', 0, 0, toeHeight, toe.height, toePath),
-      span('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
+      dimension('toe-height', 'right', 0, 0, toeHeight, toe.height, toePath),
+      dimension('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
     );
-  const overall = span('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight);
+  const overall = dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight);
   items.push(cabinet.size.height.from === 'overall' ? { ...overall, edits: `${path}/size/height/mm` } : overall);
   if (frame.fitted.value === 'fitted') {
     const { foot, height } = frameSizes(box, resolved);
-    items.push(span('frame-height', 'right', 2, foot.mm, foot.mm + height.mm, height));
+    items.push(dimension('frame-height', 'right', 2, foot.mm, foot.mm + height.mm, height));
   }
   return items;
 }
@@ -313,7 +308,7 @@ function splitChain(
     const front = solved.fronts.find((other) => other.openingId === id(at));
     const edits = openingsFirst ? undefined : pin(at);
     items.push({
-      ...span(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
+      ...dimension(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
       ...(front ? { shows: front.parts[0]?.key ?? front.key } : {}),
     });
     const next = split.face[at + 1];
@@ -322,18 +317,18 @@ function splitChain(
     const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
     if (to > from)
       items.push(
-        span(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? `${here}/fronts/gap` : undefined),
+        dimension(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? `${here}/fronts/gap` : undefined),
       );
   });
   if (openingsFirst)
     split.clear.forEach((each, at) => {
-      items.push(span(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)));
+      items.push(dimension(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)));
       const next = split.clear[at + 1];
       const between = split.between[at];
       if (!framed || !next || !between) return;
       const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
       items.push(
-        span(
+        dimension(
           `member-${id(at)}`,
           side,
           openings,
@@ -349,9 +344,9 @@ function splitChain(
   const reveals = `${here}/fronts/reveal`;
   if (rows) {
     const top = box.floor.mm + box.faceHeight.mm;
-    items.push(span('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, `${reveals}/top`));
+    items.push(dimension('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, `${reveals}/top`));
     items.push(
-      span(
+      dimension(
         'reveal-bottom',
         side,
         level,
@@ -362,9 +357,17 @@ function splitChain(
       ),
     );
   } else {
-    items.push(span('reveal-left', side, level, 0, reveal.left.mm, reveal.left, `${reveals}/left`));
+    items.push(dimension('reveal-left', side, level, 0, reveal.left.mm, reveal.left, `${reveals}/left`));
     items.push(
-      span('reveal-right', side, level, box.width.mm - reveal.right.mm, box.width.mm, reveal.right, `${reveals}/right`),
+      dimension(
+        'reveal-right',
+        side,
+        level,
+        box.width.mm - reveal.right.mm,
+        box.width.mm,
+        reveal.right,
+        `${reveals}/right`,
+      ),
     );
   }
   return items;

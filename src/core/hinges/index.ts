@@ -1,2 +1,2 @@
 export { type HingePlace, type HungDoor, hangDoors, hingeFittings } from './fit.js';
-export { type HingeSolution, hingeCount, leastGap, solutionId, solveHinge } from './solver.js';
+export { type HingeSolution, hingeCount, leastGap, overlayForReveal, solutionId, solveHinge } from './solver.js';

@@ -53,6 +53,11 @@ export function solveHinge(wanted: number, profiles: readonly HingeProfile[]): H
 
 const round = (value: number) => Math.round(value * 100);
 
+/** Overlay on a side = side thickness − reveal; the same turns an overlay into its reveal. All mm. */
+export function overlayForReveal(side: number, reveal: number): number {
+  return side - reveal;
+}
+
 /** How a choice is written down: profile, plate and cup offset. */
 export function solutionId({ profile, plate, offset }: HingeSolution): string {
   return `${profile.id}/${plate}/${offset}`;

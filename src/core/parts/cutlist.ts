@@ -3,7 +3,6 @@ import { thicknessOf } from '../job/index.js';
 import type { PartRow } from './marks.js';
 
 export interface CutListRow extends PartRow {
-  /** Which edges are banded, as they stand in the cabinet. */
   readonly cabinetId: string;
 }
 

@@ -9,5 +9,5 @@ export {
   lengthFigures,
   type Remainder,
 } from './format.js';
-export { inches, type LengthUnit, MM_PER_INCH, sameLength, TOLERANCE_MM } from './length.js';
+export { inches, type LengthUnit, MM_PER_INCH, TOLERANCE_MM } from './length.js';
 export { expectation, type ParseContext, type ParsedLength, parseLength } from './parse.js';

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { type HingeSolution, type HungDoor, leastGap, solutionId, solveHinge } from '../../core/hinges/index.js';
+import {
+  type HingeSolution,
+  type HungDoor,
+  leastGap,
+  overlayForReveal,
+  solutionId,
+  solveHinge,
+} from '../../core/hinges/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
@@ -126,8 +133,8 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const act = useBench((state) => state.act);
   const [reveal, setReveal] = useState<number | null>(null);
   const { thickness } = solved.resolved.materials.side;
-  const own = door.fit === 'full' ? thickness.mm - door.wanted.mm : null;
-  const wanted = reveal === null ? door.wanted.mm : thickness.mm - reveal;
+  const own = door.fit === 'full' ? overlayForReveal(thickness.mm, door.wanted.mm) : null;
+  const wanted = reveal === null ? door.wanted.mm : overlayForReveal(thickness.mm, reveal);
   const candidates = job.hardware.hinges.filter((profile) => profile.fit === door.fit);
   const solutions = reveal === null ? door.solutions : solveHinge(wanted, candidates);
   const path = `cabinets/${solved.cabinet.id}/settings/hinges/choice`;

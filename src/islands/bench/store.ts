@@ -1,15 +1,7 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Dim } from '../../core/derive/index.js';
-import {
-  type Act,
-  applyEdits,
-  type Cabinet,
-  type FieldError,
-  type Job,
-  readCabinet,
-  readJobHead,
-} from '../../core/job/index.js';
+import { type Act, applyEdits, type FieldError, type Job, readCabinet, readJobHead } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
 import type { Outcome } from '../fields/LengthField.js';
@@ -225,8 +217,4 @@ function consequences(label: string, before: SolvedJob, after: SolvedJob): strin
 /** The cabinet on the bench, solved. */
 export function benchCabinet(state: BenchState): SolvedCabinet | undefined {
   return state.solved.cabinets.find((solved) => solved.cabinet.id === state.cabinetId);
-}
-
-export function cabinetOf(job: Job, id: string): Cabinet | undefined {
-  return job.cabinets.find((cabinet) => cabinet.id === id);
 }
