@@ -1,11 +1,13 @@
 import { buildCarcass } from './carcass/index.js';
-import { type BuiltCabinet, checkCabinet, type Finding } from './findings/index.js';
+import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
 import { buildFronts } from './fronts/index.js';
-import { type HungDoor, hangDoors, hingeFittings } from './hinges/index.js';
+import { hangDoors, hingeFittings, swingContacts } from './hinges/index.js';
 import { type Cabinet, type Job, type JobHead, resolve } from './job/index.js';
 import { deriveBox, layOutFace } from './layout/index.js';
+import type { Operation } from './machining/index.js';
 import { type CutListGroup, cutList, markParts, type Part } from './parts/index.js';
-import { buildShelves } from './shelves/index.js';
+import { borePulls, placePulls, pullFittings } from './pulls/index.js';
+import { borePins, buildShelves, layOutBays, pinFittings, pinGrid, withoutShared } from './shelves/index.js';
 
 /** Everything computed from one cabinet's decisions. */
 export interface SolvedCabinet extends BuiltCabinet {
@@ -19,23 +21,28 @@ export interface SolvedJob {
   readonly findings: readonly Finding[];
 }
 
-/** decisions → resolve → layout → build → check, for one cabinet. Never throws on a valid document. */
+/** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
 export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
   const resolved = resolve(head, cabinet);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
   const cells = face.ok ? face.cells : [];
-  const fronts = buildFronts(cells, box, resolved);
+  const fronts = buildFronts(cells, face.ok ? face.root : undefined, box, resolved);
   const carcass = buildCarcass({ cabinet, box, cells, boundaries: face.ok ? face.boundaries : [], resolved });
+  const grid = pinGrid(carcass.parts, resolved);
+  const bays = layOutBays(cells, carcass.parts, grid, resolved);
   const built = [
     ...carcass.parts,
-    ...cells.flatMap((cell) => buildShelves(cell, box, resolved)),
+    ...bays.flatMap((bay) => buildShelves(bay, box, resolved)),
     ...fronts.flatMap((front) => front.parts),
   ];
-  const doors = hangDoors(fronts, cells, built, box, resolved, head.hardware.hinges);
-  const parts = withMachining(built, doors);
-  const rows = markParts(cabinet.number, parts);
-  const { joints, fittings } = carcass;
+  const pulls = placePulls(fronts, cabinet, box, resolved, head.hardware.pulls);
+  const doors = hangDoors({ fronts, cells, parts: built, box, resolved, pulls }, head.hardware.hinges);
+  const parts = withPins(
+    withMachining(built, [borePulls(pulls, fronts), ...doors.map(({ machining }) => machining)]),
+    borePins(bays, grid, box, resolved),
+  );
+  const { joints, paths, fittings } = carcass;
   const whole = {
     cabinet,
     resolved,
@@ -44,19 +51,33 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
     fronts,
     parts,
     joints,
+    paths,
+    grid,
+    bays,
+    pulls,
     doors,
-    fittings: [...fittings, ...hingeFittings(doors)],
-    rows,
+    contacts: swingContacts(doors, fronts, pulls, box, resolved.settings),
+    fittings: [...fittings, ...hingeFittings(doors), ...pullFittings(pulls), ...pinFittings(bays)],
+    rows: markParts(cabinet.number, parts),
   };
   return { ...whole, findings: checkCabinet(head, whole) };
 }
 
-/** Cups in doors and plate holes in the case, added to what the parts already carry. */
-function withMachining(parts: readonly Part[], doors: readonly HungDoor[]): readonly Part[] {
-  if (doors.length === 0) return parts;
+type Machining = ReadonlyMap<string, readonly Operation[]>;
+
+/** Cups, plates and pull holes, added to what the parts already carry. */
+function withMachining(parts: readonly Part[], added: readonly Machining[]): readonly Part[] {
   return parts.map((part) => {
-    const more = doors.flatMap((door) => door.machining.get(part.key) ?? []);
+    const more = added.flatMap((each) => each.get(part.key) ?? []);
     return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+  });
+}
+
+/** Pin holes come last: where a plate hole falls on one of them it serves for both. */
+function withPins(parts: readonly Part[], pins: Machining): readonly Part[] {
+  return parts.map((part) => {
+    const more = pins.get(part.key);
+    return more ? { ...part, machining: [...part.machining, ...withoutShared(more, part.machining)] } : part;
   });
 }
 
@@ -78,7 +99,7 @@ export function createSolver(): (job: Job) => SolvedJob {
       return result;
     });
     solvedCabinets = next;
-    return joinCabinets(job, cabinets);
+    return joinCabinets(job, cabinets, besides(job, next));
   };
 }
 
@@ -94,12 +115,31 @@ function sameHead(a: JobHead, b: JobHead): boolean {
   );
 }
 
-function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[]): SolvedJob {
+/** What was found of two cabinets side by side, kept while both stay as they are. */
+const found = new WeakMap<SolvedCabinet, WeakMap<SolvedCabinet, readonly Finding[]>>();
+
+/** Findings between cabinets that stand beside each other. */
+function besides(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): Finding[] {
+  return job.cabinets.flatMap(({ id, leftNeighbour }) => {
+    const right = solvedCabinets.get(id);
+    const left = leftNeighbour === null ? undefined : solvedCabinets.get(leftNeighbour);
+    if (!left || !right) return [];
+    const pairs = found.get(left) ?? new WeakMap<SolvedCabinet, readonly Finding[]>();
+    found.set(left, pairs);
+    const known = pairs.get(right);
+    if (known) return known;
+    const findings = checkNeighbours(job, left, right);
+    pairs.set(right, findings);
+    return findings;
+  });
+}
+
+function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[], between: readonly Finding[]): SolvedJob {
   let list: readonly CutListGroup[] | undefined;
   return {
     job,
     cabinets,
-    findings: cabinets.flatMap(({ findings }) => findings),
+    findings: [...cabinets.flatMap(({ findings }) => findings), ...between],
     // The list is for lists and exports; an edit on the bench does not wait for it.
     get cutList() {
       list ??= cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id }))));

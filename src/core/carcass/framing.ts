@@ -1,4 +1,6 @@
+import { length } from '../derive/index.js';
 import { type Operation, spacedAlong } from '../machining/index.js';
+import { type Part, partExtent } from '../parts/index.js';
 import type { BuildContext } from './build.js';
 
 /**
@@ -25,4 +27,40 @@ export function framePockets({ box, resolved }: BuildContext, hand: 'left' | 'ri
       holds: 'frame',
     },
   ];
+}
+
+/** Diameter of a pocket screw (mm). */
+const SCREW = 4;
+
+/** The ways those screws take into the backs of the stiles. */
+export function framePaths(context: BuildContext, parts: readonly Part[]): [string, Operation[]][] {
+  const { resolved, box } = context;
+  return (['left', 'right'] as const).flatMap((hand): [string, Operation[]][] => {
+    const [pockets] = framePockets(context, hand);
+    const stile = parts.find((part) => part.key === `frame/stile/${hand}`);
+    const side = parts.find((part) => part.key === `side/${hand}`);
+    if (pockets?.kind !== 'pockets' || !stile || !side?.at) return [];
+    const start = partExtent(stile).min[2];
+    const { thickness } = resolved.materials.side;
+    const beyond = hand === 'left' ? box.beyondLeft : box.beyondRight;
+    return [
+      [
+        stile.key,
+        [
+          {
+            kind: 'holes',
+            face: 2,
+            from: hand === 'left' ? 'v0' : 'v1',
+            offset: beyond.plus(thickness.over(2)).as('middle of the side behind the stile'),
+            positions: pockets.positions.map((position) =>
+              position.plus(side.at?.u ?? length(0)).minus(length(start, 'foot of the frame')),
+            ),
+            diameter: length(SCREW, 'screw'),
+            depth: resolved.settings.fasteners.pocketReach,
+            reason: 'way of the pocket screws that pull the frame on',
+          },
+        ],
+      ],
+    ];
+  });
 }

@@ -1,4 +1,4 @@
-import type { Dim } from '../derive/index.js';
+import { type Dim, length } from '../derive/index.js';
 import type { Resolved } from '../job/index.js';
 import { type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
 import { type Part, partExtent } from '../parts/index.js';
@@ -12,13 +12,19 @@ const SAME_PLANE = 0.01;
  * the centre line of what joins, pocket holes in what joins. A joint that finds nothing to join is left alone; a finding
  * says so.
  */
-export function machineJoints(parts: readonly Part[], joints: readonly Joint[], resolved: Resolved): Part[] {
+export function machineJoints(
+  parts: readonly Part[],
+  joints: readonly Joint[],
+  resolved: Resolved,
+): { parts: Part[]; paths: Map<string, Operation[]> } {
   const added = new Map<string, Operation[]>();
-  const add = (key: string, operation: Operation) => {
-    const list = added.get(key);
+  const paths = new Map<string, Operation[]>();
+  const addTo = (lists: Map<string, Operation[]>, key: string, operation: Operation) => {
+    const list = lists.get(key);
     if (list) list.push(operation);
-    else added.set(key, [operation]);
+    else lists.set(key, [operation]);
   };
+  const add = (key: string, operation: Operation) => addTo(added, key, operation);
   for (const joint of joints) {
     const member = parts.find((part) => part.key === joint.member?.key);
     const receiver = receiverOf(joint, parts);
@@ -26,12 +32,85 @@ export function machineJoints(parts: readonly Part[], joints: readonly Joint[], 
       const made = machineJoint(joint, receiver, member, resolved);
       for (const operation of made.receiver) add(receiver.part.key, operation);
       for (const operation of made.member) if (joint.member) add(joint.member.key, operation);
+      const path = screwPath(joint, receiver, member, resolved);
+      if (path) addTo(paths, path.key, path.operation);
     }
   }
-  return parts.map((part) => {
-    const more = added.get(part.key);
-    return more ? { ...part, machining: [...part.machining, ...more] } : part;
-  });
+  return {
+    parts: parts.map((part) => {
+      const more = added.get(part.key);
+      return more ? { ...part, machining: [...part.machining, ...more] } : part;
+    }),
+    paths,
+  };
+}
+
+/** Diameter of the way a screw makes where nothing is bored for it (mm). */
+const SCREW = 4;
+
+/**
+ * The way a screw takes beyond the joint, where nothing is bored but nothing else may be: on through the receiving panel
+ * into the end of what joins, or out of a pocket hole into the receiving face.
+ */
+function screwPath(
+  joint: Joint,
+  { part, face }: Receiver,
+  member: Part | undefined,
+  { settings }: Resolved,
+): { key: string; operation: Operation } | undefined {
+  const { fasteners } = settings;
+  if (!joint.member || !member || !part.at) return undefined;
+  const along = sharedDepth(joint, part, part.at);
+  const diameter = length(SCREW, 'screw');
+  if (joint.kind === 'screws') {
+    const depth = fasteners.screwLength.minus(part.thickness).as('screw in the end of the part');
+    if (depth.mm <= 0) return undefined;
+    return {
+      key: member.key,
+      operation: {
+        kind: 'edge holes',
+        edge: joint.member.end,
+        ...inEnd(joint, member, spacedAlong(along, fasteners.first, fasteners.spacing)),
+        diameter,
+        depth,
+        reason: `way of the screws: ${joint.reason}`,
+      },
+    };
+  }
+  if (joint.kind !== 'pocket') return undefined;
+  const front = less(joint.front, part.at.v);
+  return {
+    key: part.key,
+    operation: {
+      kind: 'holes',
+      face,
+      from: 'u0',
+      offset: less(joint.level, part.at.u).plus(joint.thickness.over(2)).as('centre line of the joint'),
+      positions: spacedAlong(along, fasteners.first, fasteners.pocketSpacing).map((position) =>
+        front.mm === 0 ? position : position.plus(front).as('position along the joint'),
+      ),
+      diameter,
+      depth: fasteners.pocketReach,
+      reason: `way of the pocket screws: ${joint.reason}`,
+    },
+  };
+}
+
+/** Holes in the end of what joins: along its middle line, or for a part on edge in the middle of its height. */
+function inEnd(joint: Joint, member: Part, positions: readonly Dim[]): { offset: Dim; positions: readonly Dim[] } {
+  const onEdge = joint.normal === 'x' && member.placement.v[1] === 'z';
+  if (!onEdge) return { offset: member.thickness.over(2).as('middle of the edge'), positions };
+  const [first] = positions;
+  return {
+    offset: first ?? member.thickness.over(2).as('middle of the edge'),
+    positions: [member.width.over(2).as('middle of the height')],
+  };
+}
+
+/** A deep part on a shallow one is fastened only where both are. */
+function sharedDepth(joint: Joint, part: Part, at: { readonly v: Dim }): Dim {
+  const front = less(joint.front, at.v);
+  return part.width.mm - front.mm < joint.depth.mm ? less(part.width, front).as('depth both parts share') : joint.depth;
 }
 
 interface Receiver {
@@ -73,9 +152,7 @@ function machineJoint(
   const along = (positions: readonly Dim[]) =>
     front.mm === 0 ? positions : positions.map((position) => position.plus(front).as('position along the joint'));
   const end = joint.member?.end ?? 'u0';
-  // A deep part on a shallow one is fastened only where both are.
-  const shared =
-    part.width.mm - front.mm < joint.depth.mm ? less(part.width, front).as('depth both parts share') : joint.depth;
+  const shared = sharedDepth(joint, part, at);
   switch (joint.kind) {
     case 'dado':
     case 'rabbet':
@@ -138,8 +215,7 @@ function machineJoint(
               {
                 kind: 'edge holes',
                 edge: end,
-                offset: member.thickness.over(2).as('middle of the edge'),
-                positions,
+                ...inEnd(joint, member, positions),
                 diameter,
                 depth: fasteners.dowelInEnd,
                 reason: `dowels: ${reason}`,
@@ -165,8 +241,7 @@ function machineJoint(
               {
                 kind: 'slots',
                 place: { edge: end },
-                offset: member.thickness.over(2).as('middle of the edge'),
-                positions,
+                ...inEnd(joint, member, positions),
                 ...slot,
               },
             ]

@@ -1,7 +1,9 @@
+import { length } from '../derive/index.js';
 import type { Notch } from '../machining/index.js';
 import { type Part, type Point, partExtent, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, dimension } from './drawing.js';
+import { shelfHandles } from './handles.js';
 import { TINT } from './tints.js';
 
 /** Where the cabinet is cut: across it (side view), along its face, or level (plan). The position in mm. */
@@ -97,7 +99,22 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
     max: { h: rear, v: box.height.mm },
     items: cutItems(solved, { normal: 'x', at }),
     dimensions: sectionDimensions(solved, front),
+    handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),
   };
+}
+
+/** Front and rear edge of the adjustable shelves. */
+function shelfDepth({ parts, box }: SolvedCabinet) {
+  const shelf = parts.find((part) => part.role === 'shelf');
+  const { min, max } = shelf ? partExtent(shelf) : { min: [0, 0], max: [0, box.clearDepth.mm] };
+  return { low: length(min[1] as number), high: length(max[1] as number) };
+}
+
+function cutBy({ parts }: SolvedCabinet, key: string, x: number): boolean {
+  const part = parts.find((each) => each.key === key);
+  if (!part) return false;
+  const { min, max } = partExtent(part);
+  return min[0] < x && max[0] > x;
 }
 
 function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, front: number): DimensionItem[] {

@@ -64,7 +64,40 @@ export interface MarkItem {
   readonly shows?: string;
 }
 
-export type DrawingItem = RegionItem | ShapeItem | LineItem | HoleItem | MarkItem;
+/** What a piece of hardware is drawn as: our own small symbols, never more than its outline at true size. */
+export type HardwareSymbol = 'cup' | 'plate' | 'leaf' | 'pull' | 'knob';
+
+export interface HardwareItem {
+  readonly kind: 'hardware';
+  readonly symbol: HardwareSymbol;
+  readonly from: DrawingPoint;
+  readonly to: DrawingPoint;
+  /** True where it lies behind what is drawn over it. */
+  readonly hidden: boolean;
+  /** Key of the hinge, or of the front it is on. */
+  readonly shows?: string;
+}
+
+export type DrawingItem = RegionItem | ShapeItem | LineItem | HoleItem | MarkItem | HardwareItem;
+
+/**
+ * Something that can be dragged, or stepped with the arrow keys, to other places: a shelf to other holes, a hinge to other
+ * heights. What is let go at a stop puts `value` into place `index` of the list of heights at `path`.
+ */
+export interface DragHandle {
+  readonly id: string;
+  readonly label: string;
+  /** What it moves, drawn along while it is dragged. */
+  readonly from: DrawingPoint;
+  readonly to: DrawingPoint;
+  readonly shows: string;
+  /** Where it is now along v. */
+  readonly at: number;
+  readonly stops: readonly { readonly at: number; readonly value: number }[];
+  readonly path: string;
+  readonly list: readonly (number | null)[];
+  readonly index: number;
+}
 
 export type DrawingSide = 'left' | 'right' | 'top' | 'bottom';
 
@@ -107,4 +140,5 @@ export interface Drawing {
   readonly max: DrawingPoint;
   readonly items: readonly DrawingItem[];
   readonly dimensions: readonly DimensionItem[];
+  readonly handles?: readonly DragHandle[];
 }

@@ -2,10 +2,13 @@ export { drawChoice, hasChoicePicture } from './choices.js';
 export { type CutPlane, cutItems, drawSection } from './cut.js';
 export type {
   DimensionItem,
+  DragHandle,
   Drawing,
   DrawingItem,
   DrawingPoint,
   DrawingSide,
+  HardwareItem,
+  HardwareSymbol,
   HoleItem,
   LineItem,
   LineWeight,
@@ -16,6 +19,9 @@ export type {
   TitleBlock,
 } from './drawing.js';
 export { drawElevation } from './elevation.js';
+export { hingeKey, hingeOfKey } from './hardware.js';
+export { drawHingeCorner } from './hingeCorner.js';
+export type { Beside } from './neighbours.js';
 export { drawPanel, fromStart, type MachiningRow, machiningTable } from './panel.js';
 export {
   type LaidSheet,

@@ -1,8 +1,10 @@
 import type { Dim } from '../derive/index.js';
-import type { EdgeReference, Face, Notch, Operation } from '../machining/index.js';
+import type { EdgeReference, Face, Notch, Operation, Slots } from '../machining/index.js';
 import { edgeName, isMirrored, type Part } from '../parts/index.js';
+import type { SolvedCabinet } from '../solve.js';
 import { notchedOutline } from './cut.js';
 import type { DimensionItem, Drawing, DrawingItem, DrawingPoint } from './drawing.js';
+import { pinHandles } from './handles.js';
 import { TINT } from './tints.js';
 
 /**
@@ -10,7 +12,7 @@ import { TINT } from './tints.js';
  * is in the other face dashed, banded edges marked, dimensions from the edges the fences run against. u runs upwards,
  * so a left part and its right twin are drawn as the mirror images they are.
  */
-export function drawPanel(part: Part, face: Face, mark: string, jobName: string): Drawing {
+export function drawPanel(part: Part, face: Face, mark: string, jobName: string, solved?: SolvedCabinet): Drawing {
   const flip = isMirrored(part.placement) !== (face === 2);
   const point = (u: number, v: number): DrawingPoint => ({ h: flip ? part.width.mm - v : v, v: u });
   const notches = part.machining.filter((operation): operation is Notch => operation.kind === 'notch');
@@ -28,6 +30,8 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string)
     max: { h: part.width.mm, v: part.length.mm },
     items: [outline, ...bandItems(part, point), ...drawn, ...edgeNames(part, point)],
     dimensions: dimensions(part, face, flip),
+    // Pins are moved from the face they are bored in.
+    handles: solved && face === 1 ? pinHandles(solved, part, flip) : [],
   };
 }
 
@@ -120,6 +124,8 @@ function operationItems(operation: Operation, part: Part, face: Face, point: ToD
       return operation.positions.map((position) =>
         edgeLine(operation.edge, position.mm, operation.depth.mm, part, point),
       );
+    case 'mortises':
+      return operation.positions.map((position) => mortiseItem(operation, position.mm, part, face, point));
     case 'slots':
       return operation.positions.map((position): DrawingItem => {
         if ('edge' in operation.place)
@@ -137,6 +143,32 @@ function operationItems(operation: Operation, part: Part, face: Face, point: ToD
         weight: weight(operation.face),
       }));
   }
+}
+
+/** A mortise as it shows from the face: on a face as wide as its leaf, in an edge as deep as it is let in. */
+function mortiseItem(
+  { place, offset, length, thickness, depth }: Slots,
+  position: number,
+  part: Part,
+  face: Face,
+  point: ToDrawing,
+): DrawingItem {
+  const onEdge = 'edge' in place;
+  const from = onEdge ? place.edge : place.from;
+  const [near, far] = onEdge ? [0, depth.mm] : [offset.mm - thickness.mm / 2, offset.mm + thickness.mm / 2];
+  const [a, b] = [fromStart(part, from, near), fromStart(part, from, far)];
+  const half = length.mm / 2;
+  const [p, q] = from.startsWith('u')
+    ? [point(a, position - half), point(b, position + half)]
+    : [point(position - half, a), point(position + half, b)];
+  const seen = onEdge || place.face === face;
+  return {
+    kind: 'region',
+    tint: seen ? 'machining' : 'void',
+    weight: seen ? 'visible' : 'hidden',
+    from: { h: Math.min(p.h, q.h), v: Math.min(p.v, q.v) },
+    to: { h: Math.max(p.h, q.h), v: Math.max(p.v, q.v) },
+  };
 }
 
 /** Something bored into an edge, seen from the face: a short line from the edge. */
@@ -254,8 +286,9 @@ export function machiningTable(part: Part): MachiningRow[] {
           reason,
         };
       case 'slots':
+      case 'mortises':
         return {
-          what: 'Slots',
+          what: operation.kind === 'slots' ? 'Slots' : 'Mortises',
           where:
             'edge' in operation.place
               ? `${name(operation.place.edge)} edge, from the inside face`

@@ -1,10 +1,13 @@
 import type { Fitting, Joint } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
 import type { Front } from '../fronts/index.js';
-import type { HungDoor } from '../hinges/index.js';
+import type { HungDoor, SwingContact } from '../hinges/index.js';
 import type { Act, Cabinet, JobHead, Resolved } from '../job/index.js';
 import type { Box, Face } from '../layout/index.js';
+import type { Operation } from '../machining/index.js';
 import type { Part, PartRow } from '../parts/index.js';
+import type { PlacedPull } from '../pulls/index.js';
+import type { Bay, PinGrid } from '../shelves/index.js';
 
 /** stop: cannot be built or fitted. warn: will cost you later. note: a judgement call. */
 export type Severity = 'stop' | 'warn' | 'note';
@@ -35,7 +38,16 @@ export interface BuiltCabinet {
   readonly fronts: readonly Front[];
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
+  /** The ways screws take in parts nothing is bored in for them, by part key. */
+  readonly paths: ReadonlyMap<string, readonly Operation[]>;
+  /** The holes a side may have; undefined where no pins are bored. */
+  readonly grid: PinGrid | undefined;
+  /** The openings with adjustable shelves. */
+  readonly bays: readonly Bay[];
+  readonly pulls: readonly PlacedPull[];
   readonly doors: readonly HungDoor[];
+  /** What doors touch when they open, by front. */
+  readonly contacts: ReadonlyMap<string, SwingContact>;
   /** Bought things that are counted, such as legs. */
   readonly fittings: readonly Fitting[];
   readonly rows: readonly PartRow[];
@@ -55,4 +67,13 @@ export type FindingDraft = Omit<Finding, 'rule' | 'cabinetId' | 'numbers' | 'par
 export interface FindingRule {
   readonly id: string;
   check(context: RuleContext): FindingDraft[];
+}
+
+/** What a rule about two cabinets finds, and on which of them. */
+export type NeighbourDraft = FindingDraft & Pick<Finding, 'cabinetId'>;
+
+/** One rule about two cabinets that stand side by side. */
+export interface NeighbourRule {
+  readonly id: string;
+  check(left: BuiltCabinet, right: BuiltCabinet, show: (mm: number) => string): NeighbourDraft[];
 }

@@ -1,26 +1,137 @@
-import { leastGap } from '../hinges/index.js';
-import type { FindingDraft, FindingRule } from './finding.js';
+import type { Dim } from '../derive/index.js';
+import { FIT_WORDS, frontName, type HungDoor, leastGap } from '../hinges/index.js';
+import type { Act } from '../job/index.js';
+import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
 
-const doorName = (name: string) => name.split(':')[0] ?? name;
+const nameOf = ({ front }: HungDoor) => frontName(front);
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+const keysOf = ({ front }: HungDoor) => front.parts.map((part) => part.key);
+const settingPath = ({ cabinet }: RuleContext, path: string) => `cabinets/${cabinet.id}/settings/${path}`;
 
 /** No profile of the library reaches the overlay, not even with its side adjuster. */
 const notReachable: FindingRule = {
   id: 'hinges/not-reachable',
-  check: ({ doors, cabinet, show }) =>
-    doors.flatMap(({ front, solutions, wanted, fit }): FindingDraft[] => {
+  check: (context) =>
+    context.doors.flatMap((door): FindingDraft[] => {
+      const { wish, solutions, considered } = door;
       if (solutions.length > 0) return [];
+      const left = considered.filter(({ against }) => against === undefined).length;
+      const reasons = considered.filter(({ against }) => against !== undefined).length;
       return [
         {
           severity: 'stop',
-          what: `No hinge in the library reaches the overlay of ${show(wanted.mm)} on ${doorName(front.parts[0]?.name ?? 'a door').toLowerCase()}.`,
-          why: `Of those for this fit (${fit}) and these wishes none comes within its side adjuster. Change the reveal, the opening angle or how doors close, or enter another hinge.`,
-          numbers: [wanted],
-          parts: front.parts.map((part) => part.key),
-          settings: [`cabinets/${cabinet.id}/settings/hinges/opening`],
+          what: `No hinge in the library hangs ${nameOf(door)}: ${FIT_WORDS[wish.fit]}, ${context.show(wish.overlay.mm)} of overlay.`,
+          why:
+            left > 0
+              ? `${left} would do for it but none comes within its adjuster. Change the reveal or the gap, or enter another hinge.`
+              : `All ${reasons} in the library are ruled out; the list beside the door says by what. Ask for less, or enter another hinge.`,
+          numbers: [wish.overlay, wish.gap],
+          parts: keysOf(door),
+          settings: [settingPath(context, 'hinges/opening')],
+          fixes: waysToReach(context, door),
+        },
+      ];
+    }),
+};
+
+/** Changes of the wishes that would let something in, and the way out of figuring hinges here at all. */
+function waysToReach(context: RuleContext, { wish }: HungDoor): Act[] {
+  const { head, resolved } = context;
+  const set = (path: string, value: unknown) => ({ path: settingPath(context, path), value });
+  const fitting = head.hardware.hinges.filter(
+    (profile) => profile.carcass.includes(wish.carcass) && profile.fits.includes(wish.fit),
+  );
+  const widest = Math.max(0, ...fitting.map(({ opening }) => opening));
+  const ways: Act[] = [];
+  const narrowed = wish.closing !== 'any' || wish.family !== 'any' || widest < wish.opening;
+  const relaxed = fitting.filter((profile) => profile.family !== 'noMortise');
+  if (narrowed && relaxed.length > 0)
+    ways.push({
+      label: 'Take whatever fits',
+      edits: [
+        set('hinges/family', 'any'),
+        set('hinges/closing', 'any'),
+        set('hinges/opening', Math.min(wish.opening, widest)),
+      ],
+    });
+  const flush = fitting.find((profile) => profile.family === 'noMortise');
+  if (flush?.family === 'noMortise' && resolved.settings.hinges.family.value === 'noMortise')
+    ways.push({
+      label: `Make the gap ${context.show(flush.leaf.closed)}, as the hinge sets it`,
+      edits: [set('fronts/gap', flush.leaf.closed)],
+    });
+  return [...ways, { label: 'Hang the doors otherwise', edits: [set('hinges/family', 'none')] }];
+}
+
+/** An edit that puts hinge number `at` of a door at a height on the case; the others stay as they are figured. */
+export function moveHinge(context: RuleContext, door: HungDoor, at: number, onCase: number): Act {
+  const cell = context.face.ok
+    ? context.face.cells.find((each) => each.opening.id === door.front.openingId)
+    : undefined;
+  const onDoor = onCase - door.front.v.low.mm;
+  const now = cell && 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
+  const value = door.places.map((_, n) => (n === at ? onDoor : (now[n] ?? null)));
+  return {
+    label: `Move hinge ${at + 1} to ${context.show(onDoor)} on the door`,
+    edits: [{ path: `${cell?.path}/fill/hingesAt`, value }],
+  };
+}
+
+/** Nothing within reach of a hinge is clear of what stands behind it. */
+const against: FindingRule = {
+  id: 'hinges/against-shelf',
+  check: (context) =>
+    context.doors.flatMap((door): FindingDraft[] => {
+      const blocked = door.places.flatMap((place, at) => (place.clear ? [] : [{ place, at }]));
+      const [first] = blocked;
+      if (!first) return [];
+      const others = door.places.filter((_, at) => at !== first.at).map(({ onCase }) => onCase.mm);
+      const [next] = door
+        .freeHeights()
+        .filter((height) => others.every((other) => Math.abs(other - height) >= APART))
+        .sort((a, b) => Math.abs(a - first.place.onCase.mm) - Math.abs(b - first.place.onCase.mm));
+      return [
+        {
+          severity: 'warn',
+          what: `${blocked.length === 1 ? 'A hinge' : `${blocked.length} hinges`} of ${nameOf(door)} stand${blocked.length === 1 ? 's' : ''} against a shelf, a stretcher or the end of the box at ${blocked.map(({ place }) => context.show(place.onCase.mm)).join(', ')}, and ${blocked.length === 1 ? 'is' : 'are'} not bored.`,
+          why: 'Moving it up to 60 does not clear it. Put it elsewhere, change the end distance, or move the shelf.',
+          numbers: blocked.map(({ place }) => place.onCase),
+          parts: keysOf(door),
+          fixes: next === undefined ? [] : [moveHinge(context, door, first.at, next)],
+        },
+      ];
+    }),
+};
+
+/** Two hinges of a door stand no nearer than this (mm). */
+const APART = 80;
+
+/** The door needs this much gap at its hinge edge to clear while it turns. */
+const gapTooSmall: FindingRule = {
+  id: 'hinges/gap-too-small',
+  check: (context) =>
+    context.doors.flatMap((door): FindingDraft[] => {
+      const { chosen, wish, hinged } = door;
+      const { box, resolved, show } = context;
+      if (chosen?.kind !== 'concealed' || wish.carcass === 'frame' || wish.fit === 'lipped') return [];
+      const there = resolved.settings.ends[hinged].value === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
+      const needed = leastGap(chosen.profile, box.frontThickness.mm, chosen.offset);
+      if (!there || there.mm >= needed - 0.001) return [];
+      const atNeighbour = resolved.settings.fronts.atNeighbour.value === 'half';
+      const path = settingPath(context, wish.fit === 'full' && !atNeighbour ? `fronts/reveal/${hinged}` : 'fronts/gap');
+      const value = Math.ceil(needed * 10 - 1e-6) / 10;
+      return [
+        {
+          severity: 'warn',
+          what: `${capital(nameOf(door))} has ${show(there.mm)} at its hinge edge and needs ${show(needed)} to turn.`,
+          why: `At ${show(box.frontThickness.mm)} thick, with the cup ${show(chosen.offset)} from the edge, its edge swings past its own line and strikes what is beside it. Widen the reveal or take a thinner door.`,
+          numbers: [there],
+          parts: keysOf(door),
+          settings: [path],
           fixes: [
             {
-              label: 'Hang the doors otherwise',
-              edits: [{ path: `cabinets/${cabinet.id}/settings/hinges/kind`, value: 'none' }],
+              label: `Make it ${show(value)}`,
+              edits: [{ path, value: wish.fit === 'full' && atNeighbour ? value * 2 : value }],
             },
           ],
         },
@@ -28,101 +139,166 @@ const notReachable: FindingRule = {
     }),
 };
 
-/** Nothing within reach of a hinge is clear of what stands behind it. */
-const against: FindingRule = {
-  id: 'hinges/against-shelf',
-  check: ({ doors, show }) =>
-    doors.flatMap(({ front, places }): FindingDraft[] => {
-      const blocked = places.filter((place) => place.moved === undefined);
-      if (blocked.length === 0) return [];
-      return [
-        {
-          severity: 'warn',
-          what: `${blocked.length === 1 ? 'A hinge' : `${blocked.length} hinges`} of ${doorName(front.parts[0]?.name ?? 'a door').toLowerCase()} stand${blocked.length === 1 ? 's' : ''} against a shelf, a stretcher or the end of the box at ${blocked.map((place) => show(place.onCase.mm)).join(', ')}.`,
-          why: 'Moving it up to 60 does not clear it. Change the end distance, or move the shelf.',
-          numbers: blocked.map((place) => place.onCase),
-          parts: front.parts.map((part) => part.key),
-        },
-      ];
-    }),
-};
+/** Between cup and panel groove, and between cup and face (mm). */
+const CUP_MARGIN = 2;
+const LEAST_SKIN = 2;
 
-/** The door needs this much gap at its hinge edge to clear while it turns. */
-const gapTooSmall: FindingRule = {
-  id: 'hinges/gap-too-small',
-  check: ({ doors, box, resolved, show, cabinet }) =>
-    doors.flatMap(({ front, chosen, fit }): FindingDraft[] => {
-      if (!chosen || !front.hinged || fit === 'frame') return [];
-      const { reveal, gap } = resolved.settings.fronts;
-      const there = fit === 'full' ? reveal[front.hinged] : gap;
-      const needed = leastGap(chosen.profile, box.frontThickness.mm);
-      if (there.mm >= needed - 0.001) return [];
-      return [
-        {
-          severity: 'warn',
-          what: `${doorName(front.parts[0]?.name ?? 'A door')} has ${show(there.mm)} at its hinge edge and needs ${show(needed)} to turn.`,
-          why: `At ${show(box.frontThickness.mm)} thick its edge swings past its own line and strikes what is beside it. Widen the reveal or take a thinner door.`,
-          numbers: [there],
-          parts: front.parts.map((part) => part.key),
-          settings: [`cabinets/${cabinet.id}/settings/fronts/${fit === 'full' ? `reveal/${front.hinged}` : 'gap'}`],
-        },
-      ];
-    }),
-};
-
-/** The cup must stay in the stile, and leave a skin under it. */
+/**
+ * The cup must stay in the stile and leave a skin under it. Where the cup is deeper than the panel's groove lies from
+ * the back it must end before the groove: K + diameter + 2 ≤ stile − groove; else it has the whole stile.
+ */
 const cupDoesNotFit: FindingRule = {
   id: 'hinges/cup-does-not-fit',
   check: ({ doors, resolved, show }) =>
-    doors.flatMap(({ front, chosen, bored }): FindingDraft[] => {
-      if (!chosen) return [];
-      const { making } = resolved.settings;
+    doors.flatMap((door): FindingDraft[] => {
+      const { chosen, bored, front } = door;
+      if (chosen?.kind !== 'concealed') return [];
+      const { making, fronts } = resolved.settings;
       const { cup } = chosen.profile;
       const findings: FindingDraft[] = [];
-      const framed = front.parts.some((part) => part.key.endsWith('/panel'));
-      const needed = chosen.offset + cup.diameter + (framed ? CUP_MARGIN : 0);
-      const there = making.stile.mm - making.groove.mm;
-      if (framed && needed > there)
-        findings.push({
-          severity: 'warn',
-          what: `The hinge cup needs ${show(needed)} of the stile and has ${show(there)} before the panel's groove.`,
-          why: 'It would break into the groove. Widen the stile, or take a smaller cup offset.',
-          numbers: [making.stile, making.groove],
-          parts: front.parts.map((part) => part.key),
-        });
+      const panel = front.parts.find((part) => part.key.endsWith('/panel'));
+      if (panel) {
+        const behindGroove = Math.max(0, (resolved.materials.doorFrame.thickness.mm - panel.thickness.mm) / 2);
+        const groove = cup.depth > behindGroove ? making.groove.mm : 0;
+        const shoulder = fronts.fit.value === 'lipped' ? fronts.rebateWidth.mm : 0;
+        const needed = shoulder + chosen.offset + cup.diameter + CUP_MARGIN;
+        const there = making.stile.mm - groove;
+        if (needed > there + 1e-6)
+          findings.push({
+            severity: 'warn',
+            what: `The hinge cup needs ${show(needed)} of the stile and has ${show(there)}${groove > 0 ? " before the panel's groove" : ''}.`,
+            why: 'It would break into the groove or out of the stile. Widen the stile, or take a smaller cup offset.',
+            numbers: [making.stile, making.groove],
+            parts: keysOf(door),
+          });
+      }
       const skin = (bored?.thickness.mm ?? 0) - cup.depth;
       if (skin < LEAST_SKIN)
         findings.push({
           severity: 'stop',
           what: `Under the hinge cup only ${show(skin)} of the door is left.`,
           why: `At least ${show(LEAST_SKIN)} has to stay, or the bit comes through the face.`,
-          parts: front.parts.map((part) => part.key),
+          parts: keysOf(door),
         });
       return findings;
     }),
 };
 
-/** Between cup and panel groove, and between cup and face (mm). */
-const CUP_MARGIN = 2;
-const LEAST_SKIN = 2;
+/** A leaf wider than the edge it is let into. */
+const leafTooWide: FindingRule = {
+  id: 'hinges/leaf-too-wide',
+  check: ({ doors, show }) =>
+    doors.flatMap((door): FindingDraft[] => {
+      const { chosen, bored } = door;
+      if (chosen?.kind !== 'leaf' || chosen.profile.family === 'semi' || !bored) return [];
+      const { width } = chosen.profile.leaf;
+      if (width <= bored.thickness.mm - LEAST_SKIN) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `The leaf of the hinge is ${show(width)} wide and the edge of ${nameOf(door)} ${show(bored.thickness.mm)}.`,
+          why: 'Its mortise would come out at the back of the door. Take a narrower butt or a thicker door.',
+          numbers: [bored.thickness],
+          parts: keysOf(door),
+        },
+      ];
+    }),
+};
 
-/** A door that has no room for two cups. */
+/** A door heavier or higher than the hinge's own tables go. */
+const tooFew: FindingRule = {
+  id: 'hinges/too-few',
+  check: ({ doors, show }) =>
+    doors.flatMap((door): FindingDraft[] => {
+      if (!door.chosen) return [];
+      const { byHeight, byWeight } = door.chosen.profile;
+      const [highest, heaviest] = [byHeight, byWeight].map((rows) => Math.max(...rows.map(({ upTo }) => upTo)));
+      const numbers: Dim[] = [];
+      if (door.front.v.size.mm > (highest ?? 0)) numbers.push(door.front.v.size);
+      if (door.weight.mm > (heaviest ?? 0)) numbers.push(door.weight);
+      if (numbers.length === 0) return [];
+      const measured = numbers.map((dim) => (dim === door.weight ? `${dim.mm.toFixed(1)} kg` : `${show(dim.mm)} high`));
+      return [
+        {
+          severity: 'warn',
+          what: `${capital(nameOf(door))} is ${measured.join(' and ')}; the hinge's tables end at ${show(highest ?? 0)} and ${heaviest} kg.`,
+          why: 'How many it needs is not known. Split the door, make it lighter, or take a hinge made for it.',
+          numbers,
+          parts: keysOf(door),
+        },
+      ];
+    }),
+};
+
+/** A door that has no room for two hinges. */
 const doorTooSmall: FindingRule = {
   id: 'hinges/door-too-small',
   check: ({ doors, show }) =>
-    doors.flatMap(({ front, tooSmall }): FindingDraft[] =>
-      tooSmall
+    doors.flatMap((door): FindingDraft[] =>
+      door.tooSmall
         ? [
             {
               severity: 'stop',
-              what: `${doorName(front.parts[0]?.name ?? 'A door')} is ${show(front.h.size.mm)} by ${show(front.v.size.mm)}, too small for two concealed hinges.`,
-              why: 'Their cups and plates would meet or leave the door. Make it larger, or hang it otherwise.',
-              numbers: [front.h.size, front.v.size],
-              parts: front.parts.map((part) => part.key),
+              what: `${capital(nameOf(door))} is ${show(door.front.h.size.mm)} by ${show(door.front.v.size.mm)}, too small for two hinges.`,
+              why: 'They would meet or leave the door. Make it larger, or hang it otherwise.',
+              numbers: [door.front.h.size, door.front.v.size],
+              parts: keysOf(door),
             },
           ]
         : [],
     ),
 };
 
-export const hingeRules: readonly FindingRule[] = [notReachable, against, gapTooSmall, cupDoesNotFit, doorTooSmall];
+/** A door that cannot be opened this far is no door (degrees). */
+const LEAST_OPENING = 85;
+
+/** What a door or its pull touches before the hinge stops it: a wall, a pull beside it. */
+function swingFinding(context: RuleContext, door: HungDoor, tight: boolean): FindingDraft[] {
+  const contact = context.contacts.get(door.front.key);
+  if (!contact || contact.free < LEAST_OPENING !== tight) return [];
+  const path = settingPath(context, 'hinges/stopAt');
+  const what = `${contact.by === 'pull' ? `The pull of ${nameOf(door)}` : capital(nameOf(door))} meets ${contact.obstacle.name} at ${contact.free} degrees`;
+  return [
+    tight
+      ? {
+          severity: 'stop',
+          what: `${what}: it does not open.`,
+          why: 'A door should open square at least. Move it away with a filler or a wider stile, hang it on the other side, or take a flatter pull.',
+          parts: keysOf(door),
+        }
+      : {
+          severity: 'warn',
+          what: `${what}; its hinges go on to ${door.stopAngle}.`,
+          why: 'It strikes every time it is thrown open. Fit an opening limiter, or a hinge that stops sooner.',
+          parts: keysOf(door),
+          settings: [path],
+          fixes:
+            contact.free >= 60
+              ? [{ label: `Stop the doors at ${contact.free} degrees`, edits: [{ path, value: contact.free }] }]
+              : [],
+        },
+  ];
+}
+
+const opensTooFar: FindingRule = {
+  id: 'hinges/opens-too-far',
+  check: (context) => context.doors.flatMap((door) => swingFinding(context, door, false)),
+};
+
+/** A door that meets something before it is open. */
+const swingMeets: FindingRule = {
+  id: 'fronts/swing-meets',
+  check: (context) => context.doors.flatMap((door) => swingFinding(context, door, true)),
+};
+
+export const hingeRules: readonly FindingRule[] = [
+  notReachable,
+  against,
+  gapTooSmall,
+  cupDoesNotFit,
+  leafTooWide,
+  tooFew,
+  doorTooSmall,
+  opensTooFar,
+  swingMeets,
+];

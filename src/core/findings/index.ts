@@ -6,6 +6,7 @@ import { frontRules } from './fronts.js';
 import { hingeRules } from './hinges.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
+import { neighbourRules } from './neighbours.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
 
@@ -19,6 +20,9 @@ export const findingRules: readonly FindingRule[] = [
   ...machiningRules,
   ...materialRules,
 ];
+
+/** Every rule about two cabinets side by side. */
+export { neighbourRules };
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
@@ -42,4 +46,15 @@ export function checkCabinet(head: JobHead, built: BuiltCabinet): Finding[] {
     .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
 
+/** Runs every rule over two cabinets that stand side by side. */
+export function checkNeighbours(head: JobHead, left: BuiltCabinet, right: BuiltCabinet): Finding[] {
+  const show = (mm: number) => formatLengthWithUnit(mm, head.display);
+  return neighbourRules.flatMap((rule) =>
+    rule
+      .check(left, right, show)
+      .map((draft): Finding => ({ rule: rule.id, numbers: [], parts: [], settings: [], fixes: [], ...draft })),
+  );
+}
+
 export type { BuiltCabinet, Finding, FindingRule, Severity } from './finding.js';
+export { neighbourShift } from './neighbours.js';

@@ -1,5 +1,6 @@
 import type { Act } from '../job/index.js';
-import { loadedShelf, longestSpan, shelfSag, smallestStrip } from '../shelves/index.js';
+import { partExtent } from '../parts/index.js';
+import { loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
 import type { FindingDraft, FindingRule } from './finding.js';
 
 /** A shelf that hangs more than it may under its load, with the smallest strip that would hold it. */
@@ -38,4 +39,180 @@ const sags: FindingRule = {
   },
 };
 
-export const shelfRules: readonly FindingRule[] = [sags];
+const settingPath = (id: string, path: string) => `cabinets/${id}/settings/${path}`;
+
+/** A shelf whose opening has no hole of the grid to stand in, or not enough of them. */
+const noHole: FindingRule = {
+  id: 'shelves/no-hole',
+  check: ({ bays, grid, cabinet, resolved }) =>
+    bays.flatMap(({ cell, places, parity }): FindingDraft[] => {
+      const without = places.filter(({ hole }) => hole === undefined).length;
+      if (resolved.settings.pins.kind.value === 'none' || without === 0) return [];
+      const why = !grid
+        ? 'The side is too short for a single hole.'
+        : parity === undefined
+          ? 'The opening is too low for its shelves on this spacing. Take a shelf out, or space the holes closer.'
+          : 'Beside the partition only every other hole can be bored. Bore through it, or take a shelf out.';
+      return [
+        {
+          severity: 'warn',
+          what: `${without === 1 ? 'A shelf' : `${without} shelves`} of ${cell.name} ${without === 1 ? 'has' : 'have'} no hole to stand in.`,
+          why,
+          parts: places.flatMap(({ hole }, at) => (hole === undefined ? [`shelf/${cell.opening.id}/${at + 1}`] : [])),
+          settings: [settingPath(cabinet.id, 'pins/kind')],
+          fixes:
+            parity === undefined
+              ? []
+              : [
+                  {
+                    label: 'Bore through the partition',
+                    edits: [{ path: settingPath(cabinet.id, 'pins/opposite'), value: 'through' }],
+                  },
+                ],
+        },
+      ];
+    }),
+};
+
+/** An end of a shelf with no upright beside it. */
+const noUpright: FindingRule = {
+  id: 'shelves/no-support',
+  check: ({ bays, cabinet }) =>
+    bays.flatMap(({ cell, left, right }): FindingDraft[] => {
+      const open = [...(left ? [] : ['left']), ...(right ? [] : ['right'])];
+      if (open.length === 0) return [];
+      return [
+        {
+          severity: 'stop',
+          what: `The shelves of ${cell.name} have nothing to stand on at the ${open.join(' and the ')}.`,
+          why: 'No side or partition ends there. Put a partition between the columns, or take the shelves out.',
+          settings: [settingPath(cabinet.id, 'dividers/partitions')],
+          fixes: [
+            {
+              label: 'Put partitions between the columns',
+              edits: [{ path: settingPath(cabinet.id, 'dividers/partitions'), value: 'partition' }],
+            },
+          ],
+        },
+      ];
+    }),
+};
+
+/** A shelf on one line of pins tips. */
+const oneLine: FindingRule = {
+  id: 'shelves/one-line',
+  check({ bays, grid, box, resolved, cabinet, show }) {
+    if (bays.length === 0 || !grid) return [];
+    const lines = pinLines(box, resolved, grid);
+    if (lines.rear) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `There is room for one line of pin holes only, ${show(lines.front.mm)} from the front, in a clear depth of ${show(box.clearDepth.mm)}.`,
+        why: 'On one line a shelf tips. Bring the front line forward, or fix the shelves.',
+        numbers: [lines.front, box.clearDepth],
+        settings: [settingPath(cabinet.id, 'pins/front')],
+      },
+    ];
+  },
+};
+
+/** Pins stand in a certain depth, and must not come through. */
+const pinDepth: FindingRule = {
+  id: 'shelves/pin-depth',
+  check: ({ bays, resolved, cabinet, show }) => {
+    const { depth, leastDepth } = resolved.settings.pins;
+    const uprights = new Set(bays.flatMap(({ left, right }) => [left, right]));
+    if (uprights.size === 0 || resolved.settings.pins.kind.value === 'none') return [];
+    const path = settingPath(cabinet.id, 'pins/depth');
+    const thinnest = Math.min(...[...uprights].flatMap((part) => (part ? [part.thickness.mm] : [])));
+    if (depth.mm < leastDepth.mm)
+      return [
+        {
+          severity: 'warn',
+          what: `The pin holes are ${show(depth.mm)} deep; the pins want ${show(leastDepth.mm)}.`,
+          why: 'A pin that stands too shallow leans and crushes its hole.',
+          numbers: [depth, leastDepth],
+          settings: [path],
+          fixes: [{ label: `Bore ${show(leastDepth.mm)} deep`, edits: [{ path, value: leastDepth.mm }] }],
+        },
+      ];
+    if (depth.mm <= thinnest - LEAST_UNDER_PIN) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `The pin holes are ${show(depth.mm)} deep in uprights ${show(thinnest)} thick.`,
+        why: `At least ${show(LEAST_UNDER_PIN)} has to stay, or the bit comes through.`,
+        numbers: [depth],
+        settings: [path],
+        fixes:
+          thinnest - LEAST_UNDER_PIN >= leastDepth.mm
+            ? [{ label: `Bore ${show(leastDepth.mm)} deep`, edits: [{ path, value: leastDepth.mm }] }]
+            : [],
+      },
+    ];
+  },
+};
+
+/** Under a pin hole (mm). */
+const LEAST_UNDER_PIN = 2;
+
+/** A shelf that binds between its uprights, or is so narrow that it can come off its pins. */
+const tooTight: FindingRule = {
+  id: 'shelves/too-tight',
+  check({ bays, resolved, cabinet, show }) {
+    const { sidePlay } = resolved.settings.shelves;
+    const binds = sidePlay.mm < LEAST_PLAY;
+    if (bays.length === 0 || (!binds && sidePlay.mm <= MOST_PLAY)) return [];
+    const path = settingPath(cabinet.id, 'shelves/sidePlay');
+    return [
+      {
+        severity: 'warn',
+        what: `The shelves have ${show(sidePlay.mm)} of play at each end.`,
+        why: binds
+          ? 'They bind as soon as a side is not dead straight. Leave them a little.'
+          : 'They can slip off their pins when the box spreads. Leave them less.',
+        numbers: [sidePlay],
+        settings: [path],
+        fixes: [{ label: `Leave ${show(USUAL_PLAY)}`, edits: [{ path, value: USUAL_PLAY }] }],
+      },
+    ];
+  },
+};
+
+/** Play at each end of a shelf (mm). */
+const LEAST_PLAY = 0.5;
+const MOST_PLAY = 4;
+const USUAL_PLAY = 1.5;
+
+/** A shelf deeper than the room it lies in. */
+const tooDeep: FindingRule = {
+  id: 'shelves/too-deep',
+  check: ({ parts, box, resolved, cabinet, show }) => {
+    const shelf = parts.find((part) => part.role === 'shelf' && !part.key.endsWith('/strip'));
+    if (!shelf) return [];
+    const { max } = partExtent(shelf);
+    const nailer = parts.find((part) => {
+      if (part.role !== 'nailer') return false;
+      const at = partExtent(part);
+      const level = partExtent(shelf);
+      return at.min[1] < max[1] - 0.01 && at.min[2] < level.max[2] && at.max[2] > level.min[2];
+    });
+    if (!nailer) return [];
+    const path = settingPath(cabinet.id, 'shelves/rearPlay');
+    const more = max[1] - partExtent(nailer).min[1] + resolved.settings.shelves.rearPlay.mm;
+    return [
+      {
+        severity: 'warn',
+        what: `An adjustable shelf runs to ${show(max[1])} and meets the nailer that stands before the back there.`,
+        why: 'It cannot be set at that height. Make the shelves shallower, or set the shelf clear of the nailer.',
+        numbers: [shelf.width, box.clearDepth],
+        parts: [shelf.key, nailer.key],
+        settings: [path],
+        fixes: [{ label: `Leave ${show(more)} behind the shelves`, edits: [{ path, value: more }] }],
+      },
+    ];
+  },
+};
+
+export const shelfRules: readonly FindingRule[] = [sags, noHole, noUpright, oneLine, pinDepth, tooTight, tooDeep];

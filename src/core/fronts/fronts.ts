@@ -1,18 +1,25 @@
-import type { Dim } from '../derive/index.js';
+import { type Dim, plain, type Source, sumOf } from '../derive/index.js';
 import type { Resolved } from '../job/index.js';
-import type { Box, Cell, Span } from '../layout/index.js';
+import type { Box, Cell, Region, Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { EDGES, type Extent, type Part, type Point, partExtent } from '../parts/index.js';
-import { makingOf } from './making.js';
+import { groupGrain } from './grain.js';
+import { type FrontKind, makingOf } from './making.js';
 
-/** A drawer front or a door, with where it lies on the face. Edges in mm from the box's lower left corner. */
+/** A drawer front, a door, or a front that only closes the view, with where it lies on the face. Edges in mm from the box's lower left corner. */
 export interface Front {
   readonly key: string;
   readonly openingId: string;
-  readonly kind: 'drawer' | 'door';
+  readonly kind: FrontKind;
   readonly hinged?: 'left' | 'right';
   readonly h: Span;
   readonly v: Span;
+  /** What is free beside its left and right edges: a reveal at the end of the box, a gap within it. */
+  readonly beside: { readonly left: Dim; readonly right: Dim };
+  /** kg, of its own parts. */
+  readonly weight: Dim;
+  /** Width of the rebate round the back of a lipped front (mm), else 0. */
+  readonly lap: number;
   /** How far the hinge edge of a door lies beyond the edge of its opening. */
   readonly overlay?: Dim;
   /** One part for a slab; stiles, rails and panel for a framed front. */
@@ -22,20 +29,23 @@ export interface Front {
 }
 
 /** The fronts that close the openings of a face. Open bays have none. */
-export function buildFronts(cells: readonly Cell[], box: Box, resolved: Resolved): Front[] {
-  return cells.flatMap((cell) => frontsOf(cell, box, resolved));
+export function buildFronts(cells: readonly Cell[], root: Region | undefined, box: Box, resolved: Resolved): Front[] {
+  const fronts = cells.flatMap((cell) => frontsOf(cell, root?.face.h ?? cell.face.h, box, resolved));
+  return groupGrain(fronts, resolved);
 }
 
-function frontsOf(cell: Cell, box: Box, resolved: Resolved): Front[] {
+function frontsOf(cell: Cell, whole: Span, box: Box, resolved: Resolved): Front[] {
   const { fill, name } = cell;
   const { id } = cell.opening;
   const { h } = cell.face;
-  const make = (draft: Omit<FrontDraft, 'cell'>) => makeFront({ ...draft, cell }, box, resolved);
+  const make = (draft: Omit<FrontDraft, 'cell' | 'whole'>) => makeFront({ ...draft, cell, whole }, box, resolved);
   switch (fill.kind) {
     case 'open':
       return [];
     case 'drawer':
       return [make({ key: `drawer/${id}`, name, kind: 'drawer', h })];
+    case 'false':
+      return [make({ key: `false/${id}`, name, kind: 'false', h })];
     case 'door':
       return [make({ key: `door/${id}`, name, kind: 'door', hinged: fill.hinged, h })];
     case 'pair': {
@@ -55,13 +65,15 @@ function frontsOf(cell: Cell, box: Box, resolved: Resolved): Front[] {
 interface FrontDraft {
   readonly key: string;
   readonly name: string;
-  readonly kind: 'drawer' | 'door';
+  readonly kind: FrontKind;
   readonly hinged?: 'left' | 'right';
   readonly cell: Cell;
   readonly h: Span;
+  /** The span all fronts together cover. */
+  readonly whole: Span;
 }
 
-function makeFront({ key, name, kind, hinged, cell, h }: FrontDraft, box: Box, resolved: Resolved): Front {
+function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box: Box, resolved: Resolved): Front {
   const { settings } = resolved;
   const { v } = cell.face;
   const overlay = settings.fronts.fit.value === 'overlay';
@@ -92,10 +104,45 @@ function makeFront({ key, name, kind, hinged, cell, h }: FrontDraft, box: Box, r
     kind,
     h,
     v,
+    beside: besideOf(h, whole, box, resolved),
+    lap: settings.fronts.fit.value === 'lipped' ? settings.fronts.rebateWidth.mm : 0,
+    weight: weightOf(parts).as(`weight of ${name}`),
     parts,
     extent,
     ...(hinged ? { hinged, overlay: overlayOf(hinged, cell) } : {}),
   };
+}
+
+/** At the ends of the box what is left to its edge, or to the edge of what reaches beyond it; within it the gap. */
+function besideOf(h: Span, whole: Span, box: Box, { settings }: Resolved): Front['beside'] {
+  const { gap } = settings.fronts;
+  const beyond = (reveal: Dim, reach: Dim) => (reach.mm === 0 ? reveal : reveal.plus(reach));
+  return {
+    left: h.low === whole.low ? beyond(whole.low, box.beyondLeft).as('free beside the left edge') : gap,
+    right:
+      h.high === whole.high
+        ? beyond(box.width.minus(whole.high), box.beyondRight).as('free beside the right edge')
+        : gap,
+  };
+}
+
+/** Weight = Σ length · width · thickness · density, in kg; what is grooved or bored away is not taken off. */
+export function weightOf(parts: readonly Part[]): Dim {
+  return sumOf(
+    parts.map(({ name, length, width, thickness, material }) =>
+      length
+        .bare()
+        .times(width.bare())
+        .times(thickness.bare())
+        .times(plain(material.density, `density of ${material.name}`, densitySource(material)))
+        .times(1e-9)
+        .as(`weight of ${name.toLowerCase()}`),
+    ),
+  );
+}
+
+function densitySource(material: Part['material']): Source {
+  return { kind: 'nominal', note: `of ${material.name}`, path: `materials/${material.id}/density` };
 }
 
 /** The step all round the back of a lipped front. */

@@ -4,11 +4,14 @@ import type { Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axis, type Band, EDGES, makePart, type Part } from '../parts/index.js';
 
+/** A false front is fixed: it closes the view where no drawer can run. */
+export type FrontKind = 'drawer' | 'door' | 'false';
+
 /** A front before it is made: where it lies, and what all ways of making it share. */
 export interface FrontBlank {
   readonly key: string;
   readonly name: string;
-  readonly kind: 'drawer' | 'door';
+  readonly kind: FrontKind;
   readonly hinged?: 'left' | 'right';
   readonly h: Span;
   readonly v: Span;
@@ -26,10 +29,11 @@ type Making = (blank: FrontBlank) => Part[];
  * How a front of this kind and height is made. A low framed drawer front looks cramped: up to one limit it is a slab, up
  * to a second its rails are narrow.
  */
-export function makingOf(kind: 'drawer' | 'door', height: Dim, { making }: ResolvedSettings): Making {
-  const framed = making.kind.value !== 'slab' && (kind === 'door' || making.drawers.value === 'likeDoors');
-  if (!framed || (kind === 'drawer' && height.mm <= making.slabBelow.mm)) return slab;
-  const rail = kind === 'drawer' && height.mm <= making.narrowBelow.mm ? making.narrowRail : making.rail;
+export function makingOf(kind: FrontKind, height: Dim, { making }: ResolvedSettings): Making {
+  const low = kind !== 'door';
+  const framed = making.kind.value !== 'slab' && (!low || making.drawers.value === 'likeDoors');
+  if (!framed || (low && height.mm <= making.slabBelow.mm)) return slab;
+  const rail = low && height.mm <= making.narrowBelow.mm ? making.narrowRail : making.rail;
   return making.kind.value === 'trim' ? (blank) => trimmed(blank, rail) : (blank) => framedFront(blank, rail);
 }
 
@@ -46,7 +50,9 @@ const slab: Making = (blank) => [slabAt(blank, blank.key, blank.name, blank.rear
 function slabAt(blank: FrontBlank, key: string, name: string, rear: number): Part {
   const { settings, materials } = blank.resolved;
   const { h, v } = blank;
-  const upright = (blank.kind === 'door' ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
+  // Fronts out of one blank all run the way the doors do.
+  const likeDoors = blank.kind === 'door' || settings.fronts.grainRuns.value !== 'none';
+  const upright = (likeDoors ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
   const banded = settings.banding.frontEdges.value === 'all';
   const bands: Band[] = banded ? EDGES.map((edge) => ({ edge, thickness: settings.banding.frontThickness })) : [];
   const { material, thickness } = materials.front;

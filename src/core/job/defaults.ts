@@ -1,5 +1,5 @@
 import { inches, type LengthUnit } from '../units/index.js';
-import { hingeCatalogue } from './catalogue.js';
+import { catalogue } from './catalogue.js';
 import {
   type Cabinet,
   type CabinetKind,
@@ -35,7 +35,7 @@ export function newJob(name: string, set: HouseSet): Job {
     standards: { all: {}, base: {}, wall: {}, tall: {} },
     room: { ceiling: null, doorway: null },
     materials: [...materials],
-    hardware: { hinges: structuredClone([...hingeCatalogue]) },
+    hardware: structuredClone(catalogue),
     cabinets: [],
   };
 }
@@ -103,6 +103,7 @@ export function newCabinet(job: Job, from: StartingPoint): Cabinet {
     name,
     kind,
     size: { width: start.width, height: { from: 'overall', mm: start.height }, depth: start.depth },
+    leftNeighbour: null,
     settings: {},
     face,
   };

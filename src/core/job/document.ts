@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { choiceField, countField, lengthField, nameField, shareField } from './fields.js';
-import { hingeProfileSchema } from './hardware.js';
+import { hardwareSchema } from './hardware.js';
 import { overridesSchema, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 
 const idSchema = z.string().regex(/^[a-zA-Z0-9_-]{1,40}$/);
 
@@ -19,14 +19,27 @@ export type SizeRule = z.infer<typeof sizeSchema>;
 export const dividerSchema = z.enum(['stretcher', 'shelf', 'web', 'partition', 'none']);
 export type DividerKind = z.infer<typeof dividerSchema>;
 
-const shelfCount = countField('adjustable shelves', 0, 30);
+/** Heights decided one by one; null, or beyond the list's end, leaves it to the rules. */
+const heights = (label: string) => z.array(lengthField(label).nullable()).max(30).optional();
+
+const shelved = {
+  shelves: countField('adjustable shelves', 0, 30),
+  /** Undersides above the floor of the opening, from the lowest shelf up. */
+  shelvesAt: heights('shelf above the floor of its opening'),
+};
+const hung = {
+  ...shelved,
+  /** Hinge centres above the lower edge of the door, from the lowest up; both doors of a pair alike. */
+  hingesAt: heights('hinge above the lower edge of the door'),
+};
 
 /** What closes an opening. */
 const leafFills = [
   z.strictObject({ kind: z.literal('drawer') }),
-  z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), shelves: shelfCount }),
-  z.strictObject({ kind: z.literal('pair'), shelves: shelfCount }),
-  z.strictObject({ kind: z.literal('open'), shelves: shelfCount }),
+  z.strictObject({ kind: z.literal('false') }),
+  z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
+  z.strictObject({ kind: z.literal('pair'), ...hung }),
+  z.strictObject({ kind: z.literal('open'), ...shelved }),
 ] as const;
 export const leafSchema = z.discriminatedUnion('kind', [...leafFills]);
 export type LeafFill = z.infer<typeof leafSchema>;
@@ -100,6 +113,8 @@ export const cabinetSchema = z.strictObject({
     height: heightSchema,
     depth: lengthField('overall depth', { min: 50, max: 2000 }),
   }),
+  /** The cabinet whose right end stands against this one's left end. */
+  leftNeighbour: idSchema.nullable(),
   settings: overridesSchema,
   face: splitSchema,
 });
@@ -175,7 +190,7 @@ export const jobHeadSchema = z.strictObject({
   }),
   materials: z.array(materialSchema).min(1).max(60),
   /** The hardware library of the job. */
-  hardware: z.strictObject({ hinges: z.array(hingeProfileSchema).max(200) }),
+  hardware: hardwareSchema,
 });
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
@@ -194,12 +209,8 @@ export const jobSchema = jobHeadSchema
       'material id',
       context,
     );
-    refuseRepeats(
-      job.hardware.hinges.map((profile) => profile.id),
-      ['hardware', 'hinges'],
-      'hinge id',
-      context,
-    );
+    for (const { at, message } of neighbourProblems(job.cabinets))
+      context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
     job.cabinets.forEach((cabinet, at) => {
       const path = ['cabinets', at, 'face', 'parts'];
       refuseRepeats(
@@ -227,6 +238,25 @@ function refuseRepeats(ids: readonly string[], path: (string | number)[], what: 
     if (seen.has(id))
       context.addIssue({ code: 'custom', path: [...path, at, 'id'], message: `the ${what} "${id}" is used twice` });
     seen.add(id);
+  });
+}
+
+/** A left neighbour is another cabinet of the job, no two cabinets have the same one, and no row closes on itself. */
+export function neighbourProblems(cabinets: readonly Cabinet[]): { at: number; message: string }[] {
+  const byId = new Map(cabinets.map((cabinet) => [cabinet.id, cabinet]));
+  const taken = new Map<string, Cabinet>();
+  return cabinets.flatMap((cabinet, at): { at: number; message: string }[] => {
+    const { id, number, leftNeighbour } = cabinet;
+    if (leftNeighbour === null) return [];
+    const left = byId.get(leftNeighbour);
+    if (!left) return [{ at, message: `the job has no cabinet "${leftNeighbour}" to stand beside` }];
+    const other = taken.get(leftNeighbour);
+    taken.set(leftNeighbour, cabinet);
+    if (other) return [{ at, message: `cabinet ${other.number} already stands to the right of ${left.number}` }];
+    let next: Cabinet | undefined = left;
+    for (let steps = 0; next && next.id !== id && steps < cabinets.length; steps += 1)
+      next = next.leftNeighbour === null ? undefined : byId.get(next.leftNeighbour);
+    return next?.id === id ? [{ at, message: `cabinet ${number} would stand beside itself` }] : [];
   });
 }
 

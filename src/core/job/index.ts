@@ -1,4 +1,4 @@
-export { hingeCatalogue } from './catalogue.js';
+export { catalogue, hingeCatalogue, pullCatalogue } from './catalogue.js';
 export {
   houseSetFor,
   newCabinet,
@@ -28,13 +28,27 @@ export {
   type LeafFill,
   type Material,
   materialSchema,
+  neighbourProblems,
   type Opening,
   openingsOf,
   type SizeRule,
   type Split,
 } from './document.js';
 export { type Act, applyEdits, type Edit, EditPathError, nextId } from './edit.js';
-export { type HingeProfile, hingeProfileSchema } from './hardware.js';
+export {
+  type CarcassKind,
+  type ConcealedProfile,
+  type Hardware,
+  HINGE_FITS,
+  type HingeFamily,
+  type HingeFit,
+  type HingeProfile,
+  hardwareSchema,
+  hingeProfileSchema,
+  isConcealed,
+  type LeafProfile,
+  type PullProfile,
+} from './hardware.js';
 export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses.js';
 export { type FieldError, type ReadResult, readCabinet, readJob, readJobHead, readJobText, validate } from './read.js';
 export {

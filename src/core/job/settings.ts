@@ -59,6 +59,8 @@ export const settingsSchema = z.strictObject({
       'A strip beside the box is scribed to the wall and takes the scribe allowance out of the overall width; a frame carries it as a wider stile.',
     ),
     scribe: lengthField('scribe allowance', { max: 200 }),
+    leftClear: lengthField('from the left end to what stands beside it', { max: 3000 }),
+    rightClear: lengthField('from the right end to what stands beside it', { max: 3000 }),
   }),
   bottom: z.strictObject({
     place: choiceField(
@@ -107,6 +109,8 @@ export const settingsSchema = z.strictObject({
     tenonLength: lengthField('loose tenon width', { min: 5, max: 60 }),
     tenonThickness: lengthField('loose tenon thickness', { min: 3, max: 20 }),
     tenonDepth: lengthField('loose tenon depth in each part', { min: 3, max: 60 }),
+    screwLength: lengthField('screw length', { min: 10, max: 150 }),
+    pocketReach: lengthField('pocket screw into the next part', { min: 4, max: 60 }),
   }),
   back: z.strictObject({
     kind: choiceField(
@@ -198,6 +202,11 @@ export const settingsSchema = z.strictObject({
       bottom: lengthField('bottom reveal', { max: 100 }),
     }),
     gap: lengthField('gap between fronts', { max: 50 }),
+    atNeighbour: choiceField(
+      'reveal beside a neighbour',
+      { own: 'its own reveal', half: 'half the gap' },
+      'Half the gap makes the fronts of a run look as if one box carried them all. Its own reveal keeps every box the same wherever it ends up.',
+    ),
     fit: choiceField(
       'fronts lie',
       { overlay: 'over the case', inset: 'in the opening', lipped: 'lipped over it' },
@@ -209,6 +218,12 @@ export const settingsSchema = z.strictObject({
     rebateDepth: lengthField('rebate depth on the front', { max: 40 }),
     doorGrain: choiceField('door grain', { up: 'upright', across: 'across' }),
     drawerGrain: choiceField('drawer front grain', { up: 'upright', across: 'across' }),
+    grainRuns: choiceField(
+      'grain runs on from front to front',
+      { none: 'no', columns: 'up each column', rows: 'along each row', face: 'over the whole face' },
+      'Fronts of a group come out of one blank in the order in which they hang, all with the grain of the doors.',
+    ),
+    sawCut: lengthField('saw cut between fronts of one blank', { max: 12 }),
   }),
   making: z.strictObject({
     kind: choiceField(
@@ -227,11 +242,42 @@ export const settingsSchema = z.strictObject({
     trimThickness: lengthField('trim thickness', { min: 2, max: 25 }),
   }),
   hinges: z.strictObject({
-    kind: choiceField('hinges', { concealed: 'concealed', none: 'not figured here' }),
+    family: choiceField(
+      'hinges',
+      {
+        any: 'whatever the library has',
+        concealed: 'concealed, two-piece',
+        compact: 'concealed, compact for frames',
+        semi: 'semi-concealed',
+        noMortise: 'butt, no mortise',
+        butt: 'butt, mortised',
+        none: 'not figured here',
+      },
+      'Concealed hinges adjust and vanish. Butts show a knuckle, want accurate fitting and last for ever; without a mortise they set the gap themselves.',
+    ),
     opening: shareField('doors open at least, degrees', 60, 180),
-    closing: choiceField('doors close', { damped: 'damped', snap: 'with a snap', free: 'free' }),
+    stopAt: shareField('doors are stopped at, degrees', 60, 180),
+    closing: choiceField('doors close', { any: 'either way', damped: 'damped', snap: 'with a snap', free: 'free' }),
     endDistance: lengthField('first hinge from the end of the door', { min: 40, max: 400 }),
+    leafPlace: choiceField('butt hinges stand', {
+      length: 'their own length from the ends',
+      rails: "in line with the rails' inner edges",
+    }),
+    snap: choiceField(
+      'concealed hinges stand',
+      { grid: 'on the pin grid', free: 'where they fall' },
+      'On the grid the plates use the holes that are bored anyway, and never stand in a pin hole by half.',
+    ),
     choice: nameField('hinge chosen'),
+  }),
+  pulls: z.strictObject({
+    doors: nameField('pull on doors'),
+    drawers: nameField('pull on drawers'),
+    fromEnd: lengthField('pull from the corner of a door', { min: 5, max: 600 }),
+    fromEdge: lengthField('pull from the opening edge of a door', { min: 5, max: 300 }),
+    drawerPlace: choiceField('drawer pulls stand', { middle: 'in the middle of the front', rail: 'on the top rail' }),
+    twoOver: lengthField('two pulls on drawers wider than', { min: 100, max: 3000 }),
+    reach: lengthField('pulls of tall doors above the floor', { min: 300, max: 1800 }),
   }),
   drawers: z.strictObject({
     runnerThickness: lengthField('side runner thickness', { max: 40 }),
@@ -262,6 +308,35 @@ export const settingsSchema = z.strictObject({
     limit: choiceField('shelves may sag', { strict: '1 in 600', relaxed: '1 in 360' }),
     stripHeight: lengthField('front strip height', { max: 120 }),
     stripThickness: lengthField('front strip thickness', { max: 60 }),
+  }),
+  pins: z.strictObject({
+    kind: choiceField(
+      'shelf pin holes',
+      { grid: '32 mm grid', free: 'free spacing', none: 'none' },
+      'The grid lets hinge plates, runners and pins share their holes. Free spacing suits a hand jig.',
+    ),
+    spacing: lengthField('pin holes apart', { min: 10, max: 200 }),
+    first: lengthField('first hole from the end of the side', { min: 4, max: 300 }),
+    from: choiceField('pin holes are measured from', { bottom: 'the lower end', top: 'the upper end' }),
+    front: lengthField('front line of holes', { min: 10, max: 300 }),
+    rear: choiceField(
+      'rear line of holes',
+      { steps: 'whole steps behind the front line', groove: 'a set distance before the back' },
+      'Whole steps keep both lines on one grid for runners. A set distance puts the rear pin equally far from the back in every depth.',
+    ),
+    rearClear: lengthField('rear holes clear of the back by', { min: 2, max: 200 }),
+    rearSet: lengthField('rear line before the back', { min: 10, max: 400 }),
+    column: choiceField('pin holes are bored', { full: 'over the whole opening', around: 'around each shelf' }),
+    around: countField('holes above and below each shelf', 0, 12),
+    ends: lengthField('no hole nearer the ends of an opening than', { max: 400 }),
+    diameter: lengthField('pin hole', { min: 2, max: 12 }),
+    depth: lengthField('pin hole depth', { min: 4, max: 20 }),
+    leastDepth: lengthField('least pin hole depth', { min: 3, max: 20 }),
+    opposite: choiceField(
+      'in a partition too thin for pins from both faces',
+      { stagger: 'every other hole on each face', through: 'through holes' },
+      'Every other hole halves the choice of heights beside the partition. Through holes take a pin for both sides.',
+    ),
   }),
   /** Which material each role is made of, by material id. */
   materials: z.strictObject({

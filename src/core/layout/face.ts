@@ -62,7 +62,13 @@ export type Face =
     }
   | { readonly ok: false; readonly refusal: StackRefusal; readonly path: string };
 
-const FILL_NAME = { drawer: 'drawer front', door: 'door', pair: 'doors', open: 'open bay' } as const;
+const FILL_NAME = {
+  drawer: 'drawer front',
+  false: 'false front',
+  door: 'door',
+  pair: 'doors',
+  open: 'open bay',
+} as const;
 
 /** What every opening is called; those of a kind are numbered in reading order where there are several. */
 export function openingNames(split: Split): Map<string, string> {

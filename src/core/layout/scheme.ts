@@ -99,9 +99,24 @@ function frameOpenings(box: Box, resolved: Resolved): Openings {
   };
 }
 
+/** The reveal at an end: beside a neighbour whose fronts meet these it may be half of the gap they share. */
+export function endReveal(end: 'left' | 'right', { settings }: Resolved): Dim {
+  const { reveal, gap, atNeighbour } = settings.fronts;
+  const shared =
+    atNeighbour.value === 'half' &&
+    settings.ends[end].value === 'neighbour' &&
+    settings.ends[`${end}Panel`].value === 'none';
+  return shared ? gap.over(2).as(`${end} reveal`).because('the gap is shared with the neighbour') : reveal[end];
+}
+
 /** Overlay on the box: reveals to its edges, dividers behind the gaps and centred on them. */
-function revealed(openings: Openings, box: Box, { settings }: Resolved): FaceScheme {
-  const { reveal, gap } = settings.fronts;
+function revealed(openings: Openings, box: Box, resolved: Resolved): FaceScheme {
+  const { gap } = resolved.settings.fronts;
+  const reveal = {
+    ...resolved.settings.fronts.reveal,
+    left: endReveal('left', resolved),
+    right: endReveal('right', resolved),
+  };
   return {
     root: {
       ...openings,

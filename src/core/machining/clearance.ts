@@ -9,6 +9,19 @@ interface Pocketed {
   readonly high: readonly [u: number, v: number, w: number];
   /** A hole seen from its face is round. */
   readonly round?: { readonly u: number; readonly v: number; readonly radius: number };
+  /** The face a hole is bored from, when it is not bored through. */
+  readonly face?: Face;
+  /** A pocket hole is deepest at its edge and runs out on the face. */
+  readonly ramp?: Ramp;
+}
+
+interface Ramp {
+  /** The axis across its edge, where that edge lies, and which way is into the part. */
+  readonly axis: 0 | 1;
+  readonly edge: number;
+  readonly inward: 1 | -1;
+  readonly face: Face;
+  readonly thickness: number;
 }
 
 /** Two operations that meet, or leave too little between them. */
@@ -28,8 +41,11 @@ export interface PartSize {
   readonly thickness: number;
 }
 
-/** Plan size of a pocket hole: this far in from the edge, this wide (mm). */
-const POCKET = { reach: 40, width: 10, depth: 12 };
+/** A pocket hole: this far in from the edge, this wide (mm), at this slope; it leaves through the middle of the edge. */
+const POCKET = { reach: 40, width: 10, slope: Math.tan((15 * Math.PI) / 180) };
+
+/** Two holes from opposite faces may come this near each other: depth ≤ (thickness − 1) / 2 for each (mm). */
+const LEAST_BETWEEN_FACES = 1;
 
 /**
  * Every pair of operations of a part between which less than `skin` is left, nearest first, once for each pair. Both
@@ -44,8 +60,10 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
       const b = spaces[next] as Pocketed;
       if (b.low[0] > a.high[0] + skin) break;
       if (a.operation === b.operation || !(a.bored || b.bored)) continue;
+      if (a.operation.group !== undefined && a.operation.group === b.operation.group) continue;
       const left = between(a, b);
-      if (left >= skin - 1e-6) continue;
+      const opposite = a.face !== undefined && b.face !== undefined && a.face !== b.face;
+      if (left >= (opposite ? Math.min(skin, LEAST_BETWEEN_FACES) : skin) - 1e-6) continue;
       const key = [operations.indexOf(a.operation), operations.indexOf(b.operation)].sort((x, y) => x - y).join();
       const known = worst.get(key);
       if (known && known.left <= left) continue;
@@ -80,13 +98,28 @@ export function holesNearEdges(
 }
 
 /** The shortest way through material from one to the other; 0 when they meet. */
-function between(a: Pocketed, b: Pocketed): number {
+function between(first: Pocketed, second: Pocketed): number {
+  const [a, b] = [atDepthBeside(first, second), atDepthBeside(second, first)];
   const apart = (axis: 0 | 1 | 2) => Math.max(0, a.low[axis] - b.high[axis], b.low[axis] - a.high[axis]);
   const inPlan =
     a.round && b.round
       ? Math.max(0, Math.hypot(a.round.u - b.round.u, a.round.v - b.round.v) - a.round.radius - b.round.radius)
       : Math.hypot(apart(0), apart(1));
   return Math.hypot(inPlan, apart(2));
+}
+
+/** A pocket hole with the depth it has where the other is nearest to its edge; anything else as it is. */
+function atDepthBeside(space: Pocketed, other: Pocketed): Pocketed {
+  if (!space.ramp) return space;
+  const { axis, edge, inward, face, thickness } = space.ramp;
+  const from = Math.max(0, inward === 1 ? other.low[axis] - edge : edge - other.high[axis]);
+  const depth = Math.max(0, pocketDepth(thickness, 0) - Math.min(from, POCKET.reach) * POCKET.slope);
+  const [w0, w1] = face === 1 ? [0, depth] : [thickness - depth, thickness];
+  return { ...space, low: [space.low[0], space.low[1], w0], high: [space.high[0], space.high[1], w1] };
+}
+
+function pocketDepth(thickness: number, fromEdge: number): number {
+  return Math.min(thickness, thickness / 2 + POCKET.width / 2 - fromEdge * POCKET.slope);
 }
 
 function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
@@ -146,7 +179,8 @@ function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
       const [lineU, lineV] = strip(operation.from, operation.offset.mm, operation.offset.mm);
       return operation.positions.map(({ mm }) => {
         const [u, v] = operation.from.startsWith('u') ? [lineU[0], mm] : [mm, lineV[0]];
-        return { ...space(true, [u - radius, u + radius], [v - radius, v + radius], w), round: { u, v, radius } };
+        const hole = { ...space(true, [u - radius, u + radius], [v - radius, v + radius], w), round: { u, v, radius } };
+        return operation.depth ? { ...hole, face: operation.face } : hole;
       });
     }
     case 'edge holes': {
@@ -154,7 +188,8 @@ function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
       const w: [number, number] = [operation.offset.mm - radius, operation.offset.mm + radius];
       return operation.positions.map(({ mm }) => fromEdge(operation.edge, mm, radius, operation.depth.mm, w));
     }
-    case 'slots': {
+    case 'slots':
+    case 'mortises': {
       const half = operation.length.mm / 2;
       const thick = operation.thickness.mm / 2;
       if ('edge' in operation.place) {
@@ -172,9 +207,19 @@ function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
           : space(true, [mm - half, mm + half], lineV, w),
       );
     }
-    case 'pockets':
-      return operation.positions.map(({ mm }) =>
-        fromEdge(operation.edge, mm, POCKET.width / 2, POCKET.reach, into(operation.face, POCKET.depth)),
-      );
+    case 'pockets': {
+      const { edge, face } = operation;
+      const ramp: Ramp = {
+        axis: edge.startsWith('u') ? 0 : 1,
+        edge: edge.endsWith('0') ? 0 : edge === 'u1' ? length : width,
+        inward: edge.endsWith('0') ? 1 : -1,
+        face,
+        thickness,
+      };
+      return operation.positions.map(({ mm }) => ({
+        ...fromEdge(edge, mm, POCKET.width / 2, POCKET.reach, into(face, pocketDepth(thickness, 0))),
+        ramp,
+      }));
+    }
   }
 }

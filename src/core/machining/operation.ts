@@ -14,6 +14,8 @@ interface Why {
   readonly reason: string;
   /** Key of the part that sits in it or is fastened through it. */
   readonly holds?: string;
+  /** Operations of one group belong into each other, as pilot holes into their mortise. */
+  readonly group?: string;
 }
 
 /** A groove or dado along the whole length or width of a face. */
@@ -75,9 +77,9 @@ export interface EdgeHoles extends Why {
   readonly depth: Dim;
 }
 
-/** Slots for loose tenons, in a face or an edge. Positions are of their middles. */
+/** Slots for loose tenons, or mortises for hinge leaves, in a face or an edge. Positions are of their middles. */
 export interface Slots extends Why {
-  readonly kind: 'slots';
+  readonly kind: 'slots' | 'mortises';
   readonly place: { readonly face: Face; readonly from: EdgeReference } | { readonly edge: EdgeReference };
   /** From the edge, or from face 1, to the slot's centre line. */
   readonly offset: Dim;

@@ -25,6 +25,7 @@ function likeness(part: Part): string {
     part.name,
     part.role,
     part.hand ?? '',
+    part.grain ? `${part.grain.group} ${part.grain.piece}` : '',
     part.material.id,
     mm(part.length.mm),
     mm(part.width.mm),
@@ -41,7 +42,7 @@ function operationLikeness(operation: Operation): string {
     if (Array.isArray(value)) return `[${value.map(write).join(' ')}]`;
     if (typeof value !== 'object' || value === null) return String(value);
     return `{${Object.entries(value)
-      .filter(([key]) => key !== 'reason' && key !== 'holds')
+      .filter(([key]) => key !== 'reason' && key !== 'holds' && key !== 'group')
       .map(([key, entry]) => `${key}=${write(entry)}`)
       .join(',')}}`;
   };

@@ -22,6 +22,13 @@ export type PartRole =
   | 'end'
   | 'filler';
 
+/** Which blank a front comes out of, so that the grain runs on: piece 2 of 3 of G1. */
+export interface GrainPlace {
+  readonly group: string;
+  readonly piece: number;
+  readonly of: number;
+}
+
 export interface Band {
   readonly edge: Edge;
   readonly thickness: Dim;
@@ -48,6 +55,7 @@ export interface Part {
   /** Cabinet position of the part's u0 and v0 edges, where other parts join it. */
   readonly at?: { readonly u: Dim; readonly v: Dim };
   readonly machining: readonly Operation[];
+  readonly grain?: GrainPlace;
   readonly note?: string;
 }
 

@@ -2,6 +2,8 @@ import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
 import { drawerBoxes } from '../drawers/index.js';
 import type { Finding } from '../findings/index.js';
 import { frameSizes } from '../frame/index.js';
+import { grainGroups } from '../fronts/index.js';
+import type { HungDoor } from '../hinges/index.js';
 import type { Rectangle } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Edge, edgeName, type Part } from '../parts/index.js';
@@ -38,7 +40,8 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
 
 type Size = (dim: Dim) => number | { mm: number; tape: string };
 
-function presentCabinet({ cabinet, resolved, box, face, fronts, rows, doors, fittings }: SolvedCabinet, size: Size) {
+function presentCabinet(solved: SolvedCabinet, size: Size) {
+  const { cabinet, resolved, box, face, fronts, rows, doors, pulls, bays, fittings } = solved;
   const { bottomUnder, topOver, engagement, ...sizes } = box;
   const spans = ({ h, v }: Rectangle) => ({
     left: size(h.low),
@@ -78,23 +81,29 @@ function presentCabinet({ cabinet, resolved, box, face, fronts, rows, doors, fit
       opening: front.openingId,
       kind: front.kind,
       ...spans(front),
+      weight: size(front.weight),
       ...(front.overlay ? { overlay: size(front.overlay) } : {}),
     })),
     parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
-    hinges: doors.map(({ front, chosen, wanted, weight, places }) => ({
-      front: front.key,
-      wantedOverlay: size(wanted),
-      weight: roundForExport(weight),
-      ...(chosen
-        ? {
-            profile: chosen.profile.id,
-            plate: chosen.plate,
-            cupOffset: chosen.offset,
-            reached: roundForExport(chosen.reached),
-            residual: roundForExport(chosen.residual),
-          }
-        : {}),
-      places: places.map(({ onDoor, onCase }) => ({ onDoor: size(onDoor), onCase: size(onCase) })),
+    hinges: doors.map((door) => presentDoor(door, size)),
+    pulls: pulls.map(({ frontKey, profile, upright, holes }) => ({
+      front: frontKey,
+      profile: profile.id,
+      upright,
+      holes: holes.map(({ across, up }) => ({ across: size(across), up: size(up) })),
+    })),
+    shelves: bays.flatMap(({ cell, places }) =>
+      places.map(({ underside, hole }, at) => ({
+        key: `shelf/${cell.opening.id}/${at + 1}`,
+        underside: size(underside),
+        ...(hole === undefined ? {} : { hole }),
+      })),
+    ),
+    grainBlanks: grainGroups(fronts, resolved).map(({ id, parts, height, width }) => ({
+      id,
+      parts: parts.map(({ key }) => key),
+      height: size(height),
+      width: size(width),
     })),
     drawerBoxes: (face.ok ? drawerBoxes(face.cells, resolved) : []).map(
       ({ openingId, runnerOpening, width, frontLength }) => ({
@@ -103,6 +112,30 @@ function presentCabinet({ cabinet, resolved, box, face, fronts, rows, doors, fit
       }),
     ),
     fittings,
+  };
+}
+
+function presentDoor({ front, chosen, wish, weight, places, stopAngle }: HungDoor, size: Size) {
+  const choice =
+    chosen?.kind === 'concealed'
+      ? {
+          profile: chosen.profile.id,
+          plate: chosen.plate,
+          cupOffset: chosen.offset,
+          reached: roundForExport(chosen.reached),
+          residual: roundForExport(chosen.residual),
+        }
+      : chosen
+        ? { profile: chosen.profile.id, mortise: roundForExport(chosen.mortise) }
+        : {};
+  return {
+    front: front.key,
+    fit: wish.fit,
+    wantedOverlay: size(wish.overlay),
+    weight: size(weight),
+    stopAngle,
+    ...choice,
+    places: places.map(({ onDoor, onCase, clear }) => ({ onDoor: size(onDoor), onCase: size(onCase), clear })),
   };
 }
 
@@ -122,6 +155,7 @@ function presentPart(part: Part, size: Size) {
     cutWidth: size(part.cutWidth),
     bands: part.bands.map((band) => ({ edge: edgeName(part.placement, band.edge), thickness: size(band.thickness) })),
     grain: part.material.grain === 'length' ? 'length' : 'free',
+    ...(part.grain ? { blank: part.grain } : {}),
     ...(part.hand ? { hand: part.hand } : {}),
     placement: part.placement,
     machining: part.machining.map((operation) => presentOperation(operation, part, size)),

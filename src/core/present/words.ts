@@ -7,8 +7,9 @@ export function bandedEdges(part: Part): string {
   return part.bands.map((band) => edgeName(part.placement, band.edge)).join(', ');
 }
 
-export function grainWords(part: Part): string {
-  return part.material.grain === 'length' ? 'along length' : 'free';
+export function grainWords({ material, grain }: Part): string {
+  const way = material.grain === 'length' ? 'along length' : 'free';
+  return grain ? `${way}, piece ${grain.piece} of ${grain.of} of blank ${grain.group}` : way;
 }
 
 /** One line per part for lists: "groove 6 wide 8 deep, 17.8 from the rear edge; 4 through holes". */
@@ -32,7 +33,8 @@ function operationWords(operation: Operation, part: Part, show: (mm: number) => 
     case 'edge holes':
       return `${operation.positions.length} holes ${show(operation.diameter.mm)} in ${edge(operation.edge)}`;
     case 'slots':
-      return `${operation.positions.length} tenon slots ${'edge' in operation.place ? `in ${edge(operation.place.edge)}` : `${show(operation.offset.mm)} from ${edge(operation.place.from)}`}`;
+    case 'mortises':
+      return `${operation.positions.length} ${operation.kind === 'slots' ? 'tenon slots' : 'hinge mortises'} ${'edge' in operation.place ? `in ${edge(operation.place.edge)}` : `${show(operation.offset.mm)} from ${edge(operation.place.from)}`}`;
     case 'pockets':
       return `${operation.positions.length} pocket holes at ${edge(operation.edge)}${operation.plugged ? ', plugged' : ''}`;
   }

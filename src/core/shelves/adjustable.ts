@@ -1,31 +1,26 @@
-import { type Dim, largest, length, plain } from '../derive/index.js';
+import { type Dim, largest, length } from '../derive/index.js';
 import type { Resolved } from '../job/index.js';
-import type { Box, Cell } from '../layout/index.js';
+import type { Box } from '../layout/index.js';
 import { type Band, makePart, type Part } from '../parts/index.js';
+import type { Bay } from './bays.js';
 
 /**
- * Adjustable shelves of one opening, drawn at equal clear spaces: width = clear width − 2 · side play,
+ * Adjustable shelves of one opening at their heights: width = clear width − 2 · side play,
  * depth = clear depth − max(0, mounting plane) − front setback − rear play.
  */
-export function buildShelves(cell: Cell, box: Box, { settings, materials }: Resolved): Part[] {
-  const { fill, inside } = cell;
+export function buildShelves({ cell, places }: Bay, box: Box, { settings, materials }: Resolved): Part[] {
+  const { inside } = cell;
   const { id } = cell.opening;
-  const count = 'shelves' in fill ? fill.shelves : 0;
-  if (count === 0) return [];
   const { material, thickness } = materials.shelf;
   const { sidePlay, frontSetback } = settings.shelves;
   const { strip, depth } = shelfDepths(box, settings);
   const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
-  const space: Dim = inside.v.size
-    .minus(thickness.times(count))
-    .over(plain(count + 1, 'spaces'))
-    .as('space between shelves');
   const banded = settings.banding.caseEdges.value === 'front' && !strip;
   const bands: Band[] = banded ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
   const front = Math.max(0, box.mountingPlane.mm) + frontSetback.mm;
   const x = inside.h.low.mm + sidePlay.mm;
-  return Array.from({ length: count }, (_, at) => {
-    const top = inside.v.low.mm + (at + 1) * (space.mm + thickness.mm);
+  return places.flatMap(({ underside }, at) => {
+    const top = underside.mm + thickness.mm;
     const board = makePart({
       key: `shelf/${id}/${at + 1}`,
       name: 'Adjustable shelf',
@@ -50,7 +45,7 @@ export function buildShelves(cell: Cell, box: Box, { settings, materials }: Reso
       note: 'glued to the front edge of the shelf, tops flush',
     });
     return [board, edge];
-  }).flat();
+  });
 }
 
 /** Depth of the board: what is left of the clear depth, less a front strip where there is one. */

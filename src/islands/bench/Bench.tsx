@@ -3,7 +3,6 @@ import type { Job } from '../../core/job/index.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './Decisions.js';
-
 import { DrawerPanel } from './DrawerPanel.js';
 import { FindingsPanel } from './FindingsPanel.js';
 import { HingePanel } from './HingePanel.js';
@@ -114,6 +113,7 @@ function useKeys(openKeys: () => void) {
         else if (event.key === 'f') state.show('front');
         else if (event.key === 's') state.show('section');
         else if (event.key === 'p') state.show('panel');
+        else if (event.key === 'h') state.show('hinge');
         else if (event.key === 'l') state.showParts(!state.partsShown);
         else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
         else if (event.key === 'Escape') {

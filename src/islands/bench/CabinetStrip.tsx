@@ -38,14 +38,19 @@ export function CabinetStrip() {
       'c',
       job.cabinets.map((cabinet) => cabinet.id),
     );
-    add({ ...current, id, number: nextNumber(job) }, `Copy of ${current.number}`);
+    add({ ...current, id, number: nextNumber(job), leftNeighbour: null }, `Copy of ${current.number}`);
   };
   const remove = () => {
-    if (current)
-      act({
-        label: `${current.number} ${current.name} removed`,
-        edits: [{ path: `cabinets/${current.id}`, value: undefined }],
-      });
+    if (!current) return;
+    // Who stood to its right now stands beside whom it stood beside.
+    const after = job.cabinets.filter(({ leftNeighbour }) => leftNeighbour === current.id);
+    act({
+      label: `${current.number} ${current.name} removed`,
+      edits: [
+        ...after.map(({ id }) => ({ path: `cabinets/${id}/leftNeighbour`, value: current.leftNeighbour })),
+        { path: `cabinets/${current.id}`, value: undefined },
+      ],
+    });
   };
   return (
     <nav

@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
 import type { SolvedCabinet } from '../../core/solve.js';
+import { BalancedHeight } from './BalancedHeight.js';
 import { useBench } from './context.js';
 import { Materials } from './Materials.js';
+import { Neighbours } from './Neighbours.js';
 import { OpeningsEditor } from './OpeningsEditor.js';
 import { OverallSize } from './OverallSize.js';
 import { SchoolPicker } from './SchoolPicker.js';
@@ -23,6 +25,8 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
         path: 'ends/scribe',
         when: (is) => atWall(is) && (is('frame/fitted') === 'fitted' || is('ends/filler') === 'strip'),
       },
+      { path: 'ends/leftClear' },
+      { path: 'ends/rightClear' },
     ],
   },
   {
@@ -57,6 +61,11 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
       { path: 'fasteners/first', when: (is) => !joins(is, 'dado') || joins(is, 'screws') },
       { path: 'fasteners/spacing', when: (is) => joins(is, 'screws') || joins(is, 'tenons') },
       { path: 'fasteners/pilot', when: (is) => joins(is, 'screws') },
+      { path: 'fasteners/screwLength', when: (is) => joins(is, 'screws') },
+      {
+        path: 'fasteners/pocketReach',
+        when: (is) => joins(is, 'pocket') || is('frame/fitted') === 'fitted',
+      },
       {
         path: 'fasteners/pocketSpacing',
         when: (is) => joins(is, 'pocket') || joins(is, 'dowels') || is('frame/fitted') === 'fitted',
@@ -143,6 +152,10 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
       { path: 'fronts/rebateDepth', when: (is) => is('fronts/fit') === 'lipped' },
       { path: 'fronts/lay' },
       { path: 'fronts/gap' },
+      {
+        path: 'fronts/atNeighbour',
+        when: (is) => is('frame/fitted') === 'none' && is('fronts/fit') === 'overlay',
+      },
       ...['left', 'right', 'top', 'bottom'].map((edge) => ({
         path: `fronts/reveal/${edge}`,
         when: (is: Choices) => is('frame/fitted') === 'none' && is('fronts/fit') === 'overlay',
@@ -151,16 +164,33 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
       { path: 'dividers/atOpenBay' },
       { path: 'dividers/partitions' },
       { path: 'fronts/doorGrain' },
-      { path: 'fronts/drawerGrain' },
+      { path: 'fronts/drawerGrain', when: (is) => is('fronts/grainRuns') === 'none' },
+      { path: 'fronts/grainRuns' },
+      { path: 'fronts/sawCut', when: (is) => is('fronts/grainRuns') !== 'none' },
     ],
   },
   {
     title: 'Hinges',
     settings: [
-      { path: 'hinges/kind' },
-      { path: 'hinges/opening', when: (is) => is('hinges/kind') !== 'none' },
-      { path: 'hinges/closing', when: (is) => is('hinges/kind') !== 'none' },
-      { path: 'hinges/endDistance', when: (is) => is('hinges/kind') !== 'none' },
+      { path: 'hinges/family' },
+      ...['opening', 'stopAt', 'closing', 'endDistance'].map((name) => ({
+        path: `hinges/${name}`,
+        when: (is: Choices) => is('hinges/family') !== 'none',
+      })),
+      { path: 'hinges/snap', when: (is) => is('hinges/family') !== 'none' && is('pins/kind') === 'grid' },
+      { path: 'hinges/leafPlace', when: (is) => ['any', 'butt', 'noMortise', 'semi'].includes(is('hinges/family')) },
+    ],
+  },
+  {
+    title: 'Pulls and knobs',
+    settings: [
+      { path: 'pulls/doors' },
+      { path: 'pulls/fromEnd', when: (is) => is('pulls/doors') !== 'none' },
+      { path: 'pulls/fromEdge', when: (is) => is('pulls/doors') !== 'none' && is('making/kind') === 'slab' },
+      { path: 'pulls/reach', when: (is) => is('pulls/doors') !== 'none' },
+      { path: 'pulls/drawers' },
+      { path: 'pulls/drawerPlace', when: (is) => is('pulls/drawers') !== 'none' },
+      { path: 'pulls/twoOver', when: (is) => is('pulls/drawers') !== 'none' },
     ],
   },
   {
@@ -188,7 +218,24 @@ const GROUPS: readonly { title: string; settings: readonly { path: string; when?
       { path: 'shelves/stripThickness' },
     ],
   },
+  {
+    title: 'Shelf pin holes',
+    settings: [
+      { path: 'pins/kind' },
+      { path: 'pins/spacing', when: (is) => is('pins/kind') === 'free' },
+      ...['first', 'from', 'front', 'rear'].map((name) => ({ path: `pins/${name}`, when: bored })),
+      { path: 'pins/rearClear', when: (is) => bored(is) && is('pins/rear') === 'steps' },
+      { path: 'pins/rearSet', when: (is) => bored(is) && is('pins/rear') === 'groove' },
+      { path: 'pins/column', when: bored },
+      { path: 'pins/around', when: (is) => bored(is) && is('pins/column') === 'around' },
+      ...['ends', 'diameter', 'depth', 'leastDepth', 'opposite'].map((name) => ({ path: `pins/${name}`, when: bored })),
+    ],
+  },
 ];
+
+function bored(is: Choices): boolean {
+  return is('pins/kind') !== 'none';
+}
 
 function atWall(is: Choices): boolean {
   return is('ends/left') === 'wall' || is('ends/right') === 'wall';
@@ -213,11 +260,17 @@ export function Decisions({ solved }: { solved: SolvedCabinet }) {
       </Fold>
       {GROUPS.map(({ title, settings }) => (
         <Fold key={title} title={title} paths={settings.map(({ path }) => path)}>
-          {() =>
-            settings
-              .filter(({ when }) => !when || when(is))
-              .map(({ path }) => <Setting key={path} path={path} solved={solved} />)
-          }
+          {() => (
+            <>
+              {title === 'Ends' && <Neighbours solved={solved} />}
+              {settings
+                .filter(({ when }) => !when || when(is))
+                .map(({ path }) => (
+                  <Setting key={path} path={path} solved={solved} />
+                ))}
+              {title === 'Shelf pin holes' && <BalancedHeight solved={solved} />}
+            </>
+          )}
         </Fold>
       ))}
       <ResetAll solved={solved} />

@@ -1,4 +1,4 @@
-import type { Drawing, DrawingItem, LaidSheet } from '../../core/drawing/index.js';
+import type { Drawing, DrawingItem, HardwareItem, LaidSheet } from '../../core/drawing/index.js';
 import { TINT_FILL } from '../figures/tints.js';
 import { useBench } from './context.js';
 
@@ -22,7 +22,7 @@ export function DrawingItems({ drawing, laid, lit }: { drawing: Drawing; laid: L
           key={at}
           item={item}
           laid={laid}
-          chosen={lit && item.shows !== undefined && item.shows === selected}
+          chosen={(lit || item.kind === 'hardware') && item.shows !== undefined && item.shows === selected}
           onSelect={select}
         />
       ))}
@@ -121,6 +121,7 @@ function Item({
       />
     );
   }
+  if (item.kind === 'hardware') return <Hardware item={item} laid={laid} chosen={chosen} onSelect={onSelect} />;
   const { x, y } = laid.toSheet(item.at);
   const half = Math.max(17, item.text.length * 3.6 + 6);
   const room = item.room === undefined ? Number.POSITIVE_INFINITY : item.room * laid.unit;
@@ -143,6 +144,77 @@ function Item({
       <text x={x} y={y + 5} textAnchor="middle" fontSize={14.5} fontWeight={600} fill={stroke}>
         {item.text}
       </text>
+    </g>
+  );
+}
+
+/** Hardware in graphite: a ring for a cup, a bar with two screws for a plate, a split bar for a butt, a bar for a pull. */
+function Hardware({
+  item,
+  laid,
+  chosen,
+  onSelect,
+}: {
+  item: HardwareItem;
+  laid: LaidSheet;
+  chosen: boolean;
+  onSelect: (key: string) => void;
+}) {
+  const from = laid.toSheet(item.from);
+  const to = laid.toSheet(item.to);
+  const [x, y, width, height] = [from.x, to.y, Math.max(3, to.x - from.x), Math.max(3, from.y - to.y)];
+  const [cx, cy] = [x + width / 2, y + height / 2];
+  const ink = chosen ? 'var(--color-pencil)' : 'var(--color-graphite)';
+  const stroke = {
+    stroke: ink,
+    strokeWidth: chosen ? 2.2 : 1,
+    strokeDasharray: item.hidden && !chosen ? '3 2' : undefined,
+  };
+  const fill = chosen ? 'var(--color-pencil-pale)' : 'var(--color-sheet)';
+  const hinge = item.shows?.startsWith('hinge/');
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the hinge panel offers the same choice by keyboard
+    <g
+      data-hardware={item.shows}
+      className={hinge ? 'cursor-pointer' : 'pointer-events-none'}
+      onClick={(event) => {
+        if (!item.shows) return;
+        event.stopPropagation();
+        onSelect(item.shows);
+      }}
+    >
+      {item.symbol === 'cup' && (
+        <>
+          <circle cx={cx} cy={cy} r={width / 2} fill={fill} fillOpacity={0.85} {...stroke} />
+          <path d={`M${cx - 2.5} ${cy}h5M${cx} ${cy - 2.5}v5`} stroke={ink} strokeWidth={0.8} />
+        </>
+      )}
+      {item.symbol === 'plate' && (
+        <>
+          <rect x={x} y={y} width={width} height={height} rx={1.5} fill={fill} fillOpacity={0.85} {...stroke} />
+          <path
+            d={`M${cx} ${y + height * 0.18}v.01M${cx} ${y + height * 0.82}v.01`}
+            stroke={ink}
+            strokeWidth={2.6}
+            strokeLinecap="round"
+          />
+        </>
+      )}
+      {item.symbol === 'leaf' && (
+        <>
+          <rect x={x} y={y} width={width} height={height} fill={fill} {...stroke} />
+          <path d={`M${x} ${y + height / 3}h${width}M${x} ${y + (height * 2) / 3}h${width}`} stroke={ink} />
+        </>
+      )}
+      {item.symbol === 'pull' && (
+        <rect x={x} y={y} width={width} height={height} rx={Math.min(width, height) / 2} fill={ink} />
+      )}
+      {item.symbol === 'knob' && (
+        <>
+          <circle cx={cx} cy={cy} r={width / 2} fill={fill} {...stroke} />
+          <circle cx={cx} cy={cy} r={width / 5} fill={ink} />
+        </>
+      )}
     </g>
   );
 }

@@ -4,6 +4,7 @@ import type { SolvedCabinet } from '../../core/solve.js';
 import { drawnLengthWidth } from '../figures/DrawnLength.js';
 import { useBench } from './context.js';
 import { DimensionEntry, DimensionLines, DimensionMark, FIGURE_SIZE, TEXT_HEIGHT } from './DrawingDimensions.js';
+import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 
 const UNITS_PER_MM = 96 / 25.4;
@@ -66,6 +67,9 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
             </pattern>
           </defs>
           <DrawingItems drawing={drawing} laid={laid} lit={lit} />
+          {drawing.handles?.map((handle) => (
+            <DragHandleMark key={handle.id} handle={handle} laid={laid} />
+          ))}
           {laid.dimensions.map((placed) => (
             <DimensionLines key={placed.item.id} placed={placed} />
           ))}

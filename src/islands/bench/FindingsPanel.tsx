@@ -1,14 +1,16 @@
 import { Check, CircleHelp, OctagonX, TriangleAlert } from 'lucide-react';
+import { useMemo } from 'react';
 import type { Finding, Severity } from '../../core/findings/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
+import { findingsOf } from './store.js';
 
 const WORD: Record<Severity, string> = { stop: 'Stop', warn: 'Warning', note: 'Note' };
 const ICON = { stop: OctagonX, warn: TriangleAlert, note: CircleHelp } as const;
 
 /** What Alcove found about this cabinet: what, why, and what would settle it. */
 export function FindingsPanel({ solved }: { solved: SolvedCabinet }) {
-  const { findings } = solved;
+  const findings = useFindings(solved);
   return (
     <section aria-label="Findings" className="sheet p-3">
       <h2 className="caps">Findings</h2>
@@ -27,6 +29,12 @@ export function FindingsPanel({ solved }: { solved: SolvedCabinet }) {
       )}
     </section>
   );
+}
+
+/** Findings of the cabinet and of it beside its neighbours; the same list while neither changes. */
+function useFindings(solved: SolvedCabinet): readonly Finding[] {
+  const all = useBench((state) => state.solved);
+  return useMemo(() => findingsOf(all, solved), [all, solved]);
 }
 
 function FindingNote({ finding }: { finding: Finding }) {

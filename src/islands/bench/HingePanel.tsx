@@ -1,5 +1,8 @@
 import { useState } from 'react';
+import type { Dim } from '../../core/derive/index.js';
+import { hingeKey, hingeOfKey } from '../../core/drawing/index.js';
 import {
+  FIT_WORDS,
   type HingeSolution,
   type HungDoor,
   leastGap,
@@ -7,41 +10,63 @@ import {
   solutionId,
   solveHinge,
 } from '../../core/hinges/index.js';
+import { type Edit, isConcealed } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
+import { doorOf } from './HingeView.js';
 
 /** How many solutions are listed; the rest differ from these by less than anyone would choose by. */
 const LISTED = 8;
 
-const FIT = {
-  full: 'full overlay on a side',
-  half: 'half overlay on a partition',
-  inset: 'inset',
-  frame: 'overlay on a frame',
-} as const;
-
 /** The hinges of the selected door: what was chosen, where it goes on door and case, and what else would reach it. */
 export function HingePanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
-  const door = solved.doors.find(({ front }) => front.parts.some((part) => part.key === selected));
+  const view = useBench((state) => state.view);
+  const show = useBench((state) => state.show);
+  const openTape = useBench((state) => state.openTape);
+  const door = doorOf(solved, selected) ?? (view === 'hinge' ? solved.doors[0] : undefined);
   if (!door) return null;
+  const { key } = door.front;
+  const again = (each: SolvedCabinet) => each.doors.find(({ front }) => front.key === key);
   return (
-    <section aria-label="Hinges of this door" className="sheet p-3" key={door.front.key}>
+    <section aria-label="Hinges of this door" className="sheet p-3" key={key}>
       <h2 className="caps">Hinges of this door</h2>
-      <p className="text-ink-soft">
-        {FIT[door.fit]}, door of {door.weight.toFixed(1)} kg
+      <p className="flex items-center justify-between text-ink-soft">
+        <span>{FIT_WORDS[door.wish.fit]}</span>
+        <button
+          type="button"
+          className="min-h-7 font-semibold text-ink hover:text-pencil"
+          aria-label={`Weight ${door.weight.mm.toFixed(1)} kg, show the tape`}
+          onClick={() => openTape((each) => again(each)?.weight)}
+        >
+          {door.weight.mm.toFixed(1)} kg
+        </button>
       </p>
       {door.chosen ? (
         <Chosen door={door} chosen={door.chosen} solved={solved} />
       ) : (
-        <p className="font-semibold text-finding">No hinge in the library reaches this overlay.</p>
+        <p className="font-semibold text-finding">No hinge in the library reaches this door.</p>
       )}
-      <Places door={door} />
+      <Places door={door} solved={solved} />
+      {view !== 'hinge' && (
+        <button type="button" className="act mt-1" onClick={() => show('hinge')}>
+          See the corner in plan
+        </button>
+      )}
       <Finder door={door} solved={solved} />
     </section>
+  );
+}
+
+function Row({ name, children }: { name: React.ReactNode; children: React.ReactNode }) {
+  return (
+    <p className="flex min-h-7 items-center justify-between gap-2">
+      <span>{name}</span>
+      <span>{children}</span>
+    </p>
   );
 }
 
@@ -49,49 +74,67 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
   const style = useBench((state) => state.job.display);
   const openTape = useBench((state) => state.openTape);
   const { key } = door.front;
+  const again = (each: SolvedCabinet) => each.doors.find(({ front }) => front.key === key);
+  const fine = { ...style, mmStep: 0.1 };
+  const number = (dim: Dim, pick: (door: HungDoor) => Dim) => (
+    <button
+      type="button"
+      className="min-h-7 font-semibold hover:text-pencil"
+      onClick={() =>
+        openTape((each) => {
+          const found = again(each);
+          return found && pick(found);
+        })
+      }
+    >
+      <Length mm={dim.mm} style={fine} />
+    </button>
+  );
   return (
     <>
       <p className="mt-1 font-semibold">
         {chosen.profile.name} <span className="font-normal text-ink-soft">{chosen.profile.maker}</span>
       </p>
-      <p className="flex justify-between">
-        <span>Overlay wanted</span>
-        <button
-          type="button"
-          className="min-h-7 font-semibold hover:text-pencil"
-          onClick={() => openTape((each) => each.doors.find(({ front }) => front.key === key)?.wanted)}
-        >
-          <Length mm={door.wanted.mm} style={style} />
-        </button>
-      </p>
-      <p className="flex justify-between">
-        <span>
-          Plate {formatMm(chosen.plate)}, cup {formatMm(chosen.offset)} from the edge
-        </span>
-        <span>{residualWords(chosen)}</span>
-      </p>
-      <p className="flex justify-between">
-        <span>Least gap to turn</span>
-        <span>
-          <Length mm={leastGap(chosen.profile, solved.box.frontThickness.mm)} style={{ ...style, mmStep: 0.1 }} />
-        </span>
-      </p>
+      {chosen.kind === 'concealed' ? (
+        <>
+          <Row name="Overlay wanted">{number(door.wish.overlay, ({ wish }) => wish.overlay)}</Row>
+          <Row name={`Plate ${formatMm(chosen.plate)}, cup ${formatMm(chosen.offset)} from the edge`}>
+            {residualWords(chosen)}
+          </Row>
+          <Row name="Least gap to turn">
+            <Length mm={leastGap(chosen.profile, solved.box.frontThickness.mm, chosen.offset)} style={fine} />
+          </Row>
+        </>
+      ) : (
+        <>
+          <Row name="Gap wanted">{number(door.wish.gap, ({ wish }) => wish.gap)}</Row>
+          <Row name={chosen.mortise > 0 ? 'Each leaf let in' : 'Nothing is let in'}>
+            {chosen.mortise > 0 && <Length mm={chosen.mortise} style={fine} />}
+          </Row>
+        </>
+      )}
+      <Row name="Opens to">{door.stopAngle}°</Row>
     </>
   );
 }
 
 /** Hardware is always shown in mm as well: an adjuster is turned in millimetres. */
-function residualWords({ exact, residual }: HingeSolution): string {
+function residualWords({ exact, residual }: { exact: boolean; residual: number }): string {
   if (exact) return 'exact';
   return `${residual > 0 ? '+' : '−'}${formatMm(Math.abs(residual), 0.1)} mm to adjust`;
 }
 
-/** Both marks of every hinge; they differ by where the door's lower edge lies. */
-function Places({ door }: { door: HungDoor }) {
+/** Both marks of every hinge; they differ by where the door's lower edge lies. Choosing a row lights both on the drawing. */
+function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const style = useBench((state) => state.job.display);
   const openTape = useBench((state) => state.openTape);
+  const select = useBench((state) => state.select);
+  const selected = useBench((state) => state.selected);
+  const act = useBench((state) => state.act);
   const { key } = door.front;
   if (door.places.length === 0) return null;
+  const cell = solved.face.ok ? solved.face.cells.find((each) => each.opening.id === door.front.openingId) : undefined;
+  const decided = door.places.some((place) => place.decided);
   const place = (at: number, which: 'onDoor' | 'onCase') => (
     <button
       type="button"
@@ -101,43 +144,66 @@ function Places({ door }: { door: HungDoor }) {
       <Length mm={door.places[at]?.[which].mm ?? 0} style={style} />
     </button>
   );
+  const lit = hingeOfKey(selected);
   return (
-    <table className="mt-1 w-full text-right">
-      <caption className="sr-only">Heights of the hinges on the door and on the case</caption>
-      <thead>
-        <tr className="border-b border-ink text-[0.875rem]">
-          <th className="text-left font-semibold">From below</th>
-          <th className="font-semibold">on the door</th>
-          <th className="font-semibold">on the case</th>
-        </tr>
-      </thead>
-      <tbody>
-        {door.places.map(({ moved }, at) => (
-          <tr key={at}>
-            <td className="text-left text-ink-soft">
-              {at + 1}
-              {moved === undefined ? ', not clear' : moved !== 0 ? `, moved ${formatMm(moved)} mm` : ''}
-            </td>
-            <td>{place(at, 'onDoor')}</td>
-            <td>{place(at, 'onCase')}</td>
+    <>
+      <table className="mt-1 w-full text-right">
+        <caption className="sr-only">Heights of the hinges on the door and on the case</caption>
+        <thead>
+          <tr className="border-b border-ink text-[0.875rem]">
+            <th className="text-left font-semibold">From below</th>
+            <th className="font-semibold">on the door</th>
+            <th className="font-semibold">on the case</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {door.places.map(({ moved, clear, decided: here }, at) => (
+            <tr key={at} className={lit?.frontKey === key && lit.at === at ? 'bg-pencil-pale' : ''}>
+              <td className="text-left text-ink-soft">
+                <button
+                  type="button"
+                  className="min-h-7 text-left hover:text-pencil"
+                  aria-label={`Select hinge ${at + 1}`}
+                  onClick={() => select(hingeKey(key, at))}
+                >
+                  {at + 1}
+                  {!clear ? ', not clear' : here ? ', set here' : moved !== 0 ? `, moved ${formatMm(moved, 0.1)}` : ''}
+                </button>
+              </td>
+              <td>{place(at, 'onDoor')}</td>
+              <td>{place(at, 'onCase')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {decided && cell && (
+        <button
+          type="button"
+          className="act mt-1"
+          onClick={() =>
+            act({ label: 'Hinges back to the rule', edits: [{ path: `${cell.path}/fill/hingesAt`, value: undefined }] })
+          }
+        >
+          Put them back where the rule has them
+        </button>
+      )}
+    </>
   );
 }
 
 /** Type the reveal you want and see what reaches it; press one to hang the door on it. */
 function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
-  const job = useBench((state) => state.job);
+  const display = useBench((state) => state.job.display);
   const act = useBench((state) => state.act);
   const [reveal, setReveal] = useState<number | null>(null);
   const { thickness } = solved.resolved.materials.side;
-  const own = door.fit === 'full' ? overlayForReveal(thickness.mm, door.wanted.mm) : null;
-  const wanted = reveal === null ? door.wanted.mm : overlayForReveal(thickness.mm, reveal);
-  const candidates = job.hardware.hinges.filter((profile) => profile.fit === door.fit);
-  const solutions = reveal === null ? door.solutions : solveHinge(wanted, candidates);
-  const path = `cabinets/${solved.cabinet.id}/settings/hinges/choice`;
+  const tryable = door.wish.fit === 'full' && door.wish.carcass === 'frameless';
+  const own = tryable ? overlayForReveal(thickness.mm, door.wish.overlay.mm) : null;
+  const wanted = reveal === null ? door.wish.overlay.mm : overlayForReveal(thickness.mm, reveal);
+  const left = door.considered.flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
+  const solutions: readonly HingeSolution[] =
+    reveal === null ? door.solutions : solveHinge(wanted, left.filter(isConcealed));
+  const path = `cabinets/${solved.cabinet.id}/settings`;
   return (
     <div className="mt-2 border-t border-dashed border-rule pt-1.5">
       {own !== null && (
@@ -146,7 +212,7 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
           <LengthField
             label="Reveal to try"
             mm={reveal ?? own}
-            style={job.display}
+            style={display}
             className="w-20 font-semibold"
             onCommit={(mm) => {
               setReveal(mm);
@@ -164,13 +230,18 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
             <li key={id}>
               <button
                 type="button"
-                disabled={reveal !== null}
                 aria-pressed={here}
-                className={`flex min-h-7 w-full justify-between gap-2 text-left disabled:opacity-100 ${here ? 'font-semibold text-pencil' : 'enabled:hover:text-pencil'}`}
-                onClick={() => act({ label: 'Hinge', edits: [{ path, value: id }] })}
+                className={`flex min-h-7 w-full justify-between gap-2 text-left ${here ? 'font-semibold text-pencil' : 'hover:text-pencil'}`}
+                onClick={() => {
+                  const both: Edit[] = [{ path: `${path}/hinges/choice`, value: id }];
+                  if (reveal !== null) both.push({ path: `${path}/fronts/reveal/${door.hinged}`, value: reveal });
+                  if (act({ label: reveal === null ? 'Hinge' : 'Hinge and reveal', edits: both }).ok) setReveal(null);
+                }}
               >
                 <span>
-                  {solution.profile.name}, plate {formatMm(solution.plate)}, cup {formatMm(solution.offset)}
+                  {solution.profile.name}
+                  {solution.kind === 'concealed' &&
+                    `, plate ${formatMm(solution.plate)}, cup ${formatMm(solution.offset)}`}
                   {!solution.profile.stock && <span className="text-ink-soft"> to order</span>}
                 </span>
                 <span className="shrink-0">
@@ -191,9 +262,6 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
           Back to this door
         </button>
       )}
-      <p className="mt-1.5 text-[0.8125rem] leading-snug text-ink-soft">
-        The maker's sheet always wins: make a test piece for a hinge never used before.
-      </p>
     </div>
   );
 }

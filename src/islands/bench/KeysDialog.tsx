@@ -3,13 +3,14 @@ import { Dialog } from 'radix-ui';
 const KEYS: readonly [string, string][] = [
   ['?', 'This list'],
   ['[ and ]', 'The cabinet before, the cabinet after'],
-  ['f, s, p', 'Front, section, panel of the selected part'],
+  ['f, s, p, h', 'Front, section, panel of the selected part, hinge corner of the selected door'],
   ['l', 'Parts list under the drawing, or the drawing alone'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z, Ctrl Y', 'Redo'],
   ['Tab', 'From number to number on the drawing and from field to field'],
   ['Enter on a number', 'Change it, and open its tape'],
   ['Arrow up, arrow down', 'In a size: one step more or less; with Shift ten'],
+  ['Arrow up, arrow down', 'On a shelf or hinge of the drawing: to the next hole'],
   ['Escape', 'Give up an entry; let go of the selection; close the tape'],
 ];
 

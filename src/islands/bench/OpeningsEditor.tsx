@@ -19,6 +19,7 @@ import { entryNames } from './names.js';
 
 const FILLS = {
   drawer: 'Drawer',
+  false: 'False front',
   doorLeft: 'Door, hinged left',
   doorRight: 'Door, hinged right',
   pair: 'Pair of doors',
@@ -38,7 +39,8 @@ function fillFor(word: FillWord, before: Fill, ids: () => string): Fill {
   const shelves = 'shelves' in before ? before.shelves : 0;
   switch (word) {
     case 'drawer':
-      return { kind: 'drawer' };
+    case 'false':
+      return { kind: word };
     case 'doorLeft':
       return { kind: 'door', hinged: 'left', shelves };
     case 'doorRight':

@@ -133,7 +133,8 @@ function ChoiceSetting({
     setProblem(outcome.ok ? null : outcome.message);
     return outcome;
   };
-  const options = Object.entries(leaf.options ?? {});
+  const pulls = useBench((state) => state.job.hardware.pulls);
+  const options = leaf.options ? Object.entries(leaf.options) : libraryOptions(value, pulls);
   return (
     <div className="flex flex-col gap-0.5 py-0.5">
       <span className="flex items-center justify-between gap-2">
@@ -165,6 +166,14 @@ function ChoiceSetting({
       {leaf.trade && <span className="text-[0.875rem] leading-snug text-ink-soft">{leaf.trade}</span>}
     </div>
   );
+}
+
+/** Names that stand for something in the library; one that has gone from it is still shown. */
+function libraryOptions(value: string, library: readonly { id: string; name: string }[]): [string, string][] {
+  const known = library.map(({ id, name }): [string, string] => [id, name]);
+  const gone: [string, string][] =
+    value === 'none' || library.some(({ id }) => id === value) ? [] : [[value, `${value}, not in the library`]];
+  return [['none', 'none'], ...known, ...gone];
 }
 
 const PICTURE = { width: 76, height: 58 };

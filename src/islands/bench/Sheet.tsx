@@ -1,26 +1,33 @@
 import { useCallback, useState } from 'react';
-import { drawElevation, drawPanel, drawSection } from '../../core/drawing/index.js';
+import { drawElevation, drawPanel, drawSection, hingeOfKey } from '../../core/drawing/index.js';
 import type { Face } from '../../core/machining/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { DrawingSheet } from './DrawingSheet.js';
+import { HingeView } from './HingeView.js';
 import { MachiningTable } from './MachiningTable.js';
-import type { BenchView } from './store.js';
+import { type BenchView, besideOf } from './store.js';
 
 const VIEWS: readonly [BenchView, string][] = [
   ['front', 'Front'],
   ['section', 'Section'],
   ['panel', 'Panel'],
+  ['hinge', 'Hinge corner'],
 ];
 
-/** The sheet of paper on the bench: front elevation, side section, or one panel with its machining. */
+/** The sheet of paper on the bench: front elevation, side section, one panel with its machining, or a hinge in plan. */
 export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
   const view = useBench((state) => state.view);
   const show = useBench((state) => state.show);
   const partsShown = useBench((state) => state.partsShown);
   const showParts = useBench((state) => state.showParts);
   const jobName = useBench((state) => state.job.name);
-  const front = useCallback((each: SolvedCabinet) => drawElevation(each, jobName), [jobName]);
+  const job = useBench((state) => state.job);
+  const all = useBench((state) => state.solved);
+  const front = useCallback(
+    (each: SolvedCabinet) => drawElevation(each, jobName, besideOf(job, all, each.cabinet.id)),
+    [jobName, job, all],
+  );
   const section = useCallback((each: SolvedCabinet) => drawSection(each, jobName), [jobName]);
   return (
     <div className="sheet grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
@@ -52,6 +59,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
       {view === 'front' && <DrawingSheet solved={solved} savedAt={savedAt} draw={front} />}
       {view === 'section' && <DrawingSheet solved={solved} savedAt={savedAt} draw={section} />}
       {view === 'panel' && <PanelView solved={solved} savedAt={savedAt} />}
+      {view === 'hinge' && <HingeView solved={solved} savedAt={savedAt} />}
     </div>
   );
 }
@@ -59,7 +67,10 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
 /** The row of the selected part; the first part while nothing is selected. */
 function useShownRow(solved: SolvedCabinet) {
   const selected = useBench((state) => state.selected);
-  return solved.rows.find((row) => selected !== null && row.keys.includes(selected)) ?? solved.rows[0];
+  const hinge = hingeOfKey(selected);
+  // A selected hinge is shown where its plate stands.
+  const wanted = hinge ? solved.doors.find(({ front }) => front.key === hinge.frontKey)?.carrier?.key : selected;
+  return solved.rows.find((row) => wanted && row.keys.includes(wanted)) ?? solved.rows[0];
 }
 
 function PanelChooser({ solved }: { solved: SolvedCabinet }) {
@@ -91,7 +102,7 @@ function PanelView({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string
   const draw = useCallback(
     (each: SolvedCabinet) => {
       const shown = each.rows.find((other) => key !== undefined && other.keys.includes(key));
-      return shown && drawPanel(shown.part, face, shown.mark, jobName);
+      return shown && drawPanel(shown.part, face, shown.mark, jobName, each);
     },
     [key, face, jobName],
   );

@@ -1,7 +1,17 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Dim } from '../../core/derive/index.js';
-import { type Act, applyEdits, type FieldError, type Job, readCabinet, readJobHead } from '../../core/job/index.js';
+import type { Beside } from '../../core/drawing/index.js';
+import type { Finding } from '../../core/findings/index.js';
+import {
+  type Act,
+  applyEdits,
+  type FieldError,
+  type Job,
+  neighbourProblems,
+  readCabinet,
+  readJobHead,
+} from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
 import type { Outcome } from '../fields/LengthField.js';
@@ -58,7 +68,7 @@ export interface BenchState {
 }
 
 /** What lies on the sheet. */
-export type BenchView = 'front' | 'section' | 'panel';
+export type BenchView = 'front' | 'section' | 'panel' | 'hinge';
 
 export type BenchStore = StoreApi<BenchState>;
 
@@ -156,6 +166,8 @@ function problemWith(before: Job, after: Job): string | null {
     const read = readCabinet(cabinet);
     if (!read.ok) return sentence(read.errors, after);
   }
+  const [wrong] = neighbourProblems(after.cabinets);
+  if (wrong) return `${wrong.message.charAt(0).toUpperCase()}${wrong.message.slice(1)}.`;
   const { cabinets: _old, ...headBefore } = before;
   const { cabinets: _new, ...headAfter } = after;
   if (Object.keys(headAfter).every((key) => headAfter[key as 'name'] === headBefore[key as 'name'])) return null;
@@ -217,4 +229,21 @@ function consequences(label: string, before: SolvedJob, after: SolvedJob): strin
 /** The cabinet on the bench, solved. */
 export function benchCabinet(state: BenchState): SolvedCabinet | undefined {
   return state.solved.cabinets.find((solved) => solved.cabinet.id === state.cabinetId);
+}
+
+/** What was found about a cabinet: on its own, and with those it stands beside. */
+export function findingsOf(all: SolvedJob, solved: SolvedCabinet): readonly Finding[] {
+  const between = all.findings.filter(
+    (finding) => finding.cabinetId === solved.cabinet.id && !solved.findings.includes(finding),
+  );
+  return between.length > 0 ? [...solved.findings, ...between] : solved.findings;
+}
+
+/** The cabinets at the ends of one, where the job says so. */
+export function besideOf(job: Job, solved: SolvedJob, cabinetId: string): Beside {
+  const find = (id: string | null | undefined) => solved.cabinets.find(({ cabinet }) => cabinet.id === id);
+  return {
+    left: find(job.cabinets.find(({ id }) => id === cabinetId)?.leftNeighbour),
+    right: find(job.cabinets.find(({ leftNeighbour }) => leftNeighbour === cabinetId)?.id),
+  };
 }

@@ -1,0 +1,234 @@
+import { frameSizes } from '../frame/index.js';
+import type { Front } from '../fronts/index.js';
+import { endReveal, type Region, type Span, type SplitLayout } from '../layout/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import { type DimensionItem, dimension } from './drawing.js';
+import { type Beside, sharedGapDimensions } from './neighbours.js';
+
+/** Every dimension of the front elevation; those a maker sets can be typed over. */
+export function elevationDimensions(solved: SolvedCabinet, beside: Beside): DimensionItem[] {
+  return [
+    ...widthDimensions(solved),
+    ...heightDimensions(solved),
+    ...stackDimensions(solved),
+    ...sharedGapDimensions(solved, beside),
+  ];
+}
+
+/** Only overlay fronts on a box are placed by reveals to its edges. */
+function revealsOnBox({ settings }: SolvedCabinet['resolved']): boolean {
+  return settings.frame.fitted.value === 'none' && settings.fronts.fit.value === 'overlay';
+}
+
+function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
+  const { cabinet, box, resolved } = solved;
+  const side = resolved.materials.side.thickness.mm;
+  const items = [
+    dimension(
+      'width',
+      'bottom',
+      1,
+      -box.beyondLeft.mm,
+      box.width.mm + box.beyondRight.mm,
+      box.overallWidth,
+      `cabinets/${cabinet.id}/size/width`,
+    ),
+    dimension('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
+  ];
+  if (!solved.face.ok || solved.face.splits.some((split) => split.axis === 'columns')) return items;
+  return [...items, ...frontWidths(solved)];
+}
+
+/** Widths of the fronts of one opening side by side, with the reveals and gaps between them. */
+function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): DimensionItem[] {
+  const rows = new Map<string, Front[]>();
+  for (const front of fronts) rows.set(front.openingId, [...(rows.get(front.openingId) ?? []), front]);
+  const top = [...rows.values()].sort((a, b) => b.length - a.length)[0] ?? [];
+  const [first] = top;
+  const last = top.at(-1);
+  if (!first || !last) return [];
+  const { gap } = resolved.settings.fronts;
+  const here = `cabinets/${cabinet.id}/settings/fronts`;
+  const framed = !revealsOnBox(resolved);
+  const items = top.map((front) => ({
+    ...dimension(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
+    shows: front.key,
+  }));
+  const gaps = top
+    .slice(0, -1)
+    .map((front, at) =>
+      dimension(`gap-${front.key}`, 'top', 0, front.h.high.mm, (top[at + 1] as Front).h.low.mm, gap, `${here}/gap`),
+    );
+  if (framed) return [...items, ...gaps];
+  return [
+    revealDimension(solvedReveal('left', resolved, here), 'top', 0, 0, first.h.low.mm),
+    ...items,
+    ...gaps,
+    revealDimension(solvedReveal('right', resolved, here), 'top', 0, last.h.high.mm, box.width.mm),
+  ];
+}
+
+/** The reveal at an end and what sets it: its own, or the gap it carries half of. */
+function solvedReveal(end: 'left' | 'right', resolved: SolvedCabinet['resolved'], here: string) {
+  const dim = endReveal(end, resolved);
+  const own = dim === resolved.settings.fronts.reveal[end];
+  return { end, dim, edits: own ? `${here}/reveal/${end}` : undefined };
+}
+
+function revealDimension(
+  { end, dim, edits }: ReturnType<typeof solvedReveal>,
+  side: DimensionItem['side'],
+  level: number,
+  from: number,
+  to: number,
+): DimensionItem {
+  return dimension(`reveal-${end}`, side, level, from, to, dim, edits);
+}
+
+function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
+  const { cabinet, box, resolved } = solved;
+  const path = `cabinets/${cabinet.id}`;
+  const { toe, frame } = resolved.settings;
+  const under = box.underHeight.mm;
+  const toeHeight = toe.height.mm;
+  const toePath = `${path}/settings/toe/height`;
+  const items: DimensionItem[] = [];
+  if (under > 0)
+    items.push(
+      dimension('box-height', 'right', 0, 0, box.height.mm, box.height),
+      dimension('toe-height', 'right', 0, -under, 0, toe.height, toePath),
+    );
+  else if (box.floor.mm > 0)
+    items.push(
+      dimension('toe-height', 'right', 0, 0, toeHeight, toe.height, toePath),
+      dimension('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
+    );
+  const overall = dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight);
+  items.push(cabinet.size.height.from === 'overall' ? { ...overall, edits: `${path}/size/height/mm` } : overall);
+  if (frame.fitted.value === 'fitted') {
+    const { foot, height } = frameSizes(box, resolved);
+    items.push(dimension('frame-height', 'right', 2, foot.mm, foot.mm + height.mm, height));
+  }
+  return items;
+}
+
+/** More chains than this on a side and the drawing drowns in its dimensions; the list of openings has them all. */
+const MOST_CHAINS = 2;
+
+/** The tree of openings: a chain of dimensions for each split, where it touches the outside. */
+function stackDimensions(solved: SolvedCabinet): DimensionItem[] {
+  const { face } = solved;
+  if (!face.ok) return [];
+  const next = { left: 0, right: 3, top: 0, bottom: 2 };
+  const chains = { left: 0, right: 0, top: 0, bottom: 0 };
+  const items: DimensionItem[] = [];
+  for (const [at, split] of face.splits.entries()) {
+    const side = sideOf(split, face.root);
+    const said = at > 0 && (split.parts.length === 1 || chains[side] >= MOST_CHAINS);
+    if (said) continue;
+    const chain = splitChain(solved, split, side, next[side], at === 0);
+    items.push(...chain);
+    chains[side] += 1;
+    next[side] = 1 + Math.max(...chain.map((item) => item.level));
+  }
+  return items;
+}
+
+/** Rows are dimensioned at the left unless they stand at the right edge only, columns at the top likewise. */
+function sideOf(split: SplitLayout, root: Region): DimensionItem['side'] {
+  const within = split.within.face;
+  const touches = (span: Span, whole: Span) => ({
+    low: span.low.mm <= whole.low.mm + 1,
+    high: span.high.mm >= whole.high.mm - 1,
+  });
+  if (split.axis === 'rows') {
+    const { low, high } = touches(within.h, root.face.h);
+    return high && !low ? 'right' : 'left';
+  }
+  const { low, high } = touches(within.v, root.face.v);
+  return low && !high ? 'bottom' : 'top';
+}
+
+function splitChain(
+  solved: SolvedCabinet,
+  split: SplitLayout,
+  side: DimensionItem['side'],
+  level: number,
+  root: boolean,
+): DimensionItem[] {
+  const { cabinet, box, resolved } = solved;
+  const { frame, fronts } = resolved.settings;
+  const rows = split.axis === 'rows';
+  const here = `cabinets/${cabinet.id}/settings`;
+  const openingsFirst = fronts.lay.value === 'openings';
+  const framed = frame.fitted.value === 'fitted';
+  const revealed = revealsOnBox(resolved);
+  const pin = (at: number) => `${split.path}/parts/${split.parts[at]?.id}/pin`;
+  const id = (at: number) => split.parts[at]?.id ?? '';
+  const items: DimensionItem[] = [];
+  // Below the first division one chain is enough: the one that decides.
+  const both = root || !openingsFirst;
+  const openings = both ? level + 1 : level;
+  split.face.forEach((each, at) => {
+    if (!both) return;
+    const front = solved.fronts.find((other) => other.openingId === id(at));
+    const edits = openingsFirst ? undefined : pin(at);
+    items.push({
+      ...dimension(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
+      ...(front ? { shows: front.parts[0]?.key ?? front.key } : {}),
+    });
+    const next = split.face[at + 1];
+    const between = split.between[at];
+    if (!next || !between) return;
+    const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
+    if (to > from)
+      items.push(
+        dimension(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? `${here}/fronts/gap` : undefined),
+      );
+  });
+  if (openingsFirst)
+    split.clear.forEach((each, at) => {
+      items.push(dimension(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)));
+      const next = split.clear[at + 1];
+      const between = split.between[at];
+      if (!framed || !next || !between) return;
+      const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
+      items.push(
+        dimension(
+          `member-${id(at)}`,
+          side,
+          openings,
+          from,
+          to,
+          between.clear,
+          `${here}/frame/${rows ? 'midRail' : 'midStile'}`,
+        ),
+      );
+    });
+  if (!root || !revealed) return items;
+  const { reveal } = fronts;
+  const reveals = `${here}/fronts/reveal`;
+  if (rows) {
+    const top = box.floor.mm + box.faceHeight.mm;
+    items.push(dimension('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, `${reveals}/top`));
+    items.push(
+      dimension(
+        'reveal-bottom',
+        side,
+        level,
+        box.floor.mm,
+        box.floor.mm + reveal.bottom.mm,
+        reveal.bottom,
+        `${reveals}/bottom`,
+      ),
+    );
+  } else {
+    const [left, right] = [
+      solvedReveal('left', resolved, `${here}/fronts`),
+      solvedReveal('right', resolved, `${here}/fronts`),
+    ];
+    items.push(revealDimension(left, side, level, 0, left.dim.mm));
+    items.push(revealDimension(right, side, level, box.width.mm - right.dim.mm, box.width.mm));
+  }
+  return items;
+}

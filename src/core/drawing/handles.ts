@@ -1,0 +1,107 @@
+import { hingeRoom } from '../hinges/index.js';
+import type { Span } from '../layout/index.js';
+import { type Part, toPart } from '../parts/index.js';
+import { type Bay, holeHeight, holesBetween } from '../shelves/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import type { DragHandle } from './drawing.js';
+import { hingeKey } from './hardware.js';
+
+/** Shelves without pin holes stop every so many mm, hinges off the grid likewise. */
+const STEP = 10;
+/** Room kept above the floor of an opening and below its ceiling (mm). */
+const ROOM = 20;
+
+/** A handle for each adjustable shelf of an upright view: it moves from hole to hole. `across` says what it spans. */
+export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<Span, 'low' | 'high'>): DragHandle[] {
+  return solved.bays.flatMap((bay) => shelfHandlesOf(solved, bay, across(bay)));
+}
+
+function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<Span, 'low' | 'high'>): DragHandle[] {
+  const { cell, places, parity } = bay;
+  const thickness = resolved.materials.shelf.thickness.mm;
+  const { low, high } = cell.inside.v;
+  const rise = resolved.settings.pins.diameter.mm / 2;
+  const undersides = grid
+    ? holesBetween(grid, low.mm + ROOM, high.mm - ROOM - thickness - rise)
+        .filter((k) => parity === undefined || k % 2 === parity)
+        .map((k) => holeHeight(grid, k) + rise)
+    : Array.from(
+        { length: Math.floor((high.mm - low.mm - 2 * ROOM - thickness) / STEP) },
+        (_, n) => low.mm + ROOM + n * STEP,
+      );
+  const stops = undersides.map((at) => ({ at, value: at - low.mm }));
+  const { shelvesAt = [] } = cell.fill as { shelvesAt?: (number | null)[] | undefined };
+  return places.map(({ underside }, index) => ({
+    id: `shelf-${cell.opening.id}-${index + 1}`,
+    label: `Shelf ${index + 1} of ${cell.name}`,
+    from: { h: span.low.mm, v: underside.mm },
+    to: { h: span.high.mm, v: underside.mm + thickness },
+    shows: `shelf/${cell.opening.id}/${index + 1}`,
+    at: underside.mm,
+    stops,
+    path: `${cell.path}/fill/shelvesAt`,
+    list: places.map((_, n) => shelvesAt[n] ?? null),
+    index,
+  }));
+}
+
+/** The same on the panel of an upright: its holes move along the part, and the shelf with them. */
+export function pinHandles(solved: SolvedCabinet, part: Part, flip: boolean): DragHandle[] {
+  const { grid } = solved;
+  if (!grid) return [];
+  const width = part.width.mm;
+  const rise = solved.resolved.settings.pins.diameter.mm / 2;
+  const along = (z: number) => toPart(part.placement, [0, 0, z])[0];
+  return solved.bays
+    .filter(({ left, right }) => left?.key === part.key || right?.key === part.key)
+    .flatMap((bay) => shelfHandlesOf(solved, bay, bay.cell.inside.h))
+    .map((handle) => {
+      const at = along(handle.at - rise);
+      return {
+        ...handle,
+        from: { h: flip ? 0 : 4, v: at - 4 },
+        to: { h: flip ? width - 4 : width, v: at + 4 },
+        at,
+        stops: handle.stops.map((stop) => ({ at: along(stop.at - rise), value: stop.value })),
+      };
+    });
+}
+
+/** A handle for each concealed hinge: it moves to other heights that are free. */
+export function hingeHandles({ doors, face, box }: SolvedCabinet): DragHandle[] {
+  if (!face.ok) return [];
+  return doors.flatMap((door): DragHandle[] => {
+    const { front, hinged, chosen, places, plane } = door;
+    const cell = face.cells.find((each) => each.opening.id === front.openingId);
+    if (!chosen || !cell || places.length === 0) return [];
+    const heights = door.freeHeights();
+    const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
+    const stops = heights.map((height) => ({ at: height, value: height - front.v.low.mm }));
+    return places.map(({ onCase }, index) => {
+      const room = hingeRoom(chosen, onCase.mm, { hinged, plane, mountingPlane: box.mountingPlane.mm });
+      const [edge, inner] =
+        hinged === 'left'
+          ? [partEdge(front.extent.min[0], room.min[0]), room.max[0]]
+          : [room.min[0], front.extent.max[0]];
+      return {
+        id: `hinge-${front.key}-${index + 1}`,
+        label: `Hinge ${index + 1} of the door`,
+        from: { h: Math.min(edge, inner), v: room.min[2] },
+        to: { h: Math.max(edge, inner) + (hinged === 'left' ? REACH : 0), v: room.max[2] },
+        shows: hingeKey(front.key, index),
+        at: onCase.mm,
+        stops,
+        path: `${cell.path}/fill/hingesAt`,
+        list: places.map((_, n) => decided[n] ?? null),
+        index,
+      };
+    });
+  });
+}
+
+/** A hinge is taken hold of this much beyond its body (mm). */
+const REACH = 24;
+
+function partEdge(a: number, b: number): number {
+  return Math.min(a, b);
+}

@@ -1,0 +1,204 @@
+import { setting } from '../derive/index.js';
+import {
+  type ConcealedSolution,
+  doorAt,
+  doorTurn,
+  type HungDoor,
+  leastGap,
+  type PlanDoor,
+  stopSwing,
+} from '../hinges/index.js';
+import { partExtent } from '../parts/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, dimension } from './drawing.js';
+
+/** How much of the upright and of the door is shown behind and beside the corner (mm). */
+const DEEP = 95;
+const WIDE = 105;
+/** The swing path is drawn in steps of this (degrees). */
+const ARC_STEP = 3;
+
+/**
+ * The hinge corner in plan at true scale: the upright, the door closed, the door where its hinge stops it, and the way
+ * its edges take between. The hinge edge is at the left and the front below, whichever way the door is hung.
+ */
+export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: string): Drawing | undefined {
+  const plan = doorTurn(door);
+  const { carrier, chosen, wish } = door;
+  if (!plan || !carrier || !chosen) return undefined;
+  const upright = partExtent(carrier);
+  // Corner coordinates: h from the edge of the opening into it, v to the rear from the face of the closed door.
+  const flip = plan.hand;
+  const at = (x: number, y: number): DrawingPoint => ({ h: (x - door.plane) * flip, v: y - plan.face });
+  const points = (angle: number) => doorAt(plan, angle).map(({ x, y }) => at(x, y));
+  const [outer, inner] = flip === 1 ? [upright.min[0], upright.max[0]] : [upright.max[0], upright.min[0]];
+  const doorEnd = plan.hingeEdge + flip * WIDE;
+  const open = cropped(plan, door.stopAngle).map(({ x, y }) => at(x, y));
+  const items: DrawingItem[] = [
+    region('case', at(outer, upright.min[1]), at(inner, Math.min(upright.max[1], plan.back + DEEP)), carrier.key, true),
+    {
+      kind: 'shape',
+      tint: 'void',
+      weight: 'hidden',
+      points: open,
+      shows: door.front.key,
+    },
+    region('front', at(plan.hingeEdge, plan.face), at(doorEnd, plan.back), door.front.key, true),
+    ...swingPath(plan, at),
+    ...(chosen.kind === 'concealed' ? concealedItems(chosen, plan, door, at) : []),
+    {
+      kind: 'hole',
+      at: at(plan.pivot.x, plan.pivot.y),
+      diameter: chosen.kind === 'leaf' ? chosen.profile.leaf.knuckle : 3,
+      weight: 'visible',
+    },
+  ];
+  const all = [...items.flatMap(cornersOf), ...points(0).slice(0, 1)];
+  const min = { h: Math.min(...all.map(({ h }) => h)) - 4, v: Math.min(...all.map(({ v }) => v)) - 4 };
+  const max = { h: Math.max(...all.map(({ h }) => h)) + 4, v: Math.max(...all.map(({ v }) => v)) + 4 };
+  return {
+    title: {
+      job: jobName,
+      cabinet: `${solved.cabinet.number} ${door.front.parts[0]?.name.split(':')[0] ?? 'Door'}`,
+      view: `Hinge corner in plan, closed and at ${door.stopAngle}°`,
+    },
+    min,
+    max,
+    items,
+    dimensions: cornerDimensions(solved, door, plan, wish.overlay.mm),
+  };
+}
+
+function region(tint: 'case' | 'front', a: DrawingPoint, b: DrawingPoint, shows: string, cut: boolean): DrawingItem {
+  return {
+    kind: 'region',
+    tint,
+    weight: 'outline',
+    from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
+    to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
+    shows,
+    ...(cut ? { cut: true } : {}),
+  };
+}
+
+function cornersOf(item: DrawingItem): readonly DrawingPoint[] {
+  if (item.kind === 'region') return [item.from, item.to];
+  if (item.kind === 'shape' || item.kind === 'line') return item.points;
+  return [];
+}
+
+/** The open door as far as the corner is shown. */
+function cropped(plan: PlanDoor, angle: number) {
+  return doorAt({ ...plan, freeEdge: plan.hingeEdge + plan.hand * WIDE }, angle);
+}
+
+/** The ways of the hinge edge at the face and at the back. */
+function swingPath(plan: PlanDoor, at: (x: number, y: number) => DrawingPoint): DrawingItem[] {
+  const angles = Array.from({ length: Math.floor(plan.stopAngle / ARC_STEP) + 1 }, (_, n) => n * ARC_STEP);
+  if (angles.at(-1) !== plan.stopAngle) angles.push(plan.stopAngle);
+  return ([0, 3] as const).map((corner) => ({
+    kind: 'line',
+    weight: 'swing',
+    points: angles.map((angle) => {
+      const { x, y } = doorAt(plan, angle)[corner];
+      return at(x, y);
+    }),
+  }));
+}
+
+/** The cup in the door, the plate on the upright, and the arm between them. */
+function concealedItems(
+  { profile, offset, plate }: ConcealedSolution,
+  plan: PlanDoor,
+  { front, plane, hinged }: HungDoor,
+  at: (x: number, y: number) => DrawingPoint,
+): DrawingItem[] {
+  const hand = hinged === 'left' ? 1 : -1;
+  const cupFrom = plan.hingeEdge + hand * (front.lap + offset);
+  const cupTo = cupFrom + hand * profile.cup.diameter;
+  const [a, b] = [at(cupFrom, plan.back - profile.cup.depth), at(cupTo, plan.back)];
+  const setback = profile.plate.setback;
+  const p = at(plane, plan.back + setback - PLATE_HALF);
+  const q = at(plane + hand * Math.max(1.5, plate + 1.5), plan.back + setback + PLATE_HALF);
+  const box = (from: DrawingPoint, to: DrawingPoint): DrawingItem => ({
+    kind: 'region',
+    tint: 'machining',
+    weight: 'visible',
+    from: { h: Math.min(from.h, to.h), v: Math.min(from.v, to.v) },
+    to: { h: Math.max(from.h, to.h), v: Math.max(from.v, to.v) },
+  });
+  const arm: DrawingItem = {
+    kind: 'line',
+    weight: 'outline',
+    points: [
+      at((cupFrom + cupTo) / 2, plan.back - 2),
+      at((cupFrom + cupTo) / 2, plan.back + 6),
+      at(plane + hand * (plate + 6), plan.back + 16),
+      at(plane + hand * (plate + 6), plan.back + setback),
+    ],
+  };
+  return [box(a, b), box(p, q), arm];
+}
+
+/** Half of a plate, front to rear (mm). */
+const PLATE_HALF = 12;
+
+function cornerDimensions(solved: SolvedCabinet, door: HungDoor, plan: PlanDoor, overlay: number): DimensionItem[] {
+  const { chosen, wish } = door;
+  const thickness = setting('door thickness', plan.back - plan.face, { kind: 'rule' });
+  const items: DimensionItem[] = [dimension('corner-thickness', 'right', 0, 0, plan.back - plan.face, thickness)];
+  const edge = -overlay;
+  if (Math.abs(overlay) > 0.01)
+    items.push(dimension('corner-overlay', 'top', 0, Math.min(edge, 0), Math.max(edge, 0), wish.overlay));
+  const { profile } = chosen ?? {};
+  if (chosen?.kind === 'concealed') {
+    const note = `${profile?.maker}, ${profile?.name}`;
+    const from = edge + door.front.lap;
+    items.push(
+      dimension(
+        'corner-cup',
+        'bottom',
+        0,
+        from,
+        from + chosen.offset,
+        setting('cup offset', chosen.offset, { kind: 'here', note: 'from the hinge solver' }),
+      ),
+      dimension(
+        'corner-cup-width',
+        'bottom',
+        0,
+        from + chosen.offset,
+        from + chosen.offset + chosen.profile.cup.diameter,
+        setting('cup diameter', chosen.profile.cup.diameter, { kind: 'profile', note }),
+      ),
+      dimension(
+        'corner-setback',
+        'left',
+        0,
+        plan.back - plan.face,
+        plan.back - plan.face + chosen.profile.plate.setback,
+        setting('plate holes behind the mounting plane', chosen.profile.plate.setback, { kind: 'profile', note }),
+      ),
+    );
+  }
+  if (wish.gap.mm > 0.01 && wish.carcass === 'frameless')
+    items.push(dimension('corner-gap', 'bottom', 1, edge - wish.gap.mm, edge, wish.gap));
+  const swing = stopSwing(plan);
+  const needed =
+    chosen?.kind === 'concealed' ? leastGap(chosen.profile, solved.box.frontThickness.mm, chosen.offset) : swing;
+  if (swing > 0.05)
+    items.push(
+      dimension(
+        'corner-swing',
+        'top',
+        1,
+        edge - swing,
+        edge,
+        setting('the edge swings past its own line', Math.max(swing, 0), {
+          kind: 'profile',
+          note: `turning about one point; the maker's table asks ${needed.toFixed(1)} mm`,
+        }),
+      ),
+    );
+  return items;
+}

@@ -1,0 +1,77 @@
+import { partExtent } from '../parts/index.js';
+import type { HungDoor } from './hang.js';
+
+/** A point of the plan in cabinet coordinates: x to the right, y to the rear (mm). */
+export interface PlanPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A door in plan, and the point it turns about. */
+export interface PlanDoor {
+  /** 1 when it is hinged at the left and opens to the left. */
+  readonly hand: 1 | -1;
+  readonly pivot: PlanPoint;
+  /** Closed: hinge edge, free edge, face and back. */
+  readonly hingeEdge: number;
+  readonly freeEdge: number;
+  readonly face: number;
+  readonly back: number;
+  readonly stopAngle: number;
+}
+
+/**
+ * Where a door turns. A concealed hinge: cup offset + the profile's distance from the cup's edge, and its distance before
+ * the door's back. A butt: the middle of its knuckle, which stands before the face in the middle of the gap. A
+ * semi-concealed one: its knuckle beside the lip. Undefined for a door without hinges.
+ */
+export function doorTurn(door: HungDoor): PlanDoor | undefined {
+  const { front, hinged, chosen, stopAngle, bored } = door;
+  if (!chosen || !bored) return undefined;
+  const hand = hinged === 'left' ? 1 : -1;
+  const { min, max } = front.extent;
+  const [hingeEdge, freeEdge] = hand === 1 ? [min[0], max[0]] : [max[0], min[0]];
+  const [face, back] = [min[1], partExtent(bored).max[1]];
+  const common = { hand, hingeEdge, freeEdge, face, back, stopAngle } as const;
+  if (chosen.kind === 'concealed') {
+    const { beyondCup, beforeBack } = chosen.profile.turn;
+    // A lipped door is bored from its rebate's shoulder.
+    const shoulder = door.wish.fit === 'lipped' ? front.lap : 0;
+    const inward = shoulder + chosen.offset + beyondCup;
+    return { ...common, pivot: { x: hingeEdge + hand * inward, y: back - beforeBack } };
+  }
+  const { knuckle } = chosen.profile.leaf;
+  if (chosen.profile.family === 'semi')
+    return { ...common, pivot: { x: hingeEdge - (hand * knuckle) / 2, y: face + knuckle / 2 } };
+  return { ...common, pivot: { x: hingeEdge - (hand * door.wish.gap.mm) / 2, y: face - knuckle / 2 } };
+}
+
+/** A point that moves with the door, when the door stands at an angle (degrees). */
+export function turned({ hand, pivot }: PlanDoor, point: PlanPoint, angle: number): PlanPoint {
+  const radians = (angle * Math.PI) / 180;
+  const [dx, dy] = [(point.x - pivot.x) * hand, point.y - pivot.y];
+  return {
+    x: pivot.x + hand * (dx * Math.cos(radians) + dy * Math.sin(radians)),
+    y: pivot.y - dx * Math.sin(radians) + dy * Math.cos(radians),
+  };
+}
+
+/** The four corners of the door at an angle: hinge edge at the face, free edge at the face, free edge and hinge edge at the back. */
+export function doorAt(door: PlanDoor, angle: number): [PlanPoint, PlanPoint, PlanPoint, PlanPoint] {
+  const { hingeEdge, freeEdge, face, back } = door;
+  return [
+    turned(door, { x: hingeEdge, y: face }, angle),
+    turned(door, { x: freeEdge, y: face }, angle),
+    turned(door, { x: freeEdge, y: back }, angle),
+    turned(door, { x: hingeEdge, y: back }, angle),
+  ];
+}
+
+/** How far the hinge edge swings beyond its own line while the door opens to its stop angle (mm). */
+export function stopSwing(door: PlanDoor): number {
+  let most = 0;
+  for (let angle = 0; angle <= door.stopAngle; angle += 1)
+    for (const { x } of doorAt(door, angle).filter((_, at) => at === 0 || at === 3))
+      most = Math.max(most, (door.hingeEdge - x) * door.hand);
+  return most;
+}

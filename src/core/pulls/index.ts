@@ -1,0 +1,1 @@
+export { borePulls, type PlacedPull, placePulls, pullFittings } from './pulls.js';

@@ -1,0 +1,144 @@
+import { type Dim, length, plain, setting } from '../derive/index.js';
+import type { Resolved } from '../job/index.js';
+import type { Cell } from '../layout/index.js';
+import { type Part, partExtent } from '../parts/index.js';
+import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
+
+/** Where one adjustable shelf lies. */
+export interface ShelfPlace {
+  readonly underside: Dim;
+  /** Number of the grid hole its pins stand in; absent where nothing is bored or no hole is within the opening. */
+  readonly hole?: number;
+  /** True where the maker decided the height. */
+  readonly decided: boolean;
+}
+
+/** An opening with adjustable shelves, and the uprights that carry their pins. */
+export interface Bay {
+  readonly cell: Cell;
+  readonly left: Part | undefined;
+  readonly right: Part | undefined;
+  /** Beside a partition too thin for pins from both faces: only every other hole, the even or the odd ones. */
+  readonly parity: 0 | 1 | undefined;
+  readonly places: readonly ShelfPlace[];
+}
+
+/** Room kept above the floor of an opening and below its ceiling (mm). */
+const ROOM = 20;
+
+const shelvesOf = ({ fill }: Cell) => ('shelves' in fill ? fill.shelves : 0);
+
+/** The openings with adjustable shelves, each shelf at its height. */
+export function layOutBays(
+  cells: readonly Cell[],
+  uprights: readonly Part[],
+  grid: PinGrid | undefined,
+  resolved: Resolved,
+): Bay[] {
+  const shelved = cells.filter((cell) => shelvesOf(cell) > 0);
+  const carried = shelved.map((cell) => ({
+    cell,
+    left: uprightAt(uprights, cell, 'left'),
+    right: uprightAt(uprights, cell, 'right'),
+  }));
+  return carried.map((bay) => {
+    const parity = parityOf(bay, carried, uprights, resolved);
+    return { ...bay, parity, places: placeShelves(bay.cell, grid, parity, resolved) };
+  });
+}
+
+function uprightAt(parts: readonly Part[], { inside }: Cell, hand: 'left' | 'right'): Part | undefined {
+  const plane = (hand === 'left' ? inside.h.low : inside.h.high).mm;
+  const middle = (inside.v.low.mm + inside.v.high.mm) / 2;
+  return parts.find((part) => {
+    if (part.role !== 'side' && part.role !== 'partition') return false;
+    const { min, max } = partExtent(part);
+    const face = hand === 'left' ? max[0] : min[0];
+    return Math.abs(face - plane) < 0.01 && middle > min[2] && middle < max[2];
+  });
+}
+
+type Carried = Pick<Bay, 'cell' | 'left' | 'right'>;
+
+/** Depth a pin hole may have where the other face is bored at the same place: (tP − 1) / 2. */
+export function oppositeDepth(thickness: Dim): Dim {
+  return thickness.minus(length(1, 'left between two holes')).over(2).as('pin hole depth from both faces');
+}
+
+/** True for a partition that cannot take pins from both faces at one place. */
+export function tooThinForBoth(partition: Part, { settings }: Resolved): boolean {
+  return Math.min(settings.pins.depth.mm, oppositeDepth(partition.thickness).mm) < settings.pins.leastDepth.mm - 1e-6;
+}
+
+/** Even or odd holes by how many partitions stand to the left, so that neighbours never bore the same one. */
+function parityOf(
+  bay: Carried,
+  all: readonly Carried[],
+  uprights: readonly Part[],
+  resolved: Resolved,
+): 0 | 1 | undefined {
+  if (resolved.settings.pins.opposite.value !== 'stagger') return undefined;
+  const shares = (hand: 'left' | 'right') => {
+    const upright = bay[hand];
+    const other = hand === 'left' ? 'right' : 'left';
+    return (
+      upright?.role === 'partition' &&
+      tooThinForBoth(upright, resolved) &&
+      all.some((each) => each !== bay && each[other] === upright)
+    );
+  };
+  if (!shares('left') && !shares('right')) return undefined;
+  const { h, v } = bay.cell.inside;
+  const before = uprights.filter((part) => {
+    const { min, max } = partExtent(part);
+    return part.role === 'partition' && max[0] <= h.low.mm + 0.01 && min[2] < v.high.mm && max[2] > v.low.mm;
+  });
+  return (before.length % 2) as 0 | 1;
+}
+
+/** Clear spaces as equal as the grid allows; a decided height takes the hole nearest to it. */
+function placeShelves(
+  { fill, inside, path }: Cell,
+  grid: PinGrid | undefined,
+  parity: 0 | 1 | undefined,
+  { settings, materials }: Resolved,
+): ShelfPlace[] {
+  if (!('shelves' in fill)) return [];
+  const { shelves: count, shelvesAt = [] } = fill;
+  const { thickness } = materials.shelf;
+  const { low, high, size } = inside.v;
+  const space = size
+    .minus(thickness.times(count))
+    .over(plain(count + 1, 'spaces'))
+    .as('space between shelves');
+  const rise = settings.pins.diameter.over(2).as('shelf above the middle of its hole');
+  const usable = grid
+    ? holesBetween(grid, low.mm + ROOM, high.mm - ROOM - thickness.mm - rise.mm).filter(
+        (k) => parity === undefined || k % 2 === parity,
+      )
+    : [];
+  let lowest = Number.NEGATIVE_INFINITY;
+  return Array.from({ length: count }, (_, at): ShelfPlace => {
+    const own = shelvesAt[at];
+    const decided = typeof own === 'number';
+    const wanted = decided
+      ? low.plus(setting('shelf above the floor of its opening', own, { kind: 'here', path: `${path}/fill/shelvesAt` }))
+      : low.plus(space.times(at + 1)).plus(at > 0 ? thickness.times(at) : length(0));
+    const free = usable.filter((k) => holeHeight(grid as PinGrid, k) >= lowest + thickness.mm + ROOM);
+    const left = count - at - 1;
+    // Leave a hole for each shelf still to come.
+    const choice = free.slice(0, Math.max(1, free.length - left));
+    const hole = nearestHole(choice, grid, wanted.mm - rise.mm);
+    if (hole === undefined || !grid) return { underside: wanted.as('underside of the shelf'), decided };
+    lowest = holeHeight(grid, hole);
+    return { underside: holeDim(grid, hole).plus(rise).as('underside of the shelf'), hole, decided };
+  });
+}
+
+function nearestHole(holes: readonly number[], grid: PinGrid | undefined, z: number): number | undefined {
+  if (!grid) return undefined;
+  let best: number | undefined;
+  for (const k of holes)
+    if (best === undefined || Math.abs(holeHeight(grid, k) - z) < Math.abs(holeHeight(grid, best) - z) - 1e-9) best = k;
+  return best;
+}

@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import type { Cabinet } from '../../core/job/index.js';
+import type { SolvedCabinet } from '../../core/solve.js';
+import { useBench } from './context.js';
+
+/** Which cabinets of the job stand against the ends of this one. */
+export function Neighbours({ solved }: { solved: SolvedCabinet }) {
+  const job = useBench((state) => state.job);
+  const act = useBench((state) => state.act);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { cabinet } = solved;
+  const right = job.cabinets.find(({ leftNeighbour }) => leftNeighbour === cabinet.id);
+  const others = job.cabinets.filter(({ id }) => id !== cabinet.id);
+  const attempt = (label: string, edits: { path: string; value: string | null }[]) => {
+    const outcome = act({ label, edits });
+    setProblem(outcome.ok ? null : outcome.message);
+  };
+  const setRight = (id: string) =>
+    attempt('Neighbour at the right', [
+      ...(right ? [{ path: `cabinets/${right.id}/leftNeighbour`, value: null }] : []),
+      ...(id === '' ? [] : [{ path: `cabinets/${id}/leftNeighbour`, value: cabinet.id }]),
+    ]);
+  return (
+    <>
+      <Chooser
+        label="Cabinet at the left"
+        others={others}
+        value={cabinet.leftNeighbour ?? ''}
+        onChoose={(id) =>
+          attempt('Neighbour at the left', [
+            { path: `cabinets/${cabinet.id}/leftNeighbour`, value: id === '' ? null : id },
+          ])
+        }
+      />
+      <Chooser label="Cabinet at the right" others={others} value={right?.id ?? ''} onChoose={setRight} />
+      {problem && (
+        <p role="alert" className="bg-finding-pale px-2 py-1 leading-snug text-finding">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}
+
+function Chooser({
+  label,
+  others,
+  value,
+  onChoose,
+}: {
+  label: string;
+  others: readonly Cabinet[];
+  value: string;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <label className="flex items-center gap-1">
+      <span className="min-w-0 flex-1">{label}</span>
+      <select
+        className="entry w-36 font-semibold"
+        value={value}
+        onChange={(event) => onChoose(event.currentTarget.value)}
+      >
+        <option value="">not said</option>
+        {others.map(({ id, number, name }) => (
+          <option key={id} value={id}>
+            {number} {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
