@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
 import { applyEdits, type Job, type Opening, readJobText, type Split } from '../job/index.js';
 import { solve, solveCabinet } from '../solve.js';
-import { findingRules } from './index.js';
+import { findingRules, neighbourRules } from './index.js';
 
 const rulesOf = (decisions: CabinetDecisions) => solveWith(decisions).findings.map((finding) => finding.rule);
 const withRoom = (decisions: CabinetDecisions, room: Job['room']) => {
@@ -20,6 +20,13 @@ const split = (kind: Split['kind'], parts: Opening[]): Split => ({
 });
 const rows = (...parts: Opening[]) => split('rows', parts);
 const columns = (...parts: Opening[]) => split('columns', parts);
+
+const oneDoor: Pick<CabinetDecisions, 'parts'> = {
+  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
+};
+const hingedRight: Pick<CabinetDecisions, 'parts'> = {
+  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', shelves: 0 } }],
+};
 
 /** For each rule a cabinet that deserves it. */
 const BAD: Record<string, () => string[]> = {
@@ -53,6 +60,44 @@ const BAD: Record<string, () => string[]> = {
   'hinges/gap-too-small': () =>
     rulesOf({ measured: { front18: 26 }, settings: { fronts: { reveal: { left: 1, right: 1 } } } }),
   'hinges/cup-does-not-fit': () => rulesOf({ settings: { making: { kind: 'stick', stile: 40 } } }),
+  'hinges/opens-too-far': () => rulesOf({ settings: { ends: { left: 'wall' } } }),
+  'fronts/swing-meets': () =>
+    rulesOf({ ...oneDoor, width: 220, settings: { ends: { left: 'wall' }, pulls: { doors: 'harl-bow-128' } } }),
+  'hinges/too-few': () => rulesOf({ ...oneDoor, from: 'tall', height: 2400, measured: { front18: 40 } }),
+  'hinges/leaf-too-wide': () =>
+    rulesOf({
+      measured: { front18: 14 },
+      settings: { school: 'faceFrame', fronts: { fit: 'inset', gap: 2 }, hinges: { family: 'butt' } },
+    }),
+  'fronts/pull-missing': () => rulesOf({ settings: { pulls: { drawers: 'gone' } } }),
+  'fronts/pull-too-long': () => rulesOf({ width: 200, settings: { pulls: { drawers: 'harl-bow-192' } } }),
+  'fronts/band-too-thick': () => rulesOf({ settings: { banding: { frontThickness: 8 } } }),
+  'fronts/grain-blank-too-large': () =>
+    rulesOf({ from: 'tall', height: 2900, settings: { fronts: { grainRuns: 'columns' } } }),
+  'shelves/no-hole': () => rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 20 } }] }),
+  'shelves/no-support': () =>
+    rulesOf({
+      settings: { dividers: { partitions: 'none' } },
+      face: columns(
+        { id: 'a', size: share, fill: { kind: 'open', shelves: 1 } },
+        { id: 'b', size: share, fill: { kind: 'open', shelves: 1 } },
+      ),
+    }),
+  'shelves/one-line': () => rulesOf({ depth: 130 }),
+  'shelves/pin-depth': () => rulesOf({ settings: { pins: { depth: 8 } } }),
+  'shelves/pin-depth (through)': () => rulesOf({ settings: { pins: { depth: 17 } } }),
+  'shelves/too-tight': () => rulesOf({ settings: { shelves: { sidePlay: 0.2 } } }),
+  'shelves/too-deep': () =>
+    rulesOf({
+      settings: { back: { kind: 'applied' }, pins: { kind: 'none' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 1, shelvesAt: [690] } }],
+    }),
+  'machining/screw-through-face': () =>
+    rulesOf({ settings: { joints: { bottom: 'pocket' }, fasteners: { pocketReach: 17 } } }),
+  'machining/operations-meet (way of a screw)': () =>
+    rulesOf({ settings: { fasteners: { first: 22 }, nailer: { rails: 'none' } } }),
+  'machining/operations-meet (pins and plates)': () =>
+    rulesOf({ settings: { hinges: { snap: 'free', endDistance: 110 }, pins: { column: 'full', ends: 20 } } }),
   'machining/operations-meet': () =>
     rulesOf({
       settings: {
@@ -118,6 +163,41 @@ const BAD: Record<string, () => string[]> = {
   },
 };
 
+/** Two cabinets side by side, the second to the right of the first. */
+const pair = (left: CabinetDecisions, right: CabinetDecisions): Job => {
+  const job = jobWith(left);
+  const other = jobWith(right).cabinets[0] as Job['cabinets'][number];
+  job.cabinets.push({ ...other, id: 'c2', number: '2', leftNeighbour: 'c1' });
+  return job;
+};
+const pairRules = (left: CabinetDecisions, right: CabinetDecisions) =>
+  solve(pair(left, right)).findings.map(({ rule }) => rule);
+const tight: CabinetDecisions = { settings: { fronts: { reveal: { right: 0 } } } };
+
+/** For each rule about two cabinets a pair that deserves it. */
+const BAD_PAIR: Record<string, () => string[]> = {
+  'fronts/neighbours-meet': () => pairRules(tight, { settings: { fronts: { reveal: { left: 0.3 } } } }),
+  'fronts/swings-into-neighbour': () =>
+    pairRules(
+      { ...hingedRight, settings: { hinges: { opening: 160 } } },
+      { ...hingedRight, settings: { pulls: { doors: 'harl-bow-128', fromEdge: 30 } } },
+    ),
+};
+
+test('every rule about two cabinets fires on a pair that deserves it, and its fixes settle it', () => {
+  assert.deepEqual(Object.keys(BAD_PAIR).sort(), neighbourRules.map(({ id }) => id).sort());
+  for (const [name, fires] of Object.entries(BAD_PAIR)) assert.ok(fires().includes(name), `${name} did not fire`);
+  const job = pair(tight, { settings: { fronts: { reveal: { left: 0.3 } } } });
+  const [finding] = solve(job).findings.filter(({ rule }) => rule === 'fronts/neighbours-meet');
+  assert.ok(finding?.fixes[0]);
+  applyEdits(job, finding.fixes[0].edits);
+  assert.deepEqual(solve(job).findings, []);
+});
+
+test('cabinets of which nothing says how high they hang are not compared', () => {
+  assert.ok(!pairRules(tight, { from: 'wall' }).includes('fronts/neighbours-meet'));
+});
+
 test('every rule fires on a cabinet that deserves it', () => {
   const ids = new Set(Object.keys(BAD).map((name) => name.split(' ')[0] ?? ''));
   assert.deepEqual([...ids].sort(), findingRules.map((rule) => rule.id).sort(), 'each rule has a bad cabinet here');
@@ -145,6 +225,15 @@ test('every fix can be applied and settles its finding', () => {
     { width: 900, settings: { shelves: { load: 'books' } } },
     { settings: { ends: { left: 'exposed' } } },
     { settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } },
+    { settings: { ends: { left: 'wall' } } },
+    { measured: { front18: 24 }, settings: { fronts: { reveal: { left: 1, right: 6 } } } },
+    { settings: { pulls: { drawers: 'gone' } } },
+    { settings: { pins: { depth: 8 } } },
+    { settings: { shelves: { sidePlay: 0.2 } } },
+    { settings: { joints: { bottom: 'pocket', top: 'pocket' }, fasteners: { pocketReach: 17 } } },
+    { settings: { hinges: { snap: 'free', endDistance: 110 }, pins: { column: 'full', ends: 20 } } },
+    { settings: { hinges: { closing: 'snap' } } },
+    { depth: 400, settings: { pins: { rear: 'groove', rearSet: 4 } } },
   ];
   for (const decisions of bad) {
     const before = solve(jobWith(decisions)).findings.filter((finding) => finding.fixes.length > 0);

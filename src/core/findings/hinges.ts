@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import { FIT_WORDS, frontName, type HungDoor, leastGap } from '../hinges/index.js';
+import { bestSolution, FIT_WORDS, frontName, type HungDoor, leastGap, solutionsFor } from '../hinges/index.js';
 import type { Act } from '../job/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
 
@@ -43,6 +43,12 @@ function waysToReach(context: RuleContext, { wish }: HungDoor): Act[] {
   );
   const widest = Math.max(0, ...fitting.map(({ opening }) => opening));
   const ways: Act[] = [];
+  const flush = fitting.find((profile) => profile.family === 'noMortise');
+  if (flush?.family === 'noMortise' && resolved.settings.hinges.family.value === 'noMortise')
+    ways.push({
+      label: `Make the gap ${context.show(flush.leaf.closed)}, as the hinge sets it`,
+      edits: [set('fronts/gap', flush.leaf.closed)],
+    });
   const narrowed = wish.closing !== 'any' || wish.family !== 'any' || widest < wish.opening;
   const relaxed = fitting.filter((profile) => profile.family !== 'noMortise');
   if (narrowed && relaxed.length > 0)
@@ -53,12 +59,6 @@ function waysToReach(context: RuleContext, { wish }: HungDoor): Act[] {
         set('hinges/closing', 'any'),
         set('hinges/opening', Math.min(wish.opening, widest)),
       ],
-    });
-  const flush = fitting.find((profile) => profile.family === 'noMortise');
-  if (flush?.family === 'noMortise' && resolved.settings.hinges.family.value === 'noMortise')
-    ways.push({
-      label: `Make the gap ${context.show(flush.leaf.closed)}, as the hinge sets it`,
-      edits: [set('fronts/gap', flush.leaf.closed)],
     });
   return [...ways, { label: 'Hang the doors otherwise', edits: [set('hinges/family', 'none')] }];
 }
@@ -119,7 +119,7 @@ const gapTooSmall: FindingRule = {
       if (!there || there.mm >= needed - 0.001) return [];
       const atNeighbour = resolved.settings.fronts.atNeighbour.value === 'half';
       const path = settingPath(context, wish.fit === 'full' && !atNeighbour ? `fronts/reveal/${hinged}` : 'fronts/gap');
-      const value = Math.ceil(needed * 10 - 1e-6) / 10;
+      const value = gapThatTurns(door, box.frontThickness.mm, needed);
       return [
         {
           severity: 'warn',
@@ -128,16 +128,35 @@ const gapTooSmall: FindingRule = {
           numbers: [there],
           parts: keysOf(door),
           settings: [path],
-          fixes: [
-            {
-              label: `Make it ${show(value)}`,
-              edits: [{ path, value: wish.fit === 'full' && atNeighbour ? value * 2 : value }],
-            },
-          ],
+          fixes:
+            value === undefined
+              ? []
+              : [
+                  {
+                    label: `Make it ${show(value)}`,
+                    edits: [{ path, value: wish.fit === 'full' && atNeighbour ? value * 2 : value }],
+                  },
+                ],
         },
       ];
     }),
 };
+
+/** Gaps are tried in steps of a tenth, this much beyond what is needed now (mm). */
+const MOST_WIDENING = 6;
+
+/** The smallest gap with which the hinge that is best for it turns: a wider gap is a smaller overlay, and another cup offset. */
+function gapThatTurns({ wish, considered }: HungDoor, thickness: number, needed: number): number | undefined {
+  const profiles = considered.flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
+  const start = Math.ceil(needed * 10 - 1e-6);
+  for (let tenths = start; tenths <= start + MOST_WIDENING * 10; tenths += 1) {
+    const gap = tenths / 10;
+    const less = (gap - wish.gap.mm) / (wish.fit === 'half' ? 2 : 1);
+    const best = bestSolution(solutionsFor({ ...wish, overlay: wish.overlay.minus(less) }, profiles), new Set());
+    if (best?.kind === 'concealed' && leastGap(best.profile, thickness, best.offset) <= gap + 1e-6) return gap;
+  }
+  return undefined;
+}
 
 /** Between cup and panel groove, and between cup and face (mm). */
 const CUP_MARGIN = 2;

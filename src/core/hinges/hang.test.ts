@@ -81,7 +81,7 @@ test('a no-mortise butt wants the gap it makes, and the finding offers it', () =
   assert.equal(doorOf({ settings: settings(1.7) }).door.chosen?.profile.family, 'noMortise');
   const { solved } = doorOf({ settings: settings(3) });
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
-  assert.match(finding?.fixes[0]?.label ?? '', /Make the gap 1.7 mm/);
+  assert.match(finding?.fixes[0]?.label ?? '', /^Make the gap 1.7 mm/);
 });
 
 test('a lipped door is bored from its rebate, for an overlay of less the clearance', () => {

@@ -7,6 +7,7 @@ import {
   applyEdits,
   type Cabinet,
   EditPathError,
+  JOB_VERSION,
   newCabinet,
   newJob,
   nextId,
@@ -166,11 +167,32 @@ test('ids and numbers go on from what is there', () => {
   );
 });
 
-test('a job of version 1 comes forward with every size as it was', () => {
-  const text = readFileSync(new URL('../../../tests/cases/version-1.alcove.json', import.meta.url), 'utf8');
-  const read = readJobText(text);
+const fixture = (name: string) => {
+  const read = readJobText(readFileSync(new URL(`../../../tests/cases/${name}`, import.meta.url), 'utf8'));
   assert.ok(read.ok, read.ok ? '' : JSON.stringify(read.errors));
-  assert.equal(read.value.version, 2);
+  return read;
+};
+
+test('a job of version 2 comes forward with its hinges and holes as they were, and asks for nothing new', () => {
+  const { value } = fixture('version-2.alcove.json');
+  assert.equal(value.version, JOB_VERSION);
+  const solved = solve(value);
+  const door = solved.cabinets[0]?.doors[0];
+  assert.equal(door?.chosen?.profile.id, 'ostrel-110-full');
+  assert.deepEqual(
+    door?.places.map(({ onDoor }) => onDoor.mm),
+    [100, 524],
+  );
+  const framed = solved.cabinets.find(({ cabinet }) => cabinet.id === 'c8')?.doors[0];
+  assert.equal(framed?.chosen?.profile.family, 'compact');
+  const reasons = solved.cabinets.flatMap(({ parts }) => parts.flatMap((part) => part.machining.map((o) => o.reason)));
+  assert.ok(!reasons.some((reason) => reason.startsWith('pins: ') || reason.startsWith('pull')));
+  assert.ok(value.hardware.hinges.every(({ family }) => family === 'concealed' || family === 'compact'));
+});
+
+test('a job of version 1 comes forward with every size as it was', () => {
+  const read = fixture('version-1.alcove.json');
+  assert.equal(read.value.version, JOB_VERSION);
   const sizes = solve(read.value).cabinets.flatMap((each) =>
     each.rows.map(
       ({ part }) =>

@@ -40,8 +40,8 @@ test('two holes closer than the skin clash, further apart they do not', () => {
 
 test('holes from opposite faces meet only when their depths do', () => {
   const other = (depth: number) => holes(100, 40, { face: 2, depth: length(depth) });
-  assert.equal(clash(holes(100, 40, { depth: length(8) }), other(8)).length, 0, '2 stay between 8 and 8 in 18');
-  assert.equal(clash(holes(100, 40, { depth: length(8) }), other(8.5))[0]?.left.toFixed(1), '1.5');
+  assert.equal(clash(holes(100, 40, { depth: length(8.5) }), other(8.5)).length, 0, '1 stays: (18 − 1) / 2 each');
+  assert.equal(clash(holes(100, 40, { depth: length(8.5) }), other(9))[0]?.left.toFixed(1), '0.5');
   assert.equal(clash(holes(100, 40), other(10))[0]?.left, 0);
   const { depth: _depth, ...through } = holes(100, 40);
   assert.equal(clash(through, other(3))[0]?.left, 0);
@@ -94,6 +94,39 @@ test('a hole in an edge and one in a face meet where they cross in the thickness
   assert.equal(clash(dowel, holes(40, 250)).length, 0);
 });
 
+test('a pocket hole is deep at its edge and runs out on the face', () => {
+  const pocket: Operation = {
+    kind: 'pockets',
+    face: 2,
+    edge: 'v0',
+    positions: [length(350)],
+    plugged: false,
+    reason: 'a pocket',
+  };
+  // 18 / 2 + 5 deep at the edge, less 0.268 for each mm from it.
+  assert.equal(clash(pocket, holes(350, 37, { depth: length(10) })).length, 0, 'shallow where the pins stand');
+  assert.equal(clash(pocket, holes(350, 20, { depth: length(10) })).length, 1, 'deep nearer its edge');
+  assert.equal(clash(pocket, holes(350, 60, { face: 2 })).length, 0);
+  assert.equal(clash(pocket, holes(350, 38, { face: 2 })).length, 1, 'they meet on the face they share');
+});
+
+test('what belongs together may meet: pilot holes in their mortise', () => {
+  const mortise: Operation = {
+    kind: 'mortises',
+    place: { face: 1, from: 'v0' },
+    offset: length(7),
+    positions: [length(100)],
+    length: length(50),
+    thickness: length(14),
+    depth: length(1.3),
+    reason: 'a leaf',
+    group: 'hinge',
+  };
+  assert.equal(clash(mortise, holes(100, 7, { group: 'hinge' })).length, 0);
+  assert.equal(clash(mortise, holes(100, 7)).length, 1);
+  assert.equal(clash(mortise, holes(140, 7)).length, 0, 'beyond its end');
+});
+
 test('a hole near an edge is found on every edge', () => {
   const near = (u: number, v: number) => holesNearEdges([holes(u, v)], size, 2).length;
   assert.deepEqual([near(4, 250), near(696, 250), near(350, 4), near(350, 496), near(5, 5)], [1, 1, 1, 1, 0]);
@@ -131,7 +164,7 @@ test('a cabinet without a machining finding has no two operations closer than th
       );
       for (const part of solved.parts) {
         const clashes = findClashes(
-          part.machining,
+          [...part.machining, ...(solved.paths.get(part.key) ?? [])],
           { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm },
           2,
         );
