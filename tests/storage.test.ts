@@ -1,12 +1,40 @@
 import assert from 'node:assert/strict';
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import Database from 'better-sqlite3';
-import { newCabinet, newJob } from '../src/core/job/index.js';
+import { type Job, newCabinet, newJob, readJobText } from '../src/core/job/index.js';
 import { migrate, openDatabase } from '../src/server/database.js';
 import { createJob, listJobs, readStoredJob, saveChange } from '../src/server/jobs.js';
 import { ended, startServer, temporaryFolder } from './support/server.js';
+
+test('a job stored in an older form comes forward whole with its first save', () => {
+  const data = temporaryFolder();
+  const db = openDatabase(data);
+  const old = JSON.parse(readFileSync(new URL('./cases/version-2.alcove.json', import.meta.url), 'utf8')) as Job;
+  const fresh = readJobText(JSON.stringify(old));
+  assert.ok(fresh.ok);
+  const { id } = createJob(db, fresh.value, 'begun');
+  // As the program before this one left it.
+  const { cabinets, ...head } = old;
+  db.prepare('UPDATE job SET head = ? WHERE id = ?').run(JSON.stringify(head), id);
+  for (const cabinet of cabinets)
+    db.prepare('UPDATE cabinet SET document = ? WHERE job_id = ? AND id = ?').run(
+      JSON.stringify(cabinet),
+      id,
+      cabinet.id,
+    );
+  const stored = readStoredJob(db, id);
+  const [first] = stored.document.cabinets;
+  assert.ok(first);
+  const wider = { ...first, size: { ...first.size, width: 901 } };
+  saveChange(db, id, { version: 1, label: 'wider', cabinets: [wider] });
+  const again = readStoredJob(db, id);
+  assert.equal(again.document.cabinets[0]?.size.width, 901);
+  assert.deepEqual(again.document.cabinets.slice(1), stored.document.cabinets.slice(1));
+  db.close();
+  rmSync(data, { recursive: true });
+});
 
 test('migrations run once, in order, and a failing one leaves nothing behind', () => {
   const folder = temporaryFolder();

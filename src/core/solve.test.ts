@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/support/cabinets.js';
+import { diagonal, length } from './derive/index.js';
 import { drawerBoxes } from './drawers/index.js';
 import { frameSizes } from './frame/index.js';
 import { type Cabinet, newCabinet, newJob, stableJson } from './job/index.js';
@@ -216,6 +217,25 @@ test('worked case: tip-up diagonal', () => {
   const finding = solve(job).findings.find((each) => each.rule === 'sizes/into-the-room');
   near(finding?.numbers[0]?.mm, expect.tipUpDiagonal);
   assert.equal(finding?.severity, 'stop');
+});
+
+test('worked case: diagonal of a box, and the weight of a door without its pull', () => {
+  const { given, expect } = caseFile('11-checks', true);
+  const [width, height] = given.box;
+  near(diagonal(length(width), length(height)).mm, expect.diagonal);
+  // Reveals of 1.5 all round leave a door of 700 by 380 in 18 of 680 kg per cubic metre.
+  const solved = solveWith({
+    from: 'wall',
+    width: 703,
+    height: 383,
+    settings: { materials: { front: 'birch18' } },
+    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
+  });
+  const [door] = solved.doors;
+  near(door?.front.weight.mm, expect.doorWeightWithoutPullKg);
+  const pull = solved.pulls[0]?.profile.weight ?? 0;
+  assert.ok(pull > 0);
+  near((door?.weight.mm ?? 0) - pull, expect.doorWeightWithoutPullKg);
 });
 
 test('in every school parts close along each axis', () => {

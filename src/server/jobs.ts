@@ -4,6 +4,7 @@ import {
   type Cabinet,
   cabinetSchema,
   type FieldError,
+  JOB_VERSION,
   type Job,
   type JobHead,
   jobHeadSchema,
@@ -133,7 +134,10 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
       const next = applyChange(assemble(db, row), change);
       const read = readJob(next);
       if (!read.ok) throw invalid(read.errors);
-      writeChange(db, row, change, read.value);
+      // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
+      const comesForward = (JSON.parse(row.head) as { version?: number }).version !== JOB_VERSION;
+      const written: Change = comesForward ? { ...change, ...splitDocument(read.value) } : change;
+      writeChange(db, row, written, read.value);
       const version = row.version + 1;
       const at = now();
       db.prepare('UPDATE job SET name = ?, unit = ?, version = ?, head = ?, updated_at = ? WHERE id = ?').run(
@@ -144,7 +148,7 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
         at,
         id,
       );
-      const { version: _from, label, ...rows } = change;
+      const { version: _from, label, ...rows } = written;
       recordRevision(db, id, version, label, at, rows);
       return { version, updatedAt: at };
     })

@@ -116,6 +116,25 @@ const buildableSettings: fc.Arbitrary<SettingOverrides> = fc.record({
   fronts: fc.record({
     lay: fc.constantFrom('fronts' as const, 'openings' as const),
     gap: fc.double({ min: 0, max: 8, noNaN: true }),
+    fit: fc.constantFrom('overlay' as const, 'overlay' as const, 'inset' as const, 'lipped' as const),
+    atNeighbour: fc.constantFrom('own' as const, 'half' as const),
+    grainRuns: fc.constantFrom('none' as const, 'none' as const, 'columns' as const, 'rows' as const, 'face' as const),
+  }),
+  hinges: fc.record({
+    snap: fc.constantFrom('grid' as const, 'free' as const),
+    leafPlace: fc.constantFrom('length' as const, 'rails' as const),
+  }),
+  pulls: fc.record({
+    doors: fc.constantFrom('harl-bow-128', 'harl-knob', 'none'),
+    drawers: fc.constantFrom('harl-bow-96', 'harl-knob', 'none'),
+    drawerPlace: fc.constantFrom('middle' as const, 'rail' as const),
+  }),
+  pins: fc.record({
+    kind: fc.constantFrom('grid' as const, 'grid' as const, 'free' as const, 'none' as const),
+    from: fc.constantFrom('bottom' as const, 'top' as const),
+    rear: fc.constantFrom('steps' as const, 'groove' as const),
+    column: fc.constantFrom('full' as const, 'around' as const),
+    opposite: fc.constantFrom('stagger' as const, 'through' as const),
   }),
   making: fc.record({
     kind: fc.constantFrom('slab' as const, 'slab' as const, 'stick' as const, 'mitred' as const, 'trim' as const),
@@ -128,6 +147,7 @@ const buildableSettings: fc.Arbitrary<SettingOverrides> = fc.record({
 
 const leaf: fc.Arbitrary<Fill> = fc.oneof(
   fc.constant<Fill>({ kind: 'drawer' }),
+  fc.constant<Fill>({ kind: 'false' }),
   fc.record({
     kind: fc.constant('door' as const),
     hinged: fc.constantFrom('left' as const, 'right' as const),

@@ -113,6 +113,8 @@ export interface DimensionItem {
   /** The decision a typed value sets; absent for numbers that only follow from others. */
   readonly edits?: string;
   readonly shows?: string;
+  /** A word beside the figure, where the drawing alone does not say what is measured. */
+  readonly caption?: string;
 }
 
 /** A dimension between two positions (mm) on a side of the drawing. */

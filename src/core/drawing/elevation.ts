@@ -1,11 +1,12 @@
 import type { Front } from '../fronts/index.js';
 import { type Part, type PartRole, partExtent } from '../parts/index.js';
+import type { PlacedPull } from '../pulls/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import type { Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from './drawing.js';
 import { elevationDimensions } from './elevationDimensions.js';
 import { hingeHandles, shelfHandles } from './handles.js';
 import { hingeSymbols, pullSymbols } from './hardware.js';
-import { type Beside, neighbourItems } from './neighbours.js';
+import { type Beside, NEIGHBOUR_SHOWN, neighbourItems } from './neighbours.js';
 import { TINT } from './tints.js';
 
 /** The front elevation: carcass, frame and fronts, what they hide dashed, and the dimensions a maker sets. */
@@ -15,8 +16,8 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
   const rise = framed ? solved.resolved.settings.frame.rise.mm : 0;
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Front elevation' },
-    min: { h: -box.beyondLeft.mm, v: -box.underHeight.mm },
-    max: { h: box.width.mm + box.beyondRight.mm, v: box.height.mm + rise },
+    min: { h: -box.beyondLeft.mm - (beside.left ? NEIGHBOUR_SHOWN : 0), v: -box.underHeight.mm },
+    max: { h: box.width.mm + box.beyondRight.mm + (beside.right ? NEIGHBOUR_SHOWN : 0), v: box.height.mm + rise },
     items: [
       ...partItems(solved),
       ...solved.fronts.flatMap(swing),
@@ -110,14 +111,21 @@ function swing(front: Front): DrawingItem[] {
   return [line];
 }
 
+function isCentred(front: Front) {
+  const middle = (front.h.low.mm + front.h.high.mm) / 2;
+  return ({ frontKey, extent: { min, max } }: PlacedPull) =>
+    frontKey === front.key && min[0] < middle && max[0] > middle;
+}
+
 /** Marks of the fronts, and of the back where an open bay shows it. */
-function marks({ rows, parts, fronts, face }: SolvedCabinet): DrawingItem[] {
+function marks({ rows, parts, fronts, pulls, face }: SolvedCabinet): DrawingItem[] {
   const markOf = new Map(rows.flatMap((row) => row.keys.map((key) => [key, row.mark] as const)));
   const items: DrawingItem[] = fronts.map((front) => {
     const { from, to } = outlineOfFront(front);
     return {
       kind: 'mark',
-      at: { h: (from.h + to.h) / 2, v: (from.v + to.v) / 2 },
+      // A pull in the middle has the middle; the mark stands beside it.
+      at: { h: from.h + (to.h - from.h) * (pulls.some(isCentred(front)) ? 0.2 : 0.5), v: (from.v + to.v) / 2 },
       text: markOf.get(front.parts[0]?.key ?? '') ?? '',
       room: Math.min(to.v - from.v, 0.7 * (to.h - from.h)),
       shows: front.parts[0]?.key ?? front.key,

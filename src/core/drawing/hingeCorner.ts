@@ -4,6 +4,7 @@ import {
   doorAt,
   doorTurn,
   type HungDoor,
+  type LeafSolution,
   leastGap,
   type PlanDoor,
   stopSwing,
@@ -13,8 +14,10 @@ import type { SolvedCabinet } from '../solve.js';
 import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, dimension } from './drawing.js';
 
 /** How much of the upright and of the door is shown behind and beside the corner (mm). */
-const DEEP = 95;
-const WIDE = 105;
+const DEEP = 50;
+const WIDE = 66;
+/** The open door is shown this far from its hinge edge (mm). */
+const OPEN = 42;
 /** The swing path is drawn in steps of this (degrees). */
 const ARC_STEP = 3;
 
@@ -45,7 +48,7 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
     },
     region('front', at(plan.hingeEdge, plan.face), at(doorEnd, plan.back), door.front.key, true),
     ...swingPath(plan, at),
-    ...(chosen.kind === 'concealed' ? concealedItems(chosen, plan, door, at) : []),
+    ...(chosen.kind === 'concealed' ? concealedItems(chosen, plan, door, at) : leafItems(chosen, plan, door, at)),
     {
       kind: 'hole',
       at: at(plan.pivot.x, plan.pivot.y),
@@ -60,7 +63,7 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
     title: {
       job: jobName,
       cabinet: `${solved.cabinet.number} ${door.front.parts[0]?.name.split(':')[0] ?? 'Door'}`,
-      view: `Hinge corner in plan, closed and at ${door.stopAngle}°`,
+      view: `Plan, shut and at ${door.stopAngle}°`,
     },
     min,
     max,
@@ -89,7 +92,7 @@ function cornersOf(item: DrawingItem): readonly DrawingPoint[] {
 
 /** The open door as far as the corner is shown. */
 function cropped(plan: PlanDoor, angle: number) {
-  return doorAt({ ...plan, freeEdge: plan.hingeEdge + plan.hand * WIDE }, angle);
+  return doorAt({ ...plan, freeEdge: plan.hingeEdge + plan.hand * OPEN }, angle);
 }
 
 /** The ways of the hinge edge at the face and at the back. */
@@ -127,78 +130,93 @@ function concealedItems(
     from: { h: Math.min(from.h, to.h), v: Math.min(from.v, to.v) },
     to: { h: Math.max(from.h, to.h), v: Math.max(from.v, to.v) },
   });
+  const middle = (cupFrom + cupTo) / 2;
+  const off = plate + 1.5;
+  // From the cup round to the plate, as any arm goes.
   const arm: DrawingItem = {
-    kind: 'line',
-    weight: 'outline',
+    kind: 'shape',
+    tint: 'machining',
+    weight: 'visible',
     points: [
-      at((cupFrom + cupTo) / 2, plan.back - 2),
-      at((cupFrom + cupTo) / 2, plan.back + 6),
-      at(plane + hand * (plate + 6), plan.back + 16),
-      at(plane + hand * (plate + 6), plan.back + setback),
+      at(middle - hand * 5, plan.back),
+      at(plane + hand * off, plan.back + 13),
+      at(plane + hand * off, plan.back + setback + PLATE_HALF - 3),
+      at(plane + hand * (off + 7), plan.back + setback + PLATE_HALF - 3),
+      at(plane + hand * (off + 7), plan.back + 15),
+      at(middle + hand * 7, plan.back + 4),
+      at(middle + hand * 7, plan.back),
     ],
   };
   return [box(a, b), box(p, q), arm];
 }
 
+/** The leaves of a butt: each let in by its mortise, from the face to as far as it is wide. */
+function leafItems(
+  { profile, mortise }: LeafSolution,
+  plan: PlanDoor,
+  { plane, wish }: HungDoor,
+  at: (x: number, y: number) => DrawingPoint,
+): DrawingItem[] {
+  if (profile.family === 'semi') return [];
+  const { width, thickness } = profile.leaf;
+  const bar = (edge: number, into: 1 | -1): DrawingItem => {
+    const inner = edge + into * mortise;
+    const [a, b] = [
+      at(inner, plan.face),
+      at(inner - into * Math.min(thickness, mortise + wish.gap.mm / 2), plan.face + width),
+    ];
+    return {
+      kind: 'region',
+      tint: 'machining',
+      weight: 'visible',
+      from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
+      to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
+    };
+  };
+  return [bar(plan.hingeEdge, plan.hand), bar(plane, plan.hand === 1 ? -1 : 1)];
+}
+
 /** Half of a plate, front to rear (mm). */
-const PLATE_HALF = 12;
+const PLATE_HALF = 10;
 
 function cornerDimensions(solved: SolvedCabinet, door: HungDoor, plan: PlanDoor, overlay: number): DimensionItem[] {
   const { chosen, wish } = door;
   const thickness = setting('door thickness', plan.back - plan.face, { kind: 'rule' });
-  const items: DimensionItem[] = [dimension('corner-thickness', 'right', 0, 0, plan.back - plan.face, thickness)];
+  const items: DimensionItem[] = [
+    { ...dimension('corner-thickness', 'right', 0, 0, plan.back - plan.face, thickness), caption: 'door' },
+  ];
+  const add = (caption: string, item: DimensionItem) => items.push({ ...item, caption });
   const edge = -overlay;
   if (Math.abs(overlay) > 0.01)
-    items.push(dimension('corner-overlay', 'top', 0, Math.min(edge, 0), Math.max(edge, 0), wish.overlay));
-  const { profile } = chosen ?? {};
-  if (chosen?.kind === 'concealed') {
-    const note = `${profile?.maker}, ${profile?.name}`;
-    const from = edge + door.front.lap;
-    items.push(
-      dimension(
-        'corner-cup',
-        'bottom',
-        0,
-        from,
-        from + chosen.offset,
-        setting('cup offset', chosen.offset, { kind: 'here', note: 'from the hinge solver' }),
-      ),
-      dimension(
-        'corner-cup-width',
-        'bottom',
-        0,
-        from + chosen.offset,
-        from + chosen.offset + chosen.profile.cup.diameter,
-        setting('cup diameter', chosen.profile.cup.diameter, { kind: 'profile', note }),
-      ),
-      dimension(
-        'corner-setback',
-        'left',
-        0,
-        plan.back - plan.face,
-        plan.back - plan.face + chosen.profile.plate.setback,
-        setting('plate holes behind the mounting plane', chosen.profile.plate.setback, { kind: 'profile', note }),
-      ),
+    add(
+      overlay > 0 ? 'overlay' : 'inside the opening',
+      dimension('corner-overlay', 'top', 0, Math.min(edge, 0), Math.max(edge, 0), wish.overlay),
     );
+  if (chosen?.kind === 'concealed') {
+    const { profile } = chosen;
+    const fixed = (label: string, mm: number) =>
+      setting(label, mm, { kind: 'profile', note: `${profile.maker}, ${profile.name}` });
+    const from = edge + door.front.lap;
+    const to = from + chosen.offset;
+    const offset = setting('cup offset', chosen.offset, { kind: 'here', note: 'from the hinge solver' });
+    add('to the cup', dimension('corner-cup', 'bottom', 0, from, to, offset));
+    const cup = fixed('cup diameter', profile.cup.diameter);
+    add('cup', dimension('corner-cup-width', 'bottom', 0, to, to + cup.mm, cup));
+    const setback = fixed('plate holes behind the mounting plane', profile.plate.setback);
+    const back = plan.back - plan.face;
+    add('plate', dimension('corner-setback', 'left', 0, back, back + setback.mm, setback));
   }
   if (wish.gap.mm > 0.01 && wish.carcass === 'frameless')
-    items.push(dimension('corner-gap', 'bottom', 1, edge - wish.gap.mm, edge, wish.gap));
+    add('free', dimension('corner-gap', 'bottom', 0, edge - wish.gap.mm, edge, wish.gap));
   const swing = stopSwing(plan);
   const needed =
     chosen?.kind === 'concealed' ? leastGap(chosen.profile, solved.box.frontThickness.mm, chosen.offset) : swing;
-  if (swing > 0.05)
-    items.push(
-      dimension(
-        'corner-swing',
-        'top',
-        1,
-        edge - swing,
-        edge,
-        setting('the edge swings past its own line', Math.max(swing, 0), {
-          kind: 'profile',
-          note: `turning about one point; the maker's table asks ${needed.toFixed(1)} mm`,
-        }),
-      ),
-    );
+  if (swing > 0.05) {
+    const past = setting('the edge swings past its own line', swing, {
+      kind: 'profile',
+      note: `turning about one point; the maker's table asks ${needed.toFixed(1)} mm`,
+    });
+    add('swing', dimension('corner-swing', 'top', 0, edge - swing, edge, past));
+  }
   return items;
 }

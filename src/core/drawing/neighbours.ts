@@ -10,7 +10,7 @@ export interface Beside {
 }
 
 /** How much of a neighbour is shown (mm). */
-const SHOWN = 45;
+export const NEIGHBOUR_SHOWN = 45;
 
 /** The edges of the neighbours' fronts, dashed: what this cabinet's fronts have to line up with. */
 export function neighbourItems(solved: SolvedCabinet, beside: Beside): DrawingItem[] {
@@ -22,7 +22,8 @@ export function neighbourItems(solved: SolvedCabinet, beside: Beside): DrawingIt
     const edge = end === 'left' ? -solved.box.beyondLeft.mm : solved.box.width.mm + solved.box.beyondRight.mm;
     return other.fronts.flatMap(({ h, v }): DrawingItem[] => {
       const [low, high] = [h.low.mm + x, h.high.mm + x];
-      const [from, to] = end === 'left' ? [Math.max(low, edge - SHOWN), high] : [low, Math.min(high, edge + SHOWN)];
+      const [from, to] =
+        end === 'left' ? [Math.max(low, edge - NEIGHBOUR_SHOWN), high] : [low, Math.min(high, edge + NEIGHBOUR_SHOWN)];
       if (to - from < 1) return [];
       return [
         {
@@ -53,7 +54,11 @@ export function sharedGapDimensions(solved: SolvedCabinet, beside: Beside): Dime
     const mine = extreme(solved, inner);
     const theirs = extreme(other, outer);
     if (!mine || !theirs) return [];
-    const gap = sumOf([mine.beside[inner], theirs.beside[outer]]).as(`gap to cabinet ${other.cabinet.number}`);
+    const reveals = [
+      mine.beside[inner].as(`reveal of cabinet ${solved.cabinet.number}`),
+      theirs.beside[outer].as(`reveal of cabinet ${other.cabinet.number}`),
+    ];
+    const gap = sumOf(reveals).as(`gap to cabinet ${other.cabinet.number}`);
     const at = end === 'left' ? mine.h.low.mm : mine.h.high.mm;
     const [from, to] = end === 'left' ? [at - gap.mm, at] : [at, at + gap.mm];
     return gap.mm > 0 ? [dimension(`shared-gap-${end}`, 'bottom', 0, from, to, gap)] : [];

@@ -67,11 +67,16 @@ export function doorAt(door: PlanDoor, angle: number): [PlanPoint, PlanPoint, Pl
   ];
 }
 
-/** How far the hinge edge swings beyond its own line while the door opens to its stop angle (mm). */
+/**
+ * How far the hinge edge swings beyond its own line while the door opens to its stop angle (mm). Only what lies no
+ * further forward than the face counts: there stands what is beside it.
+ */
 export function stopSwing(door: PlanDoor): number {
   let most = 0;
-  for (let angle = 0; angle <= door.stopAngle; angle += 1)
-    for (const { x } of doorAt(door, angle).filter((_, at) => at === 0 || at === 3))
-      most = Math.max(most, (door.hingeEdge - x) * door.hand);
+  for (let angle = 0; angle <= door.stopAngle; angle += 1) {
+    const corners = doorAt(door, angle);
+    for (const { x, y } of [corners[0], corners[3]])
+      if (y >= door.face - 1e-6) most = Math.max(most, (door.hingeEdge - x) * door.hand);
+  }
   return most;
 }

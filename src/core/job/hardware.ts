@@ -151,6 +151,23 @@ export const hardwareSchema = z
   });
 export type Hardware = z.infer<typeof hardwareSchema>;
 
+/** A hardware library as a file of its own. */
+export const HARDWARE_FORMAT = 'alcove-hardware';
+export const HARDWARE_VERSION = 1;
+
+/** Two libraries as one: what the second has under an id replaces what the first has; the rest is added at the end. */
+export function mergeHardware(first: Hardware, second: Hardware): Hardware {
+  const merge = <T extends { id: string }>(before: readonly T[], after: readonly T[]): T[] => {
+    const changed = new Map(after.map((profile) => [profile.id, profile]));
+    const known = new Set(before.map(({ id }) => id));
+    return [
+      ...before.map((profile) => changed.get(profile.id) ?? profile),
+      ...after.filter(({ id }) => !known.has(id)),
+    ];
+  };
+  return { hinges: merge(first.hinges, second.hinges), pulls: merge(first.pulls, second.pulls) };
+}
+
 export function isConcealed(profile: HingeProfile): profile is ConcealedProfile {
   return profile.family === 'concealed' || profile.family === 'compact';
 }

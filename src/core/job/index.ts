@@ -47,10 +47,20 @@ export {
   hingeProfileSchema,
   isConcealed,
   type LeafProfile,
+  mergeHardware,
   type PullProfile,
 } from './hardware.js';
 export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses.js';
-export { type FieldError, type ReadResult, readCabinet, readJob, readJobHead, readJobText, validate } from './read.js';
+export {
+  type FieldError,
+  type ReadResult,
+  readCabinet,
+  readHardwareText,
+  readJob,
+  readJobHead,
+  readJobText,
+  validate,
+} from './read.js';
 export {
   type Choice,
   type Leaf,
@@ -72,4 +82,4 @@ export {
   type Settings,
   settingsSchema,
 } from './settings.js';
-export { stableJson, writeJob } from './write.js';
+export { stableJson, writeHardware, writeJob } from './write.js';

@@ -9,6 +9,7 @@ import {
   jobHeadSchema,
   jobSchema,
 } from './document.js';
+import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema } from './hardware.js';
 import { migrateJob } from './migrations.js';
 
 /** Something wrong with a document: where, and one plain sentence that says what was expected. */
@@ -44,16 +45,36 @@ export function readJob(data: unknown): ReadResult<Job> {
 
 /** Reads a job file's text. */
 export function readJobText(text: string): ReadResult<Job> {
-  let data: unknown;
+  const parsed = parseJson(text);
+  return parsed.ok ? readJob(parsed.value) : parsed;
+}
+
+/** Reads the text of a hardware library: profiles of hinges and pulls, each with its units and its source. */
+export function readHardwareText(text: string): ReadResult<Hardware> {
+  const parsed = parseJson(text);
+  if (!parsed.ok) return parsed;
+  const data = parsed.value;
+  if (typeof data !== 'object' || data === null || Array.isArray(data))
+    return refuse('', 'This is not a hardware library: a JSON object was expected.');
+  const { format, version, unit, ...library } = data as Record<string, unknown>;
+  if (format !== HARDWARE_FORMAT)
+    return refuse('format', `This is not a hardware library: "format" should be "${HARDWARE_FORMAT}".`);
+  if (version !== HARDWARE_VERSION)
+    return refuse('version', `This Alcove reads hardware libraries of version ${HARDWARE_VERSION}.`);
+  if (unit !== undefined && unit !== 'mm')
+    return refuse('unit', 'The lengths of a hardware library are in millimetres: "unit" should be "mm".');
+  return validate(hardwareSchema, library);
+}
+
+function parseJson(text: string): ReadResult<unknown> {
   try {
-    data = JSON.parse(text.replace(/^\uFEFF/, ''));
+    return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, '')) };
   } catch (error) {
     return refuse(
       '',
       `The file is not valid JSON: ${error instanceof Error ? error.message : 'it could not be read'}.`,
     );
   }
-  return readJob(data);
 }
 
 export const readCabinet = (data: unknown): ReadResult<Cabinet> => validate(cabinetSchema, data);
@@ -101,6 +122,8 @@ function describe(issue: z.core.$ZodIssue): FieldError[] {
     case 'invalid_value':
       return at(`This should be one of: ${issue.values.map(String).join(', ')}.`);
     case 'invalid_union': {
+      if ('discriminator' in issue && typeof issue.discriminator === 'string' && issue.errors.length === 0)
+        return at(`What kind this is cannot be told from "${issue.discriminator}".`);
       const inner =
         issue.errors[0]?.map((each) => ({ ...each, path: [...issue.path, ...each.path] }) as z.core.$ZodIssue) ?? [];
       return inner.length > 0 && issue.errors.length === 1

@@ -1,8 +1,14 @@
 import type { Job } from './document.js';
+import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware } from './hardware.js';
 
 /** Writes a job file: sorted keys, two spaces, a line feed at the end, so that two exports of one job are the same bytes. */
 export function writeJob(job: Job): string {
   return `${stableJson(job, 2)}\n`;
+}
+
+/** Writes a hardware library the same way. */
+export function writeHardware(library: Hardware): string {
+  return `${stableJson({ format: HARDWARE_FORMAT, version: HARDWARE_VERSION, unit: 'mm', ...library }, 2)}\n`;
 }
 
 /** JSON with its keys sorted at every level. Lists keep their order. */

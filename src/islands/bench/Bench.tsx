@@ -37,7 +37,8 @@ export function Bench({ stored, cabinetId }: BenchProps) {
 function BenchView({ jobId, version, savedAt }: { jobId: string; version: number; savedAt: string }) {
   const solved = useSolvedCabinet();
   const lastAct = useBench((state) => state.lastAct);
-  const partsShown = useBench((state) => state.partsShown);
+  // A hinge corner wants the whole height to be drawn at full size.
+  const partsShown = useBench((state) => state.partsShown && state.view !== 'hinge');
   const [keysOpen, setKeysOpen] = useState(false);
   useKeys(() => setKeysOpen(true));
   useCabinetInAddress();

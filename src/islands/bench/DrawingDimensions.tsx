@@ -3,12 +3,20 @@ import type { PlacedDimension } from '../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength, type LengthStyle } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
-import { DrawnLength } from '../figures/DrawnLength.js';
+import { DrawnLength, drawnLengthWidth } from '../figures/DrawnLength.js';
 import { useBench } from './context.js';
 import { entryNames } from './names.js';
 
 /** Type size of figures on a drawing. */
 export const FIGURE_SIZE = 17;
+/** Type size of a word beside a figure. */
+const CAPTION_SIZE = 14;
+
+/** Room a caption takes beside its figure, in the condensed face. */
+export function captionWidth(caption: string | undefined): number {
+  return caption ? caption.length * CAPTION_SIZE * 0.4 + 3 : 0;
+}
+
 /** Room a text takes across its line: a stacked fraction is taller than a figure. */
 export const TEXT_HEIGHT = { mm: 19, in: 27 } as const;
 
@@ -85,7 +93,23 @@ export function DimensionMark({
       </g>
       {/* The figures stand beside the button, whose name says them in words. */}
       <g aria-hidden="true" className="pointer-events-none" data-figures={item.id}>
-        <DrawnLength mm={item.dim.mm} style={style} x={text.x} y={text.y} size={FIGURE_SIZE} />
+        <DrawnLength
+          mm={item.dim.mm}
+          style={style}
+          x={text.x - captionWidth(item.caption) / 2}
+          y={text.y}
+          size={FIGURE_SIZE}
+        />
+        {item.caption && (
+          <text
+            x={text.x - captionWidth(item.caption) / 2 + drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) / 2 + 4}
+            y={text.y + 5}
+            fontSize={CAPTION_SIZE}
+            fill="var(--color-ink-soft)"
+          >
+            {item.caption}
+          </text>
+        )}
       </g>
       {editable && (
         <line

@@ -95,7 +95,7 @@ function Item({
   }
   if (item.kind === 'hole') {
     const { x, y } = laid.toSheet(item.at);
-    const radius = Math.max(2.2, (item.diameter / 2) * laid.unit);
+    const radius = Math.max(1.5, (item.diameter / 2) * laid.unit);
     return (
       <g className="pointer-events-none" stroke={stroke} strokeWidth={0.9}>
         <circle

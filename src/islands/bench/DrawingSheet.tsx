@@ -3,7 +3,14 @@ import { type DimensionItem, type Drawing, type LaidSheet, laySheet } from '../.
 import type { SolvedCabinet } from '../../core/solve.js';
 import { drawnLengthWidth } from '../figures/DrawnLength.js';
 import { useBench } from './context.js';
-import { DimensionEntry, DimensionLines, DimensionMark, FIGURE_SIZE, TEXT_HEIGHT } from './DrawingDimensions.js';
+import {
+  captionWidth,
+  DimensionEntry,
+  DimensionLines,
+  DimensionMark,
+  FIGURE_SIZE,
+  TEXT_HEIGHT,
+} from './DrawingDimensions.js';
 import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 
@@ -40,7 +47,7 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
           unitsPerMm: UNITS_PER_MM,
           textHeight: TEXT_HEIGHT[style.unit],
         },
-        (item) => Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6),
+        (item) => Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6) + captionWidth(item.caption),
       ),
     [drawing, size, style],
   );

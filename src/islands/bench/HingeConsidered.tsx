@@ -21,7 +21,8 @@ export function HingeConsidered({ door, solved }: { door: HungDoor; solved: Solv
   const ruledOut = considered.flatMap(({ profile, against }) => (against === undefined ? [] : [{ profile, against }]));
   return (
     <>
-      <dl className="mt-2 grid grid-cols-[4.5rem_1fr] gap-x-2 border-b border-sheet-edge pb-2">
+      <h3 className="caps mt-2 border-t border-dashed border-rule pt-1.5">What is asked</h3>
+      <dl className="grid grid-cols-[4.5rem_1fr] gap-x-2">
         {asked.map(([question, answer]) => (
           <div key={question} className="contents">
             <dt className="text-ink-soft">{question}</dt>
@@ -29,7 +30,7 @@ export function HingeConsidered({ door, solved }: { door: HungDoor; solved: Solv
           </div>
         ))}
       </dl>
-      <h3 className="caps mt-2">{open.length === 0 ? 'Nothing is left' : 'What is left'}</h3>
+      <h3 className="caps mt-2">{open.length === 0 ? 'Nothing in the library' : 'From the library'}</h3>
       <ul className="flex flex-col">
         {open.map(({ profile }) => (
           <li key={profile.id}>

@@ -16,6 +16,7 @@ import { formatMm } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
+import { HingeConsidered } from './HingeConsidered.js';
 import { doorOf } from './HingeView.js';
 
 /** How many solutions are listed; the rest differ from these by less than anyone would choose by. */
@@ -51,9 +52,11 @@ export function HingePanel({ solved }: { solved: SolvedCabinet }) {
         <p className="font-semibold text-finding">No hinge in the library reaches this door.</p>
       )}
       <Places door={door} solved={solved} />
-      {view !== 'hinge' && (
+      {view === 'hinge' ? (
+        <HingeConsidered door={door} solved={solved} />
+      ) : (
         <button type="button" className="act mt-1" onClick={() => show('hinge')}>
-          See the corner in plan
+          The corner in plan, and the library
         </button>
       )}
       <Finder door={door} solved={solved} />

@@ -4,7 +4,6 @@ import { frontName, type HungDoor } from '../../core/hinges/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { DrawingSheet } from './DrawingSheet.js';
-import { HingeConsidered } from './HingeConsidered.js';
 
 /** The door a selected part or hinge belongs to. */
 export function doorOf(solved: SolvedCabinet, selected: string | null): HungDoor | undefined {
@@ -14,10 +13,9 @@ export function doorOf(solved: SolvedCabinet, selected: string | null): HungDoor
   );
 }
 
-/** The hinge corner in plan at scale, beside what the library holds for this door and why the rest is ruled out. */
+/** The hinge corner of the selected door in plan, to scale. */
 export function HingeView({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
   const selected = useBench((state) => state.selected);
-  const select = useBench((state) => state.select);
   const jobName = useBench((state) => state.job.name);
   const door = doorOf(solved, selected) ?? solved.doors[0];
   const key = door?.front.key;
@@ -35,34 +33,38 @@ export function HingeView({ solved, savedAt }: { solved: SolvedCabinet; savedAt:
         family of hinges under Hinges.
       </p>
     );
+  if (!door.chosen)
+    return (
+      <p className="max-w-[46ch] p-6 text-[1.0625rem] leading-relaxed font-semibold text-finding">
+        No hinge in the library hangs {frontName(door.front)}. What rules each of them out stands at the right; the
+        finding says what would let one in.
+      </p>
+    );
+  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lit={false} />;
+}
+
+/** Chooses the door whose corner is shown. */
+export function DoorChooser({ solved }: { solved: SolvedCabinet }) {
+  const view = useBench((state) => state.view);
+  const selected = useBench((state) => state.selected);
+  const select = useBench((state) => state.select);
+  const door = doorOf(solved, selected) ?? solved.doors[0];
+  if (view !== 'hinge' || !door) return null;
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_19rem]">
-      {door.chosen ? (
-        <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lit={false} />
-      ) : (
-        <p className="p-6 font-semibold text-finding">No hinge in the library reaches this door.</p>
-      )}
-      <div className="min-h-0 overflow-y-auto border-l border-sheet-edge p-3">
-        <label className="flex items-center gap-2">
-          <span className="shrink-0">Hinges of</span>
-          <select
-            aria-label="Door shown"
-            className="entry min-w-0 flex-1 font-semibold"
-            value={door.front.key}
-            onChange={(event) => {
-              const next = solved.doors.find(({ front }) => front.key === event.currentTarget.value);
-              select(next?.front.parts[0]?.key ?? null);
-            }}
-          >
-            {solved.doors.map(({ front }) => (
-              <option key={front.key} value={front.key}>
-                {frontName(front)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <HingeConsidered door={door} solved={solved} />
-      </div>
-    </div>
+    <select
+      aria-label="Door shown"
+      className="entry ml-2"
+      value={door.front.key}
+      onChange={(event) => {
+        const next = solved.doors.find(({ front }) => front.key === event.currentTarget.value);
+        select(next?.front.parts[0]?.key ?? null);
+      }}
+    >
+      {solved.doors.map(({ front }) => (
+        <option key={front.key} value={front.key}>
+          {frontName(front)}
+        </option>
+      ))}
+    </select>
   );
 }

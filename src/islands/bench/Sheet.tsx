@@ -4,7 +4,7 @@ import type { Face } from '../../core/machining/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { DrawingSheet } from './DrawingSheet.js';
-import { HingeView } from './HingeView.js';
+import { DoorChooser, HingeView } from './HingeView.js';
 import { MachiningTable } from './MachiningTable.js';
 import { type BenchView, besideOf } from './store.js';
 
@@ -47,14 +47,17 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
           ))}
         </div>
         <PanelChooser solved={solved} />
-        <button
-          type="button"
-          className="ml-auto min-h-8 px-2 text-ink-soft hover:text-ink"
-          aria-pressed={partsShown}
-          onClick={() => showParts(!partsShown)}
-        >
-          {partsShown ? 'Hide parts' : 'Show parts'}
-        </button>
+        <DoorChooser solved={solved} />
+        {view !== 'hinge' && (
+          <button
+            type="button"
+            className="ml-auto min-h-8 px-2 text-ink-soft hover:text-ink"
+            aria-pressed={partsShown}
+            onClick={() => showParts(!partsShown)}
+          >
+            {partsShown ? 'Hide parts' : 'Show parts'}
+          </button>
+        )}
       </div>
       {view === 'front' && <DrawingSheet solved={solved} savedAt={savedAt} draw={front} />}
       {view === 'section' && <DrawingSheet solved={solved} savedAt={savedAt} draw={section} />}

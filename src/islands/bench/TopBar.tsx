@@ -2,6 +2,7 @@ import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { useBench } from './context.js';
+import { LibraryDialog } from './LibraryDialog.js';
 import { type SaveState, useAutosave } from './saving.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
@@ -61,6 +62,7 @@ export function TopBar({ jobId, version, onKeys }: { jobId: string; version: num
             </select>
           </label>
           <Fineness />
+          <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
           <Exports jobId={jobId} flush={() => saving.flush()} />
           <button type="button" className="act act-bare" onClick={onKeys} aria-label="Keys" title="Keys (?)">
             ?

@@ -1,0 +1,158 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
+import { applyEdits, type Job } from '../job/index.js';
+import { solve } from '../solve.js';
+import {
+  type DragHandle,
+  drawElevation,
+  drawHingeCorner,
+  drawPanel,
+  drawSection,
+  hingeKey,
+  hingeOfKey,
+  laySheet,
+} from './index.js';
+
+const share = { rule: 'share' as const, weight: 1 };
+const pairOfDoors = (shelves: number): CabinetDecisions => ({
+  parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves } }],
+});
+const hardware = (decisions: CabinetDecisions) =>
+  drawElevation(solveWith(decisions), 'job').items.filter((item) => item.kind === 'hardware');
+
+test('a hinge shows twice, on the door and on the case, and both marks are one selection', () => {
+  const marks = hardware(pairOfDoors(0)).filter(({ shows }) => shows === hingeKey('door/o1/left', 0));
+  assert.deepEqual(
+    marks.map(({ symbol }) => symbol),
+    ['cup', 'plate'],
+  );
+  const [cup, plate] = marks;
+  assert.ok(cup && plate);
+  const middle = ({ from, to }: typeof cup) => (from.v + to.v) / 2;
+  assert.ok(Math.abs(middle(cup) - middle(plate)) < 0.01, 'at one height in the cabinet');
+  assert.equal(cup.to.h - cup.from.h, 35, 'at true size');
+  assert.deepEqual(hingeOfKey('hinge/door/o1/left/2'), { frontKey: 'door/o1/left', at: 1 });
+  assert.equal(hingeOfKey('door/o1/left'), undefined);
+});
+
+test('butts show as leaves, pulls and knobs as what they are', () => {
+  const symbols = (settings: CabinetDecisions['settings']) =>
+    new Set(hardware({ ...pairOfDoors(0), settings: settings ?? {} }).map(({ symbol }) => symbol));
+  assert.deepEqual(symbols({ pulls: { doors: 'harl-knob' } }), new Set(['cup', 'plate', 'knob']));
+  assert.deepEqual(symbols({ school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } }), new Set(['leaf', 'pull']));
+});
+
+const corner = (decisions: CabinetDecisions, hinged: 'left' | 'right') => {
+  const solved = solveWith(decisions);
+  const door = solved.doors.find((each) => each.hinged === hinged);
+  assert.ok(door);
+  const drawing = drawHingeCorner(solved, door, 'job');
+  assert.ok(drawing);
+  return { solved, door, drawing };
+};
+
+test('the hinge corner shows the upright, the door shut and open, the cup and the way of the edge, all from the profile', () => {
+  const { door, drawing } = corner(pairOfDoors(0), 'left');
+  const regions = drawing.items.filter((item) => item.kind === 'region');
+  const upright = regions.find(({ shows }) => shows === 'side/left');
+  const leaf = regions.find(({ shows }) => shows === 'door/o1/left');
+  assert.ok(upright && leaf && door.chosen?.kind === 'concealed');
+  assert.ok(Math.abs(upright.to.h) < 0.01, 'the edge of the opening is where h begins');
+  assert.ok(Math.abs(leaf.from.h + door.wish.overlay.mm) < 0.01, 'the door laps it by the overlay');
+  const cup = regions.find(({ tint, to, from }) => tint === 'machining' && Math.abs(to.h - from.h - 35) < 0.01);
+  assert.ok(cup && Math.abs(cup.from.h - leaf.from.h - door.chosen.offset) < 0.01);
+  assert.match(drawing.title.view, /110°/);
+  for (const item of drawing.dimensions)
+    assert.ok(Math.abs(Math.abs(item.to - item.from) - Math.abs(item.dim.mm)) < 0.01, item.id);
+});
+
+test('hung on the other side the corner is the same drawing', () => {
+  const [left, right] = [corner(pairOfDoors(0), 'left').drawing, corner(pairOfDoors(0), 'right').drawing];
+  const places = (drawing: typeof left) =>
+    drawing.items.flatMap((item) =>
+      item.kind === 'region' ? [item.from, item.to].map(({ h, v }) => `${h.toFixed(2)} ${v.toFixed(2)}`) : [],
+    );
+  assert.deepEqual(places(left), places(right));
+});
+
+test('the corner of every family and fit is drawn, and fits a sheet at full size', () => {
+  const cases: CabinetDecisions['settings'][] = [
+    {},
+    { fronts: { fit: 'inset', gap: 2 } },
+    { fronts: { fit: 'lipped', lip: 8, rebateWidth: 10, rebateDepth: 5 } },
+    { school: 'faceFrame' },
+    { school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } },
+    { hinges: { opening: 160 } },
+  ];
+  for (const settings of cases) {
+    const { drawing } = corner({ ...pairOfDoors(0), settings: settings ?? {} }, 'left');
+    const space = { width: 690, height: 590, unitsPerMm: 96 / 25.4, textHeight: 19 };
+    assert.equal(laySheet(drawing, space, () => 60).scale, 1, JSON.stringify(settings));
+  }
+});
+
+const drop = (job: Job, handle: DragHandle, at: number) => {
+  const stop = handle.stops.reduce((best, each) => (Math.abs(each.at - at) < Math.abs(best.at - at) ? each : best));
+  const value = handle.list.map((height, n) => (n === handle.index ? stop.value : height));
+  applyEdits(job, [{ path: handle.path, value }]);
+  return stop;
+};
+
+test('a shelf let go near a hole stands in that hole, in elevation, section and on the panel alike', () => {
+  const decisions: CabinetDecisions = { parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 2 } }] };
+  const views = [
+    (job: Job) => drawElevation(solve(job).cabinets[0] as never, 'job'),
+    (job: Job) => drawSection(solve(job).cabinets[0] as never, 'job'),
+  ];
+  for (const view of views) {
+    const job = jobWith(decisions);
+    const handle = view(job).handles?.find(({ id }) => id === 'shelf-o1-2');
+    assert.ok(handle && handle.stops.length > 10);
+    const stop = drop(job, handle, handle.at + 70);
+    const moved = view(job).handles?.find(({ id }) => id === 'shelf-o1-2');
+    assert.equal(moved?.at, stop.at);
+    assert.ok(Math.abs((moved?.at ?? 0) - handle.at - 64) < 1e-6, 'two steps up');
+    assert.ok(moved?.list[0] === null, 'the other shelf is still left to the rules');
+  }
+  const job = jobWith(decisions);
+  const panel = (hand: string) => {
+    const [solved] = solve(job).cabinets;
+    assert.ok(solved);
+    return drawPanel(partOf(solved, `side/${hand}`), 1, '1.A', 'job', solved).handles ?? [];
+  };
+  const [first] = panel('left');
+  assert.ok(first);
+  drop(job, first, first.at + 40);
+  for (const hand of ['left', 'right']) assert.equal(panel(hand)[0]?.at, first.at + 32, hand);
+});
+
+test('a hinge let go at a free height stays there', () => {
+  const job = jobWith(pairOfDoors(0));
+  const draw = () => drawElevation(solve(job).cabinets[0] as never, 'job');
+  const handle = draw().handles?.find(({ id }) => id === 'hinge-door/o1/left-1');
+  assert.ok(handle);
+  const stop = drop(job, handle, handle.at + 100);
+  assert.equal(draw().handles?.find(({ id }) => id === 'hinge-door/o1/left-1')?.at, stop.at);
+  assert.equal(draw().handles?.find(({ id }) => id === 'hinge-door/o1/right-1')?.at, stop.at, 'both of a pair');
+});
+
+test('beside a neighbour the elevation shows its fronts and what both reveals leave together', () => {
+  const job = jobWith({ settings: { fronts: { reveal: { right: 2 } } } });
+  job.cabinets.push({
+    ...(structuredClone(job.cabinets[0]) as Job['cabinets'][number]),
+    id: 'c2',
+    number: '2',
+    leftNeighbour: 'c1',
+  });
+  const [left, right] = solve(job).cabinets;
+  assert.ok(left && right);
+  const gap = drawElevation(left, 'job', { right }).dimensions.find(({ id }) => id === 'shared-gap-right');
+  assert.equal(gap?.dim.mm, 2 + 1.5);
+  assert.equal(gap.to - gap.from, 3.5);
+  assert.equal(
+    drawElevation(right, 'job', { left }).dimensions.find(({ id }) => id === 'shared-gap-left')?.dim.mm,
+    3.5,
+  );
+  assert.equal(drawElevation(left, 'job').dimensions.filter(({ id }) => id.startsWith('shared')).length, 0);
+});
