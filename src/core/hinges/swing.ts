@@ -32,7 +32,7 @@ export function swingContact(
   const plan = doorTurn(door);
   if (!plan || obstacles.length === 0) return undefined;
   const { low, high } = door.front.v;
-  const bodies: Body[] = [{ by: 'door', low: low.mm, high: high.mm, corners: (angle) => doorAt(plan, angle) }];
+  const bodies = [bodyOf('door', plan, low.mm, high.mm, (angle) => doorAt(plan, angle))];
   if (pull) bodies.push(pullBody(plan, pull));
   const reach = Math.abs(plan.freeEdge - plan.pivot.x) + 200;
   let first: SwingContact | undefined;
@@ -40,21 +40,73 @@ export function swingContact(
     for (const obstacle of obstacles) {
       if (obstacle.low >= body.high - 0.01 || obstacle.high <= body.low + 0.01) continue;
       if (distanceTo(plan.pivot, obstacle) > reach) continue;
-      if (meets(body.corners(0), obstacle)) continue;
-      for (let angle = 1; angle <= Math.min(plan.stopAngle, first?.free ?? 180); angle += 1)
-        if (meets(body.corners(angle), obstacle)) {
-          if (!first || angle - 1 < first.free) first = { obstacle, by: body.by, free: angle - 1 };
-          break;
-        }
+      const free = freeAngle(body, obstacle, Math.min(plan.stopAngle, first?.free ?? plan.stopAngle));
+      if (free !== undefined && (!first || free < first.free)) first = { obstacle, by: body.by, free };
     }
   return first;
 }
 
+/** Angles are tried in steps of this first (degrees): no pull is so thin that a door's edge would step over it. */
+const COARSE = 3;
+
+/** The widest whole angle, up to a last one, before a body meets an obstacle; undefined when it does not, or does shut. */
+function freeAngle(body: Body, obstacle: PlanObstacle, last: number): number | undefined {
+  if (meets(body.at(0), obstacle)) return undefined;
+  for (let angle = COARSE; angle < last + COARSE; angle += COARSE) {
+    const tried = Math.min(angle, last);
+    if (!meets(body.at(tried), obstacle)) continue;
+    for (let fine = tried - COARSE + 1; fine < tried; fine += 1)
+      if (fine > 0 && meets(body.at(fine), obstacle)) return fine - 1;
+    return tried - 1;
+  }
+  return undefined;
+}
+
+/** Something that turns with the door; where it stands at an angle is figured once. */
 interface Body {
   readonly by: 'door' | 'pull';
   readonly low: number;
   readonly high: number;
-  corners(angle: number): readonly PlanPoint[];
+  at(angle: number): Outline;
+}
+
+/** A rectangle anyhow turned, and the upright one round it. */
+interface Outline {
+  readonly corners: readonly PlanPoint[];
+  readonly min: PlanPoint;
+  readonly max: PlanPoint;
+}
+
+function bodyOf(
+  by: Body['by'],
+  plan: PlanDoor,
+  low: number,
+  high: number,
+  corners: (angle: number) => readonly PlanPoint[],
+): Body {
+  const known = new Map<number, Outline>();
+  return {
+    by,
+    low,
+    high,
+    at(angle) {
+      let outline = known.get(angle);
+      if (!outline) {
+        outline = outlineOf(corners(Math.min(angle, plan.stopAngle)));
+        known.set(angle, outline);
+      }
+      return outline;
+    },
+  };
+}
+
+function outlineOf(corners: readonly PlanPoint[]): Outline {
+  const [x, y] = [corners.map((corner) => corner.x), corners.map((corner) => corner.y)];
+  return {
+    corners,
+    min: { x: Math.min(...x), y: Math.min(...y) },
+    max: { x: Math.max(...x), y: Math.max(...y) },
+  };
 }
 
 function pullBody(plan: PlanDoor, { extent: { min, max } }: PlacedPull): Body {
@@ -64,12 +116,7 @@ function pullBody(plan: PlanDoor, { extent: { min, max } }: PlacedPull): Body {
     { x: max[0], y: max[1] },
     { x: min[0], y: max[1] },
   ];
-  return {
-    by: 'pull',
-    low: min[2],
-    high: max[2],
-    corners: (angle) => corners.map((corner) => turned(plan, corner, angle)),
-  };
+  return bodyOf('pull', plan, min[2], max[2], (angle) => corners.map((corner) => turned(plan, corner, angle)));
 }
 
 function distanceTo(point: PlanPoint, { min, max }: PlanObstacle): number {
@@ -79,18 +126,27 @@ function distanceTo(point: PlanPoint, { min, max }: PlanObstacle): number {
 }
 
 /** Two convex outlines meet unless a side of one of them separates them. */
-function meets(corners: readonly PlanPoint[], { min, max }: PlanObstacle): boolean {
-  const box: PlanPoint[] = [min, { x: max.x, y: min.y }, max, { x: min.x, y: max.y }];
-  const axes = [
-    { x: 1, y: 0 },
-    { x: 0, y: 1 },
-    normal(corners[0] as PlanPoint, corners[1] as PlanPoint),
-    normal(corners[1] as PlanPoint, corners[2] as PlanPoint),
+function meets({ corners, min, max }: Outline, obstacle: PlanObstacle): boolean {
+  if (
+    min.x >= obstacle.max.x - 1e-6 ||
+    max.x <= obstacle.min.x + 1e-6 ||
+    min.y >= obstacle.max.y - 1e-6 ||
+    max.y <= obstacle.min.y + 1e-6
+  )
+    return false;
+  const box: PlanPoint[] = [
+    obstacle.min,
+    { x: obstacle.max.x, y: obstacle.min.y },
+    obstacle.max,
+    { x: obstacle.min.x, y: obstacle.max.y },
   ];
-  return axes.every((axis) => {
-    const [a, b] = [along(corners, axis), along(box, axis)];
-    return a.low < b.high - 1e-6 && b.low < a.high - 1e-6;
-  });
+  const [a, b, c] = corners as [PlanPoint, PlanPoint, PlanPoint, PlanPoint];
+  return !separates(normal(a, b), corners, box) && !separates(normal(b, c), corners, box);
+}
+
+function separates(axis: PlanPoint, one: readonly PlanPoint[], other: readonly PlanPoint[]): boolean {
+  const [a, b] = [along(one, axis), along(other, axis)];
+  return a.low >= b.high - 1e-6 || b.low >= a.high - 1e-6;
 }
 
 function normal(a: PlanPoint, b: PlanPoint): PlanPoint {
@@ -99,6 +155,12 @@ function normal(a: PlanPoint, b: PlanPoint): PlanPoint {
 }
 
 function along(points: readonly PlanPoint[], axis: PlanPoint): { low: number; high: number } {
-  const values = points.map(({ x, y }) => x * axis.x + y * axis.y);
-  return { low: Math.min(...values), high: Math.max(...values) };
+  let low = Number.POSITIVE_INFINITY;
+  let high = Number.NEGATIVE_INFINITY;
+  for (const { x, y } of points) {
+    const value = x * axis.x + y * axis.y;
+    if (value < low) low = value;
+    if (value > high) high = value;
+  }
+  return { low, high };
 }

@@ -55,10 +55,13 @@ const LEAST_BETWEEN_FACES = 1;
 export function findClashes(operations: readonly Operation[], size: PartSize, skin: number): Clash[] {
   const spaces = operations.flatMap((operation) => spacesOf(operation, size)).sort((a, b) => a.low[0] - b.low[0]);
   const worst = new Map<string, Clash>();
-  spaces.forEach((a, at) => {
+  for (let at = 0; at < spaces.length; at += 1) {
+    const a = spaces[at] as Pocketed;
+    const end = a.high[0] + skin;
     for (let next = at + 1; next < spaces.length; next += 1) {
       const b = spaces[next] as Pocketed;
-      if (b.low[0] > a.high[0] + skin) break;
+      if (b.low[0] > end) break;
+      if (b.low[1] > a.high[1] + skin || a.low[1] > b.high[1] + skin) continue;
       if (a.operation === b.operation || !(a.bored || b.bored)) continue;
       if (a.operation.group !== undefined && a.operation.group === b.operation.group) continue;
       const left = between(a, b);
@@ -76,7 +79,7 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
         v: (hole.low[1] + hole.high[1]) / 2,
       });
     }
-  });
+  }
   return [...worst.values()].sort((a, b) => a.left - b.left);
 }
 
@@ -88,24 +91,30 @@ export function holesNearEdges(
 ): { operation: Operation; left: number }[] {
   return operations.flatMap((operation) => {
     if (operation.kind !== 'holes') return [];
-    const left = Math.min(
-      ...spacesOf(operation, size).map(({ low, high }) =>
-        Math.min(low[0], low[1], size.length - high[0], size.width - high[1]),
-      ),
-    );
+    const { from, offset, positions, diameter } = operation;
+    const along = from.startsWith('u') ? size.width : size.length;
+    const across = from.startsWith('u') ? size.length : size.width;
+    let left = Math.min(offset.mm, across - offset.mm);
+    for (const { mm } of positions) left = Math.min(left, mm, along - mm);
+    left -= diameter.mm / 2;
     return left < skin - 1e-6 ? [{ operation, left }] : [];
   });
 }
 
 /** The shortest way through material from one to the other; 0 when they meet. */
 function between(first: Pocketed, second: Pocketed): number {
-  const [a, b] = [atDepthBeside(first, second), atDepthBeside(second, first)];
-  const apart = (axis: 0 | 1 | 2) => Math.max(0, a.low[axis] - b.high[axis], b.low[axis] - a.high[axis]);
+  const ramped = first.ramp !== undefined || second.ramp !== undefined;
+  const a = ramped ? atDepthBeside(first, second) : first;
+  const b = ramped ? atDepthBeside(second, first) : second;
   const inPlan =
     a.round && b.round
       ? Math.max(0, Math.hypot(a.round.u - b.round.u, a.round.v - b.round.v) - a.round.radius - b.round.radius)
-      : Math.hypot(apart(0), apart(1));
-  return Math.hypot(inPlan, apart(2));
+      : Math.hypot(apart(a, b, 0), apart(a, b, 1));
+  return Math.hypot(inPlan, apart(a, b, 2));
+}
+
+function apart(a: Pocketed, b: Pocketed, axis: 0 | 1 | 2): number {
+  return Math.max(0, a.low[axis] - b.high[axis], b.low[axis] - a.high[axis]);
 }
 
 /** A pocket hole with the depth it has where the other is nearest to its edge; anything else as it is. */
@@ -122,71 +131,73 @@ function pocketDepth(thickness: number, fromEdge: number): number {
   return Math.min(thickness, thickness / 2 + POCKET.width / 2 - fromEdge * POCKET.slope);
 }
 
+type Run = readonly [number, number];
+
+function into({ thickness }: PartSize, face: Face, depth: number): Run {
+  return face === 1 ? [0, depth] : [thickness - depth, thickness];
+}
+
+function space(operation: Operation, bored: boolean, u: Run, v: Run, w: Run): Pocketed {
+  return { operation, bored, low: [u[0], v[0], w[0]], high: [u[1], v[1], w[1]] };
+}
+
+/** A strip along an edge or across the part, from `near` to `far` of the edge it is measured from. */
+function strip({ length, width }: PartSize, from: EdgeReference, near: number, far: number): [Run, Run] {
+  const whole = from.startsWith('u') ? length : width;
+  const run: Run = from.endsWith('0') ? [near, far] : [whole - far, whole - near];
+  return from.startsWith('u') ? [run, [0, width]] : [[0, length], run];
+}
+
+/** A short space that reaches `depth` in from an edge, at a position along it. */
+function fromEdge(
+  operation: Operation,
+  size: PartSize,
+  edge: EdgeReference,
+  position: number,
+  half: number,
+  depth: number,
+  w: Run,
+): Pocketed {
+  const [u, v] = strip(size, edge, 0, depth);
+  const along: Run = [position - half, position + half];
+  return edge.startsWith('u') ? space(operation, true, u, along, w) : space(operation, true, along, v, w);
+}
+
 function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
   const { length, width, thickness } = size;
-  const into = (face: Face, depth: number): [number, number] =>
-    face === 1 ? [0, depth] : [thickness - depth, thickness];
-  const space = (bored: boolean, u: [number, number], v: [number, number], w: [number, number]): Pocketed => ({
-    operation,
-    bored,
-    low: [u[0], v[0], w[0]],
-    high: [u[1], v[1], w[1]],
-  });
-  /** A strip along an edge or across the part, from `near` to `far` of the edge it is measured from. */
-  const strip = (from: EdgeReference, near: number, far: number): [[number, number], [number, number]] => {
-    const [a, b] = from.endsWith('0')
-      ? [near, far]
-      : [from === 'u1' ? length - far : width - far, from === 'u1' ? length - near : width - near];
-    return from.startsWith('u')
-      ? [
-          [a, b],
-          [0, width],
-        ]
-      : [
-          [0, length],
-          [a, b],
-        ];
-  };
-  /** A short space that reaches `depth` in from an edge, at a position along it. */
-  const fromEdge = (
-    edge: EdgeReference,
-    position: number,
-    half: number,
-    depth: number,
-    w: [number, number],
-  ): Pocketed => {
-    const [u, v] = strip(edge, 0, depth);
-    const along: [number, number] = [position - half, position + half];
-    return edge.startsWith('u') ? space(true, u, along, w) : space(true, along, v, w);
-  };
   switch (operation.kind) {
     case 'groove': {
-      const [u, v] = strip(operation.from, operation.offset.mm, operation.offset.mm + operation.width.mm);
-      return [space(false, u, v, into(operation.face, operation.depth.mm))];
+      const [u, v] = strip(size, operation.from, operation.offset.mm, operation.offset.mm + operation.width.mm);
+      return [space(operation, false, u, v, into(size, operation.face, operation.depth.mm))];
     }
     case 'rabbet': {
-      const [u, v] = strip(operation.from, 0, operation.width.mm);
-      return [space(false, u, v, into(operation.face, operation.depth.mm))];
+      const [u, v] = strip(size, operation.from, 0, operation.width.mm);
+      return [space(operation, false, u, v, into(size, operation.face, operation.depth.mm))];
     }
     case 'notch': {
-      const [[u]] = [strip(operation.corner[0], 0, operation.alongLength.mm)];
-      const [, v] = strip(operation.corner[1], 0, operation.alongWidth.mm);
-      return [space(false, u, v, [0, thickness])];
+      const [[u]] = [strip(size, operation.corner[0], 0, operation.alongLength.mm)];
+      const [, v] = strip(size, operation.corner[1], 0, operation.alongWidth.mm);
+      return [space(operation, false, u, v, [0, thickness])];
     }
     case 'holes': {
       const radius = operation.diameter.mm / 2;
-      const w: [number, number] = operation.depth ? into(operation.face, operation.depth.mm) : [0, thickness];
-      const [lineU, lineV] = strip(operation.from, operation.offset.mm, operation.offset.mm);
+      const w: Run = operation.depth ? into(size, operation.face, operation.depth.mm) : [0, thickness];
+      const [lineU, lineV] = strip(size, operation.from, operation.offset.mm, operation.offset.mm);
       return operation.positions.map(({ mm }) => {
         const [u, v] = operation.from.startsWith('u') ? [lineU[0], mm] : [mm, lineV[0]];
-        const hole = { ...space(true, [u - radius, u + radius], [v - radius, v + radius], w), round: { u, v, radius } };
+        const hole = {
+          ...space(operation, true, [u - radius, u + radius], [v - radius, v + radius], w),
+          round: { u, v, radius },
+        };
         return operation.depth ? { ...hole, face: operation.face } : hole;
       });
     }
     case 'edge holes': {
       const radius = operation.diameter.mm / 2;
-      const w: [number, number] = [operation.offset.mm - radius, operation.offset.mm + radius];
-      return operation.positions.map(({ mm }) => fromEdge(operation.edge, mm, radius, operation.depth.mm, w));
+      const w: Run = [operation.offset.mm - radius, operation.offset.mm + radius];
+      return operation.positions.map(({ mm }) =>
+        fromEdge(operation, size, operation.edge, mm, radius, operation.depth.mm, w),
+      );
     }
     case 'slots':
     case 'mortises': {
@@ -195,16 +206,19 @@ function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
       if ('edge' in operation.place) {
         const { edge } = operation.place;
         return operation.positions.map(({ mm }) =>
-          fromEdge(edge, mm, half, operation.depth.mm, [operation.offset.mm - thick, operation.offset.mm + thick]),
+          fromEdge(operation, size, edge, mm, half, operation.depth.mm, [
+            operation.offset.mm - thick,
+            operation.offset.mm + thick,
+          ]),
         );
       }
       const { from, face } = operation.place;
-      const [lineU, lineV] = strip(from, operation.offset.mm - thick, operation.offset.mm + thick);
-      const w = into(face, operation.depth.mm);
+      const [lineU, lineV] = strip(size, from, operation.offset.mm - thick, operation.offset.mm + thick);
+      const w = into(size, face, operation.depth.mm);
       return operation.positions.map(({ mm }) =>
         from.startsWith('u')
-          ? space(true, lineU, [mm - half, mm + half], w)
-          : space(true, [mm - half, mm + half], lineV, w),
+          ? space(operation, true, lineU, [mm - half, mm + half], w)
+          : space(operation, true, [mm - half, mm + half], lineV, w),
       );
     }
     case 'pockets': {
@@ -217,7 +231,15 @@ function spacesOf(operation: Operation, size: PartSize): Pocketed[] {
         thickness,
       };
       return operation.positions.map(({ mm }) => ({
-        ...fromEdge(edge, mm, POCKET.width / 2, POCKET.reach, into(face, pocketDepth(thickness, 0))),
+        ...fromEdge(
+          operation,
+          size,
+          edge,
+          mm,
+          POCKET.width / 2,
+          POCKET.reach,
+          into(size, face, pocketDepth(thickness, 0)),
+        ),
         ramp,
       }));
     }

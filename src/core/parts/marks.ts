@@ -18,7 +18,7 @@ export function partLetter(at: number): string {
   return at < 26 ? letter : partLetter(Math.floor(at / 26) - 1) + letter;
 }
 
-/** Two parts are the same piece when the shop could swap them without noticing. */
+/** Two parts may be the same piece, the shop could swap them without noticing, when this and their machining agree. */
 function likeness(part: Part): string {
   const mm = (value: number) => Math.round(value / 0.001);
   return [
@@ -31,7 +31,7 @@ function likeness(part: Part): string {
     mm(part.width.mm),
     mm(part.thickness.mm),
     part.bands.map((band) => `${band.edge}:${mm(band.thickness.mm)}`).join(','),
-    part.machining.map(operationLikeness).join(';'),
+    part.machining.length,
   ].join('|');
 }
 
@@ -51,17 +51,27 @@ function operationLikeness(operation: Operation): string {
 
 /** Gives every part its mark, merging identical ones. Left and right twins stay apart. */
 export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRow[] {
-  const groups = new Map<string, Part[]>();
-  for (const part of parts) {
-    const key = likeness(part);
-    const group = groups.get(key);
-    if (group) group.push(part);
-    else groups.set(key, [part]);
-  }
-  return [...groups.values()].map((group, at) => ({
+  const alike = gather(parts, likeness);
+  // What is cut in a part is written out only where another part might be the same piece.
+  const groups = alike.flatMap((group) =>
+    group.length === 1 ? [group] : gather(group, (part) => part.machining.map(operationLikeness).join(';')),
+  );
+  return groups.map((group, at) => ({
     mark: `${cabinetNumber}.${partLetter(at)}`,
     part: group[0] as Part,
     keys: group.map((part) => part.key),
     quantity: group.length,
   }));
+}
+
+/** Gathers what has the same key, in the order in which it is met. */
+function gather(parts: readonly Part[], keyOf: (part: Part) => string): Part[][] {
+  const groups = new Map<string, Part[]>();
+  for (const part of parts) {
+    const key = keyOf(part);
+    const group = groups.get(key);
+    if (group) group.push(part);
+    else groups.set(key, [part]);
+  }
+  return [...groups.values()];
 }
