@@ -333,7 +333,7 @@ test('a door shows its hinges on door and case, a reveal can be tried, and anoth
   await untilAlive(driver);
   await driver.findElement(By.css('[data-part="door/o1/left"] rect')).click();
   const panel = '[aria-label="Hinges of this door"]';
-  assert.match(await textOf(driver, panel), /full overlay on a side[\s\S]*on the door[\s\S]*on the case/);
+  assert.match(await textOf(driver, panel), /full overlay[\s\S]*on the door[\s\S]*on the case/);
   await type('Reveal to try', '1/4');
   await named(driver, 'Back to this door');
   await (await named(driver, 'Back to this door')).click();

@@ -166,9 +166,9 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
                 <button
                   type="button"
                   className="min-h-7 text-left hover:text-pencil"
-                  aria-label={`Select hinge ${at + 1}`}
                   onClick={() => select(hingeKey(key, at))}
                 >
+                  <span className="sr-only">Select hinge </span>
                   {at + 1}
                   {!clear ? ', not clear' : here ? ', set here' : moved !== 0 ? `, moved ${formatMm(moved, 0.1)}` : ''}
                 </button>

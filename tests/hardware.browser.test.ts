@@ -1,0 +1,237 @@
+import assert from 'node:assert/strict';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { after, before, test } from 'node:test';
+import { By, Key, Origin } from 'selenium-webdriver';
+import { catalogue, readHardwareText, writeHardware } from '../src/core/job/index.js';
+import {
+  consoleErrors,
+  downloaded,
+  eventually,
+  find,
+  named,
+  openBrowser,
+  seriousProblems,
+  type TestBrowser,
+  textOf,
+  untilAlive,
+} from './support/browser.js';
+import { startServer, type TestServer } from './support/server.js';
+
+let server: TestServer;
+let browser: TestBrowser;
+before(async () => {
+  server = await startServer({ seed: true });
+  browser = await openBrowser();
+});
+after(async () => {
+  await browser?.close();
+  await server?.close();
+});
+
+const saved = () =>
+  eventually(
+    () => textOf(browser.driver, '[data-save]'),
+    (text) => text === 'Saved',
+    'the job is not saved',
+  );
+
+/** Opens a cabinet of the reading room on the bench, once what was done before is saved. */
+async function bench(cabinet: string) {
+  const { driver } = browser;
+  if ((await driver.findElements(By.css('[data-save]'))).length > 0) await saved();
+  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  const room = jobs.find(({ name }) => name.includes('reading room'));
+  await driver.get(`${server.url}/jobs/${room?.id}?cabinet=${cabinet}`);
+  await untilAlive(driver);
+}
+
+const unfold = async (title: string) => {
+  const fold = await find(browser.driver, `details[data-fold="${title}"]`);
+  if ((await fold.getAttribute('open')) === null) await (await fold.findElement(By.css('summary'))).click();
+};
+const chooseFrom = async (label: string, words: string) => {
+  const list = await find(browser.driver, `select[aria-label="${label}"]`);
+  await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
+};
+const height = async (handle: string) =>
+  Number(await (await find(browser.driver, `[data-handle="${handle}"]`)).getAttribute('aria-valuenow'));
+const undo = async () => (await named(browser.driver, 'Undo')).click();
+
+test('a hinge chosen on the drawing lights both its marks, and its rows; the corner is drawn at full size', async () => {
+  const { driver } = browser;
+  await bench('c1');
+  await (await find(driver, '[data-handle="hinge-door/o2/left-1"]')).click();
+  const lit = async () =>
+    (await driver.executeScript(
+      'return [...document.querySelectorAll(\'[data-hardware="hinge/door/o2/left/1"] :is(circle, rect)\')].map((each) => each.getAttribute("stroke"))',
+    )) as string[];
+  await eventually(
+    lit,
+    (strokes) => strokes.length === 2 && strokes.every((ink) => ink.includes('pencil')),
+    'not both lit',
+  );
+  assert.match(await textOf(driver, '[aria-label="Hinges of this door"]'), /kg/);
+  await (await named(driver, 'The corner in plan')).click();
+  const words = await textOf(driver, 'main svg');
+  for (const word of ['overlay', 'to the cup', 'swing', 'plate']) assert.ok(words.includes(word), word);
+  assert.match(words, /1 : 1(?!\.)/, 'at full size');
+  const panel = await textOf(driver, '[aria-label="Hinges of this door"]');
+  assert.match(panel, /What is asked[\s\S]*frameless[\s\S]*From the library[\s\S]*reveal/i);
+  await (await find(driver, '[aria-label="Hinges of this door"] details summary')).click();
+  assert.match(await textOf(driver, '[aria-label="Hinges of this door"]'), /made for face frames/);
+  assert.deepEqual(await seriousProblems(driver), []);
+});
+
+test('a hinge of a profile is taken from the library list, and the reveal it gives is said', async () => {
+  const { driver } = browser;
+  await bench('c1');
+  await driver.findElement(By.css('body')).sendKeys('h');
+  await (await named(driver, '165° straight')).click();
+  await eventually(
+    () => textOf(driver, 'main svg'),
+    (text) => text.includes('165°'),
+    'the corner does not open to 165°',
+  );
+  await undo();
+  await eventually(
+    () => textOf(driver, 'main svg'),
+    (text) => text.includes('110°'),
+    'undo did not bring the hinge back',
+  );
+});
+
+test('a shelf is dragged from hole to hole, stepped by its arrow keys, and taken back', async () => {
+  const { driver } = browser;
+  await bench('c3');
+  const shelf = 'shelf-o1-1';
+  const before = await height(shelf);
+  const handle = await find(driver, `[data-handle="${shelf}"]`);
+  await driver
+    .actions()
+    .move({ origin: handle })
+    .press()
+    .move({ origin: Origin.POINTER, x: 0, y: -8 })
+    .move({ origin: Origin.POINTER, x: 0, y: -6 })
+    .release()
+    .perform();
+  const dragged = await eventually(
+    () => height(shelf),
+    (mm) => mm > before,
+    'the shelf did not follow the pointer',
+  );
+  assert.equal(Math.round((dragged - before) * 10) % 320, 0, 'whole steps of 32');
+  await (await find(driver, `[data-handle="${shelf}"]`)).sendKeys(Key.ARROW_DOWN);
+  await eventually(
+    () => height(shelf),
+    (mm) => Math.abs(mm - dragged + 32) < 0.1,
+    'the arrow did not step it down',
+  );
+  await undo();
+  await undo();
+  assert.equal(await height(shelf), before);
+});
+
+test('the pin columns of a side move on its panel', async () => {
+  const { driver } = browser;
+  await bench('c3');
+  await (await named(driver, 'Select 3.A')).click();
+  await (await named(driver, 'Panel')).click();
+  const before = await height('shelf-o1-1');
+  await (await find(driver, '[data-handle="shelf-o1-1"]')).sendKeys(Key.ARROW_UP);
+  await eventually(
+    () => height('shelf-o1-1'),
+    (mm) => Math.abs(mm - before - 32) < 0.1,
+    'the column did not move',
+  );
+  assert.match(await textOf(driver, 'main'), /pins: shelves of the open bay/);
+  await undo();
+});
+
+test('a wall beside the door is found out, and the fix stops the door; undo takes it back', async () => {
+  const { driver } = browser;
+  await bench('c4');
+  await unfold('Ends');
+  const ends = await find(driver, 'fieldset[data-path="ends/right"]');
+  await (await ends.findElement(By.xpath('.//label[contains(., "a wall")]'))).click();
+  const finding = '[data-finding="hinges/opens-too-far"]';
+  assert.match(await textOf(driver, finding), /meets the wall at \d+ degrees/);
+  await (
+    await driver.findElement(By.xpath('//*[@data-finding="hinges/opens-too-far"]//button[contains(., "Stop")]'))
+  ).click();
+  await eventually(
+    () => driver.findElements(By.css(finding)),
+    (left) => left.length === 0,
+    'the finding is still there',
+  );
+  await undo();
+  await find(driver, finding);
+  await undo();
+});
+
+test('the cabinet at the end is said, the gap between both is shown, and too little of it is found', async () => {
+  const { driver } = browser;
+  await bench('c3');
+  await find(driver, '[data-dimension="shared-gap-left"]');
+  await unfold('Ends');
+  await (
+    await driver.findElement(By.xpath('//label[contains(., "Cabinet at the right")]//option[.="not said"]'))
+  ).click();
+  await eventually(
+    () => driver.findElements(By.css('[data-dimension="shared-gap-right"]')),
+    (left) => left.length === 0,
+    'the gap is still drawn',
+  );
+  await undo();
+  await (await find(driver, '[data-dimension="reveal-right"]')).click();
+  await (await driver.switchTo().activeElement()).sendKeys(Key.chord(Key.CONTROL, 'a'), '0', Key.ENTER);
+  await bench('c4');
+  await (await find(driver, '[data-dimension="reveal-left"]')).click();
+  await (await driver.switchTo().activeElement()).sendKeys(Key.chord(Key.CONTROL, 'a'), '0', Key.ENTER);
+  await bench('c3');
+  const finding = '[data-finding="fronts/neighbours-meet"]';
+  assert.match(await textOf(driver, finding), /cabinet 4/);
+  await (await named(driver, 'Let both carry half')).click();
+  await eventually(
+    () => driver.findElements(By.css(finding)),
+    (left) => left.length === 0,
+    'sharing the gap did not settle it',
+  );
+});
+
+test('a hardware library goes out, comes in changed, and a wrong one is refused with its place', async () => {
+  const { driver, downloads } = browser;
+  await bench('c1');
+  await (await named(driver, 'Hardware')).click();
+  assert.match(await textOf(driver, '[role=dialog]'), /Ostrel Fittings[\s\S]*Corran Brassware[\s\S]*Harl/);
+  assert.deepEqual(await seriousProblems(driver), []);
+  await (await named(driver, 'Library file')).click();
+  const read = readHardwareText(await downloaded(downloads, '.alcove-hardware.json'));
+  assert.ok(read.ok);
+  assert.deepEqual(read.value, catalogue);
+
+  const bring = async (name: string, text: string) => {
+    const file = join(downloads, name);
+    writeFileSync(file, text);
+    await (await driver.findElement(By.css('input[aria-label="Hardware library to bring in"]'))).sendKeys(file);
+  };
+  const wrong = JSON.parse(writeHardware(catalogue)) as { hinges: { opening: number }[] };
+  (wrong.hinges[0] as { opening: number }).opening = 500;
+  await bring('wrong.json', JSON.stringify(wrong));
+  assert.match(await textOf(driver, '[role=dialog] [role=alert]'), /wrong\.json: .*at most 180.*hinges\/0\/opening/);
+  const pull = { ...catalogue.pulls[0], id: 'harl-long', name: 'long bow, 320 centres', centres: 320, length: 330 };
+  await bring(
+    'more.json',
+    JSON.stringify({ format: 'alcove-hardware', version: 1, unit: 'mm', hinges: [], pulls: [pull] }),
+  );
+  assert.match(await textOf(driver, '[role=dialog] [role=status]'), /1 pulls came in/);
+  await (await named(driver, 'Close')).click();
+  await unfold('Pulls and knobs');
+  await chooseFrom('Pull on drawers', 'long bow');
+  await eventually(
+    () => textOf(driver, 'main'),
+    (text) => text.includes('long bow'),
+    'the new pull is not on the drawers',
+  );
+  assert.deepEqual(await consoleErrors(driver), []);
+});
