@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { type Cabinet, type Job, newCabinet, newJob, readJobText } from '../src/core/job/index.js';
+import { findClashes } from '../src/core/machining/index.js';
 import { createSolver, solve, solveCabinet } from '../src/core/solve.js';
 import { benchStorage } from './storage.js';
 
@@ -26,6 +27,7 @@ if (!demo.ok) throw new Error('the demo job is not valid');
 const one = demo.value;
 const sixty = manyCabinets(60);
 const large = manyCabinets(1000);
+const solved = solve(sixty);
 const solver = createSolver();
 solver(sixty);
 let width = 400;
@@ -46,6 +48,11 @@ bench
     width = 400 + ((width + 1) % 800);
     cabinets[30] = { ...cabinet, size: { ...cabinet.size, width } };
     solver({ ...sixty, cabinets });
+  })
+  .add('clearances in 60 cabinets|within the 120 ms above', () => {
+    for (const { parts } of solved.cabinets)
+      for (const { machining, length, width, thickness } of parts)
+        findClashes(machining, { length: length.mm, width: width.mm, thickness: thickness.mm }, 2);
   })
   .add('1,000 cabinets from nothing|linear: 1000/60 of the 60', () => {
     solve(large);

@@ -99,6 +99,7 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
     max: { h: rear, v: box.height.mm },
     items: cutItems(solved, { normal: 'x', at }),
     dimensions: sectionDimensions(solved, front),
+    spot: ({ placement }, { u, v }) => flat(toCabinet(placement, u, v, 0), { normal: 'x', at }),
     handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),
   };
 }

@@ -1,4 +1,5 @@
 import type { Dim } from '../derive/index.js';
+import type { Part } from '../parts/index.js';
 
 /**
  * A drawing as data: primitives with meaning, in mm. The screen, paper and export writers all render this same value.
@@ -143,4 +144,6 @@ export interface Drawing {
   readonly items: readonly DrawingItem[];
   readonly dimensions: readonly DimensionItem[];
   readonly handles?: readonly DragHandle[];
+  /** Where a place on a part (along its length and width, mm) lies in this view. */
+  readonly spot?: (part: Part, at: { readonly u: number; readonly v: number }) => DrawingPoint;
 }

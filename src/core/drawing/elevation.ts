@@ -1,5 +1,5 @@
 import type { Front } from '../fronts/index.js';
-import { type Part, type PartRole, partExtent } from '../parts/index.js';
+import { type Part, type PartRole, partExtent, toCabinet } from '../parts/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import type { Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from './drawing.js';
@@ -27,6 +27,10 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       ...marks(solved),
     ],
     dimensions: elevationDimensions(solved, beside),
+    spot: ({ placement }, { u, v }) => {
+      const [x, , z] = toCabinet(placement, u, v, 0);
+      return { h: x, v: z };
+    },
     handles: [...shelfHandles(solved, ({ cell }) => cell.inside.h), ...hingeHandles(solved)],
   };
 }

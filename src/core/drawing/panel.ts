@@ -32,6 +32,7 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
     dimensions: dimensions(part, face, flip),
     // Pins are moved from the face they are bored in.
     handles: solved && face === 1 ? pinHandles(solved, part, flip) : [],
+    spot: (_part, at) => point(at.u, at.v),
   };
 }
 
@@ -73,8 +74,9 @@ function edgeNames(part: Part, point: ToDrawing): DrawingItem[] {
   const places: Record<EdgeReference, [number, number]> = {
     u0: [inset * 0.6, width / 2],
     u1: [length - inset * 0.6, width / 2],
-    v0: [length / 2, inset],
-    v1: [length / 2, width - inset],
+    // Well inside the lines of holes that run along these edges.
+    v0: [length / 2, width * 0.26],
+    v1: [length / 2, width * 0.74],
   };
   const slim = width < 140 || length < 140;
   const edges: EdgeReference[] = slim ? [] : ['u0', 'u1', 'v0', 'v1'];

@@ -1,43 +1,11 @@
 import { receiverOf, shrinkage } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
-import type { Act } from '../job/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
+import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
-/** A back thinner than this cannot be hung through (mm). */
-const HANGING_BACK = 12;
-/** Material that has to stay beside a groove (mm). */
-const LEAST_BESIDE_GROOVE = 5;
 /** Movement a maker has to provide for (mm). */
 const MOVES = 1;
-
-const settingPath = ({ cabinet }: RuleContext, path: string) => `cabinets/${cabinet.id}/settings/${path}`;
-
-function fix(context: RuleContext, label: string, path: string, value: string): Act {
-  return { label, edits: [{ path: settingPath(context, path), value }] };
-}
-
-/** A wall cabinet hangs through its nailers, or through a back thick enough. */
-const wallWithoutNailer: FindingRule = {
-  id: 'carcass/wall-without-nailer',
-  check(context) {
-    const { cabinet, parts, resolved, show } = context;
-    if (cabinet.kind !== 'wall' || parts.some((part) => part.role === 'nailer')) return [];
-    const back = resolved.materials.back.thickness;
-    if (resolved.settings.back.kind.value !== 'none' && back.mm >= HANGING_BACK) return [];
-    return [
-      {
-        severity: 'stop',
-        what: `The wall cabinet has no nailer and its back is ${resolved.settings.back.kind.value === 'none' ? 'missing' : show(back.mm)}.`,
-        why: `It would hang by a back under ${show(HANGING_BACK)}. Hanging screws go through a nailer fixed to both sides, into structure, with rated fixings; local practice decides which.`,
-        numbers: [back],
-        settings: [settingPath(context, 'nailer/rails')],
-        fixes: [fix(context, 'Put nailers in', 'nailer/rails', 'standard')],
-      },
-    ];
-  },
-};
 
 /** A bottom under the sides hangs on its screws unless something carries it. */
 const bottomInWithdrawal: FindingRule = {
@@ -54,7 +22,7 @@ const bottomInWithdrawal: FindingRule = {
         why: 'Its screws would be pulled out of the end grain by the load. Put it between the sides, or stand the box on a plinth or the floor.',
         parts: ['bottom'],
         settings: [settingPath(context, 'bottom/place')],
-        fixes: [fix(context, 'Put the bottom between the sides', 'bottom/place', 'between')],
+        fixes: [setChoice(context, 'Put the bottom between the sides', 'bottom/place', 'between')],
       },
     ];
   },
@@ -81,104 +49,6 @@ const cutTooDeep: FindingRule = {
     }),
 };
 
-/** What stays between the back groove and the rear edge. */
-const grooveNearEdge: FindingRule = {
-  id: 'carcass/groove-near-edge',
-  check(context) {
-    const { box, resolved, show } = context;
-    if (resolved.settings.back.kind.value !== 'grooved' || box.grooveOffset.mm >= LEAST_BESIDE_GROOVE) return [];
-    return [
-      {
-        severity: 'warn',
-        what: `Only ${show(box.grooveOffset.mm)} stays behind the back groove.`,
-        why: `Less than ${show(LEAST_BESIDE_GROOVE)} breaks out when the back is driven home. A rabbet would take the back at the edge.`,
-        numbers: [box.grooveOffset],
-        parts: ['side/left', 'side/right'],
-        settings: [settingPath(context, 'back/offset')],
-        fixes: [fix(context, 'Take the back in a rabbet', 'back/kind', 'rabbeted')],
-      },
-    ];
-  },
-};
-
-/** A nailer behind the back needs the room behind the groove. */
-const nailerDoesNotFit: FindingRule = {
-  id: 'carcass/nailer-does-not-fit',
-  check(context) {
-    const { box, parts, resolved, show } = context;
-    const nailer = parts.find((part) => part.role === 'nailer');
-    if (
-      !nailer ||
-      resolved.settings.back.kind.value !== 'grooved' ||
-      nailer.thickness.mm <= box.grooveOffset.mm + TOLERANCE_MM
-    )
-      return [];
-    return [
-      {
-        severity: 'stop',
-        what: `The nailer is ${show(nailer.thickness.mm)} thick and ${show(box.grooveOffset.mm)} stays behind the back.`,
-        why: 'It would stand out behind the sides and hold the cabinet off the wall.',
-        numbers: [nailer.thickness, box.grooveOffset],
-        parts: [nailer.key],
-        settings: [settingPath(context, 'back/offsetFrom')],
-        fixes: [fix(context, 'Set the groove one nailer from the rear', 'back/offsetFrom', 'nailer')],
-      },
-    ];
-  },
-};
-
-/** An edge of the back that neither groove, rabbet nor nailer holds. */
-const backNotHeld: FindingRule = {
-  id: 'carcass/back-not-held',
-  check(context) {
-    const { resolved, parts } = context;
-    const { back, top } = resolved.settings;
-    if (back.kind.value !== 'grooved') return [];
-    const openTop = top.kind.value !== 'full';
-    const held = parts.some(
-      (part) => part.key === 'nailer/high' || part.key === 'stretcher/rear' || part.key === 'web/top/rail/rear',
-    );
-    if (!openTop || held) return [];
-    return [
-      {
-        severity: 'warn',
-        what: 'Nothing holds the upper edge of the back.',
-        why: 'It sits in grooves at the sides only and will buckle and rattle. A nailer or a rear stretcher holds it.',
-        parts: ['back'],
-        fixes: [fix(context, 'Put nailers in', 'nailer/rails', 'standard')],
-      },
-    ];
-  },
-};
-
-/** A box needs a back, or rails, to stay square. */
-const racks: FindingRule = {
-  id: 'carcass/racks',
-  check(context) {
-    const { parts, resolved } = context;
-    if (resolved.settings.back.kind.value !== 'none') return [];
-    const rear = parts.some((part) => part.role === 'nailer' || part.key === 'stretcher/rear');
-    return [
-      rear
-        ? {
-            severity: 'note',
-            what: 'The box has no back; its rails alone keep it square.',
-            why: 'Brace it until it is fixed in place.',
-          }
-        : {
-            severity: 'stop',
-            what: 'The box has neither back nor rails at the rear.',
-            why: 'It racks: nothing keeps it square once it is lifted. Put a back or nailers in.',
-            settings: [settingPath(context, 'back/kind')],
-            fixes: [
-              fix(context, 'Put nailers in', 'nailer/rails', 'standard'),
-              fix(context, 'Groove a back in', 'back/kind', 'grooved'),
-            ],
-          },
-    ];
-  },
-};
-
 /** Screws and pockets that would be seen on an exposed end. */
 const visibleFasteners: FindingRule = {
   id: 'carcass/visible-fasteners',
@@ -201,7 +71,7 @@ const visibleFasteners: FindingRule = {
           parts: [`side/${end}`],
           settings: [settingPath(context, `ends/${end}`)],
           fixes: [
-            fix(context, 'Apply an end panel', `ends/${end}Panel`, 'applied'),
+            setChoice(context, 'Apply an end panel', `ends/${end}Panel`, 'applied'),
             {
               label: 'Dado the horizontals',
               edits: ['bottom', 'top', 'shelf'].map((which) => ({
@@ -213,27 +83,6 @@ const visibleFasteners: FindingRule = {
         },
       ];
     });
-  },
-};
-
-/** A back whose edge shows on an exposed end. */
-const backEdgeShows: FindingRule = {
-  id: 'carcass/back-edge-shows',
-  check(context) {
-    const { ends, back } = context.resolved.settings;
-    const shown = (['left', 'right'] as const).filter(
-      (end) => ends[end].value === 'exposed' && ends[`${end}Panel`].value === 'none',
-    );
-    if (back.kind.value !== 'applied' || shown.length === 0) return [];
-    return [
-      {
-        severity: 'note',
-        what: `The edge of the applied back shows on the exposed ${shown.join(' and ')} end.`,
-        why: 'A rabbet or a groove in the side hides it.',
-        parts: ['back'],
-        fixes: [fix(context, 'Take the back in a rabbet', 'back/kind', 'rabbeted')],
-      },
-    ];
   },
 };
 
@@ -351,7 +200,7 @@ const bottomCannotGoUnder: FindingRule = {
         what: 'The sides reach the floor, so the bottom is put between them.',
         why: 'A bottom under the sides needs a plinth, or the floor, directly below it.',
         settings: [settingPath(context, 'bottom/place')],
-        fixes: [fix(context, 'Say so', 'bottom/place', 'between')],
+        fixes: [setChoice(context, 'Say so', 'bottom/place', 'between')],
       },
     ];
   },
@@ -378,15 +227,9 @@ const webFrameTooSmall: FindingRule = {
 };
 
 export const carcassRules: readonly FindingRule[] = [
-  wallWithoutNailer,
   bottomInWithdrawal,
   cutTooDeep,
-  grooveNearEdge,
-  nailerDoesNotFit,
-  backNotHeld,
-  racks,
   visibleFasteners,
-  backEdgeShows,
   partitionWithoutSupport,
   negativePacking,
   solidMoves,

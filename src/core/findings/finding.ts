@@ -23,6 +23,8 @@ export interface Finding {
   readonly numbers: readonly Dim[];
   /** Keys of the parts it concerns. */
   readonly parts: readonly string[];
+  /** Where on the part it is, along its length and its width (mm). */
+  readonly at?: { readonly u: number; readonly v: number };
   /** Decisions it concerns, as edit paths. */
   readonly settings: readonly string[];
   /** Acts that would settle it, each one undo. */
@@ -62,6 +64,16 @@ export interface RuleContext extends BuiltCabinet {
 
 export type FindingDraft = Omit<Finding, 'rule' | 'cabinetId' | 'numbers' | 'parts' | 'settings' | 'fixes'> &
   Partial<Pick<Finding, 'numbers' | 'parts' | 'settings' | 'fixes'>>;
+
+/** Where a setting is decided on the cabinet that is looked at, as an edit path. */
+export function settingPath({ cabinet }: { readonly cabinet: Cabinet }, path: string): string {
+  return `cabinets/${cabinet.id}/settings/${path}`;
+}
+
+/** An act that decides a setting on this cabinet. */
+export function setChoice(context: RuleContext, label: string, path: string, value: string): Act {
+  return { label, edits: [{ path: settingPath(context, path), value }] };
+}
 
 /** One rule of a family: looks at one cabinet and says what it finds. */
 export interface FindingRule {

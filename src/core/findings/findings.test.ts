@@ -223,6 +223,7 @@ test('every fix can be applied and settles its finding', () => {
     { settings: { back: { offsetFrom: 'set', offset: 12 } } },
     { settings: { fronts: { fit: 'inset', stops: 'none' } } },
     { width: 900, settings: { shelves: { load: 'books' } } },
+    { from: 'wall', width: 1000, settings: { shelves: { load: 'kitchen' } } },
     { settings: { ends: { left: 'exposed' } } },
     { settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } },
     { settings: { ends: { left: 'wall' } } },

@@ -1,5 +1,6 @@
 import type { JobHead } from '../job/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
+import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
 import { frontRules } from './fronts.js';
@@ -9,14 +10,17 @@ import { materialRules } from './materials.js';
 import { neighbourRules } from './neighbours.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
+import { swingRules } from './swings.js';
 
 /** Every rule there is. A new family is one file and one line here. */
 export const findingRules: readonly FindingRule[] = [
   ...sizeRules,
   ...carcassRules,
+  ...backRules,
   ...frontRules,
   ...shelfRules,
   ...hingeRules,
+  ...swingRules,
   ...machiningRules,
   ...materialRules,
 ];

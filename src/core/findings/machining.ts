@@ -10,7 +10,7 @@ import {
 } from '../machining/index.js';
 import { type Part, toCabinet } from '../parts/index.js';
 import { pinLines } from '../shelves/index.js';
-import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
+import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 import { moveHinge } from './hinges.js';
 
 /** Material that has to stay between two cuts, and between a hole and an edge (mm). */
@@ -39,6 +39,7 @@ const operationsMeet: FindingRule = {
           what: `On ${part.name.toLowerCase()} two operations ${left <= 0 ? 'meet' : `leave ${show(left)} between them`}: ${a.reason}, and ${b.reason}.`,
           why: `It is at ${show(u)} along and ${show(v)} across the part; at least ${show(LEAST_SKIN)} has to stay. Move the hinge, the divider or the joint.`,
           parts: keys,
+          at: { u, v },
           fixes: waysApart(context, part, clash),
         };
       }),
@@ -65,8 +66,6 @@ function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
 function isPins(operation: Operation): operation is Holes {
   return operation.kind === 'holes' && operation.reason.startsWith('pins: ');
 }
-
-const settingPath = ({ cabinet }: RuleContext, path: string) => `cabinets/${cabinet.id}/settings/${path}`;
 
 /** True when an operation as changed comes too near nothing else on the part. */
 function settled(context: RuleContext, part: Part, was: Operation, changed: Operation): boolean {

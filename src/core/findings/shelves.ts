@@ -1,45 +1,83 @@
-import type { Act } from '../job/index.js';
-import { partExtent } from '../parts/index.js';
-import { loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
-import type { FindingDraft, FindingRule } from './finding.js';
+import { length } from '../derive/index.js';
+import { type Act, type Cabinet, type Fill, nextId, type Opening, openingsOf, type Split } from '../job/index.js';
+import { type Part, partExtent } from '../parts/index.js';
+import { type LoadedShelf, loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
+import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
 /** A shelf that hangs more than it may under its load, with the smallest strip that would hold it. */
 const sags: FindingRule = {
   id: 'shelves/sags',
-  check({ cabinet, rows, resolved, show }) {
+  check(context) {
+    const { cabinet, rows, parts, resolved, show } = context;
     return rows.flatMap(({ part, keys }): FindingDraft[] => {
-      const shelf = loadedShelf(part, resolved);
+      const shelf = loadedShelf(part, parts, resolved);
       if (!shelf || shelf.span.mm <= 0 || shelf.depth.mm <= 0) return [];
       const sag = shelfSag(shelf);
       if (sag.passes) return [];
-      const { stripThickness } = resolved.settings.shelves;
-      const height =
-        part.role === 'shelf' ? smallestStrip(shelf, stripThickness, resolved.materials.frame.material) : undefined;
-      const strip: Act[] =
-        height === undefined
-          ? []
-          : [
-              {
-                label: `Glue a strip ${show(height)} high to the front`,
-                edits: [{ path: `cabinets/${cabinet.id}/settings/shelves/stripHeight`, value: height }],
-              },
-            ];
+      const ways = remedies(context, part, shelf);
       return [
         {
           severity: 'warn',
           what: `${part.name} sags ${show(sag.lasting.mm)} in time under ${shelf.load}; ${show(sag.allowed.mm)} is allowed.`,
-          why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. ${height === undefined ? 'A partition, or a thicker shelf, shortens the sag.' : 'A strip, a thicker shelf or a partition shortens the sag.'}`,
+          why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. ${ways.length > 0 ? 'The smallest of each remedy is offered here.' : 'Shorten the span, or carry less.'}`,
           numbers: [sag.lasting, sag.allowed],
           parts: keys,
           settings: [`cabinets/${cabinet.id}/settings/shelves/load`],
-          fixes: strip,
+          fixes: ways,
         },
       ];
     });
   },
 };
 
-const settingPath = (id: string, path: string) => `cabinets/${id}/settings/${path}`;
+/** The smallest of each remedy that holds the load: a strip, a thicker board the job has, a partition under the middle. */
+function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
+  const { head, cabinet, resolved, show } = context;
+  const { stripThickness } = resolved.settings.shelves;
+  const acts: Act[] = [];
+  const height =
+    part.role === 'shelf' ? smallestStrip(shelf, stripThickness, resolved.materials.frame.material) : undefined;
+  if (height !== undefined)
+    acts.push({
+      label: `Glue a strip ${show(height)} high to the front`,
+      edits: [{ path: settingPath(context, 'shelves/stripHeight'), value: height }],
+    });
+  const thicker = [...head.materials]
+    .sort((a, b) => a.nominal - b.nominal)
+    .find(
+      (material) =>
+        material.nominal > shelf.thickness.mm &&
+        shelfSag({ ...shelf, material, thickness: length(material.nominal, material.name) }).passes,
+    );
+  if (thicker)
+    acts.push({
+      label: `Make the shelves of ${thicker.name}`,
+      edits: [{ path: settingPath(context, 'materials/shelf'), value: thicker.id }],
+    });
+  const half = shelf.span.minus(resolved.materials.partition.thickness).over(2);
+  const bay = context.bays.find(({ cell }) => part.key.startsWith(`shelf/${cell.opening.id}/`));
+  const divided = bay && inTwo(bay.cell.fill, cabinet);
+  if (bay && divided && shelfSag({ ...shelf, span: half }).passes)
+    acts.push({
+      label: 'Divide the opening with a partition',
+      edits: [{ path: `${bay.cell.path}/fill`, value: divided }],
+    });
+  return acts;
+}
+
+/** What closed an opening closes both halves of it: an open bay two, a pair of doors one door each. */
+function inTwo(fill: Fill, cabinet: Cabinet): Split | undefined {
+  if (fill.kind !== 'open' && fill.kind !== 'pair') return undefined;
+  const taken = openingsOf(cabinet.face).map(({ id }) => id);
+  const { shelves } = fill;
+  const parts = (['left', 'right'] as const).map((hinged): Opening => {
+    const id = nextId('o', taken);
+    taken.push(id);
+    const half: Fill = fill.kind === 'open' ? { kind: 'open', shelves } : { kind: 'door', hinged, shelves };
+    return { id, size: { rule: 'share', weight: 1 }, divider: 'partition', fill: half };
+  });
+  return { kind: 'columns', graduation: cabinet.face.graduation, parts };
+}
 
 /** A shelf whose opening has no hole of the grid to stand in, or not enough of them. */
 const noHole: FindingRule = {
@@ -59,14 +97,14 @@ const noHole: FindingRule = {
           what: `${without === 1 ? 'A shelf' : `${without} shelves`} of ${cell.name} ${without === 1 ? 'has' : 'have'} no hole to stand in.`,
           why,
           parts: places.flatMap(({ hole }, at) => (hole === undefined ? [`shelf/${cell.opening.id}/${at + 1}`] : [])),
-          settings: [settingPath(cabinet.id, 'pins/kind')],
+          settings: [settingPath({ cabinet }, 'pins/kind')],
           fixes:
             parity === undefined
               ? []
               : [
                   {
                     label: 'Bore through the partition',
-                    edits: [{ path: settingPath(cabinet.id, 'pins/opposite'), value: 'through' }],
+                    edits: [{ path: settingPath({ cabinet }, 'pins/opposite'), value: 'through' }],
                   },
                 ],
         },
@@ -86,11 +124,11 @@ const noUpright: FindingRule = {
           severity: 'stop',
           what: `The shelves of ${cell.name} have nothing to stand on at the ${open.join(' and the ')}.`,
           why: 'No side or partition ends there. Put a partition between the columns, or take the shelves out.',
-          settings: [settingPath(cabinet.id, 'dividers/partitions')],
+          settings: [settingPath({ cabinet }, 'dividers/partitions')],
           fixes: [
             {
               label: 'Put partitions between the columns',
-              edits: [{ path: settingPath(cabinet.id, 'dividers/partitions'), value: 'partition' }],
+              edits: [{ path: settingPath({ cabinet }, 'dividers/partitions'), value: 'partition' }],
             },
           ],
         },
@@ -111,7 +149,7 @@ const oneLine: FindingRule = {
         what: `There is room for one line of pin holes only, ${show(lines.front.mm)} from the front, in a clear depth of ${show(box.clearDepth.mm)}.`,
         why: 'On one line a shelf tips. Bring the front line forward, or fix the shelves.',
         numbers: [lines.front, box.clearDepth],
-        settings: [settingPath(cabinet.id, 'pins/front')],
+        settings: [settingPath({ cabinet }, 'pins/front')],
       },
     ];
   },
@@ -124,7 +162,7 @@ const pinDepth: FindingRule = {
     const { depth, leastDepth } = resolved.settings.pins;
     const uprights = new Set(bays.flatMap(({ left, right }) => [left, right]));
     if (uprights.size === 0 || resolved.settings.pins.kind.value === 'none') return [];
-    const path = settingPath(cabinet.id, 'pins/depth');
+    const path = settingPath({ cabinet }, 'pins/depth');
     const thinnest = Math.min(...[...uprights].flatMap((part) => (part ? [part.thickness.mm] : [])));
     if (depth.mm < leastDepth.mm)
       return [
@@ -164,7 +202,7 @@ const tooTight: FindingRule = {
     const { sidePlay } = resolved.settings.shelves;
     const binds = sidePlay.mm < LEAST_PLAY;
     if (bays.length === 0 || (!binds && sidePlay.mm <= MOST_PLAY)) return [];
-    const path = settingPath(cabinet.id, 'shelves/sidePlay');
+    const path = settingPath({ cabinet }, 'shelves/sidePlay');
     return [
       {
         severity: 'warn',
@@ -199,7 +237,7 @@ const tooDeep: FindingRule = {
       return at.min[1] < max[1] - 0.01 && at.min[2] < level.max[2] && at.max[2] > level.min[2];
     });
     if (!nailer) return [];
-    const path = settingPath(cabinet.id, 'shelves/rearPlay');
+    const path = settingPath({ cabinet }, 'shelves/rearPlay');
     const more = max[1] - partExtent(nailer).min[1] + resolved.settings.shelves.rearPlay.mm;
     return [
       {

@@ -4,9 +4,9 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { length } from '../derive/index.js';
-import { type Material, metricMaterials } from '../job/index.js';
+import { type Material, metricMaterials, type Opening } from '../job/index.js';
 import { partExtent } from '../parts/index.js';
-import { type LoadedShelf, longestSpan, shelfSag, smallestStrip } from './index.js';
+import { type LoadedShelf, loadedShelf, longestSpan, shelfSag, smallestStrip } from './index.js';
 
 const { given, expect } = JSON.parse(
   readFileSync(new URL('../../../tests/cases/07-sag.json', import.meta.url), 'utf8'),
@@ -86,4 +86,29 @@ test('a strip is a part of its own and the board gives up its thickness', () => 
   assert.equal(edge.max[2], board.max[2], 'tops flush');
   assert.equal(edge.max[1], board.min[1], 'in front of the board');
   assert.equal(edge.min[1], partExtent(partOf(plain, 'shelf/o2/1')).min[1]);
+});
+
+test('a partition under a fixed shelf shortens what hangs free', () => {
+  const half = (id: string): Opening => ({
+    id,
+    size: { rule: 'share', weight: 1 },
+    fill: { kind: 'open', shelves: 0 },
+  });
+  const spanOf = (lower: Opening['fill']) => {
+    const solved = solveWith({
+      width: 900,
+      parts: [
+        { ...half('o1'), divider: 'shelf' },
+        { ...half('o2'), fill: lower },
+      ],
+    });
+    return loadedShelf(partOf(solved, 'divider/o1'), solved.parts, solved.resolved)?.span.mm;
+  };
+  assert.equal(spanOf({ kind: 'open', shelves: 0 }), 864);
+  const columns: Opening['fill'] = {
+    kind: 'columns',
+    graduation: { kind: 'arithmetic', step: 0 },
+    parts: [half('a'), half('b')],
+  };
+  assert.equal(spanOf(columns), (864 - 18) / 2);
 });

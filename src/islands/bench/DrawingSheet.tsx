@@ -13,6 +13,7 @@ import {
 } from './DrawingDimensions.js';
 import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
+import { FindingMarks } from './FindingMarks.js';
 
 const UNITS_PER_MM = 96 / 25.4;
 const TITLE_HEIGHT = 30;
@@ -77,6 +78,7 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
           {drawing.handles?.map((handle) => (
             <DragHandleMark key={handle.id} handle={handle} laid={laid} />
           ))}
+          <FindingMarks solved={solved} drawing={drawing} laid={laid} />
           {laid.dimensions.map((placed) => (
             <DimensionLines key={placed.item.id} placed={placed} />
           ))}

@@ -5,7 +5,7 @@ import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { findingsOf } from './store.js';
 
-const WORD: Record<Severity, string> = { stop: 'Stop', warn: 'Warning', note: 'Note' };
+export const SEVERITY_WORD: Record<Severity, string> = { stop: 'Stop', warn: 'Warning', note: 'Note' };
 const ICON = { stop: OctagonX, warn: TriangleAlert, note: CircleHelp } as const;
 
 /** What Alcove found about this cabinet: what, why, and what would settle it. */
@@ -32,9 +32,15 @@ export function FindingsPanel({ solved }: { solved: SolvedCabinet }) {
 }
 
 /** Findings of the cabinet and of it beside its neighbours; the same list while neither changes. */
-function useFindings(solved: SolvedCabinet): readonly Finding[] {
+export function useFindings(solved: SolvedCabinet): readonly Finding[] {
   const all = useBench((state) => state.solved);
   return useMemo(() => findingsOf(all, solved), [all, solved]);
+}
+
+/** What a finding's row is called on the page, so that its mark on the drawing leads to it. */
+export function findingId({ rule, cabinetId, what }: Finding): string {
+  const words = [...`${cabinetId} ${what}`].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) % 1_000_003, 7);
+  return `finding-${rule.replace('/', '-')}-${words}`;
 }
 
 function FindingNote({ finding }: { finding: Finding }) {
@@ -46,9 +52,10 @@ function FindingNote({ finding }: { finding: Finding }) {
     <div
       className={`border-l-4 pl-2 ${finding.severity === 'note' ? 'border-rule' : 'border-finding'}`}
       data-finding={finding.rule}
+      id={findingId(finding)}
     >
       <p className={`flex items-center gap-1.5 font-bold ${finding.severity === 'note' ? '' : 'text-finding'}`}>
-        <Icon size={17} aria-hidden="true" /> {WORD[finding.severity]}
+        <Icon size={17} aria-hidden="true" /> {SEVERITY_WORD[finding.severity]}
       </p>
       <p className="leading-snug font-semibold">{finding.what}</p>
       <p className="leading-snug text-ink-soft">{finding.why}</p>

@@ -12,13 +12,13 @@ export function ShelfPanel({ solved }: { solved: SolvedCabinet }) {
   const openTape = useBench((state) => state.openTape);
   const style = useBench((state) => state.job.display);
   const part = solved.parts.find((each) => each.key === selected);
-  const shelf = part && loadedShelf(part, solved.resolved);
+  const shelf = part && loadedShelf(part, solved.parts, solved.resolved);
   if (!part || !shelf || shelf.span.mm <= 0 || shelf.depth.mm <= 0) return null;
   const sag = shelfSag(shelf);
   const tapeOf = (pick: (sag: ReturnType<typeof shelfSag>) => Dim) => () =>
     openTape((each) => {
       const again = each.parts.find((other) => other.key === part.key);
-      const loaded = again && loadedShelf(again, each.resolved);
+      const loaded = again && loadedShelf(again, each.parts, each.resolved);
       return loaded && pick(shelfSag(loaded));
     });
   const fine = { ...style, mmStep: 0.1 };

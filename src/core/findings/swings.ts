@@ -1,0 +1,50 @@
+import { frontName, type HungDoor } from '../hinges/index.js';
+import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
+
+const nameOf = ({ front }: HungDoor) => frontName(front);
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+const keysOf = ({ front }: HungDoor) => front.parts.map((part) => part.key);
+
+/** A door that cannot be opened this far is no door (degrees). */
+const LEAST_OPENING = 85;
+
+/** What a door or its pull touches before the hinge stops it: a wall, a pull beside it. */
+function swingFinding(context: RuleContext, door: HungDoor, tight: boolean): FindingDraft[] {
+  const contact = context.contacts.get(door.front.key);
+  if (!contact || contact.free < LEAST_OPENING !== tight) return [];
+  const path = settingPath(context, 'hinges/stopAt');
+  const what = `${contact.by === 'pull' ? `The pull of ${nameOf(door)}` : capital(nameOf(door))} meets ${contact.obstacle.name} at ${contact.free} degrees`;
+  return [
+    tight
+      ? {
+          severity: 'stop',
+          what: `${what}: it does not open.`,
+          why: 'A door should open square at least. Move it away with a filler or a wider stile, hang it on the other side, or take a flatter pull.',
+          parts: keysOf(door),
+        }
+      : {
+          severity: 'warn',
+          what: `${what}; its hinges go on to ${door.stopAngle}.`,
+          why: 'It strikes every time it is thrown open. Fit an opening limiter, or a hinge that stops sooner.',
+          parts: keysOf(door),
+          settings: [path],
+          fixes:
+            contact.free >= 60
+              ? [{ label: `Stop the doors at ${contact.free} degrees`, edits: [{ path, value: contact.free }] }]
+              : [],
+        },
+  ];
+}
+
+const opensTooFar: FindingRule = {
+  id: 'hinges/opens-too-far',
+  check: (context) => context.doors.flatMap((door) => swingFinding(context, door, false)),
+};
+
+/** A door that meets something before it is open. */
+const swingMeets: FindingRule = {
+  id: 'fronts/swing-meets',
+  check: (context) => context.doors.flatMap((door) => swingFinding(context, door, true)),
+};
+
+export const swingRules: readonly FindingRule[] = [opensTooFar, swingMeets];

@@ -1,0 +1,42 @@
+import { type Fill, isSplit, type Opening } from '../../core/job/index.js';
+
+/** What an opening may be closed with, in the words of the list of openings. */
+export const FILLS = {
+  drawer: 'Drawer',
+  false: 'False front',
+  doorLeft: 'Door, hinged left',
+  doorRight: 'Door, hinged right',
+  pair: 'Pair of doors',
+  open: 'Open bay',
+  columns: 'Divided in columns',
+  rows: 'Divided in rows',
+} as const;
+export type FillWord = keyof typeof FILLS;
+
+export function fillWord(fill: Fill): FillWord {
+  if (fill.kind === 'door') return fill.hinged === 'left' ? 'doorLeft' : 'doorRight';
+  return fill.kind;
+}
+
+/** The fill a word stands for; a division begins with two of what was there. */
+export function fillFor(word: FillWord, before: Fill, ids: () => string): Fill {
+  const shelves = 'shelves' in before ? before.shelves : 0;
+  switch (word) {
+    case 'drawer':
+    case 'false':
+      return { kind: word };
+    case 'doorLeft':
+      return { kind: 'door', hinged: 'left', shelves };
+    case 'doorRight':
+      return { kind: 'door', hinged: 'right', shelves };
+    case 'pair':
+    case 'open':
+      return { kind: word, shelves };
+    case 'rows':
+    case 'columns': {
+      if (isSplit(before)) return { ...before, kind: word };
+      const part = (): Opening => ({ id: ids(), size: { rule: 'share', weight: 1 }, fill: structuredClone(before) });
+      return { kind: word, graduation: { kind: 'arithmetic', step: 40 }, parts: [part(), part()] };
+    }
+  }
+}
