@@ -1,6 +1,7 @@
 /** Takes the pictures in docs/screenshots from the demo data, or one page into a file: `screenshots.ts PATH FILE`. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { By, Key } from 'selenium-webdriver';
 import { consoleErrors, find, named, openBrowser, untilAlive } from './support/browser.js';
 import { startServer } from './support/server.js';
 
@@ -42,8 +43,33 @@ try {
   await (await named(driver, 'Panel')).click();
   await shot('panel');
   await open(`/jobs/${room}?cabinet=c5`);
-  await click('[data-part="door/o1/left"] rect');
+  await click('[data-handle="hinge-door/o1/left-1"]');
   await shot('hinges');
+  await open(`/jobs/${room}?cabinet=c1`);
+  await (await named(driver, 'Hinge corner')).click();
+  await shot('hinge-corner');
+  await (await named(driver, 'Hardware')).click();
+  await shot('hardware');
+  await open(`/jobs/${room}?cabinet=c1`);
+  await fold('Face and openings');
+  await fold('Hinges');
+  const type = async (path: string, text: string) => {
+    const field = await find(driver, `[data-path="${path}"]`);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+  };
+  const choose = async (label: string, words: string) => {
+    const list = await find(driver, `select[aria-label="${label}"]`);
+    await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
+  };
+  await choose('Concealed hinges stand', 'where they fall');
+  await type('hinges/endDistance', '115');
+  await fold('Hinges');
+  await fold('Shelf pin holes');
+  await choose('Pin holes are bored', 'whole opening');
+  await type('pins/ends', '20');
+  await (await named(driver, 'Select 1.A')).click();
+  await (await named(driver, 'Panel')).click();
+  await shot('pins');
   await open(`/jobs/${room}?cabinet=c9`);
   await shot('bench-plan-chest');
   await open(`/jobs/${job('issue desk')}?cabinet=c2`);
