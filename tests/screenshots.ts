@@ -50,6 +50,11 @@ try {
   await shot('hinge-corner');
   await (await named(driver, 'Hardware')).click();
   await shot('hardware');
+  await open(`/jobs/${room}?cabinet=c9`);
+  await shot('bench-plan-chest');
+  await open(`/jobs/${job('issue desk')}?cabinet=c2`);
+  await shot('bench-inches');
+  // Last, since it leaves the cabinet with a finding.
   await open(`/jobs/${room}?cabinet=c1`);
   await fold('Face and openings');
   await fold('Hinges');
@@ -70,10 +75,6 @@ try {
   await (await named(driver, 'Select 1.A')).click();
   await (await named(driver, 'Panel')).click();
   await shot('pins');
-  await open(`/jobs/${room}?cabinet=c9`);
-  await shot('bench-plan-chest');
-  await open(`/jobs/${job('issue desk')}?cabinet=c2`);
-  await shot('bench-inches');
   const errors = await consoleErrors(driver);
   if (errors.length > 0) console.error(errors.join('\n'));
 } finally {

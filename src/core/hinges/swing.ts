@@ -56,8 +56,8 @@ function freeAngle(body: Body, obstacle: PlanObstacle, last: number): number | u
     const tried = Math.min(angle, last);
     if (!meets(body.at(tried), obstacle)) continue;
     for (let fine = tried - COARSE + 1; fine < tried; fine += 1)
-      if (fine > 0 && meets(body.at(fine), obstacle)) return fine - 1;
-    return tried - 1;
+      if (fine > 0 && meets(body.at(fine), obstacle)) return Math.floor(fine - 1);
+    return Math.floor(tried - 1);
   }
   return undefined;
 }

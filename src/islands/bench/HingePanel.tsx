@@ -101,9 +101,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
       {chosen.kind === 'concealed' ? (
         <>
           <Row name="Overlay wanted">{number(door.wish.overlay, ({ wish }) => wish.overlay)}</Row>
-          <Row name={`Plate ${formatMm(chosen.plate)}, cup ${formatMm(chosen.offset)} from the edge`}>
-            {residualWords(chosen)}
-          </Row>
+          <Row name={`Plate ${formatMm(chosen.plate)}, cup ${formatMm(chosen.offset)}`}>{residualWords(chosen)}</Row>
           <Row name="Least gap to turn">
             <Length mm={leastGap(chosen.profile, solved.box.frontThickness.mm, chosen.offset)} style={fine} />
           </Row>
