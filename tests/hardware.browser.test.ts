@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
-import { By, Key, Origin } from 'selenium-webdriver';
+import { By, Key, Origin, until } from 'selenium-webdriver';
 import { catalogue, readHardwareText, writeHardware } from '../src/core/job/index.js';
 import {
   consoleErrors,
@@ -174,9 +174,8 @@ test('the cabinet at the end is said, the gap between both is shown, and too lit
   await bench('c3');
   await find(driver, '[data-dimension="shared-gap-left"]');
   await unfold('Ends');
-  await (
-    await driver.findElement(By.xpath('//label[contains(., "Cabinet at the right")]//option[.="not said"]'))
-  ).click();
+  const unsaid = By.xpath('//label[contains(., "Cabinet at the right")]//option[.="not said"]');
+  await (await driver.wait(until.elementLocated(unsaid), 10_000)).click();
   await eventually(
     () => driver.findElements(By.css('[data-dimension="shared-gap-right"]')),
     (left) => left.length === 0,

@@ -2,7 +2,16 @@ import { buildCarcass } from './carcass/index.js';
 import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
 import { buildFronts } from './fronts/index.js';
 import { hangDoors, hingeFittings, swingContacts } from './hinges/index.js';
-import { type Cabinet, type Job, type JobHead, resolve } from './job/index.js';
+import {
+  type Act,
+  applyEdits,
+  type Cabinet,
+  type Job,
+  type JobHead,
+  readCabinet,
+  readJobHead,
+  resolve,
+} from './job/index.js';
 import { deriveBox, layOutFace } from './layout/index.js';
 import type { Operation } from './machining/index.js';
 import { type CutListGroup, cutList, markParts, type Part } from './parts/index.js';
@@ -23,6 +32,42 @@ export interface SolvedJob {
 
 /** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
 export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
+  const solved = solveOnce(head, cabinet);
+  return { ...solved, findings: solved.findings.map((finding) => withFixesThatHold(finding, head, solved)) };
+}
+
+/**
+ * A fix is offered only if it settles its finding: it is carried out on a copy and the copy is solved. That waits until
+ * somebody looks at the fixes.
+ */
+function withFixesThatHold(finding: Finding, head: JobHead, solved: SolvedCabinet): Finding {
+  if (finding.fixes.length === 0) return finding;
+  let held: Finding['fixes'] | undefined;
+  return {
+    ...finding,
+    get fixes() {
+      held ??= finding.fixes.filter((fix) => settles(fix, finding, head, solved));
+      return held;
+    },
+  };
+}
+
+/** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
+function settles(fix: Act, finding: Finding, head: JobHead, { cabinet, findings }: SolvedCabinet): boolean {
+  const trial: Job = structuredClone({ ...head, cabinets: [cabinet] });
+  applyEdits(trial, fix.edits);
+  const [changed] = trial.cabinets;
+  const { cabinets: _cabinets, ...headAfter } = trial;
+  if (!changed || !readCabinet(changed).ok || !readJobHead(headAfter).ok) return false;
+  const after = solveOnce(headAfter, changed).findings;
+  const alike = (other: Finding) => other.rule === finding.rule && other.parts.join() === finding.parts.join();
+  return (
+    !after.some((other) => other.rule === finding.rule && other.what === finding.what) &&
+    after.filter(alike).length < findings.filter(alike).length
+  );
+}
+
+function solveOnce(head: JobHead, cabinet: Cabinet): SolvedCabinet {
   const resolved = resolve(head, cabinet);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);

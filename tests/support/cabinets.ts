@@ -34,9 +34,9 @@ export function jobWith(decisions: CabinetDecisions): Job {
     height: decisions.height === undefined ? cabinet.size.height : { from: 'overall', mm: decisions.height },
     depth: decisions.depth ?? cabinet.size.depth,
   };
-  cabinet.settings = decisions.settings ?? {};
-  if (decisions.face) cabinet.face = decisions.face;
-  if (decisions.parts) cabinet.face.parts = decisions.parts;
+  cabinet.settings = structuredClone(decisions.settings ?? {});
+  if (decisions.face) cabinet.face = structuredClone(decisions.face);
+  if (decisions.parts) cabinet.face.parts = structuredClone(decisions.parts);
   if (decisions.graduation) cabinet.face.graduation = decisions.graduation;
   for (const material of job.materials) {
     const reading = decisions.measured?.[material.id];

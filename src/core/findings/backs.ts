@@ -21,7 +21,17 @@ const wallWithoutNailer: FindingRule = {
         why: `It would hang by a back under ${show(HANGING_BACK)}. Hanging screws go through a nailer fixed to both sides, into structure, with rated fixings; local practice decides which.`,
         numbers: [back],
         settings: [settingPath(context, 'nailer/rails')],
-        fixes: [setChoice(context, 'Put nailers in', 'nailer/rails', 'standard')],
+        fixes: [
+          setChoice(context, 'Put nailers in', 'nailer/rails', 'standard'),
+          {
+            label: 'Groove the back in, with nailers behind it',
+            edits: [
+              { path: settingPath(context, 'back/kind'), value: 'grooved' },
+              { path: settingPath(context, 'back/offsetFrom'), value: 'nailer' },
+              { path: settingPath(context, 'nailer/rails'), value: 'standard' },
+            ],
+          },
+        ],
       },
     ];
   },

@@ -1,5 +1,13 @@
-import { length } from '../derive/index.js';
-import { type Act, type Cabinet, type Fill, nextId, type Opening, openingsOf, type Split } from '../job/index.js';
+import {
+  type Act,
+  type Cabinet,
+  type Fill,
+  nextId,
+  type Opening,
+  openingsOf,
+  type Split,
+  thicknessOf,
+} from '../job/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import { type LoadedShelf, loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
@@ -42,13 +50,13 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
       label: `Glue a strip ${show(height)} high to the front`,
       edits: [{ path: settingPath(context, 'shelves/stripHeight'), value: height }],
     });
-  const thicker = [...head.materials]
-    .sort((a, b) => a.nominal - b.nominal)
+  const thicker = head.materials
+    .map((material) => ({ material, thickness: thicknessOf(material) }))
+    .sort((a, b) => a.thickness.mm - b.thickness.mm)
     .find(
-      (material) =>
-        material.nominal > shelf.thickness.mm &&
-        shelfSag({ ...shelf, material, thickness: length(material.nominal, material.name) }).passes,
-    );
+      ({ material, thickness }) =>
+        thickness.mm > shelf.thickness.mm && shelfSag({ ...shelf, material, thickness }).passes,
+    )?.material;
   if (thicker)
     acts.push({
       label: `Make the shelves of ${thicker.name}`,

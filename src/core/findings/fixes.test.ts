@@ -1,0 +1,34 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { buildableDecisions, type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
+import { applyEdits, type Job, readJob } from '../job/index.js';
+import { solve } from '../solve.js';
+import type { Finding } from './index.js';
+
+const sameFinding = (a: Finding) => (b: Finding) => a.rule === b.rule && a.what === b.what;
+
+/** What still says the same after a fix, or why the fix could not be carried out. */
+function left(decisions: CabinetDecisions, finding: Finding, fix: Finding['fixes'][number]): string | undefined {
+  const job: Job = jobWith(decisions);
+  applyEdits(job, fix.edits);
+  const read = readJob(job);
+  if (!read.ok) return `not a valid job: ${JSON.stringify(read.errors[0])}`;
+  return solve(read.value).findings.some(sameFinding(finding)) ? 'it is found again' : undefined;
+}
+
+test('whatever the cabinet, a fix that is offered leaves a valid job in which the finding is gone', () => {
+  let tried = 0;
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      for (const finding of solve(jobWith(decisions)).findings)
+        for (const fix of finding.fixes) {
+          tried += 1;
+          const problem = left(decisions, finding, fix);
+          if (problem) throw new Error(`${finding.rule}, "${finding.what}", fixed by "${fix.label}": ${problem}`);
+        }
+    }),
+    { numRuns: 150 },
+  );
+  assert.ok(tried > 100, `only ${tried} fixes were tried`);
+});

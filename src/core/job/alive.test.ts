@@ -1,0 +1,139 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
+import { presentJob } from '../present/index.js';
+import { solve } from '../solve.js';
+import { type Leaf, type SettingOverrides, settingLeaves, stableJson } from './index.js';
+
+const share = { rule: 'share' as const, weight: 1 };
+const bays: CabinetDecisions['parts'] = [
+  {
+    id: 'o1',
+    size: share,
+    fill: {
+      kind: 'columns',
+      graduation: { kind: 'arithmetic', step: 0 },
+      parts: [
+        { id: 'a', size: share, fill: { kind: 'open', shelves: 2 } },
+        { id: 'b', size: share, fill: { kind: 'door', hinged: 'left', shelves: 2 } },
+      ],
+    },
+  },
+  { id: 'o2', size: { rule: 'fixed', mm: 150 }, fill: { kind: 'drawer' } },
+  { id: 'o3', size: { rule: 'fixed', mm: 170 }, fill: { kind: 'drawer' } },
+];
+
+/** Cabinets between them of every way of building: a setting that changes none of them is a dead one. */
+const WAYS: CabinetDecisions[] = [
+  {},
+  { parts: bays, width: 900 },
+  { from: 'wall' },
+  { from: 'tall', settings: { making: { kind: 'stick' }, fronts: { grainRuns: 'none' } } },
+  {
+    parts: bays,
+    width: 1200,
+    settings: { making: { kind: 'stick', drawers: 'likeDoors' }, pulls: { drawerPlace: 'rail' } },
+  },
+  { settings: { making: { kind: 'trim' } } },
+  { settings: { fronts: { grainRuns: 'face' } } },
+  { settings: { fronts: { fit: 'lipped' } } },
+  { settings: { fronts: { fit: 'inset', gap: 2, stops: 'none' } } },
+  { settings: { fronts: { atNeighbour: 'half' } } },
+  { settings: { toe: { kind: 'notched' }, ends: { left: 'exposed', right: 'wall', filler: 'strip' } } },
+  { settings: { toe: { kind: 'legs' }, depth: { means: 'carcass' }, bottom: { place: 'under' } } },
+  { settings: { joints: { bottom: 'dado', top: 'rabbet', shelf: 'dowels', partition: 'dado' } }, parts: bays },
+  { settings: { joints: { bottom: 'tenons', top: 'pocket', shelf: 'tenons', partition: 'dowels' } }, parts: bays },
+  { settings: { joints: { bottom: 'rabbet', top: 'dowels', shelf: 'pocket', partition: 'pocket' } }, parts: bays },
+  { settings: { back: { kind: 'rabbeted' } } },
+  { settings: { back: { kind: 'applied' } } },
+  { settings: { back: { kind: 'grooved', cut: 'cutter', offsetFrom: 'set', bottomEdge: 'past' } } },
+  { settings: { top: { kind: 'full', place: 'over' } } },
+  { settings: { top: { kind: 'web' } } },
+  {
+    parts: bays,
+    settings: {
+      school: 'faceFrame',
+      ends: { left: 'exposed', right: 'wall' },
+      frame: { attachment: 'tongue', tenon: 10 },
+    },
+  },
+  {
+    settings: {
+      school: 'faceFrame',
+      ends: { left: 'wall' },
+      fronts: { fit: 'inset', gap: 2 },
+      making: { kind: 'stick' },
+    },
+  },
+  { parts: bays, settings: { school: 'traditional' } },
+  {
+    parts: bays,
+    settings: { pins: { kind: 'free', rear: 'groove', opposite: 'through' }, shelves: { stripHeight: 40 } },
+  },
+  { parts: bays, settings: { pins: { column: 'full' } }, width: 800, measured: { birch18: 15 } },
+  { parts: bays, settings: { shelves: { load: 'records' } }, width: 1150 },
+  {
+    parts: [
+      { id: 'o1', size: share, fill: { kind: 'open', shelves: 0 } },
+      { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+    ],
+    settings: { ends: { left: 'exposed', leftPanel: 'applied' } },
+  },
+  { width: 1199 },
+  { width: 201, height: 201 },
+  { height: 2399 },
+  { depth: 151 },
+  { depth: 749 },
+  { height: 870, settings: { ends: { left: 'wall', right: 'wall' } } },
+];
+
+/** Other values a setting may take. */
+function others(leaf: Leaf, now: unknown): unknown[] {
+  if (leaf.options) return Object.keys(leaf.options).filter((word) => word !== now);
+  const tries =
+    leaf.path[0] === 'materials'
+      ? ['oak20', 'front18', 'birch6']
+      : leaf.path[0] === 'pulls'
+        ? ['harl-knob', 'none', 33, 60, 300, 500, 901, 1400]
+        : leaf.path.join('/') === 'hinges/choice'
+          ? ['ostrel-110-full/2/6']
+          : [Number(now) + 1, Number(now) * 2, 3, 60, 100, 400];
+  return tries.filter((value) => value !== now && leaf.schema.safeParse(value).success);
+}
+
+function withSetting(settings: SettingOverrides, path: readonly string[], value: unknown): SettingOverrides {
+  const [key, ...rest] = path as [string, ...string[]];
+  const inner = (settings as Record<string, unknown>)[key];
+  return {
+    ...settings,
+    [key]: rest.length === 0 ? value : withSetting((inner ?? {}) as SettingOverrides, rest, value),
+  };
+}
+
+/** Everything a maker sees of a cabinet: sizes, machining, hardware, findings. */
+function seen(decisions: CabinetDecisions): string {
+  const { cabinets, findings } = presentJob(solve(jobWith(decisions)));
+  return stableJson({ cabinets, findings });
+}
+
+const at = (tree: unknown, path: readonly string[]) =>
+  path.reduce<unknown>((node, key) => (node as Record<string, unknown> | undefined)?.[key], tree);
+
+test('no setting is a dead control: each changes some cabinet', () => {
+  const before = WAYS.map(seen);
+  const house = jobWith({}).house.all;
+  const dead = settingLeaves.filter((leaf) => {
+    // What starting sizes are for is the new cabinet, and worktops only count from a finished height.
+    if (leaf.path[0] === 'worktop') return false;
+    return !WAYS.some((way, n) => {
+      const now = at(way.settings, leaf.path) ?? at(house, leaf.path);
+      return others(leaf, now).some(
+        (value) => seen({ ...way, settings: withSetting(way.settings ?? {}, leaf.path, value) }) !== before[n],
+      );
+    });
+  });
+  assert.deepEqual(
+    dead.map(({ path }) => path.join('/')),
+    [],
+  );
+});
