@@ -97,7 +97,7 @@ function others(leaf: Leaf, now: unknown): unknown[] {
         ? ['harl-knob', 'none', 33, 60, 300, 500, 901, 1400]
         : leaf.path.join('/') === 'hinges/choice'
           ? ['ostrel-110-full/2/6']
-          : [Number(now) + 1, Number(now) * 2, 3, 60, 100, 400];
+          : [Number(now) + 1, Number(now) * 2, 3, 60, 100, 160, 400];
   return tries.filter((value) => value !== now && leaf.schema.safeParse(value).success);
 }
 
