@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { type Job, newCabinet, readJobText } from '../src/core/job/index.js';
+import { type Job, newCabinet, readHardwareText, readJobText } from '../src/core/job/index.js';
 import { solve } from '../src/core/solve.js';
 import { startServer, type TestServer } from './support/server.js';
 
@@ -139,6 +139,22 @@ test('the cut list goes out in the job unit or the one asked for', async () => {
   assert.equal((await ask('GET', `/jobs/${id}/cutlist.csv?unit=ell`)).status, 400);
 });
 
+test('the hardware library goes out as an open file, and a job can be given another', async () => {
+  const id = await begin();
+  const file = await fetch(`${server.url}/api/jobs/${id}/hardware.json`);
+  assert.match(file.headers.get('content-disposition') ?? '', /hardware\.alcove-hardware\.json/);
+  const library = readHardwareText(await file.text());
+  assert.ok(library.ok);
+  const { document, version } = await read(id);
+  assert.deepEqual(library.value, document.hardware);
+  const { cabinets: _cabinets, ...head } = document;
+  const one = { ...head, hardware: { hinges: library.value.hinges.slice(0, 1), pulls: [] } };
+  const saved = await ask('PATCH', `/jobs/${id}`, { version, label: 'library', head: one });
+  assert.equal(saved.status, 200);
+  assert.equal((await read(id)).document.hardware.hinges.length, 1);
+  assert.equal((await ask('GET', '/jobs/nothing/hardware.json')).status, 404);
+});
+
 test('bad bodies are refused with the field and a sentence, and change nothing', async () => {
   const id = await begin();
   const { document, version } = await read(id);
@@ -164,6 +180,22 @@ test('bad bodies are refused with the field and a sentence, and change nothing',
       { version, cabinets: [{ ...cabinet, settings: { materials: { side: 'gold' } } }] },
       422,
       /gold/,
+    ],
+    ['PATCH', `/jobs/${id}`, { version, cabinets: [{ ...cabinet, leftNeighbour: 'c99' }] }, 422, /leftNeighbour/],
+    ['PATCH', `/jobs/${id}`, { version, cabinets: [{ ...cabinet, leftNeighbour: cabinet.id }] }, 422, /beside itself/],
+    [
+      'PATCH',
+      `/jobs/${id}`,
+      { version, head: { ...head, hardware: { ...head.hardware, pulls: [{ id: 'x' }] } } },
+      422,
+      /hardware\/pulls\/0/,
+    ],
+    [
+      'PATCH',
+      `/jobs/${id}`,
+      { version, head: { ...head, hardware: { ...head.hardware, hinges: [{ ...head.hardware.hinges[0], arm: 99 }] } } },
+      422,
+      /hardware\/hinges\/0\/arm/,
     ],
     ['PATCH', `/jobs/${id}`, { version, head: { ...head, colour: 1 } }, 422, /colour/],
     ['PATCH', `/jobs/${id}`, { cabinets: [] }, 422, /version/],

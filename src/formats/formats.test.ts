@@ -48,3 +48,31 @@ test('file names are plain', () => {
   assert.equal(fileNameFor('../../etc/passwd'), 'etcpasswd');
   assert.equal(fileNameFor('日本'), 'job');
 });
+
+test('the list says which blank a front with running grain comes out of', () => {
+  const share = { rule: 'share' as const, weight: 1 };
+  const job = jobWith({
+    width: 600,
+    settings: { fronts: { grainRuns: 'columns' } },
+    parts: ['o1', 'o2'].map((id) => ({ id, size: share, fill: { kind: 'drawer' as const } })),
+  });
+  const rows = parse(cutListCsv(solve(job), metric), { columns: true }) as Record<string, string>[];
+  assert.deepEqual(
+    rows.filter(({ name }) => name?.startsWith('Drawer front')).map(({ grain }) => grain),
+    ['along length, piece 1 of 2 of blank G1', 'along length, piece 2 of 2 of blank G1'],
+  );
+});
+
+test('hinge holes, pins, pulls and mortises are told in words', () => {
+  const machining = (settings: Parameters<typeof jobWith>[0]['settings'], name: string) => {
+    const rows = parse(cutListCsv(solve(jobWith({ settings: settings ?? {} })), metric), { columns: true });
+    return (rows as Record<string, string>[]).find((row) => row.name === name)?.machining ?? '';
+  };
+  assert.match(
+    machining({}, 'Doors, left') || machining({}, 'Door, left'),
+    /2 holes 35, 2[12](\.5)? from the left edge/,
+  );
+  assert.match(machining({}, 'Side, left'), /4 holes 5, 37 from the front edge/);
+  const inset = { school: 'faceFrame' as const, fronts: { fit: 'inset' as const, gap: 2 } };
+  assert.match(machining(inset, 'Stile, left'), /2 hinge mortises in the right edge/);
+});

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { jobWith } from '../../../tests/support/cabinets.js';
 import { type Job, newCabinet, newJob } from '../../core/job/index.js';
 import { changeBetween } from './saving.js';
-import { benchCabinet, createBenchStore } from './store.js';
+import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
 function bench() {
   const job = newJob('Bench', 'metric');
@@ -135,4 +135,89 @@ test('the part that is selected and the tape survive an edit, and go with the ca
   assert.equal(solved && store.getState().tape?.find(solved)?.mm, 604);
   store.getState().showCabinet('c1');
   assert.deepEqual([store.getState().selected, store.getState().tape], [null, null]);
+});
+
+const beside = (id: string, leftNeighbour: string | null) => ({
+  label: 'beside',
+  edits: [{ path: `cabinets/${id}/leftNeighbour`, value: leftNeighbour }],
+});
+
+test('a neighbour is told, found at both ends, and refused where it cannot be', () => {
+  const job = newJob('Row', 'metric');
+  for (const _ of [1, 2, 3]) job.cabinets.push(newCabinet(job, 'base'));
+  const store = createBenchStore(job, 'c1');
+  assert.deepEqual(store.getState().act(beside('c2', 'c1')), { ok: true });
+  const { job: now, solved } = store.getState();
+  assert.equal(besideOf(now, solved, 'c1').right?.cabinet.id, 'c2');
+  assert.equal(besideOf(now, solved, 'c2').left?.cabinet.id, 'c1');
+  assert.deepEqual(besideOf(now, solved, 'c3'), { left: undefined, right: undefined });
+  const refused = (id: string, left: string) => {
+    const outcome = store.getState().act(beside(id, left));
+    assert.ok(!outcome.ok);
+    assert.equal(store.getState().job, now, 'nothing changed');
+    return outcome.message;
+  };
+  assert.match(refused('c3', 'c1'), /Cabinet 2 already stands to the right of 1\.$/);
+  assert.match(refused('c1', 'c2'), /stand beside itself/);
+  assert.match(refused('c3', 'gone'), /no cabinet "gone"/);
+});
+
+test('what is found between two cabinets stands with the one it concerns, and goes when they part', () => {
+  const job = newJob('Row', 'metric');
+  for (const _ of [1, 2]) job.cabinets.push(newCabinet(job, 'base'));
+  const store = createBenchStore(job, 'c1');
+  store.getState().act(beside('c2', 'c1'));
+  store.getState().act({
+    label: 'close',
+    edits: [
+      { path: 'cabinets/c1/settings/fronts/reveal/right', value: 0 },
+      { path: 'cabinets/c2/settings/fronts/reveal/left', value: 0 },
+    ],
+  });
+  const rules = (at: number) => {
+    const { solved } = store.getState();
+    const cabinet = solved.cabinets[at];
+    assert.ok(cabinet);
+    return findingsOf(solved, cabinet).map(({ rule }) => rule);
+  };
+  assert.ok(rules(0).includes('fronts/neighbours-meet'));
+  assert.ok(!rules(1).includes('fronts/neighbours-meet'), 'said once');
+  store.getState().act(beside('c2', null));
+  assert.ok(!rules(0).includes('fronts/neighbours-meet'));
+  store.getState().undo();
+  assert.ok(rules(0).includes('fronts/neighbours-meet'));
+});
+
+test('an edit of one cabinet looks again only at the pairs it is in', () => {
+  const job = newJob('Row', 'metric');
+  for (const _ of [1, 2, 3]) job.cabinets.push(newCabinet(job, 'base'));
+  const store = createBenchStore(job, 'c1');
+  store.getState().act(beside('c2', 'c1'));
+  store.getState().act(beside('c3', 'c2'));
+  const before = store.getState().solved.cabinets;
+  store.getState().act(width(640));
+  const after = store.getState().solved.cabinets;
+  assert.notEqual(after[0], before[0]);
+  assert.deepEqual([after[1] === before[1], after[2] === before[2]], [true, true]);
+});
+
+test('heights of shelves and hinges are kept one by one, and a wrong one is refused', () => {
+  const store = createBenchStore(jobWith({}), null);
+  const path = 'cabinets/c1/face/parts/o2/fill';
+  const set = (what: string, value: unknown) =>
+    store.getState().act({ label: what, edits: [{ path: `${path}/${what}`, value }] });
+  assert.ok(set('shelvesAt', [300]).ok);
+  assert.ok(set('hingesAt', [null, 500]).ok);
+  assert.deepEqual(
+    store.getState().solved.cabinets[0]?.doors[0]?.places.map(({ decided }) => decided),
+    [false, true],
+  );
+  assert.ok(!set('shelvesAt', [-4]).ok);
+  assert.ok(!set('hingesAt', ['high']).ok);
+  store.getState().undo();
+  store.getState().undo();
+  assert.equal(
+    store.getState().solved.cabinets[0]?.doors[0]?.places.some(({ decided }) => decided),
+    false,
+  );
 });
