@@ -2,7 +2,7 @@ import type { Joint } from '../carcass/index.js';
 import type { Cabinet, JobHead, Opening, SettingOverrides } from '../job/index.js';
 import { type SolvedCabinet, solveCabinet } from '../solve.js';
 import { type CutPlane, cutItems } from './cut.js';
-import type { DrawingItem, DrawingPoint } from './drawing.js';
+import { type DrawingItem, type DrawingPoint, regionBetween } from './drawing.js';
 import { drawElevation } from './elevation.js';
 import { type Picture, pictureOf } from './thumbnail.js';
 
@@ -171,13 +171,7 @@ function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved
   };
   const bar = (from: number, to: number, height: number): DrawingItem => {
     const [a, b] = [at(from, -height / 2), at(to, height / 2)];
-    return {
-      kind: 'region',
-      tint: 'machining',
-      weight: 'visible',
-      from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
-      to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
-    };
+    return regionBetween(a, b, { tint: 'machining', weight: 'visible' });
   };
   switch (joint.kind) {
     case 'screws':

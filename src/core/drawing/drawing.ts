@@ -30,6 +30,20 @@ export interface RegionItem {
   readonly shows?: string;
 }
 
+/** A region between any two opposite corners. */
+export function regionBetween(
+  a: DrawingPoint,
+  b: DrawingPoint,
+  look: Omit<RegionItem, 'kind' | 'from' | 'to'>,
+): RegionItem {
+  return {
+    kind: 'region',
+    from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
+    to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
+    ...look,
+  };
+}
+
 export interface LineItem {
   readonly kind: 'line';
   readonly weight: LineWeight;

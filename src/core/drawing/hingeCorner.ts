@@ -11,7 +11,14 @@ import {
 } from '../hinges/index.js';
 import { partExtent } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, dimension } from './drawing.js';
+import {
+  type DimensionItem,
+  type Drawing,
+  type DrawingItem,
+  type DrawingPoint,
+  dimension,
+  regionBetween,
+} from './drawing.js';
 
 /** How much of the upright and of the door is shown behind and beside the corner (mm). */
 const DEEP = 50;
@@ -38,7 +45,7 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
   const doorEnd = plan.hingeEdge + flip * WIDE;
   const open = cropped(plan, door.stopAngle).map(({ x, y }) => at(x, y));
   const items: DrawingItem[] = [
-    region('case', at(outer, upright.min[1]), at(inner, Math.min(upright.max[1], plan.back + DEEP)), carrier.key, true),
+    region('case', at(outer, upright.min[1]), at(inner, Math.min(upright.max[1], plan.back + DEEP)), carrier.key),
     {
       kind: 'shape',
       tint: 'void',
@@ -46,7 +53,7 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
       points: open,
       shows: door.front.key,
     },
-    region('front', at(plan.hingeEdge, plan.face), at(doorEnd, plan.back), door.front.key, true),
+    region('front', at(plan.hingeEdge, plan.face), at(doorEnd, plan.back), door.front.key),
     ...swingPath(plan, at),
     ...(chosen.kind === 'concealed' ? concealedItems(chosen, plan, door, at) : leafItems(chosen, plan, door, at)),
     {
@@ -72,17 +79,12 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
   };
 }
 
-function region(tint: 'case' | 'front', a: DrawingPoint, b: DrawingPoint, shows: string, cut: boolean): DrawingItem {
-  return {
-    kind: 'region',
-    tint,
-    weight: 'outline',
-    from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
-    to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
-    shows,
-    ...(cut ? { cut: true } : {}),
-  };
+function region(tint: 'case' | 'front', a: DrawingPoint, b: DrawingPoint, shows: string): DrawingItem {
+  return regionBetween(a, b, { tint, weight: 'outline', shows, cut: true });
 }
+
+/** Hardware in section. */
+const METAL = { tint: 'machining', weight: 'visible' } as const;
 
 function cornersOf(item: DrawingItem): readonly DrawingPoint[] {
   if (item.kind === 'region') return [item.from, item.to];
@@ -123,13 +125,6 @@ function concealedItems(
   const setback = profile.plate.setback;
   const p = at(plane, plan.back + setback - PLATE_HALF);
   const q = at(plane + hand * Math.max(1.5, plate + 1.5), plan.back + setback + PLATE_HALF);
-  const box = (from: DrawingPoint, to: DrawingPoint): DrawingItem => ({
-    kind: 'region',
-    tint: 'machining',
-    weight: 'visible',
-    from: { h: Math.min(from.h, to.h), v: Math.min(from.v, to.v) },
-    to: { h: Math.max(from.h, to.h), v: Math.max(from.v, to.v) },
-  });
   const middle = (cupFrom + cupTo) / 2;
   const off = plate + 1.5;
   // From the cup round to the plate, as any arm goes.
@@ -147,7 +142,7 @@ function concealedItems(
       at(middle + hand * 7, plan.back),
     ],
   };
-  return [box(a, b), box(p, q), arm];
+  return [regionBetween(a, b, METAL), regionBetween(p, q, METAL), arm];
 }
 
 /** The leaves of a butt: each let in by its mortise, from the face to as far as it is wide. */
@@ -165,13 +160,7 @@ function leafItems(
       at(inner, plan.face),
       at(inner - into * Math.min(thickness, mortise + wish.gap.mm / 2), plan.face + width),
     ];
-    return {
-      kind: 'region',
-      tint: 'machining',
-      weight: 'visible',
-      from: { h: Math.min(a.h, b.h), v: Math.min(a.v, b.v) },
-      to: { h: Math.max(a.h, b.h), v: Math.max(a.v, b.v) },
-    };
+    return regionBetween(a, b, METAL);
   };
   return [bar(plan.hingeEdge, plan.hand), bar(plane, plan.hand === 1 ? -1 : 1)];
 }

@@ -3,7 +3,7 @@ import type { EdgeReference, Face, Notch, Operation, Slots } from '../machining/
 import { edgeName, isMirrored, type Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { notchedOutline } from './cut.js';
-import type { DimensionItem, Drawing, DrawingItem, DrawingPoint } from './drawing.js';
+import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, regionBetween } from './drawing.js';
 import { pinHandles } from './handles.js';
 import { TINT } from './tints.js';
 
@@ -97,13 +97,7 @@ function operationItems(operation: Operation, part: Part, face: Face, point: ToD
     const [a, b] = [fromStart(part, from, near), fromStart(part, from, far)];
     const corners = from.startsWith('u') ? [point(a, 0), point(b, width)] : [point(0, a), point(length, b)];
     const [p, q] = corners as [DrawingPoint, DrawingPoint];
-    return {
-      kind: 'region',
-      tint: own === face ? 'machining' : 'void',
-      weight: weight(own),
-      from: { h: Math.min(p.h, q.h), v: Math.min(p.v, q.v) },
-      to: { h: Math.max(p.h, q.h), v: Math.max(p.v, q.v) },
-    };
+    return regionBetween(p, q, { tint: own === face ? 'machining' : 'void', weight: weight(own) });
   };
   switch (operation.kind) {
     case 'groove':
@@ -164,13 +158,7 @@ function mortiseItem(
     ? [point(a, position - half), point(b, position + half)]
     : [point(position - half, a), point(position + half, b)];
   const seen = onEdge || place.face === face;
-  return {
-    kind: 'region',
-    tint: seen ? 'machining' : 'void',
-    weight: seen ? 'visible' : 'hidden',
-    from: { h: Math.min(p.h, q.h), v: Math.min(p.v, q.v) },
-    to: { h: Math.max(p.h, q.h), v: Math.max(p.v, q.v) },
-  };
+  return regionBetween(p, q, { tint: seen ? 'machining' : 'void', weight: seen ? 'visible' : 'hidden' });
 }
 
 /** Something bored into an edge, seen from the face: a short line from the edge. */

@@ -70,6 +70,16 @@ export function settingPath({ cabinet }: { readonly cabinet: Cabinet }, path: st
   return `cabinets/${cabinet.id}/settings/${path}`;
 }
 
+/** The keys of the parts a front is made of. */
+export function keysOf({ parts }: Front): string[] {
+  return parts.map(({ key }) => key);
+}
+
+/** Words at the beginning of a sentence. */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** An act that decides a setting on this cabinet. */
 export function setChoice(context: RuleContext, label: string, path: string, value: string): Act {
   return { label, edits: [{ path: settingPath(context, path), value }] };

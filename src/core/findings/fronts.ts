@@ -1,7 +1,7 @@
 import { grainGroups } from '../fronts/index.js';
 import { frontName } from '../hinges/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import type { FindingDraft, FindingRule } from './finding.js';
+import { type FindingDraft, type FindingRule, keysOf } from './finding.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
 const insetWithoutStop: FindingRule = {
@@ -125,7 +125,7 @@ const pullTooLong: FindingRule = {
           what: `The ${profile.name} stands ${show(over)} over the edge of ${frontName(front)}.`,
           why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
           numbers: [front.h.size, front.v.size],
-          parts: front.parts.map((part) => part.key),
+          parts: keysOf(front),
           settings: [`cabinets/${cabinet.id}/settings/pulls/${front.kind === 'door' ? 'doors' : 'drawers'}`],
         },
       ];
@@ -145,7 +145,7 @@ const bandTooThick: FindingRule = {
           what: `The band on ${frontName(front)} is ${show(band.mm)} thick and the hinge cup begins ${show(chosen.offset)} from the edge.`,
           why: 'The cup would cut through the glue line and the band breaks away there. Take a thinner band or a larger cup offset.',
           numbers: [band],
-          parts: front.parts.map((part) => part.key),
+          parts: keysOf(front),
           settings: [`cabinets/${cabinet.id}/settings/banding/frontThickness`],
         },
       ];

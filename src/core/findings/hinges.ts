@@ -1,11 +1,8 @@
 import type { Dim } from '../derive/index.js';
 import { bestSolution, FIT_WORDS, frontName, type HungDoor, leastGap, solutionsFor } from '../hinges/index.js';
 import type { Act } from '../job/index.js';
-import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
+import { capital, type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from './finding.js';
 
-const nameOf = ({ front }: HungDoor) => frontName(front);
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-const keysOf = ({ front }: HungDoor) => front.parts.map((part) => part.key);
 /** No profile of the library reaches the overlay, not even with its side adjuster. */
 const notReachable: FindingRule = {
   id: 'hinges/not-reachable',
@@ -18,13 +15,13 @@ const notReachable: FindingRule = {
       return [
         {
           severity: 'stop',
-          what: `No hinge in the library hangs ${nameOf(door)}: ${FIT_WORDS[wish.fit]}, ${context.show(wish.overlay.mm)} of overlay.`,
+          what: `No hinge in the library hangs ${frontName(door.front)}: ${FIT_WORDS[wish.fit]}, ${context.show(wish.overlay.mm)} of overlay.`,
           why:
             left > 0
               ? `${left} would do for it but none comes within its adjuster. Change the reveal or the gap, or enter another hinge.`
               : `All ${reasons} in the library are ruled out; the list beside the door says by what. Ask for less, or enter another hinge.`,
           numbers: [wish.overlay, wish.gap],
-          parts: keysOf(door),
+          parts: keysOf(door.front),
           settings: [settingPath(context, 'hinges/opening')],
           fixes: waysToReach(context, door),
         },
@@ -91,10 +88,10 @@ const against: FindingRule = {
       return [
         {
           severity: 'warn',
-          what: `${blocked.length === 1 ? 'A hinge' : `${blocked.length} hinges`} of ${nameOf(door)} stand${blocked.length === 1 ? 's' : ''} against a shelf, a stretcher or the end of the box at ${blocked.map(({ place }) => context.show(place.onCase.mm)).join(', ')}, and ${blocked.length === 1 ? 'is' : 'are'} not bored.`,
+          what: `${blocked.length === 1 ? 'A hinge' : `${blocked.length} hinges`} of ${frontName(door.front)} stand${blocked.length === 1 ? 's' : ''} against a shelf, a stretcher or the end of the box at ${blocked.map(({ place }) => context.show(place.onCase.mm)).join(', ')}, and ${blocked.length === 1 ? 'is' : 'are'} not bored.`,
           why: 'Moving it up to 60 does not clear it. Put it elsewhere, change the end distance, or move the shelf.',
           numbers: blocked.map(({ place }) => place.onCase),
-          parts: keysOf(door),
+          parts: keysOf(door.front),
           fixes: next === undefined ? [] : [moveHinge(context, door, first.at, next)],
         },
       ];
@@ -121,10 +118,10 @@ const gapTooSmall: FindingRule = {
       return [
         {
           severity: 'warn',
-          what: `${capital(nameOf(door))} has ${show(there.mm)} at its hinge edge and needs ${show(needed)} to turn.`,
+          what: `${capital(frontName(door.front))} has ${show(there.mm)} at its hinge edge and needs ${show(needed)} to turn.`,
           why: `At ${show(box.frontThickness.mm)} thick, with the cup ${show(chosen.offset)} from the edge, its edge swings past its own line and strikes what is beside it. Widen the reveal or take a thinner door.`,
           numbers: [there],
-          parts: keysOf(door),
+          parts: keysOf(door.front),
           settings: [path],
           fixes:
             value === undefined
@@ -186,7 +183,7 @@ const cupDoesNotFit: FindingRule = {
             what: `The hinge cup needs ${show(needed)} of the stile and has ${show(there)}${groove > 0 ? " before the panel's groove" : ''}.`,
             why: 'It would break into the groove or out of the stile. Widen the stile, or take a smaller cup offset.',
             numbers: [making.stile, making.groove],
-            parts: keysOf(door),
+            parts: keysOf(door.front),
           });
       }
       const skin = (bored?.thickness.mm ?? 0) - cup.depth;
@@ -195,7 +192,7 @@ const cupDoesNotFit: FindingRule = {
           severity: 'stop',
           what: `Under the hinge cup only ${show(skin)} of the door is left.`,
           why: `At least ${show(LEAST_SKIN)} has to stay, or the bit comes through the face.`,
-          parts: keysOf(door),
+          parts: keysOf(door.front),
         });
       return findings;
     }),
@@ -213,10 +210,10 @@ const leafTooWide: FindingRule = {
       return [
         {
           severity: 'warn',
-          what: `The leaf of the hinge is ${show(width)} wide and the edge of ${nameOf(door)} ${show(bored.thickness.mm)}.`,
+          what: `The leaf of the hinge is ${show(width)} wide and the edge of ${frontName(door.front)} ${show(bored.thickness.mm)}.`,
           why: 'Its mortise would come out at the back of the door. Take a narrower butt or a thicker door.',
           numbers: [bored.thickness],
-          parts: keysOf(door),
+          parts: keysOf(door.front),
         },
       ];
     }),
@@ -238,10 +235,10 @@ const tooFew: FindingRule = {
       return [
         {
           severity: 'warn',
-          what: `${capital(nameOf(door))} is ${measured.join(' and ')}; the hinge's tables end at ${show(highest ?? 0)} and ${heaviest} kg.`,
+          what: `${capital(frontName(door.front))} is ${measured.join(' and ')}; the hinge's tables end at ${show(highest ?? 0)} and ${heaviest} kg.`,
           why: 'How many it needs is not known. Split the door, make it lighter, or take a hinge made for it.',
           numbers,
-          parts: keysOf(door),
+          parts: keysOf(door.front),
         },
       ];
     }),
@@ -256,10 +253,10 @@ const doorTooSmall: FindingRule = {
         ? [
             {
               severity: 'stop',
-              what: `${capital(nameOf(door))} is ${show(door.front.h.size.mm)} by ${show(door.front.v.size.mm)}, too small for two hinges.`,
+              what: `${capital(frontName(door.front))} is ${show(door.front.h.size.mm)} by ${show(door.front.v.size.mm)}, too small for two hinges.`,
               why: 'They would meet or leave the door. Make it larger, or hang it otherwise.',
               numbers: [door.front.h.size, door.front.v.size],
-              parts: keysOf(door),
+              parts: keysOf(door.front),
             },
           ]
         : [],

@@ -1,5 +1,5 @@
 import { frontName, frontObstacles, leastGap, swingContact } from '../hinges/index.js';
-import type { BuiltCabinet, NeighbourDraft, NeighbourRule } from './finding.js';
+import { type BuiltCabinet, capital, keysOf, type NeighbourDraft, type NeighbourRule } from './finding.js';
 
 /** Where the cabinet at the right stands, seen from the one at its left: frames or boxes touch, backs are level. */
 export interface NeighbourShift {
@@ -78,7 +78,7 @@ function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm
           : `Between ${frontName(one)} and ${frontName(other)} of cabinet ${right.cabinet.number} only ${show(gap)} is left; ${show(Math.max(needed, LEAST_BETWEEN))} is needed.`,
       why: 'The gap between two cabinets is what both reveals leave together. Widen one of them, or share the gap.',
       numbers: [one.beside.right, other.beside.left],
-      parts: one.parts.map(({ key }) => key),
+      parts: keysOf(one),
       settings: [path],
       fixes: [
         {
@@ -95,8 +95,6 @@ function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm
 
 /** Fronts of two cabinets come no nearer than this (mm). */
 const LEAST_BETWEEN = 1;
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Doors at the joint that open into the pull or front of the neighbour. */
 const swingsIntoNeighbour: NeighbourRule = { id: 'fronts/swings-into-neighbour', check: shifted(swings) };
@@ -121,7 +119,7 @@ function swings(left: BuiltCabinet, right: BuiltCabinet, shift: Shift): Neighbou
           what: `${capital(frontName(door.front))} meets ${contact.obstacle.name} of cabinet ${other.cabinet.number} at ${contact.free} degrees; its hinges go on to ${door.stopAngle}.`,
           why: 'It strikes every time it is thrown open. Fit an opening limiter, a hinge that stops sooner, or hang it on the other side.',
           numbers: [],
-          parts: door.front.parts.map(({ key }) => key),
+          parts: keysOf(door.front),
           settings: [path],
           fixes:
             contact.free >= 60

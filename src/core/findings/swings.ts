@@ -1,9 +1,5 @@
 import { frontName, type HungDoor } from '../hinges/index.js';
-import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
-
-const nameOf = ({ front }: HungDoor) => frontName(front);
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-const keysOf = ({ front }: HungDoor) => front.parts.map((part) => part.key);
+import { capital, type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from './finding.js';
 
 /** A door that cannot be opened this far is no door (degrees). */
 const LEAST_OPENING = 85;
@@ -13,20 +9,20 @@ function swingFinding(context: RuleContext, door: HungDoor, tight: boolean): Fin
   const contact = context.contacts.get(door.front.key);
   if (!contact || contact.free < LEAST_OPENING !== tight) return [];
   const path = settingPath(context, 'hinges/stopAt');
-  const what = `${contact.by === 'pull' ? `The pull of ${nameOf(door)}` : capital(nameOf(door))} meets ${contact.obstacle.name} at ${contact.free} degrees`;
+  const what = `${contact.by === 'pull' ? `The pull of ${frontName(door.front)}` : capital(frontName(door.front))} meets ${contact.obstacle.name} at ${contact.free} degrees`;
   return [
     tight
       ? {
           severity: 'stop',
           what: `${what}: it does not open.`,
           why: 'A door should open square at least. Move it away with a filler or a wider stile, hang it on the other side, or take a flatter pull.',
-          parts: keysOf(door),
+          parts: keysOf(door.front),
         }
       : {
           severity: 'warn',
           what: `${what}; its hinges go on to ${door.stopAngle}.`,
           why: 'It strikes every time it is thrown open. Fit an opening limiter, or a hinge that stops sooner.',
-          parts: keysOf(door),
+          parts: keysOf(door.front),
           settings: [path],
           fixes:
             contact.free >= 60
