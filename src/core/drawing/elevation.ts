@@ -115,6 +115,22 @@ function swing(front: Front): DrawingItem[] {
   return [line];
 }
 
+/** Which piece of which blank a front with running grain is. */
+function grainMark(front: Front): DrawingItem[] {
+  const grain = front.parts.find((part) => part.grain)?.grain;
+  if (!grain) return [];
+  const { from, to } = outlineOfFront(front);
+  return [
+    {
+      kind: 'mark',
+      // At the right: the mark has the middle or the left, the pull the middle.
+      at: { h: from.h + 0.87 * (to.h - from.h), v: (from.v + to.v) / 2 },
+      text: `${grain.group} ${grain.piece}/${grain.of}`,
+      room: Math.min(95, 0.7 * (to.v - from.v)),
+    },
+  ];
+}
+
 function isCentred(front: Front) {
   const middle = (front.h.low.mm + front.h.high.mm) / 2;
   return ({ frontKey, extent: { min, max } }: PlacedPull) =>
@@ -135,6 +151,7 @@ function marks({ rows, parts, fronts, pulls, face }: SolvedCabinet): DrawingItem
       shows: front.parts[0]?.key ?? front.key,
     };
   });
+  items.push(...fronts.flatMap(grainMark));
   const back = parts.find((part) => part.role === 'back');
   if (!face.ok || !back) return items;
   const bay = face.cells.find((cell) => cell.fill.kind === 'open');

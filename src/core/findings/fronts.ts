@@ -1,7 +1,7 @@
 import { grainGroups } from '../fronts/index.js';
 import { frontName } from '../hinges/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingDraft, type FindingRule, keysOf } from './finding.js';
+import { type FindingDraft, type FindingRule, keysOf, settingPath } from './finding.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
 const insetWithoutStop: FindingRule = {
@@ -9,7 +9,7 @@ const insetWithoutStop: FindingRule = {
   check({ cabinet, fronts, resolved }) {
     const { fit, stops } = resolved.settings.fronts;
     if (fit.value !== 'inset' || stops.value === 'fitted' || fronts.length === 0) return [];
-    const path = `cabinets/${cabinet.id}/settings/fronts/stops`;
+    const path = settingPath({ cabinet }, 'fronts/stops');
     return [
       {
         severity: 'warn',
@@ -30,7 +30,7 @@ const lippedBinds: FindingRule = {
     const { fit, lip, rebateWidth, rebateDepth } = resolved.settings.fronts;
     if (fit.value !== 'lipped' || fronts.length === 0) return [];
     const clearance = rebateWidth.minus(lip).as('clearance of the lipped front, each side');
-    const path = `cabinets/${cabinet.id}/settings/fronts`;
+    const path = settingPath({ cabinet }, 'fronts');
     const thickness = resolved.materials.front.thickness;
     const findings = [];
     if (clearance.mm <= 0)
@@ -71,7 +71,7 @@ const frontsMeet: FindingRule = {
         what: `Between two fronts only ${show(worst.face.mm)} is left; the gap is ${show(gap.mm)}.`,
         why: 'What divides the openings is too narrow for both fronts to lap it. Widen it, or lap the fronts less.',
         numbers: [worst.face, worst.clear],
-        settings: [`cabinets/${cabinet.id}/settings/${lap}`],
+        settings: [settingPath({ cabinet }, `${lap}`)],
       },
     ];
   },
@@ -86,7 +86,7 @@ const pullMissing: FindingRule = {
       const { value } = pulls[which];
       const used = fronts.some(({ kind }) => kind === (which === 'doors' ? 'door' : 'drawer'));
       if (!used || value === 'none' || head.hardware.pulls.some(({ id }) => id === value)) return [];
-      const path = `cabinets/${cabinet.id}/settings/pulls/${which}`;
+      const path = settingPath({ cabinet }, `pulls/${which}`);
       return [
         {
           severity: 'warn',
@@ -126,7 +126,7 @@ const pullTooLong: FindingRule = {
           why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
           numbers: [front.h.size, front.v.size],
           parts: keysOf(front),
-          settings: [`cabinets/${cabinet.id}/settings/pulls/${front.kind === 'door' ? 'doors' : 'drawers'}`],
+          settings: [settingPath({ cabinet }, `pulls/${front.kind === 'door' ? 'doors' : 'drawers'}`)],
         },
       ];
     }),
@@ -146,7 +146,7 @@ const bandTooThick: FindingRule = {
           why: 'The cup would cut through the glue line and the band breaks away there. Take a thinner band or a larger cup offset.',
           numbers: [band],
           parts: keysOf(front),
-          settings: [`cabinets/${cabinet.id}/settings/banding/frontThickness`],
+          settings: [settingPath({ cabinet }, 'banding/frontThickness')],
         },
       ];
     }),
@@ -173,7 +173,7 @@ const grainBlank: FindingRule = {
           fixes: [
             {
               label: 'Let each front be cut on its own',
-              edits: [{ path: `cabinets/${cabinet.id}/settings/fronts/grainRuns`, value: 'none' }],
+              edits: [{ path: settingPath({ cabinet }, 'fronts/grainRuns'), value: 'none' }],
             },
           ],
         },

@@ -1,5 +1,5 @@
 import { frontName, frontObstacles, leastGap, swingContact } from '../hinges/index.js';
-import { type BuiltCabinet, capital, keysOf, type NeighbourDraft, type NeighbourRule } from './finding.js';
+import { type BuiltCabinet, capital, keysOf, type NeighbourDraft, type NeighbourRule, settingPath } from './finding.js';
 
 /** Where the cabinet at the right stands, seen from the one at its left: frames or boxes touch, backs are level. */
 export interface NeighbourShift {
@@ -84,7 +84,7 @@ function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm
         {
           label: 'Let both carry half of the gap',
           edits: [left, right].map(({ cabinet }) => ({
-            path: `cabinets/${cabinet.id}/settings/fronts/atNeighbour`,
+            path: settingPath({ cabinet }, 'fronts/atNeighbour'),
             value: 'half',
           })),
         },

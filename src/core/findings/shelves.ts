@@ -30,7 +30,7 @@ const sags: FindingRule = {
           why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. ${ways.length > 0 ? 'The smallest of each remedy is offered here.' : 'Shorten the span, or carry less.'}`,
           numbers: [sag.lasting, sag.allowed],
           parts: keys,
-          settings: [`cabinets/${cabinet.id}/settings/shelves/load`],
+          settings: [settingPath({ cabinet }, 'shelves/load')],
           fixes: ways,
         },
       ];

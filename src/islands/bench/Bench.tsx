@@ -5,6 +5,7 @@ import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './conte
 import { Decisions } from './Decisions.js';
 import { DrawerPanel } from './DrawerPanel.js';
 import { FindingsPanel } from './FindingsPanel.js';
+import { FrontPanel } from './FrontPanel.js';
 import { HingePanel } from './HingePanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsTable } from './PartsTable.js';
@@ -64,6 +65,7 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
           >
             <TapePanel solved={solved} />
             <ShelfPanel solved={solved} />
+            <FrontPanel solved={solved} />
             <HingePanel solved={solved} />
             <DrawerPanel solved={solved} />
             <FindingsPanel solved={solved} />

@@ -10,10 +10,11 @@ import { choiceOf } from './SettingRow.js';
 export function HingeConsidered({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const { wish, considered, solutions } = door;
   const closing = choiceOf(solved, 'hinges/closing');
+  const beside = solved.contacts.get(door.front.key);
   const asked: [string, string][] = [
     ['Carcass', wish.carcass === 'frame' ? 'face frame' : 'frameless'],
     ['Door lies', FIT_WORDS[wish.fit]],
-    ['Opens', `at least ${wish.opening}°`],
+    ['Opens', `at least ${wish.opening}°${beside ? `; ${beside.obstacle.name} lets it go to ${beside.free}°` : ''}`],
     ['Closes', closing === 'any' ? 'either way' : closing],
     ['Family', wish.family === 'any' ? 'any' : wish.family],
   ];
