@@ -1,6 +1,8 @@
-import type { Front } from '../fronts/index.js';
+import type { Dim } from '../derive/index.js';
+import { type Front, grainGroups } from '../fronts/index.js';
 import { type Part, type PartRole, partExtent, toCabinet } from '../parts/index.js';
 import type { PlacedPull } from '../pulls/index.js';
+import type { Bay } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import type { Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from './drawing.js';
 import { elevationDimensions } from './elevationDimensions.js';
@@ -21,6 +23,7 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
     items: [
       ...partItems(solved),
       ...solved.fronts.flatMap(swing),
+      ...grainLines(solved),
       ...neighbourItems(solved, beside),
       ...solved.doors.flatMap(hingeSymbols),
       ...solved.pulls.map(pullSymbols),
@@ -31,9 +34,39 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       const [x, , z] = toCabinet(placement, u, v, 0);
       return { h: x, v: z };
     },
-    handles: [...shelfHandles(solved, ({ cell }) => cell.inside.h), ...hingeHandles(solved)],
+    handles: [...shelfHandles(solved, gripOf), ...hingeHandles(solved)],
   };
 }
+
+/** Behind doors a shelf is taken hold of at its left end only, so that the doors can be chosen (mm). */
+const GRIP_BEHIND_DOORS = 110;
+
+function gripOf({ cell: { fill, inside } }: Bay): { low: Dim; high: Dim } {
+  const { low, high, size } = inside.h;
+  const whole = fill.kind === 'open' || size.mm < 2 * GRIP_BEHIND_DOORS;
+  return { low, high: whole ? high : low.plus(GRIP_BEHIND_DOORS) };
+}
+
+/** A chain line through fronts that come out of one blank: up a column, along a row, or both ways over the face. */
+function grainLines({ fronts, resolved }: SolvedCabinet): DrawingItem[] {
+  return grainGroups(fronts, resolved).flatMap(({ parts }): DrawingItem[] => {
+    const outlines = parts.map(outlineOf);
+    const [left, right] = [
+      Math.min(...outlines.map(({ from }) => from.h)),
+      Math.max(...outlines.map(({ to }) => to.h)),
+    ];
+    const [low, high] = [Math.min(...outlines.map(({ from }) => from.v)), Math.max(...outlines.map(({ to }) => to.v))];
+    const line = (a: DrawingPoint, b: DrawingPoint): LineItem => ({ kind: 'line', weight: 'centre', points: [a, b] });
+    const lines: DrawingItem[] = [];
+    const [h, v] = [left + BLANK_LINE, low + BLANK_LINE];
+    if (outlines.some(({ to }) => to.v < high - 1)) lines.push(line({ h, v: low }, { h, v: high }));
+    if (outlines.some(({ to }) => to.h < right - 1)) lines.push(line({ h: left, v }, { h: right, v }));
+    return lines;
+  });
+}
+
+/** How far inside the blank its line is drawn (mm). */
+const BLANK_LINE = 45;
 
 interface Outline {
   readonly from: DrawingPoint;
@@ -115,22 +148,6 @@ function swing(front: Front): DrawingItem[] {
   return [line];
 }
 
-/** Which piece of which blank a front with running grain is. */
-function grainMark(front: Front): DrawingItem[] {
-  const grain = front.parts.find((part) => part.grain)?.grain;
-  if (!grain) return [];
-  const { from, to } = outlineOfFront(front);
-  return [
-    {
-      kind: 'mark',
-      // At the right: the mark has the middle or the left, the pull the middle.
-      at: { h: from.h + 0.87 * (to.h - from.h), v: (from.v + to.v) / 2 },
-      text: `${grain.group} ${grain.piece}/${grain.of}`,
-      room: Math.min(95, 0.7 * (to.v - from.v)),
-    },
-  ];
-}
-
 function isCentred(front: Front) {
   const middle = (front.h.low.mm + front.h.high.mm) / 2;
   return ({ frontKey, extent: { min, max } }: PlacedPull) =>
@@ -151,7 +168,6 @@ function marks({ rows, parts, fronts, pulls, face }: SolvedCabinet): DrawingItem
       shows: front.parts[0]?.key ?? front.key,
     };
   });
-  items.push(...fronts.flatMap(grainMark));
   const back = parts.find((part) => part.role === 'back');
   if (!face.ok || !back) return items;
   const bay = face.cells.find((cell) => cell.fill.kind === 'open');

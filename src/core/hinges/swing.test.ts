@@ -69,6 +69,16 @@ test('a butt turns about its knuckle: shut, the door moves straight away from th
   assert.equal(stopSwing(plan), 0);
 });
 
+test('fully open on a wide hinge no part of the door stands before the opening; on a usual one its edge does', () => {
+  const into = (opening: number) => {
+    const { plan, door } = hung('left', { hinges: { opening } });
+    const inner = door.plane;
+    return Math.max(...[doorAt(plan, door.stopAngle)[0], doorAt(plan, door.stopAngle)[3]].map(({ x }) => x)) - inner;
+  };
+  assert.ok(into(160) <= 0.05, `stands ${into(160)} into the opening`);
+  assert.ok(into(95) > 5);
+});
+
 const against = (door: HungDoor, x: number) =>
   swingContact(door, undefined, [
     { name: 'a wall', min: { x: -2000, y: -2000 }, max: { x, y: 2000 }, low: -100, high: 3000 },

@@ -33,7 +33,8 @@ function gapTable(turn: ConcealedProfile['turn'], offsets: readonly number[]): C
 }
 
 const standard = { beyondCup: 7, beforeBack: 13.5 };
-const wide = { beyondCup: 1.5, beforeBack: 16 };
+// Turning right beside the cup, the open door ends up wholly before the side.
+const wide = { beyondCup: 0, beforeBack: 16 };
 
 const concealed = {
   ...counts,
