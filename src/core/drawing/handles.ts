@@ -1,5 +1,6 @@
 import { hingeRoom } from '../hinges/index.js';
 import type { Span } from '../layout/index.js';
+import type { Face } from '../machining/index.js';
 import { type Part, toPart } from '../parts/index.js';
 import { type Bay, holeHeight, holesBetween } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
@@ -45,15 +46,19 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
   }));
 }
 
-/** The same on the panel of an upright: its holes move along the part, and the shelf with them. */
-export function pinHandles(solved: SolvedCabinet, part: Part, flip: boolean): DragHandle[] {
+/** The same on the panel of an upright, from the face the pins are bored in: holes move along it, and the shelf with them. */
+export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: boolean): DragHandle[] {
   const { grid } = solved;
   if (!grid) return [];
   const width = part.width.mm;
   const rise = solved.resolved.settings.pins.diameter.mm / 2;
   const along = (z: number) => toPart(part.placement, [0, 0, z])[0];
   return solved.bays
-    .filter(({ left, right }) => left?.key === part.key || right?.key === part.key)
+    .filter(({ left, right }) => {
+      // The right face of a partition is its second; a side has its inside only.
+      if (left?.key === part.key) return face === (part.role === 'partition' ? 2 : 1);
+      return right?.key === part.key && face === 1;
+    })
     .flatMap((bay) => shelfHandlesOf(solved, bay, bay.cell.inside.h))
     .map((handle) => {
       const at = along(handle.at - rise);

@@ -127,6 +127,23 @@ test('a shelf let go near a hole stands in that hole, in elevation, section and 
   for (const hand of ['left', 'right']) assert.equal(panel(hand)[0]?.at, first.at + 32, hand);
 });
 
+test('the pins of both bays beside a partition are moved from the face they are bored in', () => {
+  const open = (id: string, shelves: number) => ({ id, size: share, fill: { kind: 'open' as const, shelves } });
+  const [solved] = solve(
+    jobWith({
+      width: 1000,
+      face: { kind: 'columns', graduation: { kind: 'arithmetic', step: 0 }, parts: [open('a', 1), open('b', 2)] },
+    }),
+  ).cabinets;
+  assert.ok(solved);
+  const ids = (key: string, face: 1 | 2) =>
+    (drawPanel(partOf(solved, key), face, '1.A', 'job', solved).handles ?? []).map(({ id }) => id);
+  assert.deepEqual(ids('divider/a', 1), ['shelf-a-1']);
+  assert.deepEqual(ids('divider/a', 2), ['shelf-b-1', 'shelf-b-2']);
+  assert.deepEqual([ids('side/left', 1), ids('side/left', 2)], [['shelf-a-1'], []]);
+  assert.deepEqual(ids('bottom', 1), []);
+});
+
 test('a hinge let go at a free height stays there', () => {
   const job = jobWith(pairOfDoors(0));
   const draw = () => drawElevation(solve(job).cabinets[0] as never, 'job');

@@ -30,8 +30,7 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
     max: { h: part.width.mm, v: part.length.mm },
     items: [outline, ...bandItems(part, point), ...drawn, ...edgeNames(part, point)],
     dimensions: dimensions(part, face, flip),
-    // Pins are moved from the face they are bored in.
-    handles: solved && face === 1 ? pinHandles(solved, part, flip) : [],
+    handles: solved ? pinHandles(solved, part, face, flip) : [],
     spot: (_part, at) => point(at.u, at.v),
   };
 }
