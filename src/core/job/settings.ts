@@ -328,7 +328,7 @@ export const settingsSchema = z.strictObject({
     rearSet: lengthField('rear line before the back', { min: 10, max: 400 }),
     column: choiceField('pin holes are bored', { full: 'over the whole opening', around: 'around each shelf' }),
     around: countField('holes above and below each shelf', 0, 12),
-    ends: lengthField('no hole nearer the ends of an opening than', { max: 400 }),
+    ends: lengthField('pin holes begin from the ends of an opening', { max: 400 }),
     diameter: lengthField('pin hole', { min: 2, max: 12 }),
     depth: lengthField('pin hole depth', { min: 4, max: 20 }),
     leastDepth: lengthField('least pin hole depth', { min: 3, max: 20 }),

@@ -12,6 +12,7 @@ import {
 import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
+import { findingsOf } from './store.js';
 
 /** Height of the tallest cabinet on the strip (px). */
 const TALLEST = 40;
@@ -25,7 +26,11 @@ export function CabinetStrip() {
   const cabinetId = useBench((state) => state.cabinetId);
   const act = useBench((state) => state.act);
   const showCabinet = useBench((state) => state.showCabinet);
-  const drawn = solved.cabinets.map((each) => ({ solved: each, thumbnail: thumbnailOf(each) }));
+  const drawn = solved.cabinets.map((each) => ({
+    solved: each,
+    thumbnail: thumbnailOf(each),
+    stops: findingsOf(solved, each).filter((finding) => finding.severity === 'stop').length,
+  }));
   const current = job.cabinets.find((cabinet) => cabinet.id === cabinetId);
   const add = (cabinet: Cabinet, label: string) => {
     const outcome = act({ label, edits: [{ path: `cabinets/${cabinet.id}`, value: cabinet }] });
@@ -58,11 +63,12 @@ export function CabinetStrip() {
       className="flex min-h-[4.25rem] items-end gap-1 border-b border-rule/60 px-3"
     >
       <ol className="flex min-w-0 items-end gap-0.5 overflow-x-auto">
-        {drawn.map(({ solved: each, thumbnail }) => (
+        {drawn.map(({ solved: each, thumbnail, stops }) => (
           <StripItem
             key={each.cabinet.id}
             solved={each}
             thumbnail={thumbnail}
+            stops={stops}
             here={each.cabinet.id === cabinetId}
             onShow={showCabinet}
           />
@@ -97,13 +103,13 @@ function thumbnailOf(solved: SolvedCabinet): Thumbnail {
 interface StripItemProps {
   readonly solved: SolvedCabinet;
   readonly thumbnail: Thumbnail;
+  readonly stops: number;
   readonly here: boolean;
   readonly onShow: (id: string) => void;
 }
 
-const StripItem = memo(function StripItem({ solved, thumbnail, here, onShow }: StripItemProps) {
-  const { cabinet, findings } = solved;
-  const stops = findings.filter((finding) => finding.severity === 'stop').length;
+const StripItem = memo(function StripItem({ solved, thumbnail, stops, here, onShow }: StripItemProps) {
+  const { cabinet } = solved;
   return (
     <li>
       <button
