@@ -3,8 +3,8 @@ import type { HingeProfile } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
 import { Length } from '../figures/Length.js';
+import { choiceOf } from './choice.js';
 import { useBench } from './context.js';
-import { choiceOf } from './SettingRow.js';
 
 /** The whole library seen from one door: what would hang it and the reveal it gives, what is ruled out and by what. */
 export function HingeConsidered({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {

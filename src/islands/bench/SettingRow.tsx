@@ -7,23 +7,11 @@ import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { settingOf } from './choice.js';
 import { useBench } from './context.js';
 import { entryNames } from './names.js';
 
 const LEAVES = new Map(settingLeaves.map((leaf) => [leaf.path.join('/'), leaf]));
-
-/** The value a setting has on this cabinet, wherever it was decided. */
-export function settingOf(solved: SolvedCabinet, path: string): Dim | Choice {
-  return path
-    .split('/')
-    .reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], solved.resolved.settings) as Dim | Choice;
-}
-
-/** The word a choice has; empty for a number. */
-export function choiceOf(solved: SolvedCabinet, path: string): string {
-  const found = settingOf(solved, path);
-  return found instanceof Dim ? '' : found.value;
-}
 
 const SOURCE_WORD = {
   here: 'here',
