@@ -8,6 +8,39 @@ import { migrate, openDatabase } from '../src/server/database.js';
 import { createJob, listJobs, readStoredJob, saveChange } from '../src/server/jobs.js';
 import { ended, startServer, temporaryFolder } from './support/server.js';
 
+test('a list counts what is found between two cabinets, and forgets it when either changes', () => {
+  const data = temporaryFolder();
+  const db = openDatabase(data);
+  const job = newJob('Row', 'metric');
+  for (const _ of [1, 2]) job.cabinets.push(newCabinet(job, 'base'));
+  const [left, right] = job.cabinets;
+  assert.ok(left && right);
+  left.settings = { fronts: { reveal: { right: 0 } } };
+  Object.assign(right, { leftNeighbour: left.id, settings: { fronts: { reveal: { left: 0 } } } });
+  const { id } = createJob(db, job);
+  const open = () => listJobs(db).map(({ stops }) => stops)[0];
+  assert.ok((open() ?? 0) > 0, 'their fronts touch');
+  saveChange(db, id, {
+    version: 1,
+    label: 'apart',
+    cabinets: [
+      { ...left, settings: {} },
+      { ...right, settings: {} },
+    ],
+  });
+  assert.equal(open(), 0);
+  saveChange(db, id, {
+    version: 2,
+    label: 'close',
+    cabinets: [{ ...right, settings: { fronts: { reveal: { left: 0 } } } }],
+  });
+  const nearly = open();
+  saveChange(db, id, { version: 3, label: 'closer', cabinets: [left] });
+  assert.ok((open() ?? 0) > (nearly ?? 0), 'the one that did not change is looked at again');
+  db.close();
+  rmSync(data, { recursive: true });
+});
+
 test('a job stored in an older form comes forward whole with its first save', () => {
   const data = temporaryFolder();
   const db = openDatabase(data);

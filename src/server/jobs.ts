@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
+import { checkNeighbours } from '../core/findings/index.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -61,19 +62,26 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
     db.prepare(
       'INSERT INTO job (id, name, unit, version, head, created_at, updated_at) VALUES (?, ?, ?, 1, ?, ?, ?)',
     ).run(id, head.name, head.display.unit, JSON.stringify(head), at, at);
-    for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position, head);
+    for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position, document);
     recordRevision(db, id, 1, label, at, { head, cabinets });
   })();
   return { id, version: 1, updatedAt: at, document };
 }
 
-function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, head: JobHead): void {
-  const summary = summariseCabinet(solveCabinet(head, cabinet));
+function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, job: Job): void {
+  const summary = summaryOf(job, cabinet);
   db.prepare(
     `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings) VALUES (?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document,
        summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings`,
   ).run(jobId, cabinet.id, position, JSON.stringify(cabinet), JSON.stringify(summary), summary.stops, summary.warnings);
+}
+
+/** A cabinet as a list shows it; what was found between it and its left neighbour counts with it. */
+function summaryOf(job: Job, cabinet: Cabinet): CabinetSummary {
+  const solved = solveCabinet(job, cabinet);
+  const left = job.cabinets.find(({ id }) => id === cabinet.leftNeighbour);
+  return summariseCabinet(solved, left ? checkNeighbours(job, solveCabinet(job, left), solved) : []);
 }
 
 function recordRevision(db: Db, jobId: string, version: number, label: string, at: string, change: unknown): void {
@@ -178,14 +186,18 @@ function applyChange(job: Job, change: Change): Job {
 }
 
 function writeChange(db: Db, row: JobRow, change: Change, next: Job): void {
-  const { head, cabinets } = splitDocument(next);
+  const { cabinets } = next;
   for (const id of change.removed ?? []) db.prepare('DELETE FROM cabinet WHERE job_id = ? AND id = ?').run(row.id, id);
   const put = new Set((change.cabinets ?? []).map((cabinet) => cabinet.id));
   const move = db.prepare('UPDATE cabinet SET position = ? WHERE job_id = ? AND id = ?');
   cabinets.forEach((cabinet, position) => {
-    if (put.has(cabinet.id)) putCabinet(db, row.id, cabinet, position, head);
+    if (put.has(cabinet.id)) putCabinet(db, row.id, cabinet, position, next);
     else move.run(position, row.id, cabinet.id);
   });
+  // What stands to the right of a changed cabinet may meet it otherwise: its summary is figured again as well.
+  const forget = db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ? AND id = ?');
+  for (const { id, leftNeighbour } of cabinets)
+    if (leftNeighbour !== null && put.has(leftNeighbour) && !put.has(id)) forget.run(row.id, id);
   // The head decides for every cabinet: their summaries are figured again when they are next listed.
   if (change.head) db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ?').run(row.id);
 }
@@ -233,10 +245,14 @@ function refreshSummaries(db: Db): void {
       'SELECT DISTINCT job_id AS id FROM cabinet JOIN job ON job.id = job_id WHERE summary IS NULL AND deleted_at IS NULL',
     )
     .all();
+  const write = db.prepare('UPDATE cabinet SET summary = ?, stops = ?, warnings = ? WHERE job_id = ? AND id = ?');
   for (const { id } of stale) {
     const { document } = readStoredJob(db, id);
     db.transaction(() => {
-      for (const [position, cabinet] of document.cabinets.entries()) putCabinet(db, id, cabinet, position, document);
+      for (const cabinet of document.cabinets) {
+        const summary = summaryOf(document, cabinet);
+        write.run(JSON.stringify(summary), summary.stops, summary.warnings, id, cabinet.id);
+      }
     })();
   }
 }

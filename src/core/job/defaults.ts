@@ -11,7 +11,7 @@ import {
   type Material,
 } from './document.js';
 import { nextId } from './edit.js';
-import { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses.js';
+import { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
 
 const SETS: Record<HouseSet, { house: House; materials: readonly Material[]; display: Display }> = {
   metric: { house: metricHouse, materials: metricMaterials, display: { unit: 'mm', mmStep: 0.1, graduation: 16 } },

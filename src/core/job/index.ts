@@ -50,7 +50,7 @@ export {
   mergeHardware,
   type PullProfile,
 } from './hardware.js';
-export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses.js';
+export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
 export {
   type FieldError,
   type ReadResult,

@@ -1,4 +1,5 @@
 import { drawThumbnail, type Thumbnail } from '../drawing/index.js';
+import type { Finding } from '../findings/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
 /** A job as a list shows it. */
@@ -24,9 +25,10 @@ export interface CabinetSummary {
   readonly warnings: number;
 }
 
-/** A cabinet in one line: what it is called, how it looks, what is open. */
-export function summariseCabinet(solved: SolvedCabinet): CabinetSummary {
+/** A cabinet in one line: what it is called, how it looks, what is open, also between it and a neighbour. */
+export function summariseCabinet(solved: SolvedCabinet, between: readonly Finding[] = []): CabinetSummary {
   const { number, name, kind } = solved.cabinet;
-  const count = (severity: string) => solved.findings.filter((finding) => finding.severity === severity).length;
+  const findings = [...solved.findings, ...between];
+  const count = (severity: string) => findings.filter((finding) => finding.severity === severity).length;
   return { number, name, kind, thumbnail: drawThumbnail(solved), stops: count('stop'), warnings: count('warn') };
 }
