@@ -1,6 +1,6 @@
 import type { Dim } from '../derive/index.js';
 import type { EdgeReference, Face, Notch, Operation, Slots } from '../machining/index.js';
-import { edgeName, isMirrored, type Part } from '../parts/index.js';
+import { edgeName, faceName, isMirrored, type Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { notchedOutline } from './cut.js';
 import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, regionBetween } from './drawing.js';
@@ -25,7 +25,7 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
   };
   const drawn = part.machining.flatMap((operation) => operationItems(operation, part, face, point));
   return {
-    title: { job: jobName, cabinet: `${mark} ${part.name}`, view: face === 1 ? 'Inside face' : 'Outside face' },
+    title: { job: jobName, cabinet: `${mark} ${part.name}`, view: capital(faceName(part, face)) },
     min: { h: 0, v: 0 },
     max: { h: part.width.mm, v: part.length.mm },
     items: [outline, ...bandItems(part, point), ...drawn, ...edgeNames(part, point)],
@@ -34,6 +34,8 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
     spot: (_part, at) => point(at.u, at.v),
   };
 }
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 type ToDrawing = (u: number, v: number) => DrawingPoint;
 
@@ -221,7 +223,7 @@ export interface MachiningRow {
 /** Everything cut and bored in a part, in order, each with the edge it is measured from. */
 export function machiningTable(part: Part): MachiningRow[] {
   const name = (edge: EdgeReference) => edgeName(part.placement, edge);
-  const side = (face: Face) => (face === 1 ? 'inside face' : 'outside face');
+  const side = (face: Face) => faceName(part, face);
   return part.machining.map((operation): MachiningRow => {
     const { reason } = operation;
     switch (operation.kind) {
@@ -267,7 +269,7 @@ export function machiningTable(part: Part): MachiningRow[] {
       case 'edge holes':
         return {
           what: 'Edge holes',
-          where: `${name(operation.edge)} edge, from the inside face`,
+          where: `${name(operation.edge)} edge, from the ${side(1)}`,
           offset: operation.offset,
           positions: operation.positions,
           size: operation.diameter,
@@ -280,7 +282,7 @@ export function machiningTable(part: Part): MachiningRow[] {
           what: operation.kind === 'slots' ? 'Slots' : 'Mortises',
           where:
             'edge' in operation.place
-              ? `${name(operation.place.edge)} edge, from the inside face`
+              ? `${name(operation.place.edge)} edge, from the ${side(1)}`
               : `${side(operation.place.face)}, from the ${name(operation.place.from)} edge`,
           offset: operation.offset,
           positions: operation.positions,

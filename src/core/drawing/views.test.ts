@@ -131,3 +131,20 @@ test('every option of a pictured choice is drawn, and options that differ look d
   }
   assert.equal(drawChoice(job, cabinet, 'fronts/gap', '3'), undefined);
 });
+
+test('faces are called what a shop calls them', () => {
+  const share = { rule: 'share' as const, weight: 1 };
+  const open = (id: string) => ({ id, size: share, fill: { kind: 'open' as const, shelves: 1 } });
+  const solved = solveWith({
+    width: 1000,
+    face: { kind: 'columns', graduation: { kind: 'arithmetic', step: 0 }, parts: [open('a'), open('b')] },
+  });
+  const view = (key: string, face: 1 | 2) => drawPanel(partOf(solved, key), face, '1.A', 'job').title.view;
+  assert.deepEqual([view('divider/a', 1), view('divider/a', 2)], ['Left face', 'Right face']);
+  assert.deepEqual([view('side/left', 1), view('side/left', 2)], ['Inside face', 'Outside face']);
+  const door = partOf(solveWith({}), 'door/o2/left');
+  assert.match(
+    machiningTable(door).find(({ reason }) => reason.startsWith('cup: '))?.where ?? '',
+    /^back, from the left edge/,
+  );
+});

@@ -104,6 +104,21 @@ function cutSize(size: Dim, bands: readonly Band[], across: 'u' | 'v', allowance
   return cut === size ? size : cut.as(label);
 }
 
+/** What its two faces are called in the shop: a partition has a left and a right, a front a face and a back. */
+export function faceName({ role }: Part, face: 1 | 2): string {
+  switch (role) {
+    case 'partition':
+      return face === 1 ? 'left face' : 'right face';
+    case 'door':
+    case 'drawer front':
+    case 'frame':
+    case 'filler':
+      return face === 1 ? 'face' : 'back';
+    default:
+      return face === 1 ? 'inside face' : 'outside face';
+  }
+}
+
 /** Parts never change: their extents are figured once. */
 const extents = new WeakMap<Part, Extent>();
 

@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import { drawElevation, drawPanel, drawSection, hingeOfKey } from '../../core/drawing/index.js';
 import type { Face } from '../../core/machining/index.js';
+import { faceName } from '../../core/parts/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { DrawingSheet } from './DrawingSheet.js';
@@ -125,7 +126,7 @@ function PanelView({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string
                 checked={face === each}
                 onChange={() => setFace(each)}
               />
-              {each === 1 ? 'inside face up' : 'outside face up'}
+              {faceName(row.part, each)} up
             </label>
           ))}
         </fieldset>
