@@ -84,15 +84,12 @@ export function hingeHandles({ doors, face, box }: SolvedCabinet): DragHandle[] 
     const stops = heights.map((height) => ({ at: height, value: height - front.v.low.mm }));
     return places.map(({ onCase }, index) => {
       const room = hingeRoom(chosen, onCase.mm, { hinged, plane, mountingPlane: box.mountingPlane.mm });
-      const [edge, inner] =
-        hinged === 'left'
-          ? [partEdge(front.extent.min[0], room.min[0]), room.max[0]]
-          : [room.min[0], front.extent.max[0]];
+      const left = hinged === 'left';
       return {
         id: `hinge-${front.key}-${index + 1}`,
         label: `Hinge ${index + 1} of the door`,
-        from: { h: Math.min(edge, inner), v: room.min[2] },
-        to: { h: Math.max(edge, inner) + (hinged === 'left' ? REACH : 0), v: room.max[2] },
+        from: { h: left ? Math.min(front.extent.min[0], room.min[0]) : room.min[0] - REACH, v: room.min[2] },
+        to: { h: left ? room.max[0] + REACH : Math.max(front.extent.max[0], room.max[0]), v: room.max[2] },
         shows: hingeKey(front.key, index),
         at: onCase.mm,
         stops,
@@ -106,7 +103,3 @@ export function hingeHandles({ doors, face, box }: SolvedCabinet): DragHandle[] 
 
 /** A hinge is taken hold of this much beyond its body (mm). */
 const REACH = 24;
-
-function partEdge(a: number, b: number): number {
-  return Math.min(a, b);
-}

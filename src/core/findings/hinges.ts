@@ -83,7 +83,7 @@ const against: FindingRule = {
       const others = door.places.filter((_, at) => at !== first.at).map(({ onCase }) => onCase.mm);
       const [next] = door
         .freeHeights()
-        .filter((height) => others.every((other) => Math.abs(other - height) >= APART))
+        .filter((height) => others.every((other) => Math.abs(other - height) >= LEAST_APART))
         .sort((a, b) => Math.abs(a - first.place.onCase.mm) - Math.abs(b - first.place.onCase.mm));
       return [
         {
@@ -99,7 +99,7 @@ const against: FindingRule = {
 };
 
 /** Two hinges of a door stand no nearer than this (mm). */
-const APART = 80;
+export const LEAST_APART = 80;
 
 /** The door needs this much gap at its hinge edge to clear while it turns. */
 const gapTooSmall: FindingRule = {

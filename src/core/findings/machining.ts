@@ -11,7 +11,7 @@ import {
 import { type Part, toCabinet } from '../parts/index.js';
 import { pinLines } from '../shelves/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
-import { moveHinge } from './hinges.js';
+import { LEAST_APART, moveHinge } from './hinges.js';
 
 /** Material that has to stay between two cuts, and between a hole and an edge (mm). */
 const LEAST_SKIN = 2;
@@ -103,11 +103,8 @@ function hingeElsewhere(context: RuleContext, part: Part, { u, v }: Clash, hinge
   return next === undefined ? [] : [moveHinge(context, door, at, next)];
 }
 
-/** Two hinges of a door stand no nearer than this (mm). */
-const APART = 80;
-
 function clearOfOthers({ places }: HungDoor, at: number, height: number): boolean {
-  return places.every(({ onCase }, n) => n === at || Math.abs(onCase.mm - height) >= APART);
+  return places.every(({ onCase }, n) => n === at || Math.abs(onCase.mm - height) >= LEAST_APART);
 }
 
 /** The rear line shifted forward by a step, or the column kept further from the ends of its opening. */

@@ -96,6 +96,17 @@ test('a wall beside the hinge stops the door the sooner the nearer it is; far en
   assert.ok(Math.min(...doorAt(plan, further + 1).map(({ x }) => x)) < -60);
 });
 
+test('a thin thing near the end of a wide door is not stepped over', () => {
+  for (const width of [450, 900, 1400]) {
+    const { door, plan } = hung('left', {}, width);
+    // A post of 12 by 12 that the free end of the door passes half way open.
+    const tip = turned(plan, { x: plan.freeEdge, y: plan.face }, 45);
+    const post = { name: 'a post', min: { x: tip.x - 20, y: tip.y + 8 }, max: { x: tip.x - 8, y: tip.y + 20 } };
+    const contact = swingContact(door, undefined, [{ ...post, low: -100, high: 3000 }]);
+    assert.ok(contact && contact.free > 35 && contact.free < 55, `${width}: ${contact?.free}`);
+  }
+});
+
 test('what stands above or below a door is not in its way', () => {
   const { door } = hung('left');
   const over = { name: 'a shelf', min: { x: -500, y: -500 }, max: { x: -2, y: 500 }, low: 5000, high: 6000 };

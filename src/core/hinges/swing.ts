@@ -40,22 +40,29 @@ export function swingContact(
     for (const obstacle of obstacles) {
       if (obstacle.low >= body.high - 0.01 || obstacle.high <= body.low + 0.01) continue;
       if (distanceTo(plan.pivot, obstacle) > reach) continue;
-      const free = freeAngle(body, obstacle, Math.min(plan.stopAngle, first?.free ?? plan.stopAngle));
+      const last = Math.min(plan.stopAngle, first?.free ?? plan.stopAngle);
+      const free = freeAngle(body, obstacle, last, stepFor(reach));
       if (free !== undefined && (!first || free < first.free)) first = { obstacle, by: body.by, free };
     }
   return first;
 }
 
-/** Angles are tried in steps of this first (degrees): no pull is so thin that a door's edge would step over it. */
-const COARSE = 3;
+/** Angles are tried in steps of at most this first (degrees). */
+const MOST_STEP = 3;
+/** Nothing that is met is thinner, with the door's own edge, than this: a step must not carry the door over it (mm). */
+const THINNEST = 28;
+
+function stepFor(reach: number): number {
+  return Math.max(1, Math.min(MOST_STEP, Math.floor(((THINNEST / reach) * 180) / Math.PI)));
+}
 
 /** The widest whole angle, up to a last one, before a body meets an obstacle; undefined when it does not, or does shut. */
-function freeAngle(body: Body, obstacle: PlanObstacle, last: number): number | undefined {
+function freeAngle(body: Body, obstacle: PlanObstacle, last: number, step: number): number | undefined {
   if (meets(body.at(0), obstacle)) return undefined;
-  for (let angle = COARSE; angle < last + COARSE; angle += COARSE) {
+  for (let angle = step; angle < last + step; angle += step) {
     const tried = Math.min(angle, last);
     if (!meets(body.at(tried), obstacle)) continue;
-    for (let fine = tried - COARSE + 1; fine < tried; fine += 1)
+    for (let fine = tried - step + 1; fine < tried; fine += 1)
       if (fine > 0 && meets(body.at(fine), obstacle)) return Math.floor(fine - 1);
     return Math.floor(tried - 1);
   }
