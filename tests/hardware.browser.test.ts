@@ -234,3 +234,30 @@ test('a hardware library goes out, comes in changed, and a wrong one is refused 
   );
   assert.deepEqual(await consoleErrors(driver), []);
 });
+
+test('a false front, two pulls and running grain: chosen, drawn, told of the front, undone', async () => {
+  const { driver } = browser;
+  await bench('c1');
+  await unfold('Face and openings');
+  await chooseFrom('Opening 1 is', 'False front');
+  await eventually(
+    () => textOf(driver, 'main'),
+    (text) => text.includes('False front'),
+    'no false front among the parts',
+  );
+  await undo();
+  await (await find(driver, '[data-part="drawer/o1"] rect')).click();
+  const front = '[aria-label="This front"]';
+  assert.match(await textOf(driver, front), /kg[\s\S]*Holes, from/);
+  assert.equal((await driver.findElements(By.css(`${front} tbody tr`))).length, 4, 'two pulls of two holes');
+  await unfold('Fronts, reveals and gaps');
+  await chooseFrom('Grain runs on from front to front', 'over the whole face');
+  await eventually(
+    () => textOf(driver, front),
+    (text) => /Piece 1 of 3 of blank G1/.test(text),
+    'the front does not say which blank it comes from',
+  );
+  await undo();
+  await saved();
+  assert.deepEqual(await consoleErrors(driver), []);
+});

@@ -26,15 +26,17 @@ function gapTable(turn: ConcealedProfile['turn'], offsets: readonly number[]): C
     thickness,
     at: offsets.map((offset) => {
       const inward = offset + turn.beyondCup;
-      const swing = Math.hypot(inward, thickness - turn.beforeBack) - inward;
+      // A face that lies behind the turning point only moves away from what is beside it.
+      const before = Math.max(0, thickness - turn.beforeBack);
+      const swing = Math.hypot(inward, before) - inward;
       return { offset, gap: Math.round(swing * 10) / 10 };
     }),
   }));
 }
 
 const standard = { beyondCup: 7, beforeBack: 13.5 };
-// Turning right beside the cup, the open door ends up wholly before the side.
-const wide = { beyondCup: 0, beforeBack: 16 };
+// Turning beside the cup in the plane of its face, the open door ends up wholly before the side and lies on nothing beside it.
+const wide = { beyondCup: 0, beforeBack: 18 };
 
 const concealed = {
   ...counts,
