@@ -2,15 +2,10 @@ import { hingeRoom } from '../hinges/index.js';
 import type { Span } from '../layout/index.js';
 import type { Face } from '../machining/index.js';
 import { type Part, toPart } from '../parts/index.js';
-import { type Bay, holeHeight, holesBetween } from '../shelves/index.js';
+import { type Bay, shelfHeights } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import type { DragHandle } from './drawing.js';
 import { hingeKey } from './hardware.js';
-
-/** Shelves without pin holes stop every so many mm, hinges off the grid likewise. */
-const STEP = 10;
-/** Room kept above the floor of an opening and below its ceiling (mm). */
-const ROOM = 20;
 
 /** A handle for each adjustable shelf of an upright view: it moves from hole to hole. `across` says what it spans. */
 export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<Span, 'low' | 'high'>): DragHandle[] {
@@ -18,19 +13,10 @@ export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<S
 }
 
 function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<Span, 'low' | 'high'>): DragHandle[] {
-  const { cell, places, parity } = bay;
+  const { cell, places } = bay;
   const thickness = resolved.materials.shelf.thickness.mm;
-  const { low, high } = cell.inside.v;
-  const rise = resolved.settings.pins.diameter.mm / 2;
-  const undersides = grid
-    ? holesBetween(grid, low.mm + ROOM, high.mm - ROOM - thickness - rise)
-        .filter((k) => parity === undefined || k % 2 === parity)
-        .map((k) => holeHeight(grid, k) + rise)
-    : Array.from(
-        { length: Math.floor((high.mm - low.mm - 2 * ROOM - thickness) / STEP) },
-        (_, n) => low.mm + ROOM + n * STEP,
-      );
-  const stops = undersides.map((at) => ({ at, value: at - low.mm }));
+  const { low } = cell.inside.v;
+  const stops = shelfHeights(bay, grid, resolved).map((at) => ({ at, value: at - low.mm }));
   const { shelvesAt = [] } = cell.fill as { shelvesAt?: (number | null)[] | undefined };
   return places.map(({ underside }, index) => ({
     id: `shelf-${cell.opening.id}-${index + 1}`,

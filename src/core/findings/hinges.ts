@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import { bestSolution, FIT_WORDS, frontName, type HungDoor, leastGap, solutionsFor } from '../hinges/index.js';
+import { bestSolution, FIT_WORDS, frontName, type HungDoor, leastGap, solutionsFor, withGap } from '../hinges/index.js';
 import type { Act } from '../job/index.js';
 import { capital, type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from './finding.js';
 
@@ -146,8 +146,7 @@ function gapThatTurns({ wish, considered }: HungDoor, thickness: number, needed:
   const start = Math.ceil(needed * 10 - 1e-6);
   for (let tenths = start; tenths <= start + MOST_WIDENING * 10; tenths += 1) {
     const gap = tenths / 10;
-    const less = (gap - wish.gap.mm) / (wish.fit === 'half' ? 2 : 1);
-    const best = bestSolution(solutionsFor({ ...wish, overlay: wish.overlay.minus(less) }, profiles), new Set());
+    const best = bestSolution(solutionsFor(withGap(wish, gap), profiles), new Set());
     if (best?.kind === 'concealed' && leastGap(best.profile, thickness, best.offset) <= gap + 1e-6) return gap;
   }
   return undefined;

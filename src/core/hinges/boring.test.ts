@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
+import { tapeText } from '../derive/index.js';
 import type { Operation } from '../machining/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -101,6 +102,14 @@ const TABLE: { name: string; settings: Settings; wanted: string[] }[] = [
 
 for (const { name, settings, wanted } of TABLE)
   test(`bored for hinges: ${name}`, () => assert.deepEqual(bored(settings), wanted));
+
+test('a mortise opens to the closed thickness of the hinge and the gap of the fronts', () => {
+  const settings: Settings = { school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } };
+  const solved = solveWith({ settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }] });
+  const mortise = partOf(solved, 'frame/stile/left').machining.find(({ kind }) => kind === 'mortises');
+  assert.ok(mortise?.kind === 'mortises');
+  assert.equal(tapeText(mortise.depth, String), '(closed thickness 4.6 − gap between fronts 2) ÷ 2');
+});
 
 test('a framed door is bored in the stile on its hinge side, a trimmed one in its slab', () => {
   const parts = (settings: Settings) =>

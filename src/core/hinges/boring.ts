@@ -12,6 +12,8 @@ export interface BoringContext {
   readonly door: Part;
   readonly hinged: 'left' | 'right';
   readonly carrier: Part;
+  /** What is free beside the hinge edge. */
+  readonly gap: Dim;
   readonly box: Box;
   readonly settings: ResolvedSettings;
 }
@@ -129,7 +131,7 @@ function letInLeaves(
   places: readonly HingePlace[],
   context: BoringContext,
 ): Map<string, Operation[]> {
-  const { door, hinged, carrier, settings } = context;
+  const { door, hinged, carrier, gap, settings } = context;
   const { leaf } = profile;
   const fixed = (label: string, mm: number) =>
     setting(label, mm, { kind: 'profile', note: `${profile.maker}, ${profile.name}` });
@@ -161,19 +163,19 @@ function letInLeaves(
       [carrier.key, [{ kind: 'holes', face: 1, from: caseEdge, offset: beside, positions: pilots(onCase), ...pilot }]],
     ]);
   }
+  // Mortise per leaf = (closed thickness − gap) / 2, as the solver has it; none for a hinge that is not let in.
+  const letIn = fixed('closed thickness', leaf.closed).minus(gap).over(2).as('mortise for each leaf');
   const recess = {
     length: fixed('leaf length', leaf.length),
     thickness: fixed('leaf width', leaf.width),
-    depth: setting('mortise for each leaf', mortise, {
-      kind: 'rule',
-      note: '(closed thickness − gap) / 2',
-    }),
+    depth: letIn,
     reason: `mortise: ${reason}`,
     group: reason,
   };
   const cut = (place: { edge: EdgeReference } | { face: 1 | 2; from: EdgeReference }, positions: Dim[]): Operation[] =>
     mortise > 0.001 ? [{ kind: 'mortises', place, offset: half, positions, ...recess }] : [];
-  const deep = { ...pilot, depth: fixed('pilot hole depth', mortise + leaf.pilotDepth) };
+  const deep =
+    mortise > 0.001 ? { ...pilot, depth: letIn.plus(pilot.depth).as('pilot hole depth from the edge') } : pilot;
   const onDoorEdge: Operation[] = [
     ...cut({ edge }, onDoor),
     { kind: 'edge holes', edge, offset: half, positions: pilots(onDoor), ...deep },

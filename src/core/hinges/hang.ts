@@ -127,7 +127,7 @@ function hang(
   return {
     ...base,
     places,
-    machining: boreHinges(chosen, clear, { door: bored, hinged, carrier, box, settings }),
+    machining: boreHinges(chosen, clear, { door: bored, hinged, carrier, gap: wish.gap, box, settings }),
     freeHeights: () => heightsFree(chosen, where),
   };
 }

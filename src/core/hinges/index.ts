@@ -16,4 +16,4 @@ export {
 export { frontName, frontObstacles, swingContacts } from './surroundings.js';
 export { type PlanObstacle, type SwingContact, swingContact } from './swing.js';
 export { doorAt, doorTurn, type PlanDoor, type PlanPoint, stopSwing, turned } from './turning.js';
-export { type Considered, FAMILY_WORDS, FIT_WORDS, type HingeWish, narrow } from './wish.js';
+export { type Considered, FAMILY_WORDS, FIT_WORDS, gapForOverlay, type HingeWish, narrow, withGap } from './wish.js';

@@ -6,6 +6,7 @@ import { length } from '../derive/index.js';
 import { type ConcealedProfile, hingeCatalogue, hingeProfileSchema, isConcealed } from '../job/index.js';
 import {
   bestSolution,
+  gapForOverlay,
   type HingeWish,
   hingeCount,
   leastGap,
@@ -15,6 +16,7 @@ import {
   solutionsFor,
   solveHinge,
   solveLeaf,
+  withGap,
 } from './index.js';
 
 const { given, expect } = JSON.parse(
@@ -184,4 +186,16 @@ test('the least gap lies between the rows of the table, by thickness and by cup 
   assert.ok(Math.abs(leastGap(table, 20, 4) - 1.8) < 1e-9, 'half way to 2.8');
   assert.equal(leastGap(table, 30, 3), 2.8, 'beyond the table its last row serves');
   assert.equal(leastGap(table, 10, 9), 0.6);
+});
+
+test('a gap and the overlay that makes it turn into each other, for one door on a side and two on a partition', () => {
+  for (const fit of ['full', 'half', 'inset'] as const) {
+    const asked = wish({ fit, overlay: length(7), gap: length(3) });
+    assert.equal(gapForOverlay(asked, 7), 3);
+    assert.equal(withGap(asked, 3).overlay.mm, 7);
+    for (const gap of [1, 2.5, 6])
+      assert.ok(Math.abs(gapForOverlay(asked, withGap(asked, gap).overlay.mm) - gap) < 1e-9);
+  }
+  const half = gapForOverlay(wish({ fit: 'half', overlay: length(7.4), gap: length(3) }), 7.5);
+  assert.ok(Math.abs(half - 2.8) < 1e-9);
 });

@@ -61,3 +61,16 @@ function reasonAgainst(profile: HingeProfile, wish: HingeWish): string | undefin
     return `is ${FAMILY_WORDS[profile.family]}, and another family is asked`;
   return undefined;
 }
+
+/** A gap grows by what the overlay loses; on a shared partition both doors lose it, and the gap grows by twice as much. */
+const shares = ({ fit }: HingeWish) => (fit === 'half' ? 2 : 1);
+
+/** The reveal or gap (mm) that comes of an overlay reached (mm) in place of the one wanted. */
+export function gapForOverlay(wish: HingeWish, reached: number): number {
+  return wish.gap.mm - (reached - wish.overlay.mm) * shares(wish);
+}
+
+/** The wish of the same door with another reveal or gap (mm). */
+export function withGap(wish: HingeWish, gap: number): HingeWish {
+  return { ...wish, overlay: wish.overlay.minus((gap - wish.gap.mm) / shares(wish)) };
+}

@@ -96,6 +96,36 @@ function parityOf(
   return (before.length % 2) as 0 | 1;
 }
 
+/** Numbers of the holes a shelf of an opening can stand in, the lowest first: clear of its floor and its ceiling. */
+function holesForShelf(
+  { inside }: Pick<Cell, 'inside'>,
+  grid: PinGrid,
+  parity: 0 | 1 | undefined,
+  { settings, materials }: Resolved,
+): number[] {
+  const { low, high } = inside.v;
+  const above = materials.shelf.thickness.mm + settings.pins.diameter.mm / 2;
+  return holesBetween(grid, low.mm + ROOM, high.mm - ROOM - above).filter(
+    (k) => parity === undefined || k % 2 === parity,
+  );
+}
+
+/** Where there are no holes a shelf is moved in steps of this (mm). */
+const STEP = 10;
+
+/** Every height the underside of a shelf of a bay may have (mm above the underside of the box), the lowest first. */
+export function shelfHeights(
+  { cell, parity }: Pick<Bay, 'cell' | 'parity'>,
+  grid: PinGrid | undefined,
+  resolved: Resolved,
+): number[] {
+  const rise = resolved.settings.pins.diameter.mm / 2;
+  if (grid) return holesForShelf(cell, grid, parity, resolved).map((k) => holeHeight(grid, k) + rise);
+  const { low, high } = cell.inside.v;
+  const room = high.mm - low.mm - 2 * ROOM - resolved.materials.shelf.thickness.mm;
+  return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.mm + ROOM + n * STEP);
+}
+
 /** Clear spaces as equal as the grid allows; a decided height takes the hole nearest to it. */
 function placeShelves(
   { fill, inside, path }: Cell,
@@ -106,17 +136,13 @@ function placeShelves(
   if (!('shelves' in fill)) return [];
   const { shelves: count, shelvesAt = [] } = fill;
   const { thickness } = materials.shelf;
-  const { low, high, size } = inside.v;
+  const { low, size } = inside.v;
   const space = size
     .minus(thickness.times(count))
     .over(plain(count + 1, 'spaces'))
     .as('space between shelves');
   const rise = settings.pins.diameter.over(2).as('shelf above the middle of its hole');
-  const usable = grid
-    ? holesBetween(grid, low.mm + ROOM, high.mm - ROOM - thickness.mm - rise.mm).filter(
-        (k) => parity === undefined || k % 2 === parity,
-      )
-    : [];
+  const usable = grid ? holesForShelf({ inside }, grid, parity, { settings, materials }) : [];
   let lowest = Number.NEGATIVE_INFINITY;
   return Array.from({ length: count }, (_, at): ShelfPlace => {
     const own = shelvesAt[at];

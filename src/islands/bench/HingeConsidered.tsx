@@ -1,4 +1,4 @@
-import { FIT_WORDS, type HingeSolution, type HungDoor, solutionId } from '../../core/hinges/index.js';
+import { FIT_WORDS, gapForOverlay, type HingeSolution, type HungDoor, solutionId } from '../../core/hinges/index.js';
 import type { HingeProfile } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
@@ -112,7 +112,7 @@ function Reached({
       {best.kind === 'concealed' ? (
         <>
           plate {formatMm(best.plate)}, cup {formatMm(best.offset)}: {door.wish.fit === 'full' ? 'reveal' : 'gap'}{' '}
-          <Length mm={given(door, best.reached)} style={fine} />
+          <Length mm={gapForOverlay(door.wish, best.reached)} style={fine} />
         </>
       ) : best.mortise > 0 ? (
         `let in ${formatMm(best.mortise, 0.1)} mm each`
@@ -121,9 +121,4 @@ function Reached({
       )}
     </button>
   );
-}
-
-/** The reveal or gap that comes of the overlay a hinge reaches: the wanted one less what the overlay has too much. */
-function given({ wish }: HungDoor, reached: number): number {
-  return wish.gap.mm - (reached - wish.overlay.mm) * (wish.fit === 'half' ? 2 : 1);
 }
