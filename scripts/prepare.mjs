@@ -36,8 +36,7 @@ export function installPackages() {
   // npm is silent while it compiles; a line every 20 seconds shows that it is still at work.
   const ticker = spawnTicker();
   process.once('exit', () => ticker.kill());
-  // Not npm ci: it refuses a lock file without the packages of other platforms, which a registry may not hold.
-  run('npm', ['install', '--no-save', '--no-fund', '--no-audit', '--include=dev']);
+  run('npm', ['ci', '--no-fund', '--no-audit', '--include=dev']);
   ticker.kill();
   writeFileSync(mark, wanted);
   say(`packages installed in ${Math.round((Date.now() - started) / 1000)} s`);
