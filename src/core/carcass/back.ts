@@ -25,6 +25,7 @@ export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom
         width: box.grooveWidth,
         depth: back.grooveDepth,
         reason: cutter ? 'holds the back; one pass of the cutter' : 'holds the back; creep to the measured panel',
+        by: { kind: 'back' },
         holds: 'back',
         ...(cutter ? { cutter } : {}),
       },
@@ -41,6 +42,7 @@ export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom
       width: box.backRabbetWidth,
       depth: back.rabbetDepth,
       reason: 'takes the back',
+      by: { kind: 'back' },
       holds: 'back',
     },
   ];

@@ -24,6 +24,7 @@ export function framePockets({ box, resolved }: BuildContext, hand: 'left' | 'ri
       reason: hidden
         ? 'pulls the face frame on, from the hidden outside'
         : 'pulls the face frame on, from inside, plugged',
+      by: { kind: 'frame' },
       holds: 'frame',
     },
   ];
@@ -58,6 +59,7 @@ export function framePaths(context: BuildContext, parts: readonly Part[]): [stri
             diameter: length(SCREW, 'screw'),
             depth: resolved.settings.fasteners.pocketReach,
             reason: 'way of the pocket screws that pull the frame on',
+            by: { kind: 'frame', what: 'way' },
           },
         ],
       ],

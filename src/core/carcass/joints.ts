@@ -1,6 +1,6 @@
 import { type Dim, length } from '../derive/index.js';
 import type { Resolved } from '../job/index.js';
-import { type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
+import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import type { Joint } from './build.js';
 
@@ -74,6 +74,7 @@ function screwPath(
         diameter,
         depth,
         reason: `way of the screws: ${joint.reason}`,
+        by: { kind: 'joint', what: 'way' },
       },
     };
   }
@@ -92,6 +93,7 @@ function screwPath(
       diameter,
       depth: fasteners.pocketReach,
       reason: `way of the pocket screws: ${joint.reason}`,
+      by: { kind: 'joint', what: 'way' },
     },
   };
 }
@@ -144,6 +146,7 @@ function machineJoint(
 ): { receiver: Operation[]; member: Operation[] } {
   const { fasteners } = settings;
   const { reason, holds } = joint;
+  const by: By = { kind: 'joint', what: joint.kind };
   const at = part.at as { u: Dim; v: Dim };
   const offset = less(joint.level, at.u).as('near edge of the joint');
   const centre = offset.plus(joint.thickness.over(2)).as('centre line of the joint');
@@ -169,6 +172,7 @@ function machineJoint(
             positions: along(positions),
             diameter: fasteners.pilot,
             reason: `screws: ${reason}`,
+            by,
             holds,
           },
         ],
@@ -189,6 +193,7 @@ function machineJoint(
             positions,
             plugged: pocketsShow,
             reason: `pocket screws: ${reason}`,
+            by,
           },
         ],
       };
@@ -207,6 +212,7 @@ function machineJoint(
             diameter,
             depth: fasteners.dowelInFace,
             reason: `dowels: ${reason}`,
+            by,
             holds,
           },
         ],
@@ -219,6 +225,7 @@ function machineJoint(
                 diameter,
                 depth: fasteners.dowelInEnd,
                 reason: `dowels: ${reason}`,
+                by,
               },
             ]
           : [],
@@ -231,6 +238,7 @@ function machineJoint(
         thickness: fasteners.tenonThickness,
         depth: fasteners.tenonDepth,
         reason: `loose tenons: ${reason}`,
+        by,
       };
       return {
         receiver: [
@@ -254,11 +262,21 @@ function machineJoint(
 /** A dado, or a rabbet where the joint lies at the very end of the part. */
 function cutIn(joint: Joint, part: Part, face: Face, offset: Dim): Operation {
   const { reason, holds, engagement, thickness } = joint;
+  const by: By = { kind: 'joint', what: joint.kind };
   const atStart = Math.abs(offset.mm) < SAME_PLANE;
   const toEnd = part.length.minus(offset).minus(thickness);
   const atEnd = Math.abs(toEnd.mm) < SAME_PLANE;
   if (atStart || atEnd)
-    return { kind: 'rabbet', face, from: atStart ? 'u0' : 'u1', width: thickness, depth: engagement, reason, holds };
+    return {
+      kind: 'rabbet',
+      face,
+      from: atStart ? 'u0' : 'u1',
+      width: thickness,
+      depth: engagement,
+      reason,
+      by,
+      holds,
+    };
   return {
     kind: 'groove',
     face,
@@ -268,6 +286,7 @@ function cutIn(joint: Joint, part: Part, face: Face, offset: Dim): Operation {
     width: thickness,
     depth: engagement,
     reason,
+    by,
     holds,
   };
 }

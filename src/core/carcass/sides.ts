@@ -84,6 +84,7 @@ function toeNotch({ box, resolved }: BuildContext, hand: 'left' | 'right'): Oper
     alongLength: toe.height.as('notch height'),
     alongWidth: depth,
     reason: over ? 'toe space, with the board over the sides' : 'toe space',
+    by: { kind: 'toe' },
     holds: 'toe/board',
   };
   return [notch];

@@ -22,7 +22,7 @@ export { drawElevation } from './elevation.js';
 export { hingeKey, hingeOfKey } from './hardware.js';
 export { drawHingeCorner } from './hingeCorner.js';
 export type { Beside } from './neighbours.js';
-export { drawPanel, fromStart, type MachiningRow, machiningTable } from './panel.js';
+export { drawPanel, machiningTable } from './panel.js';
 export {
   type LaidSheet,
   laySheet,

@@ -1,24 +1,13 @@
 import type { HungDoor } from '../hinges/index.js';
 import type { Act } from '../job/index.js';
-import {
-  type Clash,
-  findClashes,
-  type Holes,
-  holesNearEdges,
-  type Operation,
-  type PartSize,
-} from '../machining/index.js';
-import { type Part, toCabinet } from '../parts/index.js';
+import { type Clash, findClashes, type Holes, holesNearEdges, type Operation } from '../machining/index.js';
+import { type Part, sizeOf, toCabinet } from '../parts/index.js';
 import { pinLines } from '../shelves/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 import { LEAST_APART, moveHinge } from './hinges.js';
 
 /** Material that has to stay between two cuts, and between a hole and an edge (mm). */
 const LEAST_SKIN = 2;
-
-function sizeOf(part: Part): PartSize {
-  return { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm };
-}
 
 /** Everything that is cut or bored in a part, and the ways screws take in it. */
 function takenIn(part: Part, { paths }: RuleContext): readonly Operation[] {
@@ -49,9 +38,7 @@ const operationsMeet: FindingRule = {
 /** Changes that are known to part the two, each tried on this part before it is offered. */
 function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
   const pins = [clash.a, clash.b].find((operation): operation is Holes => isPins(operation));
-  const hinge = [clash.a, clash.b].find((operation) =>
-    /^(plate|cup|cup fixing|mortise|screws): hinge/.test(operation.reason),
-  );
+  const hinge = [clash.a, clash.b].find(({ by }) => by.kind === 'hinges');
   const acts: Act[] = [];
   if (hinge) acts.push(...hingeElsewhere(context, part, clash, hinge));
   if (pins && hinge && context.resolved.settings.hinges.snap.value !== 'grid')
@@ -64,7 +51,7 @@ function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
 }
 
 function isPins(operation: Operation): operation is Holes {
-  return operation.kind === 'holes' && operation.reason.startsWith('pins: ');
+  return operation.kind === 'holes' && operation.by.kind === 'pins';
 }
 
 /** True when an operation as changed comes too near nothing else on the part. */
@@ -77,9 +64,7 @@ function settled(context: RuleContext, part: Part, was: Operation, changed: Oper
 
 /** The next free height for the hinge that is meant, on the grid where hinges stand on it. */
 function hingeElsewhere(context: RuleContext, part: Part, { u, v }: Clash, hinge: Operation): Act[] {
-  const door = context.doors.find(
-    (each) => each.machining.get(part.key)?.some(({ reason }) => reason === hinge.reason) ?? false,
-  );
+  const door = context.doors.find(({ front }) => front.key === hinge.by.front);
   if (!door || !('positions' in hinge)) return [];
   const z = toCabinet(part.placement, u, v, 0)[2];
   const heights = door.places.map(({ onCase }) => onCase.mm);

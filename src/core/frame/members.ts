@@ -98,6 +98,7 @@ class Frame {
         width: resolved.materials.side.thickness,
         depth: frame.tongue,
         reason: 'takes the tongue of the side',
+        by: { kind: 'frame' },
         holds: `side/${hand}`,
       },
     ];

@@ -154,6 +154,7 @@ function rebates({ fronts }: Resolved['settings']): Operation[] {
     width: fronts.rebateWidth,
     depth: fronts.rebateDepth,
     reason: 'lets the front into its opening, the lip over the edge',
+    by: { kind: 'front', what: 'rebate' },
   }));
 }
 

@@ -1,7 +1,7 @@
 import { type Dim, length, setting } from '../derive/index.js';
 import type { ResolvedSettings } from '../job/index.js';
 import type { Box } from '../layout/index.js';
-import type { EdgeReference, Operation } from '../machining/index.js';
+import type { By, EdgeReference, Operation } from '../machining/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import type { HingePlace } from './places.js';
 import type { ConcealedSolution, HingeSolution, LeafSolution } from './solver.js';
@@ -10,6 +10,7 @@ import type { ConcealedSolution, HingeSolution, LeafSolution } from './solver.js
 export interface BoringContext {
   /** The part of the door on its hinge side. */
   readonly door: Part;
+  readonly frontKey: string;
   readonly hinged: 'left' | 'right';
   readonly carrier: Part;
   /** What is free beside the hinge edge. */
@@ -57,6 +58,7 @@ function boreCups(
   const fixed = (label: string, mm: number) =>
     setting(label, mm, { kind: 'profile', note: `${profile.maker}, ${profile.name}` });
   const reason = reasonOf(door);
+  const by = (what: string): By => ({ kind: 'hinges', what, front: context.frontKey });
   const result = new Map<string, Operation[]>();
   const edge = doorEdge(door, hinged);
   // On a lipped door the offset runs from the rebate's shoulder, where the door has its full thickness.
@@ -75,6 +77,7 @@ function boreCups(
       diameter: fixed('cup diameter', cup.diameter),
       depth: fixed('cup depth', cup.depth),
       reason: `cup: ${reason}`,
+      by: by('cup'),
     },
     {
       kind: 'holes',
@@ -88,6 +91,7 @@ function boreCups(
       diameter: fixed('fixing hole', cup.fixingDiameter),
       depth: fixed('fixing hole depth', cup.fixingDepth),
       reason: `cup fixing: ${reason}`,
+      by: by('cup fixing'),
     },
   ]);
   const apart = fixed('plate holes apart', plate.apart).over(2);
@@ -99,6 +103,7 @@ function boreCups(
     diameter: fixed('plate hole', plate.diameter),
     depth: fixed('plate hole depth', plate.depth),
     reason: `plate: ${reason}`,
+    by: by('plate'),
   };
   const setback = fixed('plate holes behind the mounting plane', plate.setback);
   if (carrier.role === 'frame') {
@@ -136,6 +141,7 @@ function letInLeaves(
   const fixed = (label: string, mm: number) =>
     setting(label, mm, { kind: 'profile', note: `${profile.maker}, ${profile.name}` });
   const reason = reasonOf(door);
+  const by = (what: string): By => ({ kind: 'hinges', what, front: context.frontKey });
   const half = fixed('leaf width', leaf.width).over(2).as('middle of the leaf');
   const onDoor = places.map((place) => place.onDoor);
   const onCase = onCarrier(places, carrier);
@@ -152,6 +158,7 @@ function letInLeaves(
     diameter: fixed('pilot hole', leaf.pilot),
     depth: fixed('pilot hole depth', leaf.pilotDepth),
     reason: `screws: ${reason}`,
+    by: by('pilot'),
     group: reason,
   };
   if (profile.family === 'semi') {
@@ -170,6 +177,7 @@ function letInLeaves(
     thickness: fixed('leaf width', leaf.width),
     depth: letIn,
     reason: `mortise: ${reason}`,
+    by: by('mortise'),
     group: reason,
   };
   const cut = (place: { edge: EdgeReference } | { face: 1 | 2; from: EdgeReference }, positions: Dim[]): Operation[] =>

@@ -127,7 +127,15 @@ function hang(
   return {
     ...base,
     places,
-    machining: boreHinges(chosen, clear, { door: bored, hinged, carrier, gap: wish.gap, box, settings }),
+    machining: boreHinges(chosen, clear, {
+      door: bored,
+      frontKey: front.key,
+      hinged,
+      carrier,
+      gap: wish.gap,
+      box,
+      settings,
+    }),
     freeHeights: () => heightsFree(chosen, where),
   };
 }

@@ -15,6 +15,7 @@ const holes = (u: number, v: number, more: Partial<Holes> = {}): Holes => ({
   diameter: length(5),
   depth: length(10),
   reason: 'a pin',
+  by: { kind: 'test' },
   ...more,
 });
 const groove: Groove = {
@@ -26,6 +27,7 @@ const groove: Groove = {
   width: length(6),
   depth: length(8),
   reason: 'the back',
+  by: { kind: 'test' },
 };
 const clash = (...operations: Operation[]) => findClashes(operations, size, 2);
 
@@ -63,6 +65,7 @@ test('a hole in a groove is found on either face, a groove across a groove is no
     offset: length(200),
     width: length(18),
     reason: 'a shelf',
+    by: { kind: 'test' },
   };
   assert.equal(clash(groove, dado).length, 0);
 });
@@ -74,6 +77,7 @@ test('a hole in what a notch takes away is found', () => {
     alongLength: length(100),
     alongWidth: length(60),
     reason: 'toe',
+    by: { kind: 'test' },
   };
   assert.equal(clash(notch, holes(50, 30)).length, 1);
   assert.equal(clash(notch, holes(50, 80)).length, 0);
@@ -88,6 +92,7 @@ test('a hole in an edge and one in a face meet where they cross in the thickness
     diameter: length(8),
     depth: length(28),
     reason: 'a dowel',
+    by: { kind: 'test' },
   };
   assert.equal(clash(dowel, holes(20, 250)).length, 1);
   assert.equal(clash(dowel, holes(20, 250, { depth: length(2.9) })).length, 0, 'a shallow one stays above it');
@@ -102,6 +107,7 @@ test('a pocket hole is deep at its edge and runs out on the face', () => {
     positions: [length(350)],
     plugged: false,
     reason: 'a pocket',
+    by: { kind: 'test' },
   };
   // 18 / 2 + 5 deep at the edge, less 0.268 for each mm from it.
   assert.equal(clash(pocket, holes(350, 37, { depth: length(10) })).length, 0, 'shallow where the pins stand');
@@ -120,6 +126,7 @@ test('what belongs together may meet: pilot holes in their mortise', () => {
     thickness: length(14),
     depth: length(1.3),
     reason: 'a leaf',
+    by: { kind: 'test' },
     group: 'hinge',
   };
   assert.equal(clash(mortise, holes(100, 7, { group: 'hinge' })).length, 0);

@@ -1,15 +1,29 @@
-export { type Clash, findClashes, holesNearEdges, type PartSize } from './clearance.js';
+export { type Clash, findClashes, holesNearEdges } from './clearance.js';
 export type {
-  EdgeHoles,
+  By,
+  Cut,
   EdgeReference,
   Face,
-  Groove,
-  Holes,
-  Notch,
-  Operation,
-  OperationKind,
-  Pockets,
-  Rabbet,
-  Slots,
-} from './operation.js';
+  MachiningRow,
+  Outline,
+  PartNames,
+  PartSize,
+} from './definition.js';
+export {
+  cutsOf,
+  type EdgeHoles,
+  type Groove,
+  type Holes,
+  type Mortises,
+  type Notch,
+  type Operation,
+  type OperationKind,
+  outlineOf,
+  type Pockets,
+  type Rabbet,
+  rowOf,
+  type Slots,
+  wordsOf,
+} from './operations/index.js';
+export { fromStart } from './place.js';
 export { spacedAlong } from './spacing.js';

@@ -1,6 +1,16 @@
 export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
 export { markParts, type PartRow, partLetter } from './marks.js';
-export { type Band, faceName, type GrainPlace, makePart, type Part, type PartRole, partExtent } from './part.js';
+export {
+  type Band,
+  faceName,
+  type GrainPlace,
+  makePart,
+  type Part,
+  type PartRole,
+  partExtent,
+  partNames,
+  sizeOf,
+} from './part.js';
 export {
   type Axis,
   EDGES,

@@ -42,7 +42,7 @@ function operationLikeness(operation: Operation): string {
     if (Array.isArray(value)) return `[${value.map(write).join(' ')}]`;
     if (typeof value !== 'object' || value === null) return String(value);
     return `{${Object.entries(value)
-      .filter(([key]) => key !== 'reason' && key !== 'holds' && key !== 'group')
+      .filter(([key]) => key !== 'reason' && key !== 'by' && key !== 'holds' && key !== 'group')
       .map(([key, entry]) => `${key}=${write(entry)}`)
       .join(',')}}`;
   };

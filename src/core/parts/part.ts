@@ -1,7 +1,7 @@
 import type { Dim } from '../derive/index.js';
 import type { Material } from '../job/index.js';
-import type { Operation } from '../machining/index.js';
-import { type Edge, type Extent, extentOf, type Placement } from './placement.js';
+import type { Operation, PartNames, PartSize } from '../machining/index.js';
+import { type Edge, type Extent, edgeName, extentOf, type Placement } from './placement.js';
 
 /** What a part does in the cabinet. Tints, groups and material roles follow it. */
 export type PartRole =
@@ -117,6 +117,20 @@ export function faceName({ role }: Part, face: 1 | 2): string {
     default:
       return face === 1 ? 'inside face' : 'outside face';
   }
+}
+
+/** What its edges and faces are called where it stands. */
+export function partNames(part: Part): PartNames {
+  return {
+    edge: (edge) => edgeName(part.placement, edge),
+    face: (face) => faceName(part, face),
+    thickness: part.thickness,
+  };
+}
+
+/** Its finished size in mm. */
+export function sizeOf(part: Part): PartSize {
+  return { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm };
 }
 
 /** Parts never change: their extents are figured once. */

@@ -156,6 +156,7 @@ function holesIn(part: Part, { profile, holes, upright }: PlacedPull, front: Fro
       offset: uUpright ? x(first) : z(first),
       positions: row.map((hole) => (uUpright ? z(hole) : x(hole))),
       diameter: setting('pull hole', profile.hole, { kind: 'profile', note: `${profile.maker}, ${profile.name}` }),
+      by: { kind: 'pulls', front: front.key },
       reason: front.kind === 'drawer' ? 'pull, through front and box after the front is set' : `pull: ${profile.name}`,
     };
   });

@@ -117,6 +117,7 @@ function columnsIn(
             positions: chosen.map((k) => less(holeDim(grid, k), at.u)),
             diameter: pins.diameter,
             ...(depth ? { depth } : {}),
+            by: { kind: 'pins', opening: bay.cell.opening.id },
             reason: `pins: shelves of the ${bay.cell.name.includes('bay') ? bay.cell.name : `room behind ${bay.cell.name}`}`,
           },
         ];

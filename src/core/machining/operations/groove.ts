@@ -1,0 +1,42 @@
+import type { Dim } from '../../derive/index.js';
+import type { EdgeReference, Face, OperationDefinition, PartSize, Why } from '../definition.js';
+import { block, into, space, strip } from '../place.js';
+
+/** A groove or dado along the whole length or width of a face. */
+export interface Groove extends Why {
+  readonly kind: 'groove';
+  readonly face: Face;
+  readonly along: 'length' | 'width';
+  readonly from: EdgeReference;
+  /** From that edge to the groove's near wall: the fence setting at the saw. */
+  readonly offset: Dim;
+  readonly width: Dim;
+  /** Blade or cutter height. */
+  readonly depth: Dim;
+  /** What cuts it: crept to the panel, or one pass of a cutter with its centre line given. */
+  readonly cutter?: { readonly width: Dim; readonly centre: Dim };
+}
+
+const lies = ({ from, offset, width }: Groove, size: PartSize) => strip(size, from, offset.mm, offset.mm + width.mm);
+
+export const groove: OperationDefinition<Groove> = {
+  kind: 'groove',
+  spaces: (operation, size) => [
+    space(operation, false, ...lies(operation, size), into(size, operation.face, operation.depth.mm)),
+  ],
+  cuts: (operation, size) => [block(...lies(operation, size), into(size, operation.face, operation.depth.mm))],
+  outline(operation, size) {
+    const [u, v] = lies(operation, size);
+    return [{ shape: 'region', u, v, face: operation.face }];
+  },
+  row: ({ along, face, from, offset, width, depth }, names) => ({
+    what: along === 'width' ? 'Dado' : 'Groove',
+    where: `${names.face(face)}, from the ${names.edge(from)} edge`,
+    offset,
+    positions: [],
+    size: width,
+    depth,
+  }),
+  words: ({ along, from, offset, width, depth }, names, show) =>
+    `${along === 'width' ? 'dado' : 'groove'} ${show(width.mm)} wide, ${show(depth.mm)} deep, ${show(offset.mm)} from the ${names.edge(from)} edge`,
+};

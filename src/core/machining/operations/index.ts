@@ -1,0 +1,53 @@
+import type { Cut, MachiningRow, OperationDefinition, Outline, PartNames, PartSize, Space } from '../definition.js';
+import { edgeHoles } from './edgeHoles.js';
+import { groove } from './groove.js';
+import { holes } from './holes.js';
+import { notch } from './notch.js';
+import { pockets } from './pockets.js';
+import { rabbet } from './rabbet.js';
+import { mortises, slots } from './slots.js';
+
+/** Every kind of operation there is. */
+const definitions = [groove, rabbet, notch, holes, edgeHoles, slots, mortises, pockets] as const;
+
+type OperationOf<D> = D extends OperationDefinition<infer O> ? O : never;
+/** Something cut or bored in a part. */
+export type Operation = OperationOf<(typeof definitions)[number]>;
+export type OperationKind = Operation['kind'];
+
+const byKind = Object.fromEntries(definitions.map((each) => [each.kind, each])) as unknown as Readonly<
+  Record<OperationKind, OperationDefinition<Operation>>
+>;
+
+/** The room an operation takes in a part of a size, for clearances. */
+export function spacesOf(operation: Operation, size: PartSize): Space[] {
+  return byKind[operation.kind].spaces(operation, size);
+}
+
+/** What an operation takes out of a part of a size. */
+export function cutsOf(operation: Operation, size: PartSize): Cut[] {
+  return byKind[operation.kind].cuts(operation, size);
+}
+
+/** How an operation is drawn on a panel. */
+export function outlineOf(operation: Operation, size: PartSize): Outline[] {
+  return byKind[operation.kind].outline(operation, size);
+}
+
+/** An operation as a row of the part's table. */
+export function rowOf(operation: Operation, names: PartNames): MachiningRow {
+  return { ...byKind[operation.kind].row(operation, names), reason: operation.reason };
+}
+
+/** An operation in a few words, for lists. `show` writes a length in mm. */
+export function wordsOf(operation: Operation, names: PartNames, show: (mm: number) => string): string {
+  return byKind[operation.kind].words(operation, names, show);
+}
+
+export type { EdgeHoles } from './edgeHoles.js';
+export type { Groove } from './groove.js';
+export type { Holes } from './holes.js';
+export type { Notch } from './notch.js';
+export { type Pockets, pocketRun } from './pockets.js';
+export type { Rabbet } from './rabbet.js';
+export type { Mortises, Slots } from './slots.js';
