@@ -1,5 +1,6 @@
 import { rmSync } from 'node:fs';
-import { newCabinet, newJob } from '../src/core/job/index.js';
+import { newCabinet, newJob } from '../src/core/document/index.js';
+import { countedIds } from '../src/core/job/index.js';
 import { openDatabase } from '../src/server/database.js';
 import { createJob, listJobs, saveChange } from '../src/server/jobs.js';
 import { temporaryFolder } from '../tests/support/server.js';
@@ -19,7 +20,8 @@ export async function benchStorage() {
   const folder = temporaryFolder();
   const db = openDatabase(folder);
   const job = newJob('Sixty', 'metric');
-  for (let at = 0; at < 60; at += 1) job.cabinets.push(newCabinet(job, 'base'));
+  const ids = countedIds();
+  for (let at = 0; at < 60; at += 1) job.cabinets.push(newCabinet(job, 'base', ids));
   const { id } = createJob(db, job);
   const [cabinet] = job.cabinets;
   if (!cabinet) throw new Error('no cabinet');
@@ -31,7 +33,7 @@ export async function benchStorage() {
     });
   });
   const small = newJob('Job', 'metric');
-  for (let at = 0; at < 3; at += 1) small.cabinets.push(newCabinet(small, at === 2 ? 'wall' : 'base'));
+  for (let at = 0; at < 3; at += 1) small.cabinets.push(newCabinet(small, at === 2 ? 'wall' : 'base', ids));
   for (let at = 0; at < 1000; at += 1) createJob(db, { ...small, name: `Job ${at}` });
   const list = timed(40, () => {
     listJobs(db);

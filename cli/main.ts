@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { type Job, readJobText, stableJson } from '../src/core/job/index.js';
+import { type Job, readJobText, stableJson } from '../src/core/document/index.js';
 import { presentJob } from '../src/core/present/index.js';
 import { solve } from '../src/core/solve.js';
 import type { LengthStyle } from '../src/core/units/index.js';

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { readJobText } from '../src/core/job/index.js';
+import { readJobText } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
 import {
   consoleErrors,

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { type Job, newCabinet, readHardwareText, readJobText } from '../src/core/job/index.js';
+import { type Job, newCabinet, readHardwareText, readJobText } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
 import { startServer, type TestServer } from './support/server.js';
 
@@ -58,7 +58,7 @@ test('a job begins with a buildable cabinet and is listed with it', async () => 
 test('cabinets are added, renamed, put in order and taken away, each write naming its version', async () => {
   const id = await begin();
   const { document } = await read(id);
-  const second = newCabinet(document, 'wall');
+  const second = newCabinet(document, 'wall', () => 'c2');
   assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 1, cabinets: [second] })).body.version, 2);
   const renamed = { ...second, name: 'Catalogue' };
   assert.equal(

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { readJob } from '../src/core/job/index.js';
+import { readJob } from '../src/core/document/index.js';
 import { presentJob } from '../src/core/present/index.js';
 import { solve } from '../src/core/solve.js';
 import { buildableDecisions, jobWith } from './support/cabinets.js';

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { By, Key, Origin, until } from 'selenium-webdriver';
-import { catalogue, readHardwareText, writeHardware } from '../src/core/job/index.js';
+import { catalogue, readHardwareText, writeHardware } from '../src/core/document/index.js';
 import {
   consoleErrors,
   downloaded,

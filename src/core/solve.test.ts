@@ -4,9 +4,10 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/support/cabinets.js';
 import { diagonal, length } from './derive/index.js';
+import { type Cabinet, newCabinet, newJob, stableJson } from './document/index.js';
 import { drawerBoxes } from './drawers/index.js';
 import { frameSizes } from './frame/index.js';
-import { type Cabinet, newCabinet, newJob, stableJson } from './job/index.js';
+import { countedIds } from './job/index.js';
 import { isMirrored, partExtent } from './parts/index.js';
 import { presentJob } from './present/index.js';
 import { createSolver, solve, solveCabinet } from './solve.js';
@@ -377,8 +378,9 @@ test('solving twice gives the same bytes, and the unit of display changes no siz
 
 test('the solver recomputes only the cabinet that changed', () => {
   const job = newJob('Two', 'metric');
-  job.cabinets.push(newCabinet(job, 'base'));
-  job.cabinets.push(newCabinet(job, 'wall'));
+  const ids = countedIds();
+  job.cabinets.push(newCabinet(job, 'base', ids));
+  job.cabinets.push(newCabinet(job, 'wall', ids));
   const solver = createSolver();
   const before = solver(job);
   const [first, second] = job.cabinets as [Cabinet, Cabinet];

@@ -1,17 +1,9 @@
 import { buildCarcass } from './carcass/index.js';
+import { type Cabinet, type Job, type JobHead, readCabinet, readJobHead, resolve } from './document/index.js';
 import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
 import { buildFronts } from './fronts/index.js';
 import { hangDoors, hingeFittings, swingContacts } from './hinges/index.js';
-import {
-  type Act,
-  applyEdits,
-  type Cabinet,
-  type Job,
-  type JobHead,
-  readCabinet,
-  readJobHead,
-  resolve,
-} from './job/index.js';
+import { type Act, applyEdits } from './job/index.js';
 import { deriveBox, layOutFace } from './layout/index.js';
 import type { Operation } from './machining/index.js';
 import { type CutListGroup, cutList, markParts, type Part } from './parts/index.js';

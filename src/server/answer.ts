@@ -1,6 +1,6 @@
 import type { APIContext } from 'astro';
 import type { z } from 'zod';
-import { validate } from '../core/job/index.js';
+import { validate } from '../core/document/index.js';
 import { invalid } from './jobs.js';
 import { log } from './log.js';
 import { Refusal } from './refusal.js';

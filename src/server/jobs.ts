@@ -1,6 +1,5 @@
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
-import { checkNeighbours } from '../core/findings/index.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -10,7 +9,8 @@ import {
   type JobHead,
   jobHeadSchema,
   readJob,
-} from '../core/job/index.js';
+} from '../core/document/index.js';
+import { checkNeighbours } from '../core/findings/index.js';
 import { type CabinetSummary, type JobSummary, summariseCabinet } from '../core/present/index.js';
 import { solveCabinet } from '../core/solve.js';
 import type { Db } from './database.js';

@@ -6,7 +6,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { Dim } from '../../src/core/derive/index.js';
-import { type Job, readJob } from '../../src/core/job/index.js';
+import { type Job, readJob } from '../../src/core/document/index.js';
 import { presentJob } from '../../src/core/present/index.js';
 import { type SolvedJob, solve } from '../../src/core/solve.js';
 

@@ -2,13 +2,14 @@
 import fc from 'fast-check';
 import {
   type Cabinet,
-  type Fill,
   type Job,
   newCabinet,
   newJob,
   type SettingOverrides,
   type StartingPoint,
-} from '../../src/core/job/index.js';
+} from '../../src/core/document/index.js';
+import type { Fill } from '../../src/core/job/index.js';
+import { countedIds } from '../../src/core/job/index.js';
 import type { SolvedCabinet } from '../../src/core/solve.js';
 import { solveCabinet } from '../../src/core/solve.js';
 
@@ -28,7 +29,7 @@ export interface CabinetDecisions {
 /** A metric job with one cabinet that differs from the house's starting one only in what is given. */
 export function jobWith(decisions: CabinetDecisions): Job {
   const job = newJob('Test job', 'metric');
-  const cabinet = newCabinet(job, decisions.from ?? 'base');
+  const cabinet = newCabinet(job, decisions.from ?? 'base', countedIds());
   cabinet.size = {
     width: decisions.width ?? cabinet.size.width,
     height: decisions.height === undefined ? cabinet.size.height : { from: 'overall', mm: decisions.height },

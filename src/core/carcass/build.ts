@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { Cabinet, JointKind, Resolved } from '../job/index.js';
+import type { Cabinet, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 import type { Band, Part } from '../parts/index.js';
 

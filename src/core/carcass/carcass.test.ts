@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import type { Opening, SettingOverrides, Split } from '../job/index.js';
+import type { SettingOverrides } from '../document/index.js';
+import type { Opening, Split } from '../job/index.js';
 import type { Operation, OperationKind } from '../machining/index.js';
 import { edgeName, type Part, partExtent } from '../parts/index.js';
 

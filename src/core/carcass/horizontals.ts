@@ -1,5 +1,5 @@
 import { type Dim, length } from '../derive/index.js';
-import type { JointKind, MaterialRole } from '../job/index.js';
+import type { JointKind, MaterialRole } from '../document/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part, type PartRole } from '../parts/index.js';
 import { backRecess } from './back.js';

@@ -1,5 +1,5 @@
 import { type Dim, length } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import type { Joint } from './build.js';

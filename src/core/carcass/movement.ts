@@ -1,5 +1,6 @@
 import { type Dim, plain } from '../derive/index.js';
-import type { Material, ResolvedSettings } from '../job/index.js';
+import type { ResolvedSettings } from '../document/index.js';
+import type { Material } from '../job/index.js';
 
 /**
  * How far a solid panel moves across its grain: width × coefficient × moisture change in per cent. Undefined for sheet.

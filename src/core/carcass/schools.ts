@@ -1,5 +1,5 @@
+import type { SchoolId } from '../document/index.js';
 import { faceFrame } from '../frame/index.js';
-import type { SchoolId } from '../job/index.js';
 import { back, nailers } from './back.js';
 import type { Builder } from './build.js';
 import { dividers } from './dividers.js';

@@ -1,5 +1,5 @@
 import { type Dim, smallest } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Cell } from '../layout/index.js';
 
 /** The box a drawer on side-mounted runners may have behind its front. */

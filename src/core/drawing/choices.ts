@@ -1,5 +1,6 @@
 import type { Joint } from '../carcass/index.js';
-import type { Cabinet, JobHead, Opening, SettingOverrides } from '../job/index.js';
+import type { Cabinet, JobHead, SettingOverrides } from '../document/index.js';
+import type { Opening } from '../job/index.js';
 import { type SolvedCabinet, solveCabinet } from '../solve.js';
 import { type CutPlane, cutItems } from './cut.js';
 import { type DrawingItem, type DrawingPoint, regionBetween } from './drawing.js';

@@ -1,4 +1,6 @@
 import { length } from '../derive/index.js';
+import type { SettingPath } from '../document/index.js';
+import { pathTo } from '../job/index.js';
 import type { Notch } from '../machining/index.js';
 import { type Part, type Point, partExtent, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
@@ -120,7 +122,7 @@ function cutBy({ parts }: SolvedCabinet, key: string, x: number): boolean {
 
 function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, front: number): DimensionItem[] {
   const { settings } = resolved;
-  const path = `cabinets/${cabinet.id}`;
+  const set = (path: SettingPath) => pathTo.setting(cabinet.id, path);
   const rear = box.sideDepth.mm;
   const items = [
     dimension('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth),
@@ -131,32 +133,32 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
   const back = parts.find((part) => part.key === 'back');
   const end = settings.back.kind.value === 'applied' && back ? partExtent(back).max[1] : rear;
   if (Math.abs(end - reach - box.overallDepth.mm) < 0.01)
-    items.push(dimension('section-depth', 'bottom', 1, reach, end, box.overallDepth, `${path}/size/depth`));
-  if (settings.back.kind.value === 'grooved')
     items.push(
       dimension(
-        'section-groove',
-        'top',
-        0,
-        rear - box.grooveOffset.mm,
-        rear,
-        box.grooveOffset,
-        `${path}/settings/back/offset`,
+        'section-depth',
+        'bottom',
+        1,
+        reach,
+        end,
+        box.overallDepth,
+        pathTo.cabinetField(cabinet.id, 'size/depth'),
       ),
+    );
+  if (settings.back.kind.value === 'grooved')
+    items.push(
+      dimension('section-groove', 'top', 0, rear - box.grooveOffset.mm, rear, box.grooveOffset, set('back/offset')),
     );
   const toe = settings.toe;
   if (box.underHeight.mm > 0) {
-    items.push(dimension('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, `${path}/settings/toe/height`));
+    items.push(dimension('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, set('toe/height')));
     items.push(dimension('section-height', 'right', 0, 0, box.height.mm, box.height));
   } else {
     items.push(dimension('section-height', 'right', 0, 0, box.height.mm, box.height));
     if (box.floor.mm > 0)
-      items.push(dimension('section-toe', 'left', 0, 0, toe.height.mm, toe.height, `${path}/settings/toe/height`));
+      items.push(dimension('section-toe', 'left', 0, 0, toe.height.mm, toe.height, set('toe/height')));
   }
   const boarded = parts.some((part) => part.role === 'plinth');
   if (boarded)
-    items.push(
-      dimension('section-toe-setback', 'bottom', 0, 0, toe.setback.mm, toe.setback, `${path}/settings/toe/setback`),
-    );
+    items.push(dimension('section-toe-setback', 'bottom', 0, 0, toe.setback.mm, toe.setback, set('toe/setback')));
   return items;
 }

@@ -1,4 +1,5 @@
 import type { Dim } from '../derive/index.js';
+import type { EditPath } from '../job/index.js';
 import type { Part } from '../parts/index.js';
 
 /**
@@ -97,7 +98,7 @@ export type DrawingItem = RegionItem | ShapeItem | LineItem | HoleItem | MarkIte
 
 /**
  * Something that can be dragged, or stepped with the arrow keys, to other places: a shelf to other holes, a hinge to other
- * heights. What is let go at a stop puts `value` into place `index` of the list of heights at `path`.
+ * heights. What is let go at a stop decides `value` for the entry at `path`.
  */
 export interface DragHandle {
   readonly id: string;
@@ -109,9 +110,9 @@ export interface DragHandle {
   /** Where it is now along v. */
   readonly at: number;
   readonly stops: readonly { readonly at: number; readonly value: number }[];
-  readonly path: string;
-  readonly list: readonly (number | null)[];
-  readonly index: number;
+  /** The entry of a list of heights that a place decides: its id, and the path to it. */
+  readonly entry: string;
+  readonly path: EditPath;
 }
 
 export type DrawingSide = 'left' | 'right' | 'top' | 'bottom';
@@ -126,7 +127,7 @@ export interface DimensionItem {
   readonly to: number;
   readonly dim: Dim;
   /** The decision a typed value sets; absent for numbers that only follow from others. */
-  readonly edits?: string;
+  readonly edits?: EditPath;
   readonly shows?: string;
   /** A word beside the figure, where the drawing alone does not say what is measured. */
   readonly caption?: string;
@@ -140,7 +141,7 @@ export function dimension(
   from: number,
   to: number,
   dim: Dim,
-  edits?: string,
+  edits?: EditPath,
 ): DimensionItem {
   return { id, side, level, from, to, dim, ...(edits ? { edits } : {}) };
 }

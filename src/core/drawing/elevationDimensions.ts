@@ -1,5 +1,7 @@
+import type { SettingPath } from '../document/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
+import { pathTo } from '../job/index.js';
 import { endReveal, type Region, type Span, type SplitLayout } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type DimensionItem, dimension } from './drawing.js';
@@ -31,7 +33,7 @@ function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
       -box.beyondLeft.mm,
       box.width.mm + box.beyondRight.mm,
       box.overallWidth,
-      `cabinets/${cabinet.id}/size/width`,
+      pathTo.cabinetField(cabinet.id, 'size/width'),
     ),
     dimension('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
   ];
@@ -48,7 +50,6 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
   const last = top.at(-1);
   if (!first || !last) return [];
   const { gap } = resolved.settings.fronts;
-  const here = `cabinets/${cabinet.id}/settings/fronts`;
   const framed = !revealsOnBox(resolved);
   const items = top.map((front) => ({
     ...dimension(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
@@ -57,22 +58,30 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
   const gaps = top
     .slice(0, -1)
     .map((front, at) =>
-      dimension(`gap-${front.key}`, 'top', 0, front.h.high.mm, (top[at + 1] as Front).h.low.mm, gap, `${here}/gap`),
+      dimension(
+        `gap-${front.key}`,
+        'top',
+        0,
+        front.h.high.mm,
+        (top[at + 1] as Front).h.low.mm,
+        gap,
+        pathTo.setting(cabinet.id, 'fronts/gap'),
+      ),
     );
   if (framed) return [...items, ...gaps];
   return [
-    revealDimension(solvedReveal('left', resolved, here), 'top', 0, 0, first.h.low.mm),
+    revealDimension(solvedReveal('left', resolved, cabinet.id), 'top', 0, 0, first.h.low.mm),
     ...items,
     ...gaps,
-    revealDimension(solvedReveal('right', resolved, here), 'top', 0, last.h.high.mm, box.width.mm),
+    revealDimension(solvedReveal('right', resolved, cabinet.id), 'top', 0, last.h.high.mm, box.width.mm),
   ];
 }
 
 /** The reveal at an end and what sets it: its own, or the gap it carries half of. */
-function solvedReveal(end: 'left' | 'right', resolved: SolvedCabinet['resolved'], here: string) {
+function solvedReveal(end: 'left' | 'right', resolved: SolvedCabinet['resolved'], cabinetId: string) {
   const dim = endReveal(end, resolved);
   const own = dim === resolved.settings.fronts.reveal[end];
-  return { end, dim, edits: own ? `${here}/reveal/${end}` : undefined };
+  return { end, dim, edits: own ? pathTo.setting(cabinetId, `fronts/reveal/${end}`) : undefined };
 }
 
 function revealDimension(
@@ -87,11 +96,10 @@ function revealDimension(
 
 function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
   const { cabinet, box, resolved } = solved;
-  const path = `cabinets/${cabinet.id}`;
   const { toe, frame } = resolved.settings;
   const under = box.underHeight.mm;
   const toeHeight = toe.height.mm;
-  const toePath = `${path}/settings/toe/height`;
+  const toePath = pathTo.setting(cabinet.id, 'toe/height');
   const items: DimensionItem[] = [];
   if (under > 0)
     items.push(
@@ -104,7 +112,11 @@ function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
       dimension('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
     );
   const overall = dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight);
-  items.push(cabinet.size.height.from === 'overall' ? { ...overall, edits: `${path}/size/height/mm` } : overall);
+  items.push(
+    cabinet.size.height.from === 'overall'
+      ? { ...overall, edits: pathTo.cabinetField(cabinet.id, 'size/height/mm') }
+      : overall,
+  );
   if (frame.fitted.value === 'fitted') {
     const { foot, height } = frameSizes(box, resolved);
     items.push(dimension('frame-height', 'right', 2, foot.mm, foot.mm + height.mm, height));
@@ -159,11 +171,11 @@ function splitChain(
   const { cabinet, box, resolved } = solved;
   const { frame, fronts } = resolved.settings;
   const rows = split.axis === 'rows';
-  const here = `cabinets/${cabinet.id}/settings`;
+  const set = (path: SettingPath) => pathTo.setting(cabinet.id, path);
   const openingsFirst = fronts.lay.value === 'openings';
   const framed = frame.fitted.value === 'fitted';
   const revealed = revealsOnBox(resolved);
-  const pin = (at: number) => `${split.path}/parts/${split.parts[at]?.id}/pin`;
+  const pin = (at: number) => pathTo.openingField(pathTo.opening(split.path, split.parts[at]?.id ?? ''), 'pin');
   const id = (at: number) => split.parts[at]?.id ?? '';
   const items: DimensionItem[] = [];
   // Below the first division one chain is enough: the one that decides.
@@ -183,7 +195,7 @@ function splitChain(
     const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
     if (to > from)
       items.push(
-        dimension(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? `${here}/fronts/gap` : undefined),
+        dimension(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? set('fronts/gap') : undefined),
       );
   });
   if (openingsFirst)
@@ -201,16 +213,15 @@ function splitChain(
           from,
           to,
           between.clear,
-          `${here}/frame/${rows ? 'midRail' : 'midStile'}`,
+          set(rows ? 'frame/midRail' : 'frame/midStile'),
         ),
       );
     });
   if (!root || !revealed) return items;
   const { reveal } = fronts;
-  const reveals = `${here}/fronts/reveal`;
   if (rows) {
     const top = box.floor.mm + box.faceHeight.mm;
-    items.push(dimension('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, `${reveals}/top`));
+    items.push(dimension('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, set('fronts/reveal/top')));
     items.push(
       dimension(
         'reveal-bottom',
@@ -219,14 +230,11 @@ function splitChain(
         box.floor.mm,
         box.floor.mm + reveal.bottom.mm,
         reveal.bottom,
-        `${reveals}/bottom`,
+        set('fronts/reveal/bottom'),
       ),
     );
   } else {
-    const [left, right] = [
-      solvedReveal('left', resolved, `${here}/fronts`),
-      solvedReveal('right', resolved, `${here}/fronts`),
-    ];
+    const [left, right] = [solvedReveal('left', resolved, cabinet.id), solvedReveal('right', resolved, cabinet.id)];
     items.push(revealDimension(left, side, level, 0, left.dim.mm));
     items.push(revealDimension(right, side, level, box.width.mm - right.dim.mm, box.width.mm));
   }

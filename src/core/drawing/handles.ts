@@ -1,4 +1,5 @@
 import { hingeRoom } from '../hinges/index.js';
+import { pathTo } from '../job/index.js';
 import type { Span } from '../layout/index.js';
 import type { Face } from '../machining/index.js';
 import { type Part, toPart } from '../parts/index.js';
@@ -17,7 +18,6 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
   const thickness = resolved.materials.shelf.thickness.mm;
   const { low } = cell.inside.v;
   const stops = shelfHeights(bay, grid, resolved).map((at) => ({ at, value: at - low.mm }));
-  const { shelvesAt = [] } = cell.fill as { shelvesAt?: (number | null)[] | undefined };
   return places.map(({ underside }, index) => ({
     id: `shelf-${cell.opening.id}-${index + 1}`,
     label: `Shelf ${index + 1} of ${cell.name}`,
@@ -26,9 +26,8 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
     shows: `shelf/${cell.opening.id}/${index + 1}`,
     at: underside.mm,
     stops,
-    path: `${cell.path}/fill/shelvesAt`,
-    list: places.map((_, n) => shelvesAt[n] ?? null),
-    index,
+    entry: `s${index + 1}`,
+    path: pathTo.entry(pathTo.openingField(cell.path, 'fill/shelvesAt'), `s${index + 1}`),
   }));
 }
 
@@ -66,7 +65,6 @@ export function hingeHandles({ doors, face, box }: SolvedCabinet): DragHandle[] 
     const cell = face.cells.find((each) => each.opening.id === front.openingId);
     if (!chosen || !cell || places.length === 0) return [];
     const heights = door.freeHeights();
-    const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
     const stops = heights.map((height) => ({ at: height, value: height - front.v.low.mm }));
     return places.map(({ onCase }, index) => {
       const room = hingeRoom(chosen, onCase.mm, { hinged, plane, mountingPlane: box.mountingPlane.mm });
@@ -79,9 +77,8 @@ export function hingeHandles({ doors, face, box }: SolvedCabinet): DragHandle[] 
         shows: hingeKey(front.key, index),
         at: onCase.mm,
         stops,
-        path: `${cell.path}/fill/hingesAt`,
-        list: places.map((_, n) => decided[n] ?? null),
-        index,
+        entry: `h${index + 1}`,
+        path: pathTo.entry(pathTo.openingField(cell.path, 'fill/hingesAt'), `h${index + 1}`),
       };
     });
   });

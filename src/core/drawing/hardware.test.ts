@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import { applyEdits, type Job } from '../job/index.js';
+import type { Job } from '../document/index.js';
+import { applyEdits } from '../job/index.js';
 import { solve } from '../solve.js';
 import {
   type DragHandle,
@@ -94,8 +95,7 @@ test('the corner of every family and fit is drawn, and fits a sheet at full size
 
 const drop = (job: Job, handle: DragHandle, at: number) => {
   const stop = handle.stops.reduce((best, each) => (Math.abs(each.at - at) < Math.abs(best.at - at) ? each : best));
-  const value = handle.list.map((height, n) => (n === handle.index ? stop.value : height));
-  applyEdits(job, [{ path: handle.path, value }]);
+  applyEdits(job, [{ path: handle.path, value: { id: handle.entry, mm: stop.value } }]);
   return stop;
 };
 
@@ -113,7 +113,14 @@ test('a shelf let go near a hole stands in that hole, in elevation, section and 
     const moved = view(job).handles?.find(({ id }) => id === 'shelf-o1-2');
     assert.equal(moved?.at, stop.at);
     assert.ok(Math.abs((moved?.at ?? 0) - handle.at - 64) < 1e-6, 'two steps up');
-    assert.ok(moved?.list[0] === null, 'the other shelf is still left to the rules');
+    const [{ fill }] = job.cabinets.flatMap(({ face }) => face.parts) as unknown as [
+      { fill: { shelvesAt?: { id: string }[] } },
+    ];
+    assert.deepEqual(
+      fill.shelvesAt?.map(({ id }) => id),
+      ['s2'],
+      'the other shelf is still left to the rules',
+    );
   }
   const job = jobWith(decisions);
   const panel = (hand: string) => {

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import { type Cabinet, settingLeaves } from '../job/index.js';
+import { type Cabinet, settingLeaves } from '../document/index.js';
 import { drawChoice, drawPanel, drawSection, hasChoicePicture, laySheet, machiningTable } from './index.js';
 
 test('the side section shows back, nailer, stretchers and toe cut, and its numbers span what they say', () => {

@@ -74,7 +74,7 @@ const visibleFasteners: FindingRule = {
             setChoice(context, 'Apply an end panel', `ends/${end}Panel`, 'applied'),
             {
               label: 'Dado the horizontals',
-              edits: ['bottom', 'top', 'shelf'].map((which) => ({
+              edits: (['bottom', 'top', 'shelf'] as const).map((which) => ({
                 path: settingPath(context, `joints/${which}`),
                 value: 'dado',
               })),

@@ -1,8 +1,9 @@
 import type { Fitting, Joint } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
+import type { Cabinet, JobHead, Resolved, SettingPath } from '../document/index.js';
 import type { Front } from '../fronts/index.js';
 import type { HungDoor, SwingContact } from '../hinges/index.js';
-import type { Act, Cabinet, JobHead, Resolved } from '../job/index.js';
+import { type Act, type EditPath, pathTo } from '../job/index.js';
 import type { Box, Face } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part, PartRow } from '../parts/index.js';
@@ -26,7 +27,9 @@ export interface Finding {
   /** Where on the part it is, along its length and its width (mm). */
   readonly at?: { readonly u: number; readonly v: number };
   /** Decisions it concerns, as edit paths. */
-  readonly settings: readonly string[];
+  readonly settings: readonly EditPath[];
+  /** True when an edit that brings it about is refused rather than carried out. */
+  readonly refuses?: true;
   /** Acts that would settle it, each one undo. */
   readonly fixes: readonly Act[];
 }
@@ -66,8 +69,8 @@ export type FindingDraft = Omit<Finding, 'rule' | 'cabinetId' | 'numbers' | 'par
   Partial<Pick<Finding, 'numbers' | 'parts' | 'settings' | 'fixes'>>;
 
 /** Where a setting is decided on the cabinet that is looked at, as an edit path. */
-export function settingPath({ cabinet }: { readonly cabinet: Cabinet }, path: string): string {
-  return `cabinets/${cabinet.id}/settings/${path}`;
+export function settingPath({ cabinet }: { readonly cabinet: Cabinet }, path: SettingPath): EditPath {
+  return pathTo.setting(cabinet.id, path);
 }
 
 /** The keys of the parts a front is made of. */
@@ -81,7 +84,7 @@ export function capital(words: string): string {
 }
 
 /** An act that decides a setting on this cabinet. */
-export function setChoice(context: RuleContext, label: string, path: string, value: string): Act {
+export function setChoice(context: RuleContext, label: string, path: SettingPath, value: string): Act {
   return { label, edits: [{ path: settingPath(context, path), value }] };
 }
 

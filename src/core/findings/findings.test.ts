@@ -2,7 +2,9 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
-import { applyEdits, type Job, type Opening, readJobText, type Split } from '../job/index.js';
+import { decide } from '../../../tests/support/edit.js';
+import { type Job, readJobText } from '../document/index.js';
+import { applyEdits, type Opening, type Split } from '../job/index.js';
 import { solve, solveCabinet } from '../solve.js';
 import { findingRules, neighbourRules } from './index.js';
 
@@ -90,7 +92,7 @@ const BAD: Record<string, () => string[]> = {
   'shelves/too-deep': () =>
     rulesOf({
       settings: { back: { kind: 'applied' }, pins: { kind: 'none' } },
-      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 1, shelvesAt: [690] } }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 1, shelvesAt: [{ id: 's1', mm: 690 }] } }],
     }),
   'machining/screw-through-face': () =>
     rulesOf({ settings: { joints: { bottom: 'pocket' }, fasteners: { pocketReach: 17 } } }),
@@ -158,7 +160,7 @@ const BAD: Record<string, () => string[]> = {
   'carcass/web-frame-too-small': () => rulesOf({ width: 210, settings: { top: { kind: 'web' } } }),
   'materials/uneven-batch': () => {
     const job = jobWith({});
-    applyEdits(job, [{ path: 'materials/birch18/measured/readings', value: [17.5, 17.9] }]);
+    applyEdits(job, [decide('materials/birch18/measured/readings', [17.5, 17.9])]);
     return solve(job).findings.map((finding) => finding.rule);
   },
 };

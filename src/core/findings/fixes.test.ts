@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
-import { applyEdits, type Job, readJob } from '../job/index.js';
+import { type Job, readJob } from '../document/index.js';
+import { applyEdits } from '../job/index.js';
 import { solve } from '../solve.js';
 import type { Finding } from './index.js';
 

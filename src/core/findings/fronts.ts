@@ -30,7 +30,6 @@ const lippedBinds: FindingRule = {
     const { fit, lip, rebateWidth, rebateDepth } = resolved.settings.fronts;
     if (fit.value !== 'lipped' || fronts.length === 0) return [];
     const clearance = rebateWidth.minus(lip).as('clearance of the lipped front, each side');
-    const path = settingPath({ cabinet }, 'fronts');
     const thickness = resolved.materials.front.thickness;
     const findings = [];
     if (clearance.mm <= 0)
@@ -39,7 +38,7 @@ const lippedBinds: FindingRule = {
         what: `The lipped fronts have ${show(clearance.mm)} clearance in their openings.`,
         why: 'The rebate has to be wider than the lip, or the front does not go in.',
         numbers: [clearance, rebateWidth, lip],
-        settings: [`${path}/rebateWidth`, `${path}/lip`],
+        settings: [settingPath({ cabinet }, 'fronts/rebateWidth'), settingPath({ cabinet }, 'fronts/lip')],
       });
     if (rebateDepth.mm >= thickness.mm)
       findings.push({
@@ -47,7 +46,7 @@ const lippedBinds: FindingRule = {
         what: `The rebate is ${show(rebateDepth.mm)} deep in fronts ${show(thickness.mm)} thick.`,
         why: 'Nothing is left of the lip.',
         numbers: [rebateDepth, thickness],
-        settings: [`${path}/rebateDepth`],
+        settings: [settingPath({ cabinet }, 'fronts/rebateDepth')],
       });
     return findings;
   },
@@ -71,7 +70,7 @@ const frontsMeet: FindingRule = {
         what: `Between two fronts only ${show(worst.face.mm)} is left; the gap is ${show(gap.mm)}.`,
         why: 'What divides the openings is too narrow for both fronts to lap it. Widen it, or lap the fronts less.',
         numbers: [worst.face, worst.clear],
-        settings: [settingPath({ cabinet }, `${lap}`)],
+        settings: [settingPath({ cabinet }, lap)],
       },
     ];
   },

@@ -1,6 +1,7 @@
 import type { Dim } from '../derive/index.js';
+import type { SettingPath } from '../document/index.js';
 import { bestSolution, FIT_WORDS, frontName, type HungDoor, leastGap, solutionsFor, withGap } from '../hinges/index.js';
-import type { Act } from '../job/index.js';
+import { type Act, pathTo } from '../job/index.js';
 import { capital, type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from './finding.js';
 
 /** No profile of the library reaches the overlay, not even with its side adjuster. */
@@ -32,7 +33,7 @@ const notReachable: FindingRule = {
 /** Changes of the wishes that would let something in, and the way out of figuring hinges here at all. */
 function waysToReach(context: RuleContext, { wish }: HungDoor): Act[] {
   const { head, resolved } = context;
-  const set = (path: string, value: unknown) => ({ path: settingPath(context, path), value });
+  const set = (path: SettingPath, value: unknown) => ({ path: settingPath(context, path), value });
   const fitting = head.hardware.hinges.filter(
     (profile) => profile.carcass.includes(wish.carcass) && profile.fits.includes(wish.fit),
   );
@@ -64,11 +65,12 @@ export function moveHinge(context: RuleContext, door: HungDoor, at: number, onCa
     ? context.face.cells.find((each) => each.opening.id === door.front.openingId)
     : undefined;
   const onDoor = onCase - door.front.v.low.mm;
-  const now = cell && 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
-  const value = door.places.map((_, n) => (n === at ? onDoor : (now[n] ?? null)));
+  const id = `h${at + 1}`;
   return {
     label: `Move hinge ${at + 1} to ${context.show(onDoor)} on the door`,
-    edits: [{ path: `${cell?.path}/fill/hingesAt`, value }],
+    edits: cell
+      ? [{ path: pathTo.entry(pathTo.openingField(cell.path, 'fill/hingesAt'), id), value: { id, mm: onDoor } }]
+      : [],
   };
 }
 

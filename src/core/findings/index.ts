@@ -1,4 +1,4 @@
-import type { JobHead } from '../job/index.js';
+import type { JobHead } from '../document/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';

@@ -1,5 +1,5 @@
-import type { MaterialRole } from '../job/index.js';
-import { spreadOf } from '../job/index.js';
+import type { MaterialRole } from '../document/index.js';
+import { pathTo, spreadOf } from '../job/index.js';
 import type { FindingDraft, FindingRule } from './finding.js';
 
 /** Readings of one batch that differ by more than this are not one thickness (mm). */
@@ -21,7 +21,7 @@ const unevenBatch: FindingRule = {
           what: `The readings of ${material.name} differ by ${show(spread)}.`,
           why: 'Parts figured from the mean will be off by up to half of that at each joint. Sort the sheets or measure again.',
           numbers: [thickness],
-          settings: [`materials/${material.id}/measured/readings`],
+          settings: [pathTo.materialField(material.id, 'measured/readings')],
         },
       ];
     });

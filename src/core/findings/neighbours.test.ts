@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
-import type { Job } from '../job/index.js';
+import type { Job } from '../document/index.js';
 import { solve } from '../solve.js';
 import { neighbourShift } from './index.js';
 

@@ -67,7 +67,7 @@ function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm
   );
   const needed = needs.reduce((sum, need) => sum + need, 0);
   if (gap >= Math.max(needed, LEAST_BETWEEN) - 1e-6) return [];
-  const path = `cabinets/${left.cabinet.id}/settings/fronts/reveal/right`;
+  const path = settingPath(left, 'fronts/reveal/right');
   return [
     {
       severity: gap <= 0 ? 'stop' : 'warn',
@@ -111,7 +111,7 @@ function swings(left: BuiltCabinet, right: BuiltCabinet, shift: Shift): Neighbou
       const pull = own.pulls.find(({ frontKey }) => frontKey === door.front.key);
       const contact = swingContact(door, pull, seen);
       if (!contact) return [];
-      const path = `cabinets/${own.cabinet.id}/settings/hinges/stopAt`;
+      const path = settingPath(own, 'hinges/stopAt');
       return [
         {
           severity: 'warn',

@@ -1,13 +1,5 @@
-import {
-  type Act,
-  type Cabinet,
-  type Fill,
-  nextId,
-  type Opening,
-  openingsOf,
-  type Split,
-  thicknessOf,
-} from '../job/index.js';
+import type { Cabinet } from '../document/index.js';
+import { type Act, type Fill, type Opening, openingsOf, pathTo, type Split, thicknessOf } from '../job/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import { type LoadedShelf, loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
@@ -64,27 +56,34 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
     });
   const half = shelf.span.minus(resolved.materials.partition.thickness).over(2);
   const bay = context.bays.find(({ cell }) => part.key.startsWith(`shelf/${cell.opening.id}/`));
-  const divided = bay && inTwo(bay.cell.fill, cabinet);
+  const divided = bay && inTwo(bay.cell.opening, cabinet);
   if (bay && divided && shelfSag({ ...shelf, span: half }).passes)
     acts.push({
       label: 'Divide the opening with a partition',
-      edits: [{ path: `${bay.cell.path}/fill`, value: divided }],
+      edits: [{ path: pathTo.openingField(bay.cell.path, 'fill'), value: divided }],
     });
   return acts;
 }
 
 /** What closed an opening closes both halves of it: an open bay two, a pair of doors one door each. */
-function inTwo(fill: Fill, cabinet: Cabinet): Split | undefined {
+function inTwo({ id: whole, fill }: Opening, cabinet: Cabinet): Split | undefined {
   if (fill.kind !== 'open' && fill.kind !== 'pair') return undefined;
-  const taken = openingsOf(cabinet.face).map(({ id }) => id);
+  const taken = new Set(openingsOf(cabinet.face).map(({ id }) => id));
   const { shelves } = fill;
   const parts = (['left', 'right'] as const).map((hinged): Opening => {
-    const id = nextId('o', taken);
-    taken.push(id);
+    const id = halfId(whole, hinged, taken);
     const half: Fill = fill.kind === 'open' ? { kind: 'open', shelves } : { kind: 'door', hinged, shelves };
     return { id, size: { rule: 'share', weight: 1 }, divider: 'partition', fill: half };
   });
   return { kind: 'columns', graduation: cabinet.face.graduation, parts };
+}
+
+/** An id for half of an opening, named for it, so that the same fix is the same whoever works it out. */
+function halfId(whole: string, side: string, taken: ReadonlySet<string>): string {
+  const name = `${whole.slice(0, 32)}-${side}`;
+  let id = name;
+  for (let more = 2; taken.has(id); more += 1) id = `${name}${more}`;
+  return id;
 }
 
 /** A shelf whose opening has no hole of the grid to stand in, or not enough of them. */

@@ -1,5 +1,5 @@
 import { type Dim, diagonal, setting } from '../derive/index.js';
-import { type Act, isSplit, type Opening, type Split } from '../job/index.js';
+import { type Act, type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
@@ -45,7 +45,7 @@ const partExceedsSheet: FindingRule = {
           : 'It cannot be cut in one piece: choose a larger sheet or split the cabinet.',
         numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
         parts: group.flatMap(({ keys }) => keys),
-        settings: [`materials/${material.id}/sheet`],
+        settings: [pathTo.materialField(material.id, 'sheet')],
       };
     });
   },
@@ -76,15 +76,16 @@ const stackDoesNotClose: FindingRule = {
           ? `${show(decided.mm)} of ${show(available.mm)} is decided, and whatever is free needs at least ${show(LEAST_MEMBER)}. Make a decided size smaller, let one go, or make the box larger.`
           : 'Every size is decided, so nothing can take up what is left. Let one of them take what is left.',
         numbers: [decided, available],
+        refuses: true,
         settings: [face.path],
-        fixes: stackFixes(cabinet.face, face.path, `cabinets/${cabinet.id}/face`),
+        fixes: stackFixes(cabinet.face, face.path, pathTo.face(cabinet.id)),
       },
     ];
   },
 };
 
 /** Letting go of a decided size of the split that does not close, largest first. */
-function stackFixes(face: Split, refusedPath: string, path: string): Act[] {
+function stackFixes(face: Split, refusedPath: EditPath, path: EditPath): Act[] {
   const names = openingNames(face);
   return splitAt(face, refusedPath, path)
     .map((opening) => ({ opening, mm: opening.pin ?? (opening.size.rule === 'fixed' ? opening.size.mm : 0) }))
@@ -92,22 +93,26 @@ function stackFixes(face: Split, refusedPath: string, path: string): Act[] {
     .sort((a, b) => b.mm - a.mm)
     .slice(0, 3)
     .map(({ opening }) => {
-      const at = `${refusedPath}/parts/${opening.id}`;
+      const at = pathTo.opening(refusedPath, opening.id);
       return {
         label: `Let ${names.get(opening.id)} take what is left`,
         edits: [
-          ...(opening.pin === undefined ? [] : [{ path: `${at}/pin`, value: undefined }]),
-          ...(opening.size.rule === 'fixed' ? [{ path: `${at}/size`, value: { rule: 'share', weight: 1 } }] : []),
+          ...(opening.pin === undefined ? [] : [{ path: pathTo.openingField(at, 'pin'), value: undefined }]),
+          ...(opening.size.rule === 'fixed'
+            ? [{ path: pathTo.openingField(at, 'size'), value: { rule: 'share', weight: 1 } }]
+            : []),
         ],
       };
     });
 }
 
 /** The members of the split that lies at a path. */
-function splitAt(split: Split, wanted: string, path: string): readonly Opening[] {
+function splitAt(split: Split, wanted: EditPath, path: EditPath): readonly Opening[] {
   if (wanted === path) return split.parts;
   return split.parts.flatMap((opening) =>
-    isSplit(opening.fill) ? splitAt(opening.fill, wanted, `${path}/parts/${opening.id}/fill`) : [],
+    isSplit(opening.fill)
+      ? splitAt(opening.fill, wanted, pathTo.openingField(pathTo.opening(path, opening.id), 'fill'))
+      : [],
   );
 }
 
@@ -142,7 +147,7 @@ const throughTheDoor: FindingRule = {
           what: `Stood up in the room the box needs ${show(tip.mm)}; the ceiling is at ${show(ceiling)}.`,
           why: 'Its diagonal from lower rear to upper front swings past the ceiling. Lower it, split it, or raise the plinth and lower the box.',
           numbers: [tip, setting('ceiling height', ceiling, { kind: 'job', path: 'room/ceiling' })],
-          settings: ['room/ceiling'],
+          settings: [pathTo.room('ceiling')],
         });
     }
     return findings;
@@ -165,10 +170,10 @@ const outsideUsual: FindingRule = {
   check({ resolved, box, cabinet, show }) {
     const { usual } = resolved.settings;
     const sizes = [
-      { size: box.overallWidth, range: usual.width, name: 'wide', path: 'width' },
-      { size: box.overallHeight, range: usual.height, name: 'high', path: 'height' },
-      { size: box.overallDepth, range: usual.depth, name: 'deep', path: 'depth' },
-    ];
+      { size: box.overallWidth, range: usual.width, name: 'wide', path: 'size/width' },
+      { size: box.overallHeight, range: usual.height, name: 'high', path: 'size/height' },
+      { size: box.overallDepth, range: usual.depth, name: 'deep', path: 'size/depth' },
+    ] as const;
     return sizes.flatMap(({ size, range, name, path }): FindingDraft[] => {
       const { least, most } = range;
       if (size.mm >= least.mm - TOLERANCE_MM && size.mm <= most.mm + TOLERANCE_MM) return [];
@@ -178,7 +183,7 @@ const outsideUsual: FindingRule = {
           what: `The cabinet is ${show(size.mm)} ${name}; the shop usually builds ${show(least.mm)} to ${show(most.mm)}.`,
           why: 'A size outside the usual range is more often a slip of the pencil than a wish.',
           numbers: [size, least, most],
-          settings: [`cabinets/${cabinet.id}/size/${path}`],
+          settings: [pathTo.cabinetField(cabinet.id, path)],
         },
       ];
     });

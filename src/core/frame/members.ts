@@ -1,6 +1,6 @@
 import type { BuildContext, Builder } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Boundary, Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axis, makePart, type Part } from '../parts/index.js';

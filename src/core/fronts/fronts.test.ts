@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import type { SettingOverrides } from '../job/index.js';
+import type { SettingOverrides } from '../document/index.js';
 import { partExtent } from '../parts/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };

@@ -1,5 +1,5 @@
 import { type Dim, plain, type Source, sumOf } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Box, Cell, Region, Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { EDGES, type Extent, type Part, type Point, partExtent } from '../parts/index.js';

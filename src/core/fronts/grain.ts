@@ -1,5 +1,5 @@
 import { type Dim, plain, sumOf } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { GrainPlace, Part } from '../parts/index.js';
 import type { Front } from './fronts.js';
 

@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { Resolved, ResolvedSettings } from '../job/index.js';
+import type { Resolved, ResolvedSettings } from '../document/index.js';
 import type { Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axis, type Band, EDGES, makePart, type Part } from '../parts/index.js';

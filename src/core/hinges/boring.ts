@@ -1,5 +1,5 @@
 import { type Dim, length, setting } from '../derive/index.js';
-import type { ResolvedSettings } from '../job/index.js';
+import type { ResolvedSettings } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import type { By, EdgeReference, Operation } from '../machining/index.js';
 import { type Part, partExtent } from '../parts/index.js';

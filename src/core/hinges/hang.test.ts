@@ -221,17 +221,17 @@ test('on the pin grid both plate holes fall on its holes, off it only where noth
 });
 
 test('a height decided for a hinge is kept, and not bored while something stands there', () => {
-  const at = (hingesAt: (number | null)[]) =>
+  const at = (hingesAt: { id: string; mm: number }[]) =>
     doorOf({
       height: 1500,
       parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 1, hingesAt } }],
     });
-  const { door } = at([null, 500]);
+  const { door } = at([{ id: 'h2', mm: 500 }]);
   assert.equal(door.places[1]?.onDoor.mm, 500);
   assert.ok(door.places[1]?.decided && door.places[1].clear);
   assert.ok(!door.places[0]?.decided);
   const shelf = partExtent(partOf(at([]).solved, 'shelf/o2/1'));
-  const { solved, door: blocked } = at([null, shelf.min[2] - door.front.v.low.mm]);
+  const { solved, door: blocked } = at([{ id: 'h2', mm: shelf.min[2] - door.front.v.low.mm }]);
   assert.equal(blocked.places[1]?.clear, false);
   const cups = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));
   assert.equal((cups as Holes).positions.length, 2);

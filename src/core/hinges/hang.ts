@@ -1,7 +1,7 @@
 import type { Fitting } from '../carcass/index.js';
 import { type Dim, length, plain, type Source } from '../derive/index.js';
+import type { HingeProfile, Resolved, ResolvedSettings } from '../document/index.js';
 import type { Front } from '../fronts/index.js';
-import type { HingeProfile, Resolved, ResolvedSettings } from '../job/index.js';
 import type { Box, Cell } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Part, partExtent } from '../parts/index.js';

@@ -1,6 +1,6 @@
 import { type Dim, plain, setting } from '../derive/index.js';
+import { type ConcealedProfile, isConcealed, type ResolvedSettings } from '../document/index.js';
 import type { Front } from '../fronts/index.js';
-import { type ConcealedProfile, isConcealed, type ResolvedSettings } from '../job/index.js';
 import type { Cell } from '../layout/index.js';
 import { type Extent, type Part, partExtent } from '../parts/index.js';
 import { holeHeight, type PinGrid } from '../shelves/index.js';
@@ -52,8 +52,8 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
   const free = freeHeights(solution, context);
   const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
   return Array.from({ length: count }, (_, at): HingePlace => {
-    const own = decided[at];
-    if (typeof own === 'number') {
+    const own = decided.find(({ id }) => id === `h${at + 1}`)?.mm;
+    if (own !== undefined) {
       const path = `${cell.path}/fill/hingesAt`;
       const onDoor = setting('hinge on the door', own, { kind: 'here', note: 'decided for this door', path });
       const onCase = low.plus(onDoor).as('plate on the case');

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { length } from '../derive/index.js';
-import { type ConcealedProfile, hingeCatalogue, hingeProfileSchema, isConcealed } from '../job/index.js';
+import { type ConcealedProfile, hingeCatalogue, hingeProfileSchema, isConcealed } from '../document/index.js';
 import {
   bestSolution,
   gapForOverlay,

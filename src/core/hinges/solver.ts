@@ -1,4 +1,4 @@
-import { type ConcealedProfile, type HingeProfile, isConcealed, type LeafProfile } from '../job/index.js';
+import { type ConcealedProfile, type HingeProfile, isConcealed, type LeafProfile } from '../document/index.js';
 import type { HingeWish } from './wish.js';
 
 /** The cup offset is drilled in steps of this (mm). */

@@ -1,5 +1,5 @@
+import type { ResolvedSettings } from '../document/index.js';
 import type { Front } from '../fronts/index.js';
-import type { ResolvedSettings } from '../job/index.js';
 import type { Box } from '../layout/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { HungDoor } from './hang.js';

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, solveWith } from '../../../tests/support/cabinets.js';
-import { hingeCatalogue, isConcealed } from '../job/index.js';
+import { hingeCatalogue, isConcealed } from '../document/index.js';
 import { doorAt, doorTurn, type HungDoor, leastGap, type PlanDoor, stopSwing, swingContact, turned } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };

@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { CarcassKind, HingeFit, HingeProfile, ResolvedSettings } from '../job/index.js';
+import type { CarcassKind, HingeFit, HingeProfile, ResolvedSettings } from '../document/index.js';
 
 /** What a door asks of its hinges: the answers to the five questions, and the numbers to be reached. */
 export interface HingeWish {

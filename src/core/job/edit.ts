@@ -1,19 +1,23 @@
-import type { Job } from './document.js';
+import type { Job } from '../document/index.js';
+import type { EditPath } from './paths.js';
+
+/** An entry of a list, known by its id. */
+export interface Entry {
+  readonly id: string;
+}
 
 /**
- * An edit sets or clears one decision, named by a slash path. A step into a list is the id of the entry:
+ * A change of one decision.
  *
- *     cabinets/c1/size/width
- *     cabinets/c1/settings/fronts/reveal/left
- *     cabinets/c1/face/parts/o2/pin
- *     materials/birch18/measured/readings
- *
- * `value: undefined` clears the decision, so that the next layer (job, house) speaks.
+ * - `value` decides it, or clears it when undefined, so that the next layer (job, house) speaks. At an entry of a list it
+ *   replaces the entry, adds it at the end where there is none of its id, or removes it.
+ * - `insert` puts a new entry into the list at `path`, before the one with an id or at the end.
+ * - `moveBefore` moves the entry at `path` before another of its list, or to the end.
  */
-export interface Edit {
-  readonly path: string;
-  readonly value: unknown;
-}
+export type Edit =
+  | { readonly path: EditPath; readonly value: unknown }
+  | { readonly path: EditPath; readonly insert: Entry; readonly before?: string }
+  | { readonly path: EditPath; readonly moveBefore: string | null };
 
 /** A named group of edits that belong together: one act, one undo. */
 export interface Act {
@@ -27,7 +31,7 @@ type Node = Record<string, unknown>;
 
 function step(node: unknown, key: string, path: string): unknown {
   if (Array.isArray(node)) {
-    const entry = node.find((each) => (each as { id?: unknown }).id === key);
+    const entry = node.find((each) => (each as Partial<Entry>).id === key);
     if (!entry) throw new EditPathError(`there is no "${key}" at ${path}`);
     return entry;
   }
@@ -37,28 +41,66 @@ function step(node: unknown, key: string, path: string): unknown {
 
 /** Applies edits in place; meant for a draft (see the bench's store) or a copy. Throws `EditPathError` on a path that leads nowhere. */
 export function applyEdits(job: Job, edits: readonly Edit[]): void {
-  for (const edit of edits) applyEdit(job, edit);
+  for (const edit of edits) {
+    if ('insert' in edit) insert(job, edit);
+    else if ('moveBefore' in edit) move(job, edit);
+    else decide(job, edit);
+  }
 }
 
-function applyEdit(job: Job, { path, value }: Edit): void {
+/** The list at a path; made where nothing has been listed yet. */
+function listAt(job: Job, path: string): Entry[] {
   const keys = path.split('/');
   const last = keys.pop() as string;
-  const trail: Node[] = [];
+  const parent = keys.reduce<unknown>((node, key) => step(node, key, path), job);
+  const known = step(parent, last, path);
+  if (Array.isArray(known)) return known;
+  if (known !== undefined || Array.isArray(parent)) throw new EditPathError(`there is no list at ${path}`);
+  (parent as Node)[last] = [];
+  return (parent as Node)[last] as Entry[];
+}
+
+function insert(job: Job, { path, insert: entry, before }: Extract<Edit, { insert: Entry }>): void {
+  const list = listAt(job, path);
+  if (list.some(({ id }) => id === entry.id)) throw new EditPathError(`there is a "${entry.id}" at ${path} already`);
+  list.splice(placeOf(list, before ?? null, path), 0, entry);
+}
+
+function move(job: Job, { path, moveBefore }: Extract<Edit, { moveBefore: string | null }>): void {
+  const at = path.lastIndexOf('/');
+  const list = listAt(job, path.slice(0, at));
+  const from = list.findIndex(({ id }) => id === path.slice(at + 1));
+  if (from < 0) throw new EditPathError(`there is no "${path.slice(at + 1)}" at ${path}`);
+  const [entry] = list.splice(from, 1) as [Entry];
+  list.splice(placeOf(list, moveBefore, path), 0, entry);
+}
+
+function placeOf(list: readonly Entry[], before: string | null, path: string): number {
+  if (before === null) return list.length;
+  const at = list.findIndex(({ id }) => id === before);
+  if (at < 0) throw new EditPathError(`there is no "${before}" at ${path}`);
+  return at;
+}
+
+function decide(job: Job, { path, value }: Extract<Edit, { value: unknown }>): void {
+  const keys = path.split('/');
+  const last = keys.pop() as string;
+  // What is decided for an entry that names itself lies in a list, and begins one.
+  const listed = (value as Partial<Entry> | undefined)?.id === last;
   let node: unknown = job;
-  for (const key of keys) {
+  for (const [at, key] of keys.entries()) {
     let next = step(node, key, path);
     if (next === undefined && value === undefined) return;
     if (next === undefined && !Array.isArray(node)) {
-      next = {};
-      (node as Node)[key] = next;
+      (node as Node)[key] = listed && at === keys.length - 1 ? [] : {};
       // Read back through the parent: a draft hands out its own wrapper.
       next = (node as Node)[key];
     }
-    trail.push(node as Node);
     node = next;
   }
   if (Array.isArray(node)) {
-    editList(node, last, value, path);
+    decideEntry(node, last, value, path);
+    if (node.length === 0) pruneList(job, keys);
     return;
   }
   if (typeof node !== 'object' || node === null) throw new EditPathError(`${path} leads nowhere`);
@@ -70,13 +112,23 @@ function applyEdit(job: Job, { path, value }: Edit): void {
   pruneOverrides(job, keys);
 }
 
-function editList(list: unknown[], id: string, value: unknown, path: string): void {
-  const at = list.findIndex((entry) => (entry as { id?: unknown }).id === id);
+function decideEntry(list: unknown[], id: string, value: unknown, path: string): void {
+  const at = list.findIndex((entry) => (entry as Partial<Entry>).id === id);
   if (value === undefined) {
     if (at >= 0) list.splice(at, 1);
   } else if (at >= 0) list[at] = value;
-  else if ((value as { id?: unknown }).id === id) list.push(value);
+  else if ((value as Partial<Entry>).id === id) list.push(value);
   else throw new EditPathError(`there is no "${id}" at ${path}`);
+}
+
+/** Lists that say only what was decided go when they say nothing any more. */
+const DECIDED_LISTS = ['shelvesAt', 'hingesAt'];
+
+function pruneList(job: Job, keys: readonly string[]): void {
+  const last = keys.at(-1) ?? '';
+  if (!DECIDED_LISTS.includes(last)) return;
+  const parent = keys.slice(0, -1).reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
+  delete parent[last];
 }
 
 /** A group of overrides that has become empty goes, so that a document says only what was decided. */
@@ -92,10 +144,19 @@ function pruneOverrides(job: Job, keys: readonly string[]): void {
   }
 }
 
-/** The smallest unused id of the form `prefix` + number. */
-export function nextId(prefix: string, taken: readonly string[]): string {
-  const used = new Set(taken);
-  let at = 1;
-  while (used.has(`${prefix}${at}`)) at += 1;
-  return `${prefix}${at}`;
+/** Makes ids for new entries. */
+export type IdMaker = (prefix: string) => string;
+
+/** An id nobody else picks, in this window or another, now or later. */
+export const newId: IdMaker = (prefix) =>
+  `${prefix}-${globalThis.crypto.randomUUID().replaceAll('-', '').slice(0, 12)}`;
+
+/** Ids counted from 1, for documents that are made anew and for tests. */
+export function countedIds(): IdMaker {
+  const counts = new Map<string, number>();
+  return (prefix) => {
+    const count = (counts.get(prefix) ?? 0) + 1;
+    counts.set(prefix, count);
+    return `${prefix}${count}`;
+  };
 }

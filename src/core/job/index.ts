@@ -1,85 +1,49 @@
-export { catalogue, hingeCatalogue, pullCatalogue } from './catalogue.js';
 export {
+  type Conditions,
+  choice,
+  count,
+  type Declared,
+  type DeepPartial,
+  degrees,
+  type HouseSet,
   houseSetFor,
-  newCabinet,
-  newJob,
-  nextNumber,
-  type StartingPoint,
-  startingPoints,
-} from './defaults.js';
+  isDeclared,
+  length,
+  matters,
+  name,
+  not,
+  type PathsOf,
+  type Section,
+  type SettingTree,
+  section,
+  share,
+  type ValuesOf,
+} from './declare.js';
 export {
-  type Cabinet,
-  type CabinetKind,
-  cabinetKinds,
-  cabinetSchema,
-  type Display,
+  type Act,
+  applyEdits,
+  countedIds,
+  type Edit,
+  EditPathError,
+  type IdMaker,
+  newId,
+} from './edit.js';
+export { countField, idField, lengthField, nameField, shareField, wordField } from './fields.js';
+export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thicknessOf } from './materials.js';
+export {
+  type DecidedHeight,
   type DividerKind,
-  displaySchema,
+  depthOf,
+  FILL_NAMES,
   type Fill,
   type Graduation,
-  type House,
   isSplit,
-  JOB_FORMAT,
-  JOB_VERSION,
-  type Job,
-  type JobHead,
-  jobHeadSchema,
-  jobSchema,
   type LeafFill,
-  type Material,
-  materialSchema,
-  neighbourProblems,
   type Opening,
   openingsOf,
   type SizeRule,
   type Split,
-} from './document.js';
-export { type Act, applyEdits, type Edit, EditPathError, nextId } from './edit.js';
-export {
-  type CarcassKind,
-  type ConcealedProfile,
-  type Hardware,
-  HINGE_FITS,
-  type HingeFamily,
-  type HingeFit,
-  type HingeProfile,
-  hardwareSchema,
-  hingeProfileSchema,
-  isConcealed,
-  type LeafProfile,
-  mergeHardware,
-  type PullProfile,
-} from './hardware.js';
-export { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
-export {
-  type FieldError,
-  type ReadResult,
-  readCabinet,
-  readHardwareText,
-  readJob,
-  readJobHead,
-  readJobText,
-  validate,
-} from './read.js';
-export {
-  type Choice,
-  type Leaf,
-  type Resolved,
-  type ResolvedMaterial,
-  type ResolvedSettings,
-  resolve,
-  settingLeaves,
-  spreadOf,
-  thicknessOf,
-  valueAbove,
-} from './resolve.js';
-export {
-  type EndKind,
-  type JointKind,
-  type MaterialRole,
-  type SchoolId,
-  type SettingOverrides,
-  type Settings,
-  settingsSchema,
-} from './settings.js';
-export { stableJson, writeHardware, writeJob } from './write.js';
+  splitSchema,
+} from './openings.js';
+export { type EditPath, pathFromText, pathTo } from './paths.js';
+export { settingSections } from './settings/index.js';

@@ -1,5 +1,5 @@
 import { type Dim, length, setting, sumOf } from '../derive/index.js';
-import type { Cabinet, Resolved } from '../job/index.js';
+import type { Cabinet, Resolved } from '../document/index.js';
 
 /**
  * The sizes every other rule stands on. All in mm; x from the left face of the box, y from the carcass front edge to

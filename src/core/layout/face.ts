@@ -1,11 +1,13 @@
 import { type Dim, sumOf } from '../derive/index.js';
+import type { Cabinet, Resolved } from '../document/index.js';
 import {
-  type Cabinet,
   type DividerKind,
+  type EditPath,
+  FILL_NAMES,
   isSplit,
   type LeafFill,
   type Opening,
-  type Resolved,
+  pathTo,
   type Split,
 } from '../job/index.js';
 import type { Box } from './box.js';
@@ -20,7 +22,7 @@ export interface Cell extends Region {
   /** "drawer front 2" */
   readonly name: string;
   /** Where its decisions live in the document. */
-  readonly path: string;
+  readonly path: EditPath;
   /** The size its rule decided: of the face, or of the clear opening when openings are laid out first. */
   readonly sized: Dim;
   readonly axis: SplitAxis;
@@ -44,7 +46,7 @@ export interface Boundary {
 /** A split as it came out: the spans of its members along it. */
 export interface SplitLayout {
   readonly axis: SplitAxis;
-  readonly path: string;
+  readonly path: EditPath;
   readonly parts: readonly Opening[];
   readonly face: readonly Span[];
   readonly clear: readonly Span[];
@@ -60,15 +62,7 @@ export type Face =
       readonly boundaries: readonly Boundary[];
       readonly root: Region;
     }
-  | { readonly ok: false; readonly refusal: StackRefusal; readonly path: string };
-
-const FILL_NAME = {
-  drawer: 'drawer front',
-  false: 'false front',
-  door: 'door',
-  pair: 'doors',
-  open: 'open bay',
-} as const;
+  | { readonly ok: false; readonly refusal: StackRefusal; readonly path: EditPath };
 
 /** What every opening is called; those of a kind are numbered in reading order where there are several. */
 export function openingNames(split: Split): Map<string, string> {
@@ -85,7 +79,7 @@ export function openingNames(split: Split): Map<string, string> {
   walk(split);
   for (const opening of leaves) {
     const alike = leaves.filter((other) => other.fill.kind === opening.fill.kind);
-    const name = FILL_NAME[opening.fill.kind as LeafFill['kind']];
+    const name = FILL_NAMES[opening.fill.kind as LeafFill['kind']];
     names.set(opening.id, alike.length === 1 ? name : `${name} ${alike.indexOf(opening) + 1}`);
   }
   return names;
@@ -95,7 +89,7 @@ export function openingNames(split: Split): Map<string, string> {
 export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): Face {
   const scheme = faceScheme(box, resolved);
   const layout = new FaceLayout(cabinet, scheme, resolved);
-  const refused = layout.divide(cabinet.face, scheme.root, `cabinets/${cabinet.id}/face`);
+  const refused = layout.divide(cabinet.face, scheme.root, pathTo.face(cabinet.id));
   return (
     refused ?? {
       ok: true,
@@ -127,7 +121,7 @@ class FaceLayout {
   }
 
   /** Divides a region; returns why not when its sizes do not close. */
-  divide(split: Split, region: Region, path: string): Extract<Face, { ok: false }> | undefined {
+  divide(split: Split, region: Region, path: EditPath): Extract<Face, { ok: false }> | undefined {
     const axis = split.kind;
     const between = split.parts.slice(0, -1).map((opening, at): Between => {
       const kind = dividerAfter(opening, split.parts[at + 1] as Opening, axis, this.resolved);
@@ -145,7 +139,7 @@ class FaceLayout {
         label: `${this.name(opening)} ${what}`,
         size: opening.size,
         pin: opening.pin,
-        path: `${path}/parts/${opening.id}`,
+        path: pathTo.opening(path, opening.id),
       })),
       available,
       split.graduation,
@@ -197,9 +191,9 @@ class FaceLayout {
         clear: withSpan(region.clear, axis, spans.clear[at] as Span),
         inside: withSpan(region.inside, axis, spans.inside[at] as Span),
       };
-      const childPath = `${path}/parts/${opening.id}`;
+      const childPath = pathTo.opening(path, opening.id);
       if (isSplit(opening.fill)) {
-        const refused = this.divide(opening.fill, child, `${childPath}/fill`);
+        const refused = this.divide(opening.fill, child, pathTo.openingField(childPath, 'fill'));
         if (refused) return refused;
       } else {
         this.cells.push({

@@ -3,8 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
 import { tapeText } from '../derive/index.js';
+import { resolve } from '../document/index.js';
 import { drawElevation } from '../drawing/index.js';
-import { resolve } from '../job/index.js';
 import { endReveal } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };

@@ -1,5 +1,6 @@
 import { type Dim, length } from '../derive/index.js';
-import { type DividerKind, isSplit, type Opening, type Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
+import { type DividerKind, isSplit, type Opening } from '../job/index.js';
 import type { Box } from './box.js';
 import type { Region, SplitAxis } from './region.js';
 

@@ -1,5 +1,5 @@
 import { schools } from '../carcass/index.js';
-import type { Cabinet, JobHead, SchoolId } from '../job/index.js';
+import type { Cabinet, JobHead, SchoolId } from '../document/index.js';
 import { solveCabinet } from '../solve.js';
 
 /** What a school makes of the same overall size: the numbers a maker chooses by. */

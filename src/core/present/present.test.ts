@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import type { Cabinet } from '../job/index.js';
+import type { Cabinet } from '../document/index.js';
 import { solve } from '../solve.js';
 import { bandedEdges, compareSchools, machiningSummary, presentJob, summariseCabinet } from './index.js';
 

@@ -1,7 +1,7 @@
 import type { Fitting } from '../carcass/index.js';
 import { type Dim, length, setting } from '../derive/index.js';
+import type { Cabinet, PullProfile, Resolved } from '../document/index.js';
 import type { Front } from '../fronts/index.js';
-import type { Cabinet, PullProfile, Resolved } from '../job/index.js';
 import type { Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Extent, type Part, partExtent } from '../parts/index.js';

@@ -1,5 +1,5 @@
 import { type Dim, largest, length } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import { type Band, makePart, type Part } from '../parts/index.js';
 import type { Bay } from './bays.js';

@@ -1,5 +1,5 @@
 import { type Dim, length, plain, setting } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Cell } from '../layout/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
@@ -145,8 +145,8 @@ function placeShelves(
   const usable = grid ? holesForShelf({ inside }, grid, parity, { settings, materials }) : [];
   let lowest = Number.NEGATIVE_INFINITY;
   return Array.from({ length: count }, (_, at): ShelfPlace => {
-    const own = shelvesAt[at];
-    const decided = typeof own === 'number';
+    const own = shelvesAt.find(({ id }) => id === `s${at + 1}`)?.mm;
+    const decided = own !== undefined;
     const wanted = decided
       ? low.plus(setting('shelf above the floor of its opening', own, { kind: 'here', path: `${path}/fill/shelvesAt` }))
       : low.plus(space.times(at + 1)).plus(at > 0 ? thickness.times(at) : length(0));

@@ -1,5 +1,5 @@
 import { type Dim, length, plain } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Part } from '../parts/index.js';
 
 /** The holes a side may have, from its reference end: both sides and every partition share them. */

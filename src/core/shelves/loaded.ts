@@ -1,5 +1,5 @@
 import { type Dim, solved } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import { type Part, partExtent } from '../parts/index.js';
 import type { LoadedShelf } from './sag.js';
 

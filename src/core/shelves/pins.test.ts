@@ -8,6 +8,7 @@ import {
   partOf,
   solveWith,
 } from '../../../tests/support/cabinets.js';
+import { decide } from '../../../tests/support/edit.js';
 import { applyEdits, type Opening, type Split } from '../job/index.js';
 import type { Holes } from '../machining/index.js';
 import { type Part, partExtent, toCabinet } from '../parts/index.js';
@@ -15,7 +16,7 @@ import { solve } from '../solve.js';
 import { balancedHeights, holeHeight } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
-const bay = (id: string, shelves: number, shelvesAt?: (number | null)[]): Opening => ({
+const bay = (id: string, shelves: number, shelvesAt?: { id: string; mm: number }[]): Opening => ({
   id,
   size: share,
   fill: { kind: 'open', shelves, ...(shelvesAt ? { shelvesAt } : {}) },
@@ -55,14 +56,14 @@ test('each shelf stands on a hole of the grid, nearest to where equal spaces wou
 
 test('a decided height takes the nearest hole, the others stay where they were', () => {
   const before = solveWith(tall()).bays[0]?.places.map(({ underside }) => underside.mm) ?? [];
-  const moved = solveWith(tall({}, bay('o1', 3, [null, 900]))).bays[0]?.places ?? [];
+  const moved = solveWith(tall({}, bay('o1', 3, [{ id: 's2', mm: 900 }]))).bays[0]?.places ?? [];
   assert.ok(moved[1]?.decided);
   assert.ok(Math.abs((moved[1]?.underside.mm ?? 0) - 18 - 900) <= 16);
   assert.deepEqual([moved[0]?.underside.mm, moved[2]?.underside.mm], [before[0], before[2]]);
 });
 
 test('without pins shelves stand at equal clear spaces, or exactly where they were set', () => {
-  const free = solveWith(tall({ pins: { kind: 'none' } }, bay('o1', 2, [null, 700])));
+  const free = solveWith(tall({ pins: { kind: 'none' } }, bay('o1', 2, [{ id: 's2', mm: 700 }])));
   const { low, size } = free.bays[0]?.cell.inside.v ?? { low: { mm: 0 }, size: { mm: 0 } };
   assert.ok(Math.abs((free.bays[0]?.places[0]?.underside.mm ?? 0) - low.mm - (size.mm - 36) / 3) < 1e-9);
   assert.equal(free.bays[0]?.places[1]?.underside.mm, low.mm + 700);
@@ -178,12 +179,12 @@ test('pins of a bay stand at the same heights in the cabinet on both its upright
 test('a shelf moved by an edit is back where it was when the edit is taken back', () => {
   const job = jobWith(tall());
   const before = solve(job).cabinets[0]?.bays[0]?.places.map(({ hole }) => hole);
-  applyEdits(job, [{ path: 'cabinets/c1/face/parts/o1/fill/shelvesAt', value: [null, 700, null] }]);
+  applyEdits(job, [decide('cabinets/c1/face/parts/o1/fill/shelvesAt/s2', { id: 's2', mm: 700 })]);
   assert.notDeepEqual(
     solve(job).cabinets[0]?.bays[0]?.places.map(({ hole }) => hole),
     before,
   );
-  applyEdits(job, [{ path: 'cabinets/c1/face/parts/o1/fill/shelvesAt', value: undefined }]);
+  applyEdits(job, [decide('cabinets/c1/face/parts/o1/fill/shelvesAt', undefined)]);
   assert.deepEqual(
     solve(job).cabinets[0]?.bays[0]?.places.map(({ hole }) => hole),
     before,

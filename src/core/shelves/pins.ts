@@ -1,6 +1,6 @@
 import type { Fitting } from '../carcass/index.js';
 import { type Dim, plain } from '../derive/index.js';
-import type { Resolved } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import type { Holes, Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';

@@ -4,7 +4,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { length } from '../derive/index.js';
-import { type Material, metricMaterials, type Opening } from '../job/index.js';
+import { metricMaterials } from '../document/index.js';
+import type { Material, Opening } from '../job/index.js';
 import { partExtent } from '../parts/index.js';
 import { type LoadedShelf, loadedShelf, longestSpan, shelfSag, smallestStrip } from './index.js';
 

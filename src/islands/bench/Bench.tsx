@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Job } from '../../core/job/index.js';
+import type { Job } from '../../core/document/index.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './Decisions.js';

@@ -1,14 +1,8 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
+import { addCabinet, copyOf, removeCabinet } from '../../core/acts/index.js';
+import { type Cabinet, newCabinet, type StartingPoint, startingPoints } from '../../core/document/index.js';
 import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
-import {
-  type Cabinet,
-  newCabinet,
-  nextId,
-  nextNumber,
-  type StartingPoint,
-  startingPoints,
-} from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
@@ -33,29 +27,16 @@ export function CabinetStrip() {
   }));
   const current = job.cabinets.find((cabinet) => cabinet.id === cabinetId);
   const add = (cabinet: Cabinet, label: string) => {
-    const outcome = act({ label, edits: [{ path: `cabinets/${cabinet.id}`, value: cabinet }] });
+    const outcome = act(addCabinet(cabinet, label));
     if (outcome.ok) showCabinet(cabinet.id);
   };
   const begin = (from: StartingPoint) => add(newCabinet(job, from), `${startingPoints[from].label} added`);
   const duplicate = () => {
     if (!current) return;
-    const id = nextId(
-      'c',
-      job.cabinets.map((cabinet) => cabinet.id),
-    );
-    add({ ...current, id, number: nextNumber(job), leftNeighbour: null }, `Copy of ${current.number}`);
+    add(copyOf(job, current), `Copy of ${current.number}`);
   };
   const remove = () => {
-    if (!current) return;
-    // Who stood to its right now stands beside whom it stood beside.
-    const after = job.cabinets.filter(({ leftNeighbour }) => leftNeighbour === current.id);
-    act({
-      label: `${current.number} ${current.name} removed`,
-      edits: [
-        ...after.map(({ id }) => ({ path: `cabinets/${id}/leftNeighbour`, value: current.leftNeighbour })),
-        { path: `cabinets/${current.id}`, value: undefined },
-      ],
-    });
+    if (current) act(removeCabinet(job, current));
   };
   return (
     <nav

@@ -1,15 +1,21 @@
 import type { ReactNode } from 'react';
+import { settingSectionsShown } from '../../core/document/index.js';
+import { matters, pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { BalancedHeight } from './BalancedHeight.js';
 import { choiceOf } from './choice.js';
 import { useBench } from './context.js';
-import { GROUPS } from './groups.js';
 import { Materials } from './Materials.js';
 import { Neighbours } from './Neighbours.js';
 import { OpeningsEditor } from './OpeningsEditor.js';
 import { OverallSize } from './OverallSize.js';
 import { SchoolPicker } from './SchoolPicker.js';
 import { Setting } from './SettingRow.js';
+
+/** Sections with a title are folds; the rest have places of their own. The hinge itself is chosen beside its door. */
+const groups = settingSectionsShown.flatMap(({ title, leaves }) =>
+  title === null ? [] : [{ title, leaves: leaves.filter(({ place }) => place === undefined) }],
+);
 
 /** Everything the maker decides about this cabinet, in the order in which it is decided. */
 export function Decisions({ solved }: { solved: SolvedCabinet }) {
@@ -24,15 +30,15 @@ export function Decisions({ solved }: { solved: SolvedCabinet }) {
       <Fold title="Face and openings" open>
         {() => <OpeningsEditor solved={solved} />}
       </Fold>
-      {GROUPS.map(({ title, settings }) => (
-        <Fold key={title} title={title} paths={settings.map(({ path }) => path)}>
+      {groups.map(({ title, leaves }) => (
+        <Fold key={title} title={title} paths={leaves.map(({ key }) => key)}>
           {() => (
             <>
               {title === 'Ends' && <Neighbours solved={solved} />}
-              {settings
-                .filter(({ when }) => !when || when(is))
-                .map(({ path }) => (
-                  <Setting key={path} path={path} solved={solved} />
+              {leaves
+                .filter(({ when }) => matters(when, is))
+                .map(({ key }) => (
+                  <Setting key={key} path={key} solved={solved} />
                 ))}
               {title === 'Shelf pin holes' && <BalancedHeight solved={solved} />}
             </>
@@ -88,7 +94,7 @@ function ResetAll({ solved }: { solved: SolvedCabinet }) {
         onClick={() =>
           act({
             label: `Cabinet ${number} back to the standards`,
-            edits: [{ path: `cabinets/${id}/settings`, value: {} }],
+            edits: [{ path: pathTo.settings(id), value: {} }],
           })
         }
       >

@@ -1,11 +1,11 @@
 import type { KeyboardEvent } from 'react';
+import { sizeNames } from '../../core/acts/index.js';
 import type { PlacedDimension } from '../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength, type LengthStyle } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { DrawnLength, drawnLengthWidth } from '../figures/DrawnLength.js';
 import { useBench } from './context.js';
-import { entryNames } from './names.js';
 
 /** Type size of figures on a drawing. */
 export const FIGURE_SIZE = 17;
@@ -157,14 +157,14 @@ export function DimensionEntry({
         label={item.dim.label}
         mm={item.dim.mm}
         style={style}
-        names={entryNames(solved)}
+        names={sizeNames(solved)}
         autoFocus
         className="w-full bg-sheet text-[1.0625rem] font-semibold shadow-md"
         onDone={onDone}
         onCommit={(mm) =>
           act({
             label: item.dim.label.charAt(0).toUpperCase() + item.dim.label.slice(1),
-            edits: [{ path: item.edits as string, value: mm }],
+            edits: item.edits ? [{ path: item.edits, value: mm }] : [],
           })
         }
       />

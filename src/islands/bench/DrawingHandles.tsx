@@ -24,8 +24,7 @@ export function DragHandleMark({ handle, laid }: { handle: DragHandle; laid: Lai
   const place = (v: number) => {
     const stop = nearestStop(handle, v);
     if (!stop || Math.abs(stop.at - handle.at) < 1e-6) return;
-    const value = handle.list.map((height, at) => (at === handle.index ? stop.value : height));
-    act({ label: handle.label, edits: [{ path: handle.path, value }] });
+    act({ label: handle.label, edits: [{ path: handle.path, value: { id: handle.entry, mm: stop.value } }] });
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;

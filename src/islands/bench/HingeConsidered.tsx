@@ -1,5 +1,6 @@
+import type { HingeProfile } from '../../core/document/index.js';
 import { FIT_WORDS, gapForOverlay, type HingeSolution, type HungDoor, solutionId } from '../../core/hinges/index.js';
-import type { HingeProfile } from '../../core/job/index.js';
+import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
 import { Length } from '../figures/Length.js';
@@ -96,7 +97,7 @@ function Reached({
           label: 'Hinge',
           edits: [
             {
-              path: `cabinets/${solved.cabinet.id}/settings/hinges/choice`,
+              path: pathTo.setting(solved.cabinet.id, 'hinges/choice'),
               value: solutionId(chosen ? (door.chosen ?? best) : best),
             },
           ],

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Dim } from '../../core/derive/index.js';
+import { isConcealed } from '../../core/document/index.js';
 import { hingeKey, hingeOfKey } from '../../core/drawing/index.js';
 import {
   FIT_WORDS,
@@ -10,7 +11,7 @@ import {
   solutionId,
   solveHinge,
 } from '../../core/hinges/index.js';
-import { type Edit, isConcealed } from '../../core/job/index.js';
+import { type Edit, pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
@@ -182,7 +183,10 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
           type="button"
           className="act mt-1"
           onClick={() =>
-            act({ label: 'Hinges back to the rule', edits: [{ path: `${cell.path}/fill/hingesAt`, value: undefined }] })
+            act({
+              label: 'Hinges back to the rule',
+              edits: [{ path: pathTo.openingField(cell.path, 'fill/hingesAt'), value: undefined }],
+            })
           }
         >
           Put them back where the rule has them
@@ -204,7 +208,7 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const left = door.considered.flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
   const solutions: readonly HingeSolution[] =
     reveal === null ? door.solutions : solveHinge(wanted, left.filter(isConcealed));
-  const path = `cabinets/${solved.cabinet.id}/settings`;
+  const { id: cabinetId } = solved.cabinet;
   return (
     <div className="mt-2 border-t border-dashed border-rule pt-1.5">
       {own !== null && (
@@ -234,8 +238,9 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
                 aria-pressed={here}
                 className={`flex min-h-7 w-full justify-between gap-2 text-left ${here ? 'font-semibold text-pencil' : 'hover:text-pencil'}`}
                 onClick={() => {
-                  const both: Edit[] = [{ path: `${path}/hinges/choice`, value: id }];
-                  if (reveal !== null) both.push({ path: `${path}/fronts/reveal/${door.hinged}`, value: reveal });
+                  const both: Edit[] = [{ path: pathTo.setting(cabinetId, 'hinges/choice'), value: id }];
+                  if (reveal !== null)
+                    both.push({ path: pathTo.setting(cabinetId, `fronts/reveal/${door.hinged}`), value: reveal });
                   if (act({ label: reveal === null ? 'Hinge' : 'Hinge and reveal', edits: both }).ok) setReveal(null);
                 }}
               >

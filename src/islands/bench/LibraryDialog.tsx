@@ -1,7 +1,6 @@
 import { FileDown, FileUp, Trash2, Wrench } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import { FAMILY_WORDS } from '../../core/hinges/index.js';
 import {
   type Hardware,
   type HingeProfile,
@@ -9,7 +8,9 @@ import {
   mergeHardware,
   type PullProfile,
   readHardwareText,
-} from '../../core/job/index.js';
+} from '../../core/document/index.js';
+import { FAMILY_WORDS } from '../../core/hinges/index.js';
+import { pathTo } from '../../core/job/index.js';
 import { formatMm } from '../../core/units/index.js';
 import { useBench } from './context.js';
 
@@ -25,8 +26,8 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
     const outcome = act({
       label,
       edits: [
-        { path: 'hardware/hinges', value: next.hinges },
-        { path: 'hardware/pulls', value: next.pulls },
+        { path: pathTo.library('hinges'), value: next.hinges },
+        { path: pathTo.library('pulls'), value: next.pulls },
       ],
     });
     if (!outcome.ok) setWord({ text: outcome.message, refused: true });

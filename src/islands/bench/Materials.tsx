@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type Material, spreadOf, thicknessOf } from '../../core/job/index.js';
+import { type Material, pathTo, spreadOf, thicknessOf } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength, parseLength } from '../../core/units/index.js';
 import { Length } from '../figures/Length.js';
@@ -42,7 +42,7 @@ function RoleRow({ role, solved }: { role: keyof typeof ROLES; solved: SolvedCab
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const { value, source } = solved.resolved.settings.materials[role];
-  const path = `cabinets/${solved.cabinet.id}/settings/materials/${role}`;
+  const path = pathTo.setting(solved.cabinet.id, `materials/${role}`);
   const label = `${ROLES[role]} material`;
   return (
     <div className="flex items-center gap-1">
@@ -104,7 +104,7 @@ function MaterialRow({ material }: { material: Material }) {
     }
     const outcome = act({
       label: `${material.name} measured`,
-      edits: [{ path: `materials/${material.id}/measured/readings`, value: next }],
+      edits: [{ path: pathTo.materialField(material.id, 'measured/readings'), value: next }],
     });
     setProblem(outcome.ok ? null : outcome.message);
     if (outcome.ok) setTyped(null);

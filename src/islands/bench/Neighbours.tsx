@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import type { Cabinet } from '../../core/job/index.js';
+import { neighbourAtLeft, neighbourAtRight } from '../../core/acts/index.js';
+import type { Cabinet } from '../../core/document/index.js';
+import type { Act } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 
@@ -11,28 +13,24 @@ export function Neighbours({ solved }: { solved: SolvedCabinet }) {
   const { cabinet } = solved;
   const right = job.cabinets.find(({ leftNeighbour }) => leftNeighbour === cabinet.id);
   const others = job.cabinets.filter(({ id }) => id !== cabinet.id);
-  const attempt = (label: string, edits: { path: string; value: string | null }[]) => {
-    const outcome = act({ label, edits });
+  const attempt = (wanted: Act) => {
+    const outcome = act(wanted);
     setProblem(outcome.ok ? null : outcome.message);
   };
-  const setRight = (id: string) =>
-    attempt('Neighbour at the right', [
-      ...(right ? [{ path: `cabinets/${right.id}/leftNeighbour`, value: null }] : []),
-      ...(id === '' ? [] : [{ path: `cabinets/${id}/leftNeighbour`, value: cabinet.id }]),
-    ]);
   return (
     <>
       <Chooser
         label="Cabinet at the left"
         others={others}
         value={cabinet.leftNeighbour ?? ''}
-        onChoose={(id) =>
-          attempt('Neighbour at the left', [
-            { path: `cabinets/${cabinet.id}/leftNeighbour`, value: id === '' ? null : id },
-          ])
-        }
+        onChoose={(id) => attempt(neighbourAtLeft(cabinet, id))}
       />
-      <Chooser label="Cabinet at the right" others={others} value={right?.id ?? ''} onChoose={setRight} />
+      <Chooser
+        label="Cabinet at the right"
+        others={others}
+        value={right?.id ?? ''}
+        onChoose={(id) => attempt(neighbourAtRight(job, cabinet, id))}
+      />
       {problem && (
         <p role="alert" className="bg-finding-pale px-2 py-1 leading-snug text-finding">
           {problem}
@@ -51,7 +49,7 @@ function Chooser({
   label: string;
   others: readonly Cabinet[];
   value: string;
-  onChoose: (id: string) => void;
+  onChoose: (id: string | null) => void;
 }) {
   return (
     <label className="flex items-center gap-1">
@@ -59,7 +57,7 @@ function Chooser({
       <select
         className="entry w-36 font-semibold"
         value={value}
-        onChange={(event) => onChoose(event.currentTarget.value)}
+        onChange={(event) => onChoose(event.currentTarget.value || null)}
       >
         <option value="">not said</option>
         {others.map(({ id, number, name }) => (

@@ -1,27 +1,35 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Pin, PinOff, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { isSplit, type Opening, type SizeRule, type Split } from '../../core/job/index.js';
+import { FILLS, type FillWord, fillFor, fillWord, sizeNames } from '../../core/acts/index.js';
+import {
+  type Edit,
+  type EditPath,
+  isSplit,
+  newId,
+  type Opening,
+  pathTo,
+  type SizeRule,
+  type Split,
+} from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
-import { FILLS, type FillWord, fillFor, fillWord } from './fills.js';
-import { entryNames } from './names.js';
 
 /** What the editors of one face share. */
 export interface EditorContext {
   readonly solved: SolvedCabinet;
   readonly attempt: (outcome: Outcome) => Outcome;
-  /** A new opening id each time it is called. */
-  readonly newId: () => string;
+  /** What each opening is called, by its id. */
+  readonly names: ReadonlyMap<string, string>;
 }
 
 interface BlockProps {
   readonly opening: Opening;
   readonly at: number;
   readonly split: Split;
-  readonly path: string;
+  readonly path: EditPath;
   readonly context: EditorContext;
   readonly onMove: (by: -1 | 1) => void;
   readonly onRemove: () => void;
@@ -38,13 +46,19 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
   const { solved, attempt } = context;
   const { fill } = opening;
   const rows = split.kind === 'rows';
-  const name = `Opening ${opening.id.replace(/^o/, '')}`;
+  const called = context.names.get(opening.id) ?? 'opening';
+  const name = called.charAt(0).toUpperCase() + called.slice(1);
   const mine = solved.fronts.some(
     (front) => front.openingId === opening.id && front.parts.some((part) => part.key === selected),
   );
   const [Back, On] = rows ? [ArrowUp, ArrowDown] : [ArrowLeft, ArrowRight];
   const setFill = (word: FillWord) =>
-    attempt(act({ label: name, edits: [{ path: `${path}/fill`, value: fillFor(word, fill, context.newId) }] }));
+    attempt(
+      act({
+        label: name,
+        edits: [{ path: pathTo.openingField(path, 'fill'), value: fillFor(word, fill, () => newId('o')) }],
+      }),
+    );
   return (
     <div
       className={`flex flex-col gap-0.5 border-l-4 pl-2 ${mine ? 'border-pencil' : isSplit(fill) ? 'border-rule' : 'border-timber-front'}`}
@@ -99,7 +113,10 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
             value={fill.shelves}
             whole
             onCommit={(shelves) =>
-              act({ label: `${name} shelves`, edits: [{ path: `${path}/fill/shelves`, value: shelves }] })
+              act({
+                label: `${name} shelves`,
+                edits: [{ path: pathTo.openingField(path, 'fill/shelves'), value: shelves }],
+              })
             }
           />
           <span className="size-7" />
@@ -120,7 +137,7 @@ function SizeRow({
 }: {
   opening: Opening;
   name: string;
-  path: string;
+  path: EditPath;
   split: Split;
   context: EditorContext;
 }) {
@@ -130,12 +147,13 @@ function SizeRow({
   const { size, pin } = opening;
   const shown = sizeOf(solved, split, opening.id);
   const what = split.kind === 'rows' ? 'height' : 'width';
-  const set = (label: string, edits: { path: string; value: unknown }[]) => attempt(act({ label, edits }));
+  const set = (label: string, edits: Edit[]) => attempt(act({ label, edits }));
   const setRule = (rule: SizeRule['rule']) => {
     const value: SizeRule =
       rule === 'fixed' ? { rule, mm: Math.max(1, shown ?? 100) } : rule === 'share' ? { rule, weight: 1 } : { rule };
-    const unpin = rule === 'fixed' && pin !== undefined ? [{ path: `${path}/pin`, value: undefined }] : [];
-    set(`${name} size`, [{ path: `${path}/size`, value }, ...unpin]);
+    const unpin =
+      rule === 'fixed' && pin !== undefined ? [{ path: pathTo.openingField(path, 'pin'), value: undefined }] : [];
+    set(`${name} size`, [{ path: pathTo.openingField(path, 'size'), value }, ...unpin]);
   };
   const pinned = pin !== undefined;
   return (
@@ -155,7 +173,7 @@ function SizeRow({
           label={`${name} share`}
           value={size.weight}
           onCommit={(weight) =>
-            act({ label: `${name} share`, edits: [{ path: `${path}/size/weight`, value: weight }] })
+            act({ label: `${name} share`, edits: [{ path: pathTo.openingField(path, 'size/weight'), value: weight }] })
           }
         />
       )}
@@ -164,11 +182,14 @@ function SizeRow({
           label={`${name} ${what}`}
           mm={pin ?? (size.rule === 'fixed' ? size.mm : 0)}
           style={style}
-          names={entryNames(solved)}
-          path={`${path}/${pinned ? 'pin' : 'size/mm'}`}
+          names={sizeNames(solved)}
+          path={pathTo.openingField(path, pinned ? 'pin' : 'size/mm')}
           className="w-20 font-semibold"
           onCommit={(mm) =>
-            act({ label: `${name} ${what}`, edits: [{ path: pinned ? `${path}/pin` : `${path}/size/mm`, value: mm }] })
+            act({
+              label: `${name} ${what}`,
+              edits: [{ path: pathTo.openingField(path, pinned ? 'pin' : 'size/mm'), value: mm }],
+            })
           }
         />
       ) : (
@@ -187,7 +208,7 @@ function SizeRow({
           disabled={shown === undefined && !pinned}
           onClick={() =>
             set(pinned ? `${name} let go` : `${name} pinned`, [
-              { path: `${path}/pin`, value: pinned ? undefined : shown },
+              { path: pathTo.openingField(path, 'pin'), value: pinned ? undefined : shown },
             ])
           }
         >

@@ -1,7 +1,8 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { type Fill, isSplit, nextId, type Opening, openingsOf, type Split } from '../../core/job/index.js';
-import { dividerAfter } from '../../core/layout/index.js';
+import { openingLike } from '../../core/acts/index.js';
+import { type Edit, type EditPath, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
+import { dividerAfter, openingNames } from '../../core/layout/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
@@ -13,19 +14,14 @@ export function OpeningsEditor({ solved }: { solved: SolvedCabinet }) {
   const act = useBench((state) => state.act);
   const [problem, setProblem] = useState<string | null>(null);
   const { cabinet, resolved } = solved;
-  const path = `cabinets/${cabinet.id}/face`;
-  const taken = openingsOf(cabinet.face).map((opening) => opening.id);
+  const path = pathTo.face(cabinet.id);
   const context: EditorContext = {
     solved,
     attempt(outcome) {
       setProblem(outcome.ok ? null : outcome.message);
       return outcome;
     },
-    newId() {
-      const id = nextId('o', taken);
-      taken.push(id);
-      return id;
-    },
+    names: openingNames(cabinet.face),
   };
   const openingsFirst = resolved.settings.fronts.lay.value === 'openings';
   return (
@@ -37,7 +33,9 @@ export function OpeningsEditor({ solved }: { solved: SolvedCabinet }) {
           className="entry font-semibold"
           value={cabinet.face.kind}
           onChange={(event) =>
-            context.attempt(act({ label: 'Face', edits: [{ path: `${path}/kind`, value: event.currentTarget.value }] }))
+            context.attempt(
+              act({ label: 'Face', edits: [{ path: pathTo.split(path, 'kind'), value: event.currentTarget.value }] }),
+            )
           }
         >
           <option value="rows">rows</option>
@@ -58,22 +56,20 @@ export function OpeningsEditor({ solved }: { solved: SolvedCabinet }) {
   );
 }
 
-function SplitEditor({ split, path, context }: { split: Split; path: string; context: EditorContext }) {
+function SplitEditor({ split, path, context }: { split: Split; path: EditPath; context: EditorContext }) {
   const act = useBench((state) => state.act);
   const { parts } = split;
-  const setParts = (label: string, next: readonly Opening[]) =>
-    context.attempt(act({ label, edits: [{ path: `${path}/parts`, value: next }] }));
-  const move = (at: number, by: -1 | 1) => {
-    const next = [...parts];
-    const [moved] = next.splice(at, 1);
-    if (moved) next.splice(at + by, 0, moved);
-    setParts('Opening moved', next);
-  };
-  const add = () => {
-    const like = parts.at(-1)?.fill;
-    const fill: Fill = like && !isSplit(like) ? structuredClone(like) : { kind: 'drawer' };
-    setParts('Opening added', [...parts, { id: context.newId(), size: { rule: 'share', weight: 1 }, fill }]);
-  };
+  const change = (label: string, edit: Edit) => context.attempt(act({ label, edits: [edit] }));
+  const move = ({ id }: Opening, at: number, by: -1 | 1) =>
+    change('Opening moved', {
+      path: pathTo.opening(path, id),
+      moveBefore: parts[by < 0 ? at - 1 : at + 2]?.id ?? null,
+    });
+  const add = () =>
+    change('Opening added', {
+      path: pathTo.split(path, 'parts'),
+      insert: openingLike(parts.at(-1)?.fill, newId('o')),
+    });
   return (
     <div className="flex flex-col gap-1.5">
       <ol className="flex flex-col gap-1.5">
@@ -83,18 +79,17 @@ function SplitEditor({ split, path, context }: { split: Split; path: string; con
               opening={opening}
               at={at}
               split={split}
-              path={`${path}/parts/${opening.id}`}
+              path={pathTo.opening(path, opening.id)}
               context={context}
-              onMove={(by) => move(at, by)}
-              onRemove={() =>
-                setParts(
-                  'Opening removed',
-                  parts.filter((part) => part.id !== opening.id),
-                )
-              }
+              onMove={(by) => move(opening, at, by)}
+              onRemove={() => change('Opening removed', { path: pathTo.opening(path, opening.id), value: undefined })}
             >
               {isSplit(opening.fill) && (
-                <SplitEditor split={opening.fill} path={`${path}/parts/${opening.id}/fill`} context={context} />
+                <SplitEditor
+                  split={opening.fill}
+                  path={pathTo.openingField(pathTo.opening(path, opening.id), 'fill')}
+                  context={context}
+                />
               )}
             </OpeningBlock>
             {at < parts.length - 1 && (
@@ -102,7 +97,7 @@ function SplitEditor({ split, path, context }: { split: Split; path: string; con
                 opening={opening}
                 next={parts[at + 1] as Opening}
                 split={split}
-                path={`${path}/parts/${opening.id}/divider`}
+                path={pathTo.openingField(pathTo.opening(path, opening.id), 'divider')}
                 context={context}
               />
             )}
@@ -113,13 +108,13 @@ function SplitEditor({ split, path, context }: { split: Split; path: string; con
         <Plus size={16} aria-hidden="true" /> {split.kind === 'rows' ? 'Add below' : 'Add at the right'}
       </button>
       {parts.some((part) => part.size.rule === 'graduated') && (
-        <GraduationRow split={split} path={`${path}/graduation`} context={context} />
+        <GraduationRow split={split} path={path} context={context} />
       )}
     </div>
   );
 }
 
-function GraduationRow({ split, path, context }: { split: Split; path: string; context: EditorContext }) {
+function GraduationRow({ split, path, context }: { split: Split; path: EditPath; context: EditorContext }) {
   const act = useBench((state) => state.act);
   const style = useBench((state) => state.job.display);
   const { graduation } = split;
@@ -127,7 +122,7 @@ function GraduationRow({ split, path, context }: { split: Split; path: string; c
     geometric: { kind: 'geometric', ratio: 1.25 },
     arithmetic: { kind: 'arithmetic', step: style.unit === 'in' ? 38.1 : 40 },
   } as const;
-  const set = (label: string, at: string, value: unknown) =>
+  const set = (label: string, at: EditPath, value: unknown) =>
     context.attempt(act({ label, edits: [{ path: at, value }] }));
   return (
     <div className="flex items-center gap-1">
@@ -135,7 +130,9 @@ function GraduationRow({ split, path, context }: { split: Split; path: string; c
         aria-label="Graduation grows by"
         className="entry min-w-0 flex-1"
         value={graduation.kind}
-        onChange={(event) => set('Graduation', path, start[event.currentTarget.value as keyof typeof start])}
+        onChange={(event) =>
+          set('Graduation', pathTo.split(path, 'graduation'), start[event.currentTarget.value as keyof typeof start])
+        }
       >
         <option value="arithmetic">each larger by the same step</option>
         <option value="geometric">each larger by the same ratio</option>
@@ -146,13 +143,13 @@ function GraduationRow({ split, path, context }: { split: Split; path: string; c
           mm={graduation.step}
           style={style}
           className="w-20 font-semibold"
-          onCommit={(mm) => set('Graduation step', `${path}/step`, mm)}
+          onCommit={(mm) => set('Graduation step', pathTo.split(path, 'graduation/step'), mm)}
         />
       ) : (
         <PlainField
           label="Graduation ratio"
           value={graduation.ratio}
-          onCommit={(value) => set('Graduation ratio', `${path}/ratio`, value)}
+          onCommit={(value) => set('Graduation ratio', pathTo.split(path, 'graduation/ratio'), value)}
         />
       )}
     </div>
@@ -172,7 +169,7 @@ function DividerRow({
   opening: Opening;
   next: Opening;
   split: Split;
-  path: string;
+  path: EditPath;
   context: EditorContext;
 }) {
   const act = useBench((state) => state.act);

@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { sizeNames } from '../../core/acts/index.js';
 import type { Dim } from '../../core/derive/index.js';
+import { type EditPath, pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField } from '../fields/LengthField.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
-import { entryNames } from './names.js';
 import { Setting } from './SettingRow.js';
 
 /** Name, width, height and depth, with the two helpers: height from a worktop, and what the depth means. */
@@ -13,10 +14,10 @@ export function OverallSize({ solved }: { solved: SolvedCabinet }) {
   const job = useBench((state) => state.job);
   const openTape = useBench((state) => state.openTape);
   const { cabinet, box, resolved } = solved;
-  const path = `cabinets/${cabinet.id}`;
+  const at = (field: Parameters<typeof pathTo.cabinetField>[1]) => pathTo.cabinetField(cabinet.id, field);
   const style = job.display;
-  const names = entryNames(solved);
-  const size = (label: string, edit: string, mm: number, tapeOf: (solved: SolvedCabinet) => Dim) => (
+  const names = sizeNames(solved);
+  const size = (label: string, edit: EditPath, mm: number, tapeOf: (solved: SolvedCabinet) => Dim) => (
     <div className="flex items-center justify-between gap-2">
       <span>{label}</span>
       <LengthField
@@ -37,14 +38,14 @@ export function OverallSize({ solved }: { solved: SolvedCabinet }) {
       <TextRow
         label="Cabinet name"
         value={cabinet.name}
-        onCommit={(name) => act({ label: 'Cabinet name', edits: [{ path: `${path}/name`, value: name }] })}
+        onCommit={(name) => act({ label: 'Cabinet name', edits: [{ path: at('name'), value: name }] })}
       />
-      {size('Overall width', `${path}/size/width`, cabinet.size.width, (each) => each.box.overallWidth)}
+      {size('Overall width', at('size/width'), cabinet.size.width, (each) => each.box.overallWidth)}
       {fromWorktop ? (
         <>
           {size(
             'Finished worktop height',
-            `${path}/size/height/finished`,
+            at('size/height/finished'),
             cabinet.size.height.from === 'worktop' ? cabinet.size.height.finished : 0,
             (each) => each.box.overallHeight,
           )}
@@ -56,12 +57,12 @@ export function OverallSize({ solved }: { solved: SolvedCabinet }) {
       ) : (
         size(
           'Overall height',
-          `${path}/size/height/mm`,
+          at('size/height/mm'),
           cabinet.size.height.from === 'overall' ? cabinet.size.height.mm : 0,
           (each) => each.box.overallHeight,
         )
       )}
-      {size('Overall depth', `${path}/size/depth`, cabinet.size.depth, (each) => each.box.overallDepth)}
+      {size('Overall depth', at('size/depth'), cabinet.size.depth, (each) => each.box.overallDepth)}
       <label className="flex min-h-8 items-center gap-2 text-ink-soft">
         <input
           type="checkbox"
@@ -72,7 +73,7 @@ export function OverallSize({ solved }: { solved: SolvedCabinet }) {
               label: 'Height from the worktop',
               edits: [
                 {
-                  path: `${path}/size/height`,
+                  path: at('size/height'),
                   value: event.currentTarget.checked
                     ? { from: 'worktop', finished: box.overallHeight.mm + resolved.settings.worktop.thickness.mm }
                     : { from: 'overall', mm: box.overallHeight.mm },

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { pathTo } from '../../core/job/index.js';
 import { compareSchools } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { Length } from '../figures/Length.js';
@@ -54,7 +55,7 @@ export function SchoolPicker({ solved }: { solved: SolvedCabinet }) {
           onClick={() =>
             act({
               label: 'Construction as the house does it',
-              edits: [{ path: `cabinets/${cabinet.id}/settings`, value: { school: here } }],
+              edits: [{ path: pathTo.settings(cabinet.id), value: { school: here } }],
             })
           }
         >

@@ -1,17 +1,16 @@
 import { RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { sizeNames } from '../../core/acts/index.js';
 import { Dim } from '../../core/derive/index.js';
+import { type Choice, type Leaf, type SettingPath, settingLeaf } from '../../core/document/index.js';
 import { drawChoice, hasChoicePicture } from '../../core/drawing/index.js';
-import { type Choice, type Leaf, settingLeaves } from '../../core/job/index.js';
+import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { settingOf } from './choice.js';
 import { useBench } from './context.js';
-import { entryNames } from './names.js';
-
-const LEAVES = new Map(settingLeaves.map((leaf) => [leaf.path.join('/'), leaf]));
 
 const SOURCE_WORD = {
   here: 'here',
@@ -24,14 +23,12 @@ const SOURCE_WORD = {
 } as const;
 
 /** One setting: its name, its value, and where that was decided, with a way back to the standard. */
-export function Setting({ path, solved }: { path: string; solved: SolvedCabinet }) {
-  const leaf = LEAVES.get(path);
+export function Setting({ path, solved }: { path: SettingPath; solved: SolvedCabinet }) {
+  const leaf = settingLeaf(path);
   const act = useBench((state) => state.act);
-  if (!leaf) return null;
   const found = settingOf(solved, path);
   const label = leaf.label.charAt(0).toUpperCase() + leaf.label.slice(1);
-  const set = (value: unknown) =>
-    act({ label, edits: [{ path: `cabinets/${solved.cabinet.id}/settings/${path}`, value }] });
+  const set = (value: unknown) => act({ label, edits: [{ path: pathTo.setting(solved.cabinet.id, path), value }] });
   const where = <Where label={label} source={found.source} onReset={() => set(undefined)} />;
   return found instanceof Dim ? (
     <NumberSetting leaf={leaf} label={label} dim={found} solved={solved} where={where} set={set} />
@@ -94,7 +91,7 @@ function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { di
           label={label}
           mm={dim.mm}
           style={style}
-          names={entryNames(solved)}
+          names={sizeNames(solved)}
           path={path}
           className="w-24 font-semibold"
           onFocus={() => openTape((each) => settingOf(each, path) as Dim)}

@@ -1,6 +1,7 @@
 import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
+import { pathTo } from '../../core/job/index.js';
 import { useBench } from './context.js';
 import { LibraryDialog } from './LibraryDialog.js';
 import { type SaveState, useAutosave } from './saving.js';
@@ -26,7 +27,7 @@ export function TopBar({ jobId, version, onKeys }: { jobId: string; version: num
         </span>
         <JobName
           name={job.name}
-          onRename={(name) => act({ label: 'Job name', edits: [{ path: 'name', value: name }] })}
+          onRename={(name) => act({ label: 'Job name', edits: [{ path: pathTo.head('name'), value: name }] })}
         />
         <SaveWord state={saving.state} />
         <span className="ml-auto flex items-center gap-1">
@@ -54,7 +55,7 @@ export function TopBar({ jobId, version, onKeys }: { jobId: string; version: num
               className="entry font-semibold"
               value={unit}
               onChange={(event) =>
-                act({ label: 'Unit', edits: [{ path: 'display/unit', value: event.currentTarget.value }] })
+                act({ label: 'Unit', edits: [{ path: pathTo.head('display/unit'), value: event.currentTarget.value }] })
               }
             >
               <option value="mm">millimetres</option>
@@ -80,7 +81,7 @@ function Fineness() {
   const display = useBench((state) => state.job.display);
   const act = useBench((state) => state.act);
   const metric = display.unit === 'mm';
-  const path = metric ? 'display/mmStep' : 'display/graduation';
+  const path = pathTo.head(metric ? 'display/mmStep' : 'display/graduation');
   return (
     <select
       aria-label={metric ? 'Printed to' : 'Graduation'}

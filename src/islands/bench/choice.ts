@@ -1,5 +1,5 @@
 import { Dim } from '../../core/derive/index.js';
-import type { Choice } from '../../core/job/index.js';
+import type { Choice } from '../../core/document/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 
 /** The value a setting has on this cabinet, wherever it was decided. */

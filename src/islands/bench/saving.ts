@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Cabinet, Job, JobHead } from '../../core/job/index.js';
+import type { Cabinet, Job, JobHead } from '../../core/document/index.js';
 import { useBenchStore } from './context.js';
 
 export type SaveState =

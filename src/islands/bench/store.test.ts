@@ -2,17 +2,20 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { jobWith } from '../../../tests/support/cabinets.js';
-import { type Job, newCabinet, newJob } from '../../core/job/index.js';
+import { decide } from '../../../tests/support/edit.js';
+import { type Job, newCabinet, newJob } from '../../core/document/index.js';
+import { countedIds } from '../../core/job/index.js';
 import { changeBetween } from './saving.js';
 import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
 function bench() {
   const job = newJob('Bench', 'metric');
-  job.cabinets.push(newCabinet(job, 'base'));
-  job.cabinets.push(newCabinet(job, 'wall'));
+  const ids = countedIds();
+  job.cabinets.push(newCabinet(job, 'base', ids));
+  job.cabinets.push(newCabinet(job, 'wall', ids));
   return createBenchStore(job, 'c1');
 }
-const width = (mm: number) => ({ label: 'Width', edits: [{ path: 'cabinets/c1/size/width', value: mm }] });
+const width = (mm: number) => ({ label: 'Width', edits: [decide('cabinets/c1/size/width', mm)] });
 
 test('an act changes the job, re-solves the cabinet, and can be undone and redone', () => {
   const store = bench();
@@ -47,7 +50,7 @@ test('a size out of bounds, an unknown material or an over-full face is refused 
   const store = bench();
   const before = store.getState().job;
   const refused = (path: string, value: unknown) => {
-    const outcome = store.getState().act({ label: 'x', edits: [{ path, value }] });
+    const outcome = store.getState().act({ label: 'x', edits: [decide(path, value)] });
     assert.ok(!outcome.ok);
     assert.equal(store.getState().job, before);
     return outcome.message;
@@ -65,11 +68,11 @@ test('a smaller box that no longer fits its pins is let through, and the finding
   store.getState().act({
     label: 'pin',
     edits: [
-      { path: 'cabinets/c1/face/parts/o2/pin', value: 500 },
-      { path: 'cabinets/c1/face/parts/o1/size', value: { rule: 'share', weight: 1 } },
+      decide('cabinets/c1/face/parts/o2/pin', 500),
+      decide('cabinets/c1/face/parts/o1/size', { rule: 'share', weight: 1 }),
     ],
   });
-  assert.deepEqual(store.getState().act({ label: 'h', edits: [{ path: 'cabinets/c1/size/height/mm', value: 400 }] }), {
+  assert.deepEqual(store.getState().act({ label: 'h', edits: [decide('cabinets/c1/size/height/mm', 400)] }), {
     ok: true,
   });
   assert.ok(store.getState().solved.findings.some((finding) => finding.rule === 'sizes/stack-does-not-close'));
@@ -98,9 +101,9 @@ test('any run of acts and undos leaves the job where undoing all of it began', (
 
 test('removing the cabinet on the bench puts another one there', () => {
   const store = bench();
-  store.getState().act({ label: 'gone', edits: [{ path: 'cabinets/c1', value: undefined }] });
+  store.getState().act({ label: 'gone', edits: [decide('cabinets/c1', undefined)] });
   assert.equal(store.getState().cabinetId, 'c2');
-  store.getState().act({ label: 'gone', edits: [{ path: 'cabinets/c2', value: undefined }] });
+  store.getState().act({ label: 'gone', edits: [decide('cabinets/c2', undefined)] });
   assert.equal(store.getState().cabinetId, null);
   store.getState().undo();
   assert.equal(store.getState().cabinetId, 'c2');
@@ -116,9 +119,9 @@ test('a save carries only what changed, and applying it gives the same job', () 
     [one?.version, one?.cabinets?.map((cabinet) => cabinet.id), one?.head, one?.order],
     [4, ['c1'], undefined, undefined],
   );
-  store.getState().act({ label: 'name', edits: [{ path: 'name', value: 'Other' }] });
+  store.getState().act({ label: 'name', edits: [decide('name', 'Other')] });
   assert.equal(changeBetween(first, store.getState().job, 4, 'x')?.head?.name, 'Other');
-  store.getState().act({ label: 'gone', edits: [{ path: 'cabinets/c2', value: undefined }] });
+  store.getState().act({ label: 'gone', edits: [decide('cabinets/c2', undefined)] });
   const third = changeBetween(first, store.getState().job, 4, 'x');
   assert.deepEqual([third?.removed, third?.order], [['c2'], ['c1']]);
   const moved: Job = { ...first, cabinets: [...first.cabinets].reverse() };
@@ -139,12 +142,13 @@ test('the part that is selected and the tape survive an edit, and go with the ca
 
 const beside = (id: string, leftNeighbour: string | null) => ({
   label: 'beside',
-  edits: [{ path: `cabinets/${id}/leftNeighbour`, value: leftNeighbour }],
+  edits: [decide(`cabinets/${id}/leftNeighbour`, leftNeighbour)],
 });
 
 test('a neighbour is told, found at both ends, and refused where it cannot be', () => {
   const job = newJob('Row', 'metric');
-  for (const _ of [1, 2, 3]) job.cabinets.push(newCabinet(job, 'base'));
+  const ids = countedIds();
+  for (const _ of [1, 2, 3]) job.cabinets.push(newCabinet(job, 'base', ids));
   const store = createBenchStore(job, 'c1');
   assert.deepEqual(store.getState().act(beside('c2', 'c1')), { ok: true });
   const { job: now, solved } = store.getState();
@@ -164,14 +168,15 @@ test('a neighbour is told, found at both ends, and refused where it cannot be', 
 
 test('what is found between two cabinets stands with the one it concerns, and goes when they part', () => {
   const job = newJob('Row', 'metric');
-  for (const _ of [1, 2]) job.cabinets.push(newCabinet(job, 'base'));
+  const ids = countedIds();
+  for (const _ of [1, 2]) job.cabinets.push(newCabinet(job, 'base', ids));
   const store = createBenchStore(job, 'c1');
   store.getState().act(beside('c2', 'c1'));
   store.getState().act({
     label: 'close',
     edits: [
-      { path: 'cabinets/c1/settings/fronts/reveal/right', value: 0 },
-      { path: 'cabinets/c2/settings/fronts/reveal/left', value: 0 },
+      decide('cabinets/c1/settings/fronts/reveal/right', 0),
+      decide('cabinets/c2/settings/fronts/reveal/left', 0),
     ],
   });
   const rules = (at: number) => {
@@ -190,7 +195,8 @@ test('what is found between two cabinets stands with the one it concerns, and go
 
 test('an edit of one cabinet looks again only at the pairs it is in', () => {
   const job = newJob('Row', 'metric');
-  for (const _ of [1, 2, 3]) job.cabinets.push(newCabinet(job, 'base'));
+  const ids = countedIds();
+  for (const _ of [1, 2, 3]) job.cabinets.push(newCabinet(job, 'base', ids));
   const store = createBenchStore(job, 'c1');
   store.getState().act(beside('c2', 'c1'));
   store.getState().act(beside('c3', 'c2'));
@@ -205,15 +211,15 @@ test('heights of shelves and hinges are kept one by one, and a wrong one is refu
   const store = createBenchStore(jobWith({}), null);
   const path = 'cabinets/c1/face/parts/o2/fill';
   const set = (what: string, value: unknown) =>
-    store.getState().act({ label: what, edits: [{ path: `${path}/${what}`, value }] });
-  assert.ok(set('shelvesAt', [300]).ok);
-  assert.ok(set('hingesAt', [null, 500]).ok);
+    store.getState().act({ label: what, edits: [decide(`${path}/${what}`, value)] });
+  assert.ok(set('shelvesAt', [{ id: 's1', mm: 300 }]).ok);
+  assert.ok(set('hingesAt', [{ id: 'h2', mm: 500 }]).ok);
   assert.deepEqual(
     store.getState().solved.cabinets[0]?.doors[0]?.places.map(({ decided }) => decided),
     [false, true],
   );
-  assert.ok(!set('shelvesAt', [-4]).ok);
-  assert.ok(!set('hingesAt', ['high']).ok);
+  assert.ok(!set('shelvesAt', [{ id: 's1', mm: -4 }]).ok);
+  assert.ok(!set('hingesAt', [{ id: 'h1', mm: 'high' }]).ok);
   store.getState().undo();
   store.getState().undo();
   assert.equal(

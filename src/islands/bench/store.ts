@@ -1,19 +1,12 @@
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import { consequenceLine, consequencesOf, documentRefusal, stackRefusal } from '../../core/acts/index.js';
 import type { Dim } from '../../core/derive/index.js';
+import type { Job } from '../../core/document/index.js';
 import type { Beside } from '../../core/drawing/index.js';
 import type { Finding } from '../../core/findings/index.js';
-import {
-  type Act,
-  applyEdits,
-  type FieldError,
-  type Job,
-  neighbourProblems,
-  readCabinet,
-  readJobHead,
-} from '../../core/job/index.js';
+import { type Act, applyEdits } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
-import { formatLengthWithUnit } from '../../core/units/index.js';
 import type { Outcome } from '../fields/LengthField.js';
 
 enablePatches();
@@ -115,7 +108,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
         const state = get();
         const [next, forward, backward] = produceWithPatches(state.job, (draft) => applyEdits(draft as Job, act.edits));
         if (forward.length === 0) return { ok: true };
-        const problem = problemWith(state.job, next);
+        const problem = documentRefusal(state.job, next);
         if (problem) return { ok: false, message: problem };
         const solved = solver(next);
         const refusal = stackRefusal(state.solved, solved, act);
@@ -131,7 +124,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
           cabinetId: known(state.cabinetId, next),
           past: [...state.past, step].slice(-MOST_STEPS),
           future: [],
-          lastAct: consequences(act.label, state.solved, solved),
+          lastAct: consequenceLine(act.label, consequencesOf(state.solved, solved)),
         });
         return { ok: true };
       },
@@ -157,73 +150,6 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
         })),
     };
   });
-}
-
-/** Checks what an act touched against the schema. */
-function problemWith(before: Job, after: Job): string | null {
-  for (const cabinet of after.cabinets) {
-    if (before.cabinets.includes(cabinet)) continue;
-    const read = readCabinet(cabinet);
-    if (!read.ok) return sentence(read.errors, after);
-  }
-  const [wrong] = neighbourProblems(after.cabinets);
-  if (wrong) return `${wrong.message.charAt(0).toUpperCase()}${wrong.message.slice(1)}.`;
-  const { cabinets: _old, ...headBefore } = before;
-  const { cabinets: _new, ...headAfter } = after;
-  if (Object.keys(headAfter).every((key) => headAfter[key as 'name'] === headBefore[key as 'name'])) return null;
-  const read = readJobHead(headAfter);
-  return read.ok ? null : sentence(read.errors, after);
-}
-
-/** Limits in the schema are in mm; a maker working in inches reads them in both. */
-function sentence(errors: readonly FieldError[], job: Job): string {
-  const message = errors[0]?.message ?? 'This cannot be.';
-  const limit = /^This should be (at least|at most) (-?[\d.]+)\.$/.exec(message);
-  if (!limit) return message;
-  const mm = Number(limit[2]);
-  return `This should be ${limit[1]} ${formatLengthWithUnit(mm, job.display)}.`;
-}
-
-/**
- * An edit of the face that would leave the stack over- or under-full is refused with the amount and changes nothing. A
- * change of overall size is let through: the finding then says what no longer fits.
- */
-function stackRefusal(before: SolvedJob, after: SolvedJob, act: Act): string | null {
-  if (!act.edits.some((edit) => edit.path.includes('/face/') || edit.path.includes('/settings/'))) return null;
-  for (const [at, cabinet] of after.cabinets.entries()) {
-    const was = before.cabinets[at];
-    if (cabinet.face.ok || was?.cabinet.id !== cabinet.cabinet.id || !was.face.ok) continue;
-    const finding = cabinet.findings.find((each) => each.rule === 'sizes/stack-does-not-close');
-    if (finding) return `${finding.what} ${finding.why}`;
-  }
-  return null;
-}
-
-/** "Width of 1: 7 parts changed": one line on what an act did. */
-function consequences(label: string, before: SolvedJob, after: SolvedJob): string {
-  const sizes = (solved: SolvedJob) =>
-    new Map(
-      solved.cabinets.flatMap(({ cabinet, parts }) =>
-        parts.map(
-          (part) =>
-            [
-              `${cabinet.id}/${part.key}`,
-              `${part.cutLength.mm.toFixed(3)}x${part.cutWidth.mm.toFixed(3)}x${part.thickness.mm.toFixed(3)}`,
-            ] as const,
-        ),
-      ),
-    );
-  const [old, now] = [sizes(before), sizes(after)];
-  let changed = 0;
-  let added = 0;
-  for (const [key, size] of now) {
-    if (!old.has(key)) added += 1;
-    else if (old.get(key) !== size) changed += 1;
-  }
-  const gone = [...old.keys()].filter((key) => !now.has(key)).length;
-  const count = (n: number, what: string) => (n > 0 ? [`${n} ${n === 1 ? 'part' : 'parts'} ${what}`] : []);
-  const words = [...count(changed, 'changed size'), ...count(added, 'added'), ...count(gone, 'gone')];
-  return `${label}: ${words.length > 0 ? words.join(', ') : 'no part changed size'}`;
 }
 
 /** The cabinet on the bench, solved. */

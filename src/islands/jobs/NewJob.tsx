@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
+import { newCabinet, newJob, type StartingPoint, startingPoints } from '../../core/document/index.js';
 import { drawThumbnail } from '../../core/drawing/index.js';
-import { houseSetFor, newCabinet, newJob, type StartingPoint, startingPoints } from '../../core/job/index.js';
+import { countedIds, houseSetFor } from '../../core/job/index.js';
 import { solveCabinet } from '../../core/solve.js';
 import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
@@ -36,7 +37,7 @@ export function NewJob() {
   const solved = useMemo(() => {
     const job = newJob('New job', houseSetFor(unit));
     const cabinet = {
-      ...newCabinet(job, from),
+      ...newCabinet(job, from, countedIds()),
       size: { width, height: { from: 'overall' as const, mm: height }, depth },
     };
     return { solved: solveCabinet(job, cabinet), display: job.display };

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { readJobText } from '../../../core/job/index.js';
+import { readJobText } from '../../../core/document/index.js';
 import { answer, readText } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
 import { createJob, invalid } from '../../../server/jobs.js';

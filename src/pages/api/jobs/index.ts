@@ -1,13 +1,7 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
-import {
-  houseSetFor,
-  jobSchema,
-  newCabinet,
-  newJob,
-  type StartingPoint,
-  startingPoints,
-} from '../../../core/job/index.js';
+import { jobSchema, newCabinet, newJob, type StartingPoint, startingPoints } from '../../../core/document/index.js';
+import { countedIds, houseSetFor } from '../../../core/job/index.js';
 import { answer, readBody } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
 import { createJob, listJobs } from '../../../server/jobs.js';
@@ -32,7 +26,7 @@ export const POST: APIRoute = (context) =>
     async () => {
       const { name, unit, cabinet: wanted } = await readBody(context.request, newJobRequest);
       const job = newJob(name, houseSetFor(unit));
-      const cabinet = newCabinet(job, wanted.from);
+      const cabinet = newCabinet(job, wanted.from, countedIds());
       cabinet.size = { width: wanted.width, height: { from: 'overall', mm: wanted.height }, depth: wanted.depth };
       job.cabinets.push(cabinet);
       const { id, version } = createJob(database(), job);

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { writeJob } from '../../../../core/job/index.js';
+import { writeJob } from '../../../../core/document/index.js';
 import { fileNameFor } from '../../../../formats/filename.js';
 import { answer } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';

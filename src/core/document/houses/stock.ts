@@ -1,5 +1,5 @@
+import type { Material } from '../../job/index.js';
 import { inches } from '../../units/index.js';
-import type { Material } from '../document.js';
 
 type MaterialDraft = Pick<Material, 'id' | 'name' | 'nominal' | 'density'> & Partial<Material>;
 

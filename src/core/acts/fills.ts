@@ -1,4 +1,4 @@
-import { type Fill, isSplit, type Opening } from '../../core/job/index.js';
+import { type Fill, isSplit, type Opening } from '../job/index.js';
 
 /** What an opening may be closed with, in the words of the list of openings. */
 export const FILLS = {
@@ -18,7 +18,7 @@ export function fillWord(fill: Fill): FillWord {
   return fill.kind;
 }
 
-/** The fill a word stands for; a division begins with two of what was there. */
+/** The fill a word stands for; a division begins with two of what was there. `ids` names what is new. */
 export function fillFor(word: FillWord, before: Fill, ids: () => string): Fill {
   const shelves = 'shelves' in before ? before.shelves : 0;
   switch (word) {
@@ -39,4 +39,10 @@ export function fillFor(word: FillWord, before: Fill, ids: () => string): Fill {
       return { kind: word, graduation: { kind: 'arithmetic', step: 40 }, parts: [part(), part()] };
     }
   }
+}
+
+/** The opening that is added beside another: closed like it, and free to take its share. */
+export function openingLike(fill: Fill | undefined, id: string): Opening {
+  const like: Fill = fill && !isSplit(fill) ? structuredClone(fill) : { kind: 'drawer' };
+  return { id, size: { rule: 'share', weight: 1 }, fill: like };
 }

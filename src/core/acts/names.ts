@@ -1,7 +1,7 @@
-import type { SolvedCabinet } from '../../core/solve.js';
+import type { SolvedCabinet } from '../solve.js';
 
 /** Names that may stand in a size: `width/2`, `inside - 3`. All in mm. */
-export function entryNames({ box, resolved }: SolvedCabinet): Record<string, number> {
+export function sizeNames({ box, resolved }: SolvedCabinet): Record<string, number> {
   return {
     width: box.overallWidth.mm,
     height: box.overallHeight.mm,

@@ -1,31 +1,17 @@
 import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { Dim } from '../derive/index.js';
+import { decide } from '../../../tests/support/edit.js';
+import { applyEdits, countedIds, EditPathError, spreadOf, thicknessOf } from '../job/index.js';
 import { solve } from '../solve.js';
-import {
-  applyEdits,
-  type Cabinet,
-  EditPathError,
-  JOB_VERSION,
-  newCabinet,
-  newJob,
-  nextId,
-  readJob,
-  readJobText,
-  resolve,
-  settingLeaves,
-  spreadOf,
-  thicknessOf,
-  valueAbove,
-  writeJob,
-} from './index.js';
+import { type Cabinet, JOB_VERSION, newCabinet, newJob, readJob, readJobText, resolve, writeJob } from './index.js';
 import { migrateJob } from './migrations.js';
 
 function twoCabinets() {
   const job = newJob('Reading room', 'metric');
-  job.cabinets.push(newCabinet(job, 'base'));
-  job.cabinets.push(newCabinet(job, 'wall'));
+  const ids = countedIds();
+  job.cabinets.push(newCabinet(job, 'base', ids));
+  job.cabinets.push(newCabinet(job, 'wall', ids));
   return job;
 }
 
@@ -115,17 +101,13 @@ test('settings resolve from here, then the job, then the house, and say so', () 
   const gap = (cabinet: Cabinet) => resolve(job, cabinet).settings.fronts.gap;
   assert.equal(gap(base).mm, 3);
   assert.equal(gap(base).source?.kind, 'house');
-  applyEdits(job, [{ path: 'standards/all/fronts/gap', value: 4 }]);
+  applyEdits(job, [decide('standards/all/fronts/gap', 4)]);
   assert.deepEqual([gap(base).mm, gap(base).source?.kind], [4, 'job']);
-  applyEdits(job, [{ path: 'standards/wall/fronts/gap', value: 2 }]);
+  applyEdits(job, [decide('standards/wall/fronts/gap', 2)]);
   assert.deepEqual([gap(base).mm, gap(wall).mm], [4, 2]);
-  applyEdits(job, [{ path: `cabinets/${base.id}/settings/fronts/gap`, value: 2.5 }]);
+  applyEdits(job, [decide(`cabinets/${base.id}/settings/fronts/gap`, 2.5)]);
   assert.deepEqual([gap(base).mm, gap(base).source?.kind], [2.5, 'here']);
-  const leaf = settingLeaves.find((each) => each.path.join('/') === 'fronts/gap');
-  assert.ok(leaf);
-  const above = valueAbove(job, base, leaf);
-  assert.ok(above instanceof Dim && above.mm === 4);
-  applyEdits(job, [{ path: `cabinets/${base.id}/settings/fronts/gap`, value: undefined }]);
+  applyEdits(job, [decide(`cabinets/${base.id}/settings/fronts/gap`, undefined)]);
   assert.equal(gap(base).mm, 4);
   assert.deepEqual(base.settings, {}, 'an emptied group of overrides goes');
   assert.equal(resolve(job, base).settings.toe.kind.value, 'plinth');
@@ -144,22 +126,21 @@ test('measured thickness is the mean of its readings and says where it comes fro
 
 test('edits reach into lists by id and refuse paths that lead nowhere', () => {
   const job = twoCabinets();
-  applyEdits(job, [{ path: 'cabinets/c1/face/parts/o2/pin', value: 500 }]);
+  applyEdits(job, [decide('cabinets/c1/face/parts/o2/pin', 500)]);
   assert.equal(job.cabinets[0]?.face.parts[1]?.pin, 500);
-  applyEdits(job, [{ path: 'cabinets/c1/face/parts/o2/pin', value: undefined }]);
+  applyEdits(job, [decide('cabinets/c1/face/parts/o2/pin', undefined)]);
   assert.equal('pin' in (job.cabinets[0]?.face.parts[1] ?? {}), false);
-  applyEdits(job, [{ path: 'cabinets/c2', value: undefined }]);
+  applyEdits(job, [decide('cabinets/c2', undefined)]);
   assert.equal(job.cabinets.length, 1);
   const added = newCabinet(job, 'wall');
-  applyEdits(job, [{ path: `cabinets/${added.id}`, value: added }]);
+  applyEdits(job, [decide(`cabinets/${added.id}`, added)]);
   assert.equal(job.cabinets.length, 2);
-  assert.throws(() => applyEdits(job, [{ path: 'cabinets/c9/size/width', value: 3 }]), EditPathError);
-  assert.throws(() => applyEdits(job, [{ path: 'name/first/letter', value: 3 }]), EditPathError);
-  assert.throws(() => applyEdits(job, [{ path: 'cabinets/c9', value: { id: 'other' } }]), EditPathError);
+  assert.throws(() => applyEdits(job, [decide('cabinets/c9/size/width', 3)]), EditPathError);
+  assert.throws(() => applyEdits(job, [decide('name/first/letter', 3)]), EditPathError);
+  assert.throws(() => applyEdits(job, [decide('cabinets/c9', { id: 'other' })]), EditPathError);
 });
 
-test('ids and numbers go on from what is there', () => {
-  assert.equal(nextId('c', ['c1', 'c3']), 'c2');
+test('numbers go on from what is there', () => {
   const job = twoCabinets();
   assert.deepEqual(
     job.cabinets.map((cabinet) => cabinet.number),
@@ -221,5 +202,74 @@ test('migrations run one by one up to the present version', () => {
   };
   assert.deepEqual(migrateJob({ version: 1 }, 1, steps, 3), { version: 3, one: true, two: true });
   assert.deepEqual(migrateJob({ version: 3 }, 3, steps, 3), { version: 3 });
-  assert.throws(() => migrateJob({ version: 1 }, 1, {}, 2), /no migration/);
+  assert.deepEqual(migrateJob({ version: 1, kept: 1 }, 1, {}, 2), { version: 2, kept: 1 }, 'settings alone need none');
+});
+
+test('version 4 gives decided heights the id of what they place, and touches nothing else', () => {
+  const fill = (more: object) => ({ kind: 'pair', shelves: 3, ...more });
+  const document = (parts: object[]) => ({ version: 3, cabinets: [{ id: 'c1', face: { kind: 'rows', parts } }] });
+  const before = document([
+    { id: 'a', fill: fill({ shelvesAt: [null, 300, null, 640.5], hingesAt: [100] }) },
+    { id: 'b', fill: { kind: 'columns', parts: [{ id: 'c', fill: fill({ shelvesAt: [null, null] }) }] } },
+    { id: 'd', fill: fill({ shelvesAt: 'high' }) },
+  ]);
+  const after = document([
+    {
+      id: 'a',
+      fill: fill({
+        shelvesAt: [
+          { id: 's2', mm: 300 },
+          { id: 's4', mm: 640.5 },
+        ],
+        hingesAt: [{ id: 'h1', mm: 100 }],
+      }),
+    },
+    { id: 'b', fill: { kind: 'columns', parts: [{ id: 'c', fill: fill({}) }] } },
+    { id: 'd', fill: fill({ shelvesAt: 'high' }) },
+  ]);
+  assert.deepEqual(migrateJob(before, 3), { ...after, version: 4 });
+});
+
+const idsOf = (job: Job) => job.cabinets.flatMap(({ face }) => face.parts.map(({ id }) => id));
+
+test('lists are edited by id: an entry is put in at a place, moved, taken out', () => {
+  const job = twoCabinets();
+  const parts = pathTo.split(pathTo.face('c1'), 'parts');
+  const opening = (id: string) => ({ id, size: { rule: 'share', weight: 1 }, fill: { kind: 'drawer' } });
+  applyEdits(job, [{ path: parts, insert: opening('x'), before: 'o2' }]);
+  applyEdits(job, [{ path: parts, insert: opening('y') }]);
+  assert.deepEqual(idsOf(job).slice(0, 4), ['o1', 'x', 'o2', 'y']);
+  applyEdits(job, [{ path: pathTo.entry(parts, 'y'), moveBefore: 'o1' }]);
+  applyEdits(job, [{ path: pathTo.entry(parts, 'o1'), moveBefore: null }]);
+  assert.deepEqual(idsOf(job).slice(0, 4), ['y', 'x', 'o2', 'o1']);
+  applyEdits(job, [{ path: pathTo.entry(parts, 'x'), value: undefined }]);
+  assert.deepEqual(idsOf(job).slice(0, 3), ['y', 'o2', 'o1']);
+  assert.throws(() => applyEdits(job, [{ path: parts, insert: opening('y') }]), /already/);
+  assert.throws(() => applyEdits(job, [{ path: parts, insert: opening('z'), before: 'gone' }]), EditPathError);
+  assert.throws(() => applyEdits(job, [{ path: pathTo.entry(parts, 'gone'), moveBefore: null }]), EditPathError);
+});
+
+test('two windows that put heights and openings in at once lose none of them, whichever comes first', () => {
+  const heights = pathTo.openingField(pathTo.opening(pathTo.face('c1'), 'o2'), 'fill/shelvesAt');
+  const mine = { path: pathTo.entry(heights, 's1'), value: { id: 's1', mm: 200 } };
+  const theirs = { path: pathTo.entry(heights, 's2'), value: { id: 's2', mm: 400 } };
+  const after = [
+    [mine, theirs],
+    [theirs, mine],
+  ].map((edits) => {
+    const job = twoCabinets();
+    applyEdits(job, edits);
+    const [, { fill }] = job.cabinets[0]?.face.parts as [unknown, { fill: { shelvesAt: { id: string }[] } }];
+    return fill.shelvesAt.map(({ id }) => id).sort();
+  });
+  assert.deepEqual(after, [
+    ['s1', 's2'],
+    ['s1', 's2'],
+  ]);
+  const job = twoCabinets();
+  applyEdits(job, [mine, { path: mine.path, value: undefined }]);
+  assert.ok(!JSON.stringify(job.cabinets).includes('shelvesAt'), 'a list that decides nothing any more goes');
+  const ids = new Set(Array.from({ length: 5000 }, () => newId('o')));
+  assert.equal(ids.size, 5000);
+  assert.ok([...ids].every((id) => /^[a-zA-Z0-9_-]{1,40}$/.test(id)));
 });

@@ -1,4 +1,5 @@
-import { inches, type LengthUnit } from '../units/index.js';
+import { type HouseSet, type IdMaker, type Material, newId } from '../job/index.js';
+import { inches } from '../units/index.js';
 import { catalogue } from './catalogue.js';
 import {
   type Cabinet,
@@ -8,19 +9,13 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   type Job,
-  type Material,
 } from './document.js';
-import { nextId } from './edit.js';
-import { type HouseSet, inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
+import { inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
 
 const SETS: Record<HouseSet, { house: House; materials: readonly Material[]; display: Display }> = {
   metric: { house: metricHouse, materials: metricMaterials, display: { unit: 'mm', mmStep: 0.1, graduation: 16 } },
   inch: { house: inchHouse, materials: inchMaterials, display: { unit: 'in', mmStep: 0.1, graduation: 16 } },
 };
-
-export function houseSetFor(unit: LengthUnit): HouseSet {
-  return unit === 'in' ? 'inch' : 'metric';
-}
 
 /** A new job with no cabinets, from one of the two starting sets. */
 export function newJob(name: string, set: HouseSet): Job {
@@ -84,8 +79,11 @@ const FIRST_FACE: Record<StartingPoint, Cabinet['face']> = {
   },
 };
 
-/** A buildable cabinet from a starting point at the house's size, numbered next in the job. */
-export function newCabinet(job: Job, from: StartingPoint): Cabinet {
+/**
+ * A buildable cabinet from a starting point at the house's size, numbered next in the job. `ids` names it; the ids of its
+ * openings count within it.
+ */
+export function newCabinet(job: Job, from: StartingPoint, ids: IdMaker = newId): Cabinet {
   const { kind, name } = startingPoints[from];
   const start = job.house.starts[kind];
   const face = structuredClone(FIRST_FACE[from]);
@@ -95,10 +93,7 @@ export function newCabinet(job: Job, from: StartingPoint): Cabinet {
     for (const { size } of face.parts) if (size.rule === 'fixed') size.mm = inches(Math.round(size.mm / 12.7) / 2);
   }
   return {
-    id: nextId(
-      'c',
-      job.cabinets.map((cabinet) => cabinet.id),
-    ),
+    id: ids('c'),
     number: nextNumber(job),
     name,
     kind,

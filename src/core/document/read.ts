@@ -10,13 +10,15 @@ import {
   jobSchema,
 } from './document.js';
 import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema } from './hardware.js';
-import { migrateJob } from './migrations.js';
+import { migrateJob, withYounger } from './migrations.js';
 
 /** Something wrong with a document: where, and one plain sentence that says what was expected. */
 export interface FieldError {
   /** Slash path into the document; empty for the document as a whole. */
   readonly path: string;
   readonly message: string;
+  /** The limit that was passed, where it is one of a number. */
+  readonly limit?: { readonly least: boolean; readonly value: number };
 }
 
 export type ReadResult<T> =
@@ -40,7 +42,7 @@ export function readJob(data: unknown): ReadResult<Job> {
       'version',
       `This file has version ${version}; this Alcove reads up to version ${JOB_VERSION}. Open it with a newer Alcove.`,
     );
-  return validate(jobSchema, migrateJob(data as Record<string, unknown>, version));
+  return validate(jobSchema, withYounger(migrateJob(data as Record<string, unknown>, version), version));
 }
 
 /** Reads a job file's text. */
@@ -116,9 +118,9 @@ function describe(issue: z.core.$ZodIssue): FieldError[] {
           : `${capital(WORDS[issue.expected] ?? issue.expected)} was expected here.`,
       );
     case 'too_small':
-      return at(bound(issue, 'at least', issue.minimum));
+      return [{ path, message: bound(issue, 'at least', issue.minimum), ...limitOf(issue, true, issue.minimum) }];
     case 'too_big':
-      return at(bound(issue, 'at most', issue.maximum));
+      return [{ path, message: bound(issue, 'at most', issue.maximum), ...limitOf(issue, false, issue.maximum) }];
     case 'invalid_value':
       return at(`This should be one of: ${issue.values.map(String).join(', ')}.`);
     case 'invalid_union': {
@@ -141,6 +143,10 @@ function bound(issue: { origin: string }, word: string, limit: number | bigint):
   if (issue.origin === 'string') return `This text should have ${word} ${limit} characters.`;
   if (issue.origin === 'array') return `This list should have ${word} ${limit} entries.`;
   return `This should be ${word} ${limit}.`;
+}
+
+function limitOf({ origin }: { origin: string }, least: boolean, value: number | bigint): Pick<FieldError, 'limit'> {
+  return origin === 'number' || origin === 'int' ? { limit: { least, value: Number(value) } } : {};
 }
 
 function capital(text: string): string {

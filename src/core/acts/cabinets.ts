@@ -1,0 +1,45 @@
+import { type Cabinet, type Job, nextNumber } from '../document/index.js';
+import { type Act, type Edit, type IdMaker, newId, pathTo } from '../job/index.js';
+
+/** Puts a cabinet at the end of the job. */
+export function addCabinet(cabinet: Cabinet, label: string): Act {
+  return { label, edits: [{ path: pathTo.cabinets, insert: cabinet }] };
+}
+
+/** A copy with a number of its own that stands beside nothing yet. */
+export function copyOf(job: Job, cabinet: Cabinet, ids: IdMaker = newId): Cabinet {
+  return { ...cabinet, id: ids('c'), number: nextNumber(job), leftNeighbour: null };
+}
+
+/** Takes a cabinet out of the job: who stood to its right now stands beside whom it stood beside. */
+export function removeCabinet(job: Job, cabinet: Cabinet): Act {
+  const after = job.cabinets.filter(({ leftNeighbour }) => leftNeighbour === cabinet.id);
+  return {
+    label: `${cabinet.number} ${cabinet.name} removed`,
+    edits: [
+      ...after.map(({ id }) => standsBeside(id, cabinet.leftNeighbour)),
+      { path: pathTo.cabinet(cabinet.id), value: undefined },
+    ],
+  };
+}
+
+function standsBeside(id: string, left: string | null): Edit {
+  return { path: pathTo.cabinetField(id, 'leftNeighbour'), value: left };
+}
+
+/** Says which cabinet stands at the left end of this one; null for none. */
+export function neighbourAtLeft(cabinet: Cabinet, left: string | null): Act {
+  return { label: 'Neighbour at the left', edits: [standsBeside(cabinet.id, left)] };
+}
+
+/** Says which cabinet stands at the right end of this one; the one that stood there stands alone. */
+export function neighbourAtRight(job: Job, cabinet: Cabinet, right: string | null): Act {
+  const before = job.cabinets.find(({ leftNeighbour }) => leftNeighbour === cabinet.id);
+  return {
+    label: 'Neighbour at the right',
+    edits: [
+      ...(before ? [standsBeside(before.id, null)] : []),
+      ...(right === null ? [] : [standsBeside(right, cabinet.id)]),
+    ],
+  };
+}

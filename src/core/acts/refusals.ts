@@ -1,0 +1,47 @@
+import { type FieldError, type Job, neighbourProblems, readCabinet, readJobHead } from '../document/index.js';
+import type { Act } from '../job/index.js';
+import type { SolvedJob } from '../solve.js';
+import { formatLengthWithUnit } from '../units/index.js';
+
+/** Why a document cannot be as an act leaves it, in one sentence; only what the act touched is looked at. */
+export function documentRefusal(before: Job, after: Job): string | null {
+  const known = new Set(before.cabinets);
+  for (const cabinet of after.cabinets) {
+    if (known.has(cabinet)) continue;
+    const read = readCabinet(cabinet);
+    if (!read.ok) return sentence(read.errors, after);
+  }
+  if (before.cabinets !== after.cabinets) {
+    const [wrong] = neighbourProblems(after.cabinets);
+    if (wrong) return `${wrong.message.charAt(0).toUpperCase()}${wrong.message.slice(1)}.`;
+  }
+  const { cabinets: _old, ...headBefore } = before;
+  const { cabinets: _new, ...headAfter } = after;
+  if (Object.keys(headAfter).every((key) => headAfter[key as 'name'] === headBefore[key as 'name'])) return null;
+  const read = readJobHead(headAfter);
+  return read.ok ? null : sentence(read.errors, after);
+}
+
+/** Limits in the schema are in mm; a maker working in inches reads them in both. */
+function sentence(errors: readonly FieldError[], job: Job): string {
+  const [first] = errors;
+  if (!first) return 'This cannot be.';
+  if (!first.limit) return first.message;
+  return `This should be ${first.limit.least ? 'at least' : 'at most'} ${formatLengthWithUnit(first.limit.value, job.display)}.`;
+}
+
+/**
+ * An edit of the face or of a setting that would leave a stack over- or under-full is refused with the amount and changes
+ * nothing. A change of overall size is let through: the finding then says what no longer fits.
+ */
+export function stackRefusal(before: SolvedJob, after: SolvedJob, act: Act): string | null {
+  if (!act.edits.some(({ path }) => path.includes('/face') || path.includes('/settings'))) return null;
+  const was = new Map(before.cabinets.map((each) => [each.cabinet.id, each]));
+  for (const now of after.cabinets) {
+    const old = was.get(now.cabinet.id);
+    if (now === old || now.face.ok || !old?.face.ok) continue;
+    const finding = now.findings.find(({ refuses }) => refuses);
+    if (finding) return `${finding.what} ${finding.why}`;
+  }
+  return null;
+}

@@ -1,0 +1,37 @@
+import { houseSetFor } from '../job/index.js';
+import { JOB_VERSION } from './document.js';
+import { toVersion2 } from './migrations/2-schools.js';
+import { toVersion3 } from './migrations/3-hardware.js';
+import { toVersion4 } from './migrations/4-places.js';
+import { fillYounger } from './settings.js';
+
+export type Data = Record<string, unknown>;
+export type Migration = (data: Data) => Data;
+
+/**
+ * Brings a document of version n to version n + 1. Each is a small pure function with its own test; none is ever
+ * edited once a version has been released. A version that only adds settings needs none: they are filled in.
+ */
+export const migrations: Readonly<Record<number, Migration>> = { 1: toVersion2, 2: toVersion3, 3: toVersion4 };
+
+/** Runs the migrations from `version` up to the present one. Data a migration cannot follow is left for the schema to refuse. */
+export function migrateJob(
+  data: Data,
+  version: number,
+  steps: Readonly<Record<number, Migration>> = migrations,
+  present: number = JOB_VERSION,
+): Data {
+  let current = data;
+  for (let at = version; at < present; at += 1) current = { ...(steps[at]?.(current) ?? current), version: at + 1 };
+  return current;
+}
+
+const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Settings younger than the document, at what the document did without them. */
+export function withYounger(data: Data, version: number): Data {
+  const { house, display } = data;
+  if (!isData(house) || !isData(house.all)) return data;
+  const set = houseSetFor(isData(display) && display.unit === 'in' ? 'in' : 'mm');
+  return { ...data, house: { ...house, all: fillYounger(house.all, version, set) } };
+}

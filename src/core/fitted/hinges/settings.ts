@@ -1,0 +1,56 @@
+import { choice, degrees, length, name, not, section } from '../../job/index.js';
+import { inches } from '../../units/index.js';
+
+const FIGURED = { 'hinges/family': not('none') } as const;
+
+export const hingeSettings = section('Hinges', {
+  hinges: {
+    family: choice(
+      'hinges',
+      {
+        any: 'whatever the library has',
+        concealed: 'concealed, two-piece',
+        compact: 'concealed, compact for frames',
+        semi: 'semi-concealed',
+        noMortise: 'butt, no mortise',
+        butt: 'butt, mortised',
+        none: 'not figured here',
+      },
+      {
+        metric: 'any',
+        trade:
+          'Concealed hinges adjust and vanish. Butts show a knuckle, want accurate fitting and last for ever; without a mortise they set the gap themselves.',
+      },
+    ),
+    opening: degrees('doors open at least, degrees', { min: 60, max: 180, metric: 95, when: FIGURED }),
+    stopAt: degrees('doors are stopped at, degrees', { min: 60, max: 180, metric: 180, when: FIGURED }),
+    closing: choice(
+      'doors close',
+      { any: 'either way', damped: 'damped', snap: 'with a snap', free: 'free' },
+      { metric: 'any', when: FIGURED },
+    ),
+    endDistance: length('first hinge from the end of the door', {
+      min: 40,
+      max: 400,
+      metric: 100,
+      inch: inches(4),
+      when: FIGURED,
+    }),
+    snap: choice(
+      'concealed hinges stand',
+      { grid: 'on the pin grid', free: 'where they fall' },
+      {
+        metric: 'grid',
+        inch: 'free',
+        trade: 'On the grid the plates use the holes that are bored anyway, and never stand in a pin hole by half.',
+        when: { 'hinges/family': not('none'), 'pins/kind': 'grid' },
+      },
+    ),
+    leafPlace: choice(
+      'butt hinges stand',
+      { length: 'their own length from the ends', rails: "in line with the rails' inner edges" },
+      { metric: 'length', when: { 'hinges/family': ['any', 'butt', 'noMortise', 'semi'] } },
+    ),
+    choice: name('hinge chosen', { metric: 'auto', place: 'beside the door it hangs' }),
+  },
+});

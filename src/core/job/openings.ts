@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { countField, idField, lengthField, shareField } from './fields.js';
+
+/** How big one part of a stack is. A `pin` holds it at a size whatever its rule says; the rest absorb the change. */
+const sizeSchema = z.discriminatedUnion('rule', [
+  z.strictObject({ rule: z.literal('fixed'), mm: lengthField({ min: 1 }) }),
+  z.strictObject({ rule: z.literal('share'), weight: shareField(0.01, 100) }),
+  z.strictObject({ rule: z.literal('graduated') }),
+]);
+export type SizeRule = z.infer<typeof sizeSchema>;
+
+const dividerSchema = z.enum(['stretcher', 'shelf', 'web', 'partition', 'none']);
+export type DividerKind = z.infer<typeof dividerSchema>;
+
+/**
+ * Heights decided one by one, each with the id of what it places: `s2` is the second shelf from below, `h1` the lowest
+ * hinge. What is not listed is left to the rules.
+ */
+const heightSchema = z.strictObject({ id: z.string().regex(/^[sh]([1-9]|[12]\d|30)$/), mm: lengthField() });
+export type DecidedHeight = z.infer<typeof heightSchema>;
+const heights = z.array(heightSchema).max(30).optional();
+
+const shelved = {
+  shelves: countField(0, 30),
+  /** Undersides above the floor of the opening. */
+  shelvesAt: heights,
+};
+const hung = {
+  ...shelved,
+  /** Hinge centres above the lower edge of the door; both doors of a pair alike. */
+  hingesAt: heights,
+};
+
+/** What closes an opening. */
+const leafFills = [
+  z.strictObject({ kind: z.literal('drawer') }),
+  z.strictObject({ kind: z.literal('false') }),
+  z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
+  z.strictObject({ kind: z.literal('pair'), ...hung }),
+  z.strictObject({ kind: z.literal('open'), ...shelved }),
+] as const;
+const leafSchema = z.discriminatedUnion('kind', [...leafFills]);
+export type LeafFill = z.infer<typeof leafSchema>;
+
+/** What each kind of fill is called where it is chosen, and numbered among its like. */
+export const FILL_NAMES = {
+  drawer: 'drawer front',
+  false: 'false front',
+  door: 'door',
+  pair: 'doors',
+  open: 'open bay',
+} as const satisfies Record<LeafFill['kind'], string>;
+
+/** How the graduated members of a stack grow from top to bottom (or left to right). */
+const graduationSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('arithmetic'), step: z.number().min(-1000).max(1000) }),
+  z.strictObject({ kind: z.literal('geometric'), ratio: z.number().min(0.2).max(5) }),
+]);
+export type Graduation = z.infer<typeof graduationSchema>;
+
+/** An opening divided again: `rows` from top to bottom, `columns` from left to right. Splits nest to any depth. */
+export const splitSchema = z.strictObject({
+  kind: z.enum(['rows', 'columns']),
+  graduation: graduationSchema,
+  get parts() {
+    return z.array(openingSchema).min(1).max(24);
+  },
+});
+
+const openingSchema = z.strictObject({
+  id: idField,
+  size: sizeSchema,
+  pin: lengthField({ min: 1 }).optional(),
+  /** What stands between this one and the next; the house standard when left out. */
+  divider: dividerSchema.optional(),
+  get fill(): z.ZodUnion<[typeof leafSchema, typeof splitSchema]> {
+    return z.union([leafSchema, splitSchema]);
+  },
+});
+export type Split = z.infer<typeof splitSchema>;
+export type Opening = z.infer<typeof openingSchema>;
+export type Fill = Opening['fill'];
+
+/** True when an opening is divided again. */
+export function isSplit(fill: Fill): fill is Split {
+  return fill.kind === 'rows' || fill.kind === 'columns';
+}
+
+/** Every opening of a split, the split ones before what they hold. */
+export function openingsOf(split: Split): Opening[] {
+  return split.parts.flatMap((opening) => [opening, ...(isSplit(opening.fill) ? openingsOf(opening.fill) : [])]);
+}
+
+/** How many divisions lie one inside the other. */
+export function depthOf(split: Split): number {
+  return 1 + Math.max(0, ...split.parts.map(({ fill }) => (isSplit(fill) ? depthOf(fill) : 0)));
+}

@@ -1,0 +1,82 @@
+import type { SettingPath } from '../document/index.js';
+
+declare const decided: unique symbol;
+/**
+ * Where a decision lies in the job document: slashes, and in a list the id of the entry. Made only by `pathTo`, so that
+ * a path that leads nowhere does not compile.
+ */
+export type EditPath = string & { readonly [decided]: true };
+
+const made = (path: string) => path as EditPath;
+
+type Layer = 'all' | 'base' | 'wall' | 'tall';
+type CabinetField =
+  | 'name'
+  | 'number'
+  | 'kind'
+  | 'leftNeighbour'
+  | 'face'
+  | 'size/width'
+  | 'size/depth'
+  | 'size/height'
+  | 'size/height/mm'
+  | 'size/height/finished';
+type SplitField = 'kind' | 'graduation' | 'graduation/step' | 'graduation/ratio' | 'parts';
+type OpeningField =
+  | 'size'
+  | 'size/mm'
+  | 'size/weight'
+  | 'pin'
+  | 'divider'
+  | 'fill'
+  | 'fill/shelves'
+  | 'fill/shelvesAt'
+  | 'fill/hingesAt';
+type MaterialField =
+  | 'name'
+  | 'nominal'
+  | 'measured/readings'
+  | 'measured/batch'
+  | 'sheet'
+  | 'sheet/length'
+  | 'sheet/width'
+  | 'grain'
+  | 'form'
+  | 'movement'
+  | 'density'
+  | 'modulus'
+  | 'creep';
+type HeadField = 'name' | 'note' | 'display' | 'display/unit' | 'display/mmStep' | 'display/graduation';
+
+/** The ways to a decision, each from what it belongs to. */
+export const pathTo = {
+  /** The list of cabinets, and one of them. */
+  cabinets: made('cabinets'),
+  cabinet: (id: string) => made(`cabinets/${id}`),
+  cabinetField: (id: string, field: CabinetField) => made(`cabinets/${id}/${field}`),
+  /** All that one cabinet decides otherwise. */
+  settings: (cabinetId: string) => made(`cabinets/${cabinetId}/settings`),
+  /** A setting as it is decided on one cabinet. */
+  setting: (cabinetId: string, path: SettingPath) => made(`cabinets/${cabinetId}/settings/${path}`),
+  /** A setting as this job has it. */
+  standard: (layer: Layer, path: SettingPath) => made(`standards/${layer}/${path}`),
+  face: (cabinetId: string) => made(`cabinets/${cabinetId}/face`),
+  split: (split: EditPath, field: SplitField) => made(`${split}/${field}`),
+  /** An opening of a split. */
+  opening: (split: EditPath, id: string) => made(`${split}/parts/${id}`),
+  openingField: (opening: EditPath, field: OpeningField) => made(`${opening}/${field}`),
+  /** An entry of a list by its id. */
+  entry: (list: EditPath, id: string) => made(`${list}/${id}`),
+  material: (id: string) => made(`materials/${id}`),
+  materials: made('materials'),
+  materialField: (id: string, field: MaterialField) => made(`materials/${id}/${field}`),
+  room: (field: 'ceiling' | 'doorway') => made(`room/${field}`),
+  head: (field: HeadField) => made(field),
+  /** The profiles of a kind of hardware. */
+  library: (kind: string) => made(`hardware/${kind}`),
+} as const;
+
+/** A path that came from outside, as text: it is checked when it is carried out. */
+export function pathFromText(text: string): EditPath {
+  return made(text);
+}

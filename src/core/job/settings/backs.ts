@@ -1,0 +1,79 @@
+import { inches } from '../../units/index.js';
+import { choice, length, not, section } from '../declare.js';
+
+const GROOVED = { 'back/kind': 'grooved' } as const;
+const HELD = { 'back/kind': ['grooved', 'rabbeted'] } as const;
+
+export const backs = section('Back and nailers', {
+  back: {
+    kind: choice(
+      'back',
+      {
+        grooved: 'in a groove',
+        rabbeted: 'in a rabbet',
+        applied: 'applied',
+        structural: 'structural, inside',
+        none: 'none',
+      },
+      {
+        metric: 'grooved',
+        trade:
+          'A groove hides the edge and leaves room for a nailer behind. A rabbet gains depth. Applied is quickest and shows at the ends. A structural back squares and hangs the box on its own.',
+      },
+    ),
+    bottomEdge: choice(
+      'lower edge of the back',
+      { captured: 'in the bottom', past: 'runs past a shortened bottom' },
+      { metric: 'captured', when: GROOVED },
+    ),
+    grooveDepth: length('back groove depth', { min: 1, max: 30, metric: 8, inch: inches(5 / 16), when: GROOVED }),
+    cut: choice(
+      'groove is cut',
+      { panel: 'to fit the panel', cutter: 'with one cutter' },
+      { metric: 'panel', when: GROOVED },
+    ),
+    cutter: length('groove cutter width', {
+      min: 1,
+      max: 30,
+      metric: 6,
+      inch: inches(1 / 4),
+      when: { 'back/kind': 'grooved', 'back/cut': 'cutter' },
+    }),
+    offsetFrom: choice(
+      'back groove stands',
+      { nailer: 'one nailer thickness from the rear', set: 'at a set distance from the rear' },
+      { metric: 'nailer', when: GROOVED },
+    ),
+    offset: length('back groove from the rear edge', {
+      max: 200,
+      metric: 18,
+      inch: inches(3 / 4),
+      when: { 'back/kind': 'grooved', 'back/offsetFrom': 'set' },
+    }),
+    rabbetDepth: length('back rabbet depth', {
+      min: 1,
+      max: 30,
+      metric: 10,
+      inch: inches(3 / 8),
+      when: { 'back/kind': 'rabbeted' },
+    }),
+    ease: length('back ease per captured edge', { max: 5, metric: 0.5, inch: inches(1 / 64), when: HELD }),
+    slip: length('slip in the back groove', { max: 3, metric: 0.3, inch: inches(1 / 64), when: HELD }),
+    inset: length('applied back set in by', {
+      max: 20,
+      metric: 1,
+      inch: inches(1 / 32),
+      when: { 'back/kind': 'applied' },
+    }),
+  },
+  nailer: {
+    rails: choice('nailers', { standard: 'where the kind needs them', none: 'none' }, { metric: 'standard' }),
+    width: length('nailer width', {
+      min: 20,
+      max: 400,
+      metric: 100,
+      inch: inches(4),
+      when: { 'nailer/rails': not('none') },
+    }),
+  },
+});

@@ -1,0 +1,21 @@
+import { backs } from './backs.js';
+import { banding } from './banding.js';
+import { construction } from './construction.js';
+import { drawers } from './drawers.js';
+import { ends } from './ends.js';
+import { frame } from './frame.js';
+import { fronts } from './fronts.js';
+import { joints } from './joints.js';
+import { making } from './making.js';
+import { roles } from './roles.js';
+import { shelves } from './shelves.js';
+import { toe } from './toe.js';
+import { topAndBottom } from './topAndBottom.js';
+import { usual } from './usual.js';
+import { web } from './web.js';
+
+/** The settings of the construction in working order; those of what is fitted stand between `before` and `after`. */
+export const settingSections = {
+  before: [construction, ends, toe, topAndBottom, joints, backs, frame, web, making, fronts],
+  after: [drawers, banding, shelves, roles, usual],
+} as const;

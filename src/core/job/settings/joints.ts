@@ -1,0 +1,104 @@
+import { inches } from '../../units/index.js';
+import { choice, length, not, section } from '../declare.js';
+
+const JOINTS = {
+  screws: 'butt, screwed through',
+  pocket: 'butt, pocket screws',
+  dowels: 'butt, dowels',
+  tenons: 'butt, loose tenons',
+  dado: 'dado',
+} as const;
+const END_JOINTS = { ...JOINTS, rabbet: 'rabbet' } as const;
+const FRAMED = { 'frame/fitted': 'fitted' } as const;
+const JOINED = ['bottom', 'top', 'shelf', 'partition'] as const;
+const anyJoint = (kind: string) => JOINED.map((where) => ({ [`joints/${where}`]: kind }));
+const noJoint = (kind: string) => Object.fromEntries(JOINED.map((where) => [`joints/${where}`, not(kind)]));
+
+export const joints = section('Joints', {
+  joints: {
+    bottom: choice('bottom joint', END_JOINTS, {
+      metric: 'screws',
+      trade:
+        'Butt joints keep the bottom at the inside width. A dado or rabbet lengthens it by the depth at each end and carries the load.',
+    }),
+    top: choice('top joint', END_JOINTS, { metric: 'screws' }),
+    shelf: choice('fixed shelf and frame joint', JOINTS, { metric: 'screws' }),
+    partition: choice('partition joint', JOINTS, { metric: 'screws' }),
+    dadoDepth: length('dado depth', { min: 1, max: 30, metric: 6, inch: inches(1 / 4), when: anyJoint('dado') }),
+    rabbetDepth: length('rabbet depth', {
+      min: 1,
+      max: 30,
+      metric: 8,
+      inch: inches(3 / 8),
+      when: [{ 'joints/bottom': 'rabbet' }, { 'joints/top': 'rabbet' }],
+    }),
+  },
+  fasteners: {
+    first: length('first screw from an edge', {
+      min: 10,
+      max: 200,
+      metric: 50,
+      inch: inches(2),
+      when: [noJoint('dado'), ...anyJoint('screws')],
+    }),
+    spacing: length('screws at most apart', {
+      min: 40,
+      max: 600,
+      metric: 200,
+      inch: inches(8),
+      when: [...anyJoint('screws'), ...anyJoint('tenons')],
+    }),
+    pilot: length('screw hole', { min: 1, max: 12, metric: 4.5, inch: inches(3 / 16), when: anyJoint('screws') }),
+    screwLength: length('screw length', { min: 10, max: 150, metric: 50, inch: inches(2), when: anyJoint('screws') }),
+    pocketReach: length('pocket screw into the next part', {
+      min: 4,
+      max: 60,
+      metric: 12,
+      inch: inches(1 / 2),
+      when: [...anyJoint('pocket'), FRAMED],
+    }),
+    pocketSpacing: length('pocket screws at most apart', {
+      min: 40,
+      max: 400,
+      metric: 125,
+      inch: inches(5),
+      when: [...anyJoint('pocket'), ...anyJoint('dowels'), FRAMED],
+    }),
+    dowel: length('dowel diameter', { min: 3, max: 20, metric: 8, inch: inches(5 / 16), when: anyJoint('dowels') }),
+    dowelInFace: length('dowel depth in a face', {
+      min: 3,
+      max: 40,
+      metric: 12,
+      inch: inches(1 / 2),
+      when: anyJoint('dowels'),
+    }),
+    dowelInEnd: length('dowel depth in an end', {
+      min: 5,
+      max: 60,
+      metric: 28,
+      inch: inches(1 + 1 / 8),
+      when: anyJoint('dowels'),
+    }),
+    tenonLength: length('loose tenon width', {
+      min: 5,
+      max: 60,
+      metric: 23,
+      inch: inches(7 / 8),
+      when: anyJoint('tenons'),
+    }),
+    tenonThickness: length('loose tenon thickness', {
+      min: 3,
+      max: 20,
+      metric: 5,
+      inch: inches(3 / 16),
+      when: anyJoint('tenons'),
+    }),
+    tenonDepth: length('loose tenon depth in each part', {
+      min: 3,
+      max: 60,
+      metric: 15,
+      inch: inches(5 / 8),
+      when: anyJoint('tenons'),
+    }),
+  },
+});
