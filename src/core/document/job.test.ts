@@ -2,9 +2,19 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { decide } from '../../../tests/support/edit.js';
-import { applyEdits, countedIds, EditPathError, spreadOf, thicknessOf } from '../job/index.js';
+import { applyEdits, countedIds, EditPathError, newId, pathTo, spreadOf, thicknessOf } from '../job/index.js';
 import { solve } from '../solve.js';
-import { type Cabinet, JOB_VERSION, newCabinet, newJob, readJob, readJobText, resolve, writeJob } from './index.js';
+import {
+  type Cabinet,
+  JOB_VERSION,
+  type Job,
+  newCabinet,
+  newJob,
+  readJob,
+  readJobText,
+  resolve,
+  writeJob,
+} from './index.js';
 import { migrateJob } from './migrations.js';
 
 function twoCabinets() {
@@ -259,8 +269,9 @@ test('two windows that put heights and openings in at once lose none of them, wh
   ].map((edits) => {
     const job = twoCabinets();
     applyEdits(job, edits);
-    const [, { fill }] = job.cabinets[0]?.face.parts as [unknown, { fill: { shelvesAt: { id: string }[] } }];
-    return fill.shelvesAt.map(({ id }) => id).sort();
+    const [base] = job.cabinets as [Cabinet];
+    const { fill } = base.face.parts[1] as { fill: { shelvesAt?: { id: string }[] } };
+    return fill.shelvesAt?.map(({ id }) => id).sort();
   });
   assert.deepEqual(after, [
     ['s1', 's2'],
