@@ -16,7 +16,8 @@ export interface School {
   readonly builders: readonly Builder[];
 }
 
-const box: readonly Builder[] = [sides, bottom, top, dividers, back, nailers, toe, ends];
+/** A frame is built where one is fitted, whatever the school: fitting one is a decision of its own. */
+const box: readonly Builder[] = [sides, bottom, top, dividers, back, nailers, toe, ends, faceFrame];
 
 /** Every school there is. What a school brings as standards lies in the house (`house.schools`). */
 export const schools: Readonly<Record<SchoolId, School>> = {
@@ -28,11 +29,11 @@ export const schools: Readonly<Record<SchoolId, School>> = {
   faceFrame: {
     label: 'Face frame',
     trade: 'A stiffer front that scribes to walls and looks traditional; wider reveals, and packing for slides.',
-    builders: [...box, faceFrame],
+    builders: box,
   },
   traditional: {
     label: 'Traditional casework',
     trade: 'Dadoed sides, web frames and a top that can move; more joinery and stock left on for trimming.',
-    builders: [...box, faceFrame],
+    builders: box,
   },
 };
