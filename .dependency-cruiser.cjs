@@ -6,9 +6,15 @@ module.exports = {
   forbidden: [
     only(
       'core-stands-alone',
-      'The core imports only the core, and of packages only zod.',
+      'The core imports only the core, and of packages only zod; solids their library besides.',
       { path: '^src/core/', pathNot: TESTS },
-      { pathNot: ['^src/core/', '^node_modules/zod/'] },
+      { pathNot: ['^src/core/', '^node_modules/(zod|manifold-3d)/'] },
+    ),
+    only(
+      'solids-in-one-place',
+      'The library of solids is known to src/core/solids alone.',
+      { path: '^src/', pathNot: '^src/core/solids/' },
+      { path: '^node_modules/manifold-3d/' },
     ),
     only(
       'formats-draw-the-core',

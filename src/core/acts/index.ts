@@ -4,3 +4,4 @@ export { type Consequences, consequenceLine, consequencesOf } from './consequenc
 export { FILLS, type FillWord, fillFor, fillWord, openingLike } from './fills.js';
 export { sizeNames } from './names.js';
 export { documentRefusal, stackRefusal } from './refusals.js';
+export { typeOver } from './typed.js';

@@ -145,9 +145,11 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
       ),
     );
   if (settings.back.kind.value === 'grooved')
-    items.push(
-      dimension('section-groove', 'top', 0, rear - box.grooveOffset.mm, rear, box.grooveOffset, set('back/offset')),
-    );
+    items.push({
+      ...dimension('section-groove', 'top', 0, rear - box.grooveOffset.mm, rear, box.grooveOffset, set('back/offset')),
+      // A groove that follows the nailer is set free by typing where it should be.
+      alongside: [{ path: set('back/offsetFrom'), value: 'set' }],
+    });
   const toe = settings.toe;
   if (box.underHeight.mm > 0) {
     items.push(dimension('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, set('toe/height')));

@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { EditPath } from '../job/index.js';
+import type { Edit, EditPath } from '../job/index.js';
 import type { Part } from '../parts/index.js';
 
 /**
@@ -128,6 +128,8 @@ export interface DimensionItem {
   readonly dim: Dim;
   /** The decision a typed value sets; absent for numbers that only follow from others. */
   readonly edits?: EditPath;
+  /** Decisions that have to go with it for the typed value to count. */
+  readonly alongside?: readonly Edit[];
   readonly shows?: string;
   /** A word beside the figure, where the drawing alone does not say what is measured. */
   readonly caption?: string;

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { wildDecisions, type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
+import { type CabinetDecisions, jobWith, wildDecisions } from '../../../tests/support/cabinets.js';
 import { type Job, readJob } from '../document/index.js';
 import { applyEdits } from '../job/index.js';
 import { solve } from '../solve.js';

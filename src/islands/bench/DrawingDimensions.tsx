@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import { sizeNames } from '../../core/acts/index.js';
+import { sizeNames, typeOver } from '../../core/acts/index.js';
 import type { PlacedDimension } from '../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength, type LengthStyle } from '../../core/units/index.js';
@@ -161,12 +161,7 @@ export function DimensionEntry({
         autoFocus
         className="w-full bg-sheet text-[1.0625rem] font-semibold shadow-md"
         onDone={onDone}
-        onCommit={(mm) =>
-          act({
-            label: item.dim.label.charAt(0).toUpperCase() + item.dim.label.slice(1),
-            edits: item.edits ? [{ path: item.edits, value: mm }] : [],
-          })
-        }
+        onCommit={(mm) => act(typeOver(item, mm))}
       />
     </div>
   );

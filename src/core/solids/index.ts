@@ -1,0 +1,2 @@
+export { loadSolids, type Solids } from './manifold.js';
+export { type Block, type Bore, type PartShape, shapeOf } from './shape.js';

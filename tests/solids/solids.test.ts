@@ -1,0 +1,52 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { loadSolids, shapeOf } from '../../src/core/solids/index.js';
+import { partOf, solveWith } from '../support/cabinets.js';
+import { prove } from './prove.js';
+import { readKnown, runSolids, worse } from './run.js';
+
+const COUNT = 60;
+
+test('as solids no cabinet fails in a way, or more often, than is known', async () => {
+  const { found, clean } = await runSolids(COUNT);
+  console.log(`${clean} of ${COUNT} without any failure, ${found.length} kinds known`);
+  assert.deepEqual(worse(found, readKnown(), COUNT), []);
+});
+
+test('every known failure has its cause, its seed and its numbers', () => {
+  for (const { what, cause, seed, counts } of readKnown()) {
+    assert.ok(cause.length > 20, what);
+    assert.ok(Number.isInteger(seed) && Object.keys(counts).length > 0, what);
+  }
+});
+
+test('a new failure, and a known one more often, are both said', () => {
+  const known = [{ what: 'a + b share space', cause: '', seed: 3, counts: { 60: 2, 1000: 40 } }];
+  const run = (what: string, count: number) => [{ what, seed: 1, detail: 'x', count }];
+  assert.deepEqual(worse(run('a + b share space', 2), known, 60), []);
+  assert.deepEqual(worse(run('a + b share space', 40), known, 500), []);
+  assert.equal(worse(run('a + b share space', 3), known, 60).length, 1);
+  assert.equal(worse(run('a + c share space', 1), known, 60).length, 1);
+});
+
+test('the proof sees a part that is moved, a groove that is gone and a hole without its counterpart', async () => {
+  const solids = await loadSolids();
+  const solved = solveWith({ settings: { joints: { bottom: 'dowels' }, top: { kind: 'full' } } });
+  assert.deepEqual(prove(solved, solids), []);
+  const [side, back] = [partOf(solved, 'side/left'), partOf(solved, 'back')];
+  assert.equal(solids.shared(shapeOf(side), shapeOf(back)), 0);
+  const bare = shapeOf({ ...side, machining: [] });
+  const held = solved.box.backHold.mm * back.thickness.mm * back.length.mm;
+  assert.ok(Math.abs(solids.shared(bare, shapeOf(back)) - held) < 1, 'as much as the groove takes');
+  const parts = (change: (key: string) => boolean) =>
+    solved.parts.map((part) => {
+      if (!change(part.key)) return part;
+      const [x, y, z] = part.placement.origin;
+      return { ...part, placement: { ...part.placement, origin: [x, y, z + 3] as const } };
+    });
+  const moved = prove({ ...solved, parts: parts((key) => key === 'bottom') }, solids).map(({ what }) => what);
+  assert.ok(moved.some((what) => what === 'dowels of side meet nothing'));
+  assert.ok(moved.some((what) => what === 'dowels of bottom meet nothing'));
+  const nailer = prove({ ...solved, parts: parts((key) => key === 'nailer/high') }, solids).map(({ what }) => what);
+  assert.deepEqual(nailer, ['nailer + top share space']);
+});
