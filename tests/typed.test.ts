@@ -2,13 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { documentRefusal, stackRefusal, typeOver } from '../src/core/acts/index.js';
 import { type Job, settingLeaf } from '../src/core/document/index.js';
-import {
-  type DimensionItem,
-  drawElevation,
-  drawHingeCorner,
-  drawPanel,
-  drawSection,
-} from '../src/core/drawing/index.js';
+import { type DimensionItem, drawElevation, drawPanel, drawSection } from '../src/core/drawing/index.js';
+import { drawHingeCorner } from '../src/core/fitted/index.js';
 import { applyEdits } from '../src/core/job/index.js';
 import { type SolvedCabinet, solve } from '../src/core/solve.js';
 import { buildable } from './generator/buildable.js';
@@ -24,7 +19,7 @@ function drawingsOf(solved: SolvedCabinet): Map<string, readonly DimensionItem[]
   for (const part of solved.parts)
     for (const face of [1, 2] as const)
       drawings.set(`panel ${part.key} ${face}`, drawPanel(part, face, '', '', solved).dimensions);
-  for (const door of solved.doors)
+  for (const door of solved.fitted.hinges)
     drawings.set(`corner ${door.front.key}`, drawHingeCorner(solved, door, '')?.dimensions ?? []);
   return drawings;
 }

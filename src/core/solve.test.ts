@@ -232,9 +232,9 @@ test('worked case: diagonal of a box, and the weight of a door without its pull'
     settings: { materials: { front: 'birch18' } },
     parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
   });
-  const [door] = solved.doors;
+  const [door] = solved.fitted.hinges;
   near(door?.front.weight.mm, expect.doorWeightWithoutPullKg);
-  const pull = solved.pulls[0]?.profile.weight ?? 0;
+  const pull = solved.fitted.pulls[0]?.profile.weight ?? 0;
   assert.ok(pull > 0);
   near((door?.weight.mm ?? 0) - pull, expect.doorWeightWithoutPullKg);
 });

@@ -1,14 +1,13 @@
 import { buildCarcass } from './carcass/index.js';
 import { type Cabinet, type Job, type JobHead, readCabinet, readJobHead, resolve } from './document/index.js';
 import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
+import { allKinds, fitAll } from './fitted/index.js';
 import { buildFronts } from './fronts/index.js';
-import { hangDoors, hingeFittings, swingContacts } from './hinges/index.js';
 import { type Act, applyEdits } from './job/index.js';
 import { deriveBox, layOutFace } from './layout/index.js';
-import type { Operation } from './machining/index.js';
-import { type CutListGroup, cutList, markParts, type Part } from './parts/index.js';
-import { borePulls, placePulls, pullFittings } from './pulls/index.js';
-import { borePins, buildShelves, layOutBays, pinFittings, pinGrid, withoutShared } from './shelves/index.js';
+import { contactsOf } from './motions/index.js';
+import { type CutListGroup, cutList, markParts } from './parts/index.js';
+import { buildShelves, layOutBays, pinGrid } from './shelves/index.js';
 
 /** Everything computed from one cabinet's decisions. */
 export interface SolvedCabinet extends BuiltCabinet {
@@ -73,12 +72,17 @@ function solveOnce(head: JobHead, cabinet: Cabinet): SolvedCabinet {
     ...bays.flatMap((bay) => buildShelves(bay, box, resolved)),
     ...fronts.flatMap((front) => front.parts),
   ];
-  const pulls = placePulls(fronts, cabinet, box, resolved, head.hardware.pulls);
-  const doors = hangDoors({ fronts, cells, parts: built, box, resolved, pulls }, head.hardware.hinges);
-  const parts = withPins(
-    withMachining(built, [borePulls(pulls, fronts), ...doors.map(({ machining }) => machining)]),
-    borePins(bays, grid, box, resolved),
-  );
+  const { parts, fitted, buy, rooms, motions } = fitAll({
+    head,
+    cabinet,
+    box,
+    resolved,
+    cells,
+    fronts,
+    parts: built,
+    grid,
+    bays,
+  });
   const { joints, paths, fittings } = carcass;
   const whole = {
     cabinet,
@@ -91,31 +95,14 @@ function solveOnce(head: JobHead, cabinet: Cabinet): SolvedCabinet {
     paths,
     grid,
     bays,
-    pulls,
-    doors,
-    contacts: swingContacts(doors, fronts, pulls, box, resolved.settings),
-    fittings: [...fittings, ...hingeFittings(doors), ...pullFittings(pulls), ...pinFittings(bays)],
+    fitted,
+    rooms,
+    motions,
+    contacts: contactsOf(motions, rooms, box, resolved.settings),
+    fittings: [...fittings, ...buy],
     rows: markParts(cabinet.number, parts),
   };
-  return { ...whole, findings: checkCabinet(head, whole) };
-}
-
-type Machining = ReadonlyMap<string, readonly Operation[]>;
-
-/** Cups, plates and pull holes, added to what the parts already carry. */
-function withMachining(parts: readonly Part[], added: readonly Machining[]): readonly Part[] {
-  return parts.map((part) => {
-    const more = added.flatMap((each) => each.get(part.key) ?? []);
-    return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
-  });
-}
-
-/** Pin holes come last: where a plate hole falls on one of them it serves for both. */
-function withPins(parts: readonly Part[], pins: Machining): readonly Part[] {
-  return parts.map((part) => {
-    const more = pins.get(part.key);
-    return more ? { ...part, machining: [...part.machining, ...withoutShared(more, part.machining)] } : part;
-  });
+  return { ...whole, findings: checkCabinet(head, whole, allKinds) };
 }
 
 /**
@@ -152,6 +139,11 @@ function sameHead(a: JobHead, b: JobHead): boolean {
   );
 }
 
+/** What is found between two cabinets that stand side by side. */
+export function findingsBetween(job: JobHead, left: SolvedCabinet, right: SolvedCabinet): Finding[] {
+  return checkNeighbours(job, left, right, allKinds);
+}
+
 /** What was found of two cabinets side by side, kept while both stay as they are. */
 const found = new WeakMap<SolvedCabinet, WeakMap<SolvedCabinet, readonly Finding[]>>();
 
@@ -165,7 +157,7 @@ function besides(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): 
     found.set(left, pairs);
     const known = pairs.get(right);
     if (known) return known;
-    const findings = checkNeighbours(job, left, right);
+    const findings = findingsBetween(job, left, right);
     pairs.set(right, findings);
     return findings;
   });

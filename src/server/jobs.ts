@@ -10,9 +10,8 @@ import {
   jobHeadSchema,
   readJob,
 } from '../core/document/index.js';
-import { checkNeighbours } from '../core/findings/index.js';
 import { type CabinetSummary, type JobSummary, summariseCabinet } from '../core/present/index.js';
-import { solveCabinet } from '../core/solve.js';
+import { findingsBetween, solveCabinet } from '../core/solve.js';
 import type { Db } from './database.js';
 import { Refusal } from './refusal.js';
 
@@ -81,7 +80,7 @@ function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, j
 function summaryOf(job: Job, cabinet: Cabinet): CabinetSummary {
   const solved = solveCabinet(job, cabinet);
   const left = job.cabinets.find(({ id }) => id === cabinet.leftNeighbour);
-  return summariseCabinet(solved, left ? checkNeighbours(job, solveCabinet(job, left), solved) : []);
+  return summariseCabinet(solved, left ? findingsBetween(job, solveCabinet(job, left), solved) : []);
 }
 
 function recordRevision(db: Db, jobId: string, version: number, label: string, at: string, change: unknown): void {

@@ -95,17 +95,20 @@ export function resultOf(solved: SolvedJob): Record<Aspect, string[]> {
       return line(id, [origin.map(round), u, v, w]);
     }),
     operations: parts.flatMap(({ part, id }) => part.machining.map((each) => line(id, [written(each), each.reason]))),
-    findings: solved.findings.map((each) =>
-      line(each.cabinetId, [
-        each.rule,
-        each.severity,
-        each.what,
-        each.why,
-        each.parts,
-        each.settings,
-        each.at ? [round(each.at.u), round(each.at.v)] : null,
-        each.numbers.map(({ label, mm }) => [label, round(mm)]),
-      ]),
+    // In no order: rules may be registered in another.
+    findings: sorted(
+      solved.findings.map((each) =>
+        line(each.cabinetId, [
+          each.rule,
+          each.severity,
+          each.what,
+          each.why,
+          each.parts,
+          each.settings,
+          each.at ? [round(each.at.u), round(each.at.v)] : null,
+          each.numbers.map(({ label, mm }) => [label, round(mm)]),
+        ]),
+      ),
     ),
     fixes: fixLines(solved),
     hardware: presented.cabinets.map(({ parts: _parts, ...rest }) => JSON.stringify(withoutTapes(rest))),
@@ -122,7 +125,13 @@ function tapeLines(derivations: Record<string, Data>): string[] {
 }
 
 function fixLines(solved: SolvedJob): string[] {
-  return solved.findings.map((finding) => JSON.stringify([finding.rule, finding.fixes.map(({ label }) => label)]));
+  return sorted(
+    solved.findings.map((finding) => JSON.stringify([finding.rule, finding.fixes.map(({ label }) => label)])),
+  );
+}
+
+function sorted(lines: string[]): string[] {
+  return lines.sort();
 }
 
 /** Sizes without the number of their derivation. */

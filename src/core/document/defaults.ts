@@ -1,6 +1,6 @@
+import { startingHardware } from '../fitted/index.js';
 import { type HouseSet, type IdMaker, type Material, newId } from '../job/index.js';
 import { inches } from '../units/index.js';
-import { catalogue } from './catalogue.js';
 import {
   type Cabinet,
   type CabinetKind,
@@ -30,7 +30,7 @@ export function newJob(name: string, set: HouseSet): Job {
     standards: { all: {}, base: {}, wall: {}, tall: {} },
     room: { ceiling: null, doorway: null },
     materials: [...materials],
-    hardware: structuredClone(catalogue),
+    hardware: startingHardware(),
     cabinets: [],
   };
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { hardwareSchema } from '../fitted/index.js';
 import {
   depthOf,
   idField,
@@ -9,7 +10,6 @@ import {
   splitSchema,
   wordField,
 } from '../job/index.js';
-import { hardwareSchema } from './hardware.js';
 import { overridesSchema, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';

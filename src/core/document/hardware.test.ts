@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../tests/support/cabinets.js';
-import { catalogue, type Hardware, mergeHardware, readHardwareText, readJob, writeHardware } from './index.js';
+import { type Hardware, type HingeProfile, mergeHardware, startingHardware } from '../fitted/index.js';
+import { readHardwareText, readJob, writeHardware } from './index.js';
 
-const library: Hardware = structuredClone(catalogue);
+const library: Hardware = startingHardware();
 
 test('a library goes out and comes back the same, byte for byte', () => {
   const text = writeHardware(library);
@@ -38,10 +39,8 @@ test('two libraries as one: the same id is replaced, the rest added', () => {
   const [hinge] = library.hinges;
   assert.ok(hinge);
   const merged = mergeHardware(library, {
-    hinges: [
-      { ...hinge, name: 'newer sheet' },
-      { ...hinge, id: 'another' },
-    ],
+    ...library,
+    hinges: [{ ...hinge, name: 'newer sheet' } as HingeProfile, { ...hinge, id: 'another' } as HingeProfile],
     pulls: [],
   });
   assert.equal(merged.hinges[0]?.name, 'newer sheet');

@@ -1,4 +1,3 @@
-export { catalogue, hingeCatalogue, pullCatalogue } from './catalogue.js';
 export { newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
 export {
   type Cabinet,
@@ -16,21 +15,6 @@ export {
   jobSchema,
   neighbourProblems,
 } from './document.js';
-export {
-  type CarcassKind,
-  type ConcealedProfile,
-  type Hardware,
-  HINGE_FITS,
-  type HingeFamily,
-  type HingeFit,
-  type HingeProfile,
-  hardwareSchema,
-  hingeProfileSchema,
-  isConcealed,
-  type LeafProfile,
-  mergeHardware,
-  type PullProfile,
-} from './hardware.js';
 export { inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
 export {
   type FieldError,

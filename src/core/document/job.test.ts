@@ -168,13 +168,13 @@ test('a job of version 2 comes forward with its hinges and holes as they were, a
   const { value } = fixture('version-2.alcove.json');
   assert.equal(value.version, JOB_VERSION);
   const solved = solve(value);
-  const door = solved.cabinets[0]?.doors[0];
+  const door = solved.cabinets[0]?.fitted.hinges[0];
   assert.equal(door?.chosen?.profile.id, 'ostrel-110-full');
   assert.deepEqual(
     door?.places.map(({ onDoor }) => onDoor.mm),
     [100, 524],
   );
-  const framed = solved.cabinets.find(({ cabinet }) => cabinet.id === 'c8')?.doors[0];
+  const framed = solved.cabinets.find(({ cabinet }) => cabinet.id === 'c8')?.fitted.hinges[0];
   assert.equal(framed?.chosen?.profile.family, 'compact');
   const reasons = solved.cabinets.flatMap(({ parts }) => parts.flatMap((part) => part.machining.map((o) => o.reason)));
   assert.ok(!reasons.some((reason) => /^(pins: |pull: |pull, )/.test(reason)));

@@ -1,3 +1,4 @@
+import { withYoungerKinds } from '../fitted/index.js';
 import { houseSetFor } from '../job/index.js';
 import { JOB_VERSION } from './document.js';
 import { toVersion2 } from './migrations/2-schools.js';
@@ -28,10 +29,13 @@ export function migrateJob(
 
 const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Settings younger than the document, at what the document did without them. */
+/** What is younger than the document: settings at what it did without them, kinds of hardware with their catalogue. */
 export function withYounger(data: Data, version: number): Data {
-  const { house, display } = data;
-  if (!isData(house) || !isData(house.all)) return data;
+  const { house, display, hardware } = data;
   const set = houseSetFor(isData(display) && display.unit === 'in' ? 'in' : 'mm');
-  return { ...data, house: { ...house, all: fillYounger(house.all, version, set) } };
+  return {
+    ...data,
+    ...(isData(house) && isData(house.all) ? { house: { ...house, all: fillYounger(house.all, version, set) } } : {}),
+    ...(isData(hardware) ? { hardware: withYoungerKinds(hardware, version) } : {}),
+  };
 }

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema } from '../fitted/index.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -9,7 +10,6 @@ import {
   jobHeadSchema,
   jobSchema,
 } from './document.js';
-import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema } from './hardware.js';
 import { migrateJob, withYounger } from './migrations.js';
 
 /** Something wrong with a document: where, and one plain sentence that says what was expected. */

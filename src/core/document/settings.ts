@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { hingeSettings, pinSettings, pullSettings } from '../fitted/index.js';
+import { kinds } from '../fitted/index.js';
 import {
   type Declared,
   type DeepPartial,
@@ -15,11 +15,11 @@ import {
 const { before, after } = settingSections;
 
 /** Every setting there is, in working order: of the construction, and of each kind of fitted thing. */
-export const sections = [...before, hingeSettings, pullSettings, ...after, pinSettings] as const;
+const sections = [...before, ...kinds.map(({ settings }) => settings), ...after] as const;
 
 type TreeOf<S> = S extends Section<infer T> ? T : never;
 type AllOf<U> = (U extends unknown ? (entry: U) => void : never) extends (entry: infer I) => void ? I : never;
-type Trees = AllOf<TreeOf<(typeof sections)[number]>>;
+type Trees = AllOf<TreeOf<(typeof before)[number] | (typeof kinds)[number]['settings'] | (typeof after)[number]>>;
 
 /**
  * Everything a shop decides once and changes now and then: the house standards. A job may override any of them, and so

@@ -1,5 +1,5 @@
+import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware } from '../fitted/index.js';
 import type { Job } from './document.js';
-import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware } from './hardware.js';
 
 /** Writes a job file: sorted keys, two spaces, a line feed at the end, so that two exports of one job are the same bytes. */
 export function writeJob(job: Job): string {

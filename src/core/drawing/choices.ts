@@ -1,9 +1,9 @@
 import type { Joint } from '../carcass/index.js';
 import type { Cabinet, JobHead, SettingOverrides } from '../document/index.js';
+import { type DrawingItem, type DrawingPoint, regionBetween } from '../drafting/index.js';
 import type { Opening } from '../job/index.js';
 import { type SolvedCabinet, solveCabinet } from '../solve.js';
 import { type CutPlane, cutItems } from './cut.js';
-import { type DrawingItem, type DrawingPoint, regionBetween } from './drawing.js';
 import { drawElevation } from './elevation.js';
 import { type Picture, pictureOf } from './thumbnail.js';
 

@@ -1,12 +1,18 @@
 import { length } from '../derive/index.js';
 import type { SettingPath } from '../document/index.js';
+import {
+  type DimensionItem,
+  type Drawing,
+  type DrawingItem,
+  type DrawingPoint,
+  dimension,
+  TINT,
+} from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
 import type { Notch } from '../machining/index.js';
 import { type Part, type Point, partExtent, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, dimension } from './drawing.js';
 import { shelfHandles } from './handles.js';
-import { TINT } from './tints.js';
 
 /** Where the cabinet is cut: across it (side view), along its face, or level (plan). The position in mm. */
 export interface CutPlane {

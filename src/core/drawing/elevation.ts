@@ -1,15 +1,15 @@
 import type { Dim } from '../derive/index.js';
+import type { Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from '../drafting/index.js';
+import { TINT } from '../drafting/index.js';
+import { allKinds, type Fitted } from '../fitted/index.js';
 import { type Front, grainGroups } from '../fronts/index.js';
+import type { Room } from '../motions/index.js';
 import { type Part, type PartRole, partExtent, toCabinet } from '../parts/index.js';
-import type { PlacedPull } from '../pulls/index.js';
 import type { Bay } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from './drawing.js';
 import { elevationDimensions } from './elevationDimensions.js';
-import { hingeHandles, shelfHandles } from './handles.js';
-import { hingeSymbols, pullSymbols } from './hardware.js';
+import { shelfHandles } from './handles.js';
 import { type Beside, NEIGHBOUR_SHOWN, neighbourItems } from './neighbours.js';
-import { TINT } from './tints.js';
 
 /** The front elevation: carcass, frame and fronts, what they hide dashed, and the dimensions a maker sets. */
 export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Beside = {}): Drawing {
@@ -25,8 +25,7 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       ...solved.fronts.flatMap(swing),
       ...grainLines(solved),
       ...neighbourItems(solved, beside),
-      ...solved.doors.flatMap(hingeSymbols),
-      ...solved.pulls.map(pullSymbols),
+      ...allKinds.flatMap(({ id, symbols }) => symbols?.(solved.fitted[id as keyof Fitted] as never) ?? []),
       ...marks(solved),
     ],
     dimensions: elevationDimensions(solved, beside),
@@ -34,7 +33,7 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       const [x, , z] = toCabinet(placement, u, v, 0);
       return { h: x, v: z };
     },
-    handles: [...shelfHandles(solved, gripOf), ...hingeHandles(solved)],
+    handles: [...shelfHandles(solved, gripOf), ...allKinds.flatMap(({ handles }) => handles?.(solved) ?? [])],
   };
 }
 
@@ -150,19 +149,19 @@ function swing(front: Front): DrawingItem[] {
 
 function isCentred(front: Front) {
   const middle = (front.h.low.mm + front.h.high.mm) / 2;
-  return ({ frontKey, extent: { min, max } }: PlacedPull) =>
-    frontKey === front.key && min[0] < middle && max[0] > middle;
+  return ({ by, front: own, extent: { min, max } }: Room) =>
+    by !== 'front' && own === front.key && min[0] < middle && max[0] > middle;
 }
 
 /** Marks of the fronts, and of the back where an open bay shows it. */
-function marks({ rows, parts, fronts, pulls, face }: SolvedCabinet): DrawingItem[] {
+function marks({ rows, parts, fronts, rooms, face }: SolvedCabinet): DrawingItem[] {
   const markOf = new Map(rows.flatMap((row) => row.keys.map((key) => [key, row.mark] as const)));
   const items: DrawingItem[] = fronts.map((front) => {
     const { from, to } = outlineOfFront(front);
     return {
       kind: 'mark',
       // A pull in the middle has the middle; the mark stands beside it.
-      at: { h: from.h + (to.h - from.h) * (pulls.some(isCentred(front)) ? 0.2 : 0.5), v: (from.v + to.v) / 2 },
+      at: { h: from.h + (to.h - from.h) * (rooms.some(isCentred(front)) ? 0.2 : 0.5), v: (from.v + to.v) / 2 },
       text: markOf.get(front.parts[0]?.key ?? '') ?? '',
       room: Math.min(to.v - from.v, 0.7 * (to.h - from.h)),
       shows: front.parts[0]?.key ?? front.key,

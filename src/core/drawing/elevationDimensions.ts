@@ -1,10 +1,10 @@
 import type { SettingPath } from '../document/index.js';
+import { type DimensionItem, dimension } from '../drafting/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
 import { endReveal, type Region, type Span, type SplitLayout } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import { type DimensionItem, dimension } from './drawing.js';
 import { type Beside, sharedGapDimensions } from './neighbours.js';
 
 /** Every dimension of the front elevation; those a maker sets can be typed over. */

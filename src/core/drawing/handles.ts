@@ -1,12 +1,10 @@
-import { hingeRoom } from '../hinges/index.js';
+import type { DragHandle } from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
 import type { Span } from '../layout/index.js';
 import type { Face } from '../machining/index.js';
 import { type Part, toPart } from '../parts/index.js';
 import { type Bay, shelfHeights } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { DragHandle } from './drawing.js';
-import { hingeKey } from './hardware.js';
 
 /** A handle for each adjustable shelf of an upright view: it moves from hole to hole. `across` says what it spans. */
 export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<Span, 'low' | 'high'>): DragHandle[] {
@@ -56,33 +54,3 @@ export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: 
       };
     });
 }
-
-/** A handle for each concealed hinge: it moves to other heights that are free. */
-export function hingeHandles({ doors, face, box }: SolvedCabinet): DragHandle[] {
-  if (!face.ok) return [];
-  return doors.flatMap((door): DragHandle[] => {
-    const { front, hinged, chosen, places, plane } = door;
-    const cell = face.cells.find((each) => each.opening.id === front.openingId);
-    if (!chosen || !cell || places.length === 0) return [];
-    const heights = door.freeHeights();
-    const stops = heights.map((height) => ({ at: height, value: height - front.v.low.mm }));
-    return places.map(({ onCase }, index) => {
-      const room = hingeRoom(chosen, onCase.mm, { hinged, plane, mountingPlane: box.mountingPlane.mm });
-      const left = hinged === 'left';
-      return {
-        id: `hinge-${front.key}-${index + 1}`,
-        label: `Hinge ${index + 1} of the door`,
-        from: { h: left ? Math.min(front.extent.min[0], room.min[0]) : room.min[0] - REACH, v: room.min[2] },
-        to: { h: left ? room.max[0] + REACH : Math.max(front.extent.max[0], room.max[0]), v: room.max[2] },
-        shows: hingeKey(front.key, index),
-        at: onCase.mm,
-        stops,
-        entry: `h${index + 1}`,
-        path: pathTo.entry(pathTo.openingField(cell.path, 'fill/hingesAt'), `h${index + 1}`),
-      };
-    });
-  });
-}
-
-/** A hinge is taken hold of this much beyond its body (mm). */
-const REACH = 24;

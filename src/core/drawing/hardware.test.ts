@@ -2,18 +2,10 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { Job } from '../document/index.js';
+import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/index.js';
 import { applyEdits } from '../job/index.js';
 import { solve } from '../solve.js';
-import {
-  type DragHandle,
-  drawElevation,
-  drawHingeCorner,
-  drawPanel,
-  drawSection,
-  hingeKey,
-  hingeOfKey,
-  laySheet,
-} from './index.js';
+import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const pairOfDoors = (shelves: number): CabinetDecisions => ({
@@ -46,7 +38,7 @@ test('butts show as leaves, pulls and knobs as what they are', () => {
 
 const corner = (decisions: CabinetDecisions, hinged: 'left' | 'right') => {
   const solved = solveWith(decisions);
-  const door = solved.doors.find((each) => each.hinged === hinged);
+  const door = solved.fitted.hinges.find((each) => each.hinged === hinged);
   assert.ok(door);
   const drawing = drawHingeCorner(solved, door, 'job');
   assert.ok(drawing);

@@ -1,5 +1,3 @@
-export { drawChoice, hasChoicePicture } from './choices.js';
-export { type CutPlane, cutItems, drawSection } from './cut.js';
 export type {
   DimensionItem,
   DragHandle,
@@ -17,10 +15,10 @@ export type {
   ShapeItem,
   Tint,
   TitleBlock,
-} from './drawing.js';
+} from '../drafting/index.js';
+export { drawChoice, hasChoicePicture } from './choices.js';
+export { type CutPlane, cutItems, drawSection } from './cut.js';
 export { drawElevation } from './elevation.js';
-export { hingeKey, hingeOfKey } from './hardware.js';
-export { drawHingeCorner } from './hingeCorner.js';
 export type { Beside } from './neighbours.js';
 export { drawPanel, machiningTable } from './panel.js';
 export {

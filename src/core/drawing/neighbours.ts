@@ -1,7 +1,7 @@
 import { sumOf } from '../derive/index.js';
+import { type DimensionItem, type DrawingItem, dimension } from '../drafting/index.js';
 import { neighbourShift } from '../findings/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import { type DimensionItem, type DrawingItem, dimension } from './drawing.js';
 
 /** The cabinets that stand at the ends of this one, where that was said. */
 export interface Beside {

@@ -1,5 +1,13 @@
 import type { Dim } from '../derive/index.js';
 import {
+  type DimensionItem,
+  type Drawing,
+  type DrawingItem,
+  type DrawingPoint,
+  regionBetween,
+  TINT,
+} from '../drafting/index.js';
+import {
   type EdgeReference,
   type Face,
   fromStart,
@@ -12,9 +20,7 @@ import {
 import { edgeName, faceName, isMirrored, type Part, partNames, sizeOf } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { notchedOutline } from './cut.js';
-import { type DimensionItem, type Drawing, type DrawingItem, type DrawingPoint, regionBetween } from './drawing.js';
 import { pinHandles } from './handles.js';
-import { TINT } from './tints.js';
 
 /**
  * One part as it lies on the bench with a face up: its outline, what is cut and bored in that face in full lines, what

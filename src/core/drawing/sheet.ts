@@ -1,4 +1,4 @@
-import type { DimensionItem, Drawing, DrawingPoint, DrawingSide } from './drawing.js';
+import type { DimensionItem, Drawing, DrawingPoint, DrawingSide } from '../drafting/index.js';
 
 /**
  * Lays a drawing on a sheet: chooses a scale, leaves room for the dimensions, and places every dimension text so that

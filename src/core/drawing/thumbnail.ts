@@ -1,5 +1,5 @@
+import type { DrawingItem, DrawingPoint, LineWeight, Tint } from '../drafting/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { DrawingItem, DrawingPoint, LineWeight, Tint } from './drawing.js';
 import { drawElevation } from './elevation.js';
 
 /** A small drawing in mm, y down from its top: what lies behind first, alike regions gathered in one SVG path. */

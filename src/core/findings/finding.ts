@@ -1,13 +1,13 @@
 import type { Fitting, Joint } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
 import type { Cabinet, JobHead, Resolved, SettingPath } from '../document/index.js';
+import type { AnyKind, Fitted } from '../fitted/index.js';
 import type { Front } from '../fronts/index.js';
-import type { HungDoor, SwingContact } from '../hinges/index.js';
 import { type Act, type EditPath, pathTo } from '../job/index.js';
 import type { Box, Face } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
+import type { Motion, Room, SwingContact } from '../motions/index.js';
 import type { Part, PartRow } from '../parts/index.js';
-import type { PlacedPull } from '../pulls/index.js';
 import type { Bay, PinGrid } from '../shelves/index.js';
 
 /** stop: cannot be built or fitted. warn: will cost you later. note: a judgement call. */
@@ -49,8 +49,11 @@ export interface BuiltCabinet {
   readonly grid: PinGrid | undefined;
   /** The openings with adjustable shelves. */
   readonly bays: readonly Bay[];
-  readonly pulls: readonly PlacedPull[];
-  readonly doors: readonly HungDoor[];
+  /** What each kind of fitted thing made of it, by kind. */
+  readonly fitted: Fitted;
+  /** The space things take when shut, and the space they sweep. */
+  readonly rooms: readonly Room[];
+  readonly motions: readonly Motion[];
   /** What doors touch when they open, by front. */
   readonly contacts: ReadonlyMap<string, SwingContact>;
   /** Bought things that are counted, such as legs. */
@@ -61,6 +64,8 @@ export interface BuiltCabinet {
 /** What a rule may look at, and how it writes a length. */
 export interface RuleContext extends BuiltCabinet {
   readonly head: JobHead;
+  /** Every kind of fitted thing. */
+  readonly kinds: readonly AnyKind[];
   /** A length in mm as the job shows it, with its unit. */
   show(mm: number): string;
 }

@@ -1,7 +1,6 @@
 import { grainGroups } from '../fronts/index.js';
-import { frontName } from '../hinges/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingDraft, type FindingRule, keysOf, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, settingPath } from './finding.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
 const insetWithoutStop: FindingRule = {
@@ -76,81 +75,6 @@ const frontsMeet: FindingRule = {
   },
 };
 
-/** A pull the library does not have. */
-const pullMissing: FindingRule = {
-  id: 'fronts/pull-missing',
-  check({ cabinet, fronts, resolved, head }) {
-    const { pulls } = resolved.settings;
-    return (['doors', 'drawers'] as const).flatMap((which): FindingDraft[] => {
-      const { value } = pulls[which];
-      const used = fronts.some(({ kind }) => kind === (which === 'doors' ? 'door' : 'drawer'));
-      if (!used || value === 'none' || head.hardware.pulls.some(({ id }) => id === value)) return [];
-      const path = settingPath({ cabinet }, `pulls/${which}`);
-      return [
-        {
-          severity: 'warn',
-          what: `The pull "${value}" on the ${which} is not in the library.`,
-          why: 'Its holes cannot be placed. Choose one the library has, or bring the library it stands in.',
-          settings: [path],
-          fixes: [
-            ...head.hardware.pulls
-              .slice(0, 2)
-              .map(({ id, name }) => ({ label: `Take the ${name}`, edits: [{ path, value: id }] })),
-            { label: 'Bore none', edits: [{ path, value: 'none' }] },
-          ],
-        },
-      ];
-    });
-  },
-};
-
-/** A pull that reaches beyond its front. */
-const pullTooLong: FindingRule = {
-  id: 'fronts/pull-too-long',
-  check: ({ fronts, pulls, cabinet, show }) =>
-    pulls.flatMap(({ frontKey, profile, extent }): FindingDraft[] => {
-      const front = fronts.find(({ key }) => key === frontKey);
-      if (!front) return [];
-      const over = Math.max(
-        front.h.low.mm - extent.min[0],
-        extent.max[0] - front.h.high.mm,
-        front.v.low.mm - extent.min[2],
-        extent.max[2] - front.v.high.mm,
-      );
-      if (over <= TOLERANCE_MM) return [];
-      return [
-        {
-          severity: 'warn',
-          what: `The ${profile.name} stands ${show(over)} over the edge of ${frontName(front)}.`,
-          why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
-          numbers: [front.h.size, front.v.size],
-          parts: keysOf(front),
-          settings: [settingPath({ cabinet }, `pulls/${front.kind === 'door' ? 'doors' : 'drawers'}`)],
-        },
-      ];
-    }),
-};
-
-/** A band so thick that the hinge cup runs into it. */
-const bandTooThick: FindingRule = {
-  id: 'fronts/band-too-thick',
-  check: ({ doors, cabinet, show }) =>
-    doors.flatMap(({ front, chosen, bored }): FindingDraft[] => {
-      const band = bored?.bands[0]?.thickness;
-      if (!band || chosen?.kind !== 'concealed' || band.mm < chosen.offset) return [];
-      return [
-        {
-          severity: 'warn',
-          what: `The band on ${frontName(front)} is ${show(band.mm)} thick and the hinge cup begins ${show(chosen.offset)} from the edge.`,
-          why: 'The cup would cut through the glue line and the band breaks away there. Take a thinner band or a larger cup offset.',
-          numbers: [band],
-          parts: keysOf(front),
-          settings: [settingPath({ cabinet }, 'banding/frontThickness')],
-        },
-      ];
-    }),
-};
-
 /** A blank for fronts with running grain that no sheet is large enough for. */
 const grainBlank: FindingRule = {
   id: 'fronts/grain-blank-too-large',
@@ -180,12 +104,4 @@ const grainBlank: FindingRule = {
     }),
 };
 
-export const frontRules: readonly FindingRule[] = [
-  insetWithoutStop,
-  lippedBinds,
-  frontsMeet,
-  pullMissing,
-  pullTooLong,
-  bandTooThick,
-  grainBlank,
-];
+export const frontRules: readonly FindingRule[] = [insetWithoutStop, lippedBinds, frontsMeet, grainBlank];

@@ -1,39 +1,37 @@
 import type { JobHead } from '../document/index.js';
+import type { AnyKind } from '../fitted/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
 import { frontRules } from './fronts.js';
-import { hingeRules } from './hinges.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
-import { neighbourRules } from './neighbours.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
-import { swingRules } from './swings.js';
 
-/** Every rule there is. A new family is one file and one line here. */
-export const findingRules: readonly FindingRule[] = [
+/** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
+const constructionRules: readonly FindingRule[] = [
   ...sizeRules,
   ...carcassRules,
   ...backRules,
   ...frontRules,
   ...shelfRules,
-  ...hingeRules,
-  ...swingRules,
   ...machiningRules,
   ...materialRules,
 ];
 
-/** Every rule about two cabinets side by side. */
-export { neighbourRules };
+/** Every rule there is, about the construction and about each kind of fitted thing. */
+export function rulesOf(kinds: readonly AnyKind[]): FindingRule[] {
+  return [...constructionRules, ...kinds.flatMap(({ rules = [] }) => rules)];
+}
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
 /** Runs every rule over one built cabinet; stops come first. */
-export function checkCabinet(head: JobHead, built: BuiltCabinet): Finding[] {
-  const context: RuleContext = { ...built, head, show: (mm) => formatLengthWithUnit(mm, head.display) };
-  return findingRules
+export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
+  const context: RuleContext = { ...built, head, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
+  return rulesOf(kinds)
     .flatMap((rule) =>
       rule.check(context).map(
         (draft): Finding => ({
@@ -51,14 +49,34 @@ export function checkCabinet(head: JobHead, built: BuiltCabinet): Finding[] {
 }
 
 /** Runs every rule over two cabinets that stand side by side. */
-export function checkNeighbours(head: JobHead, left: BuiltCabinet, right: BuiltCabinet): Finding[] {
+export function checkNeighbours(
+  head: JobHead,
+  left: BuiltCabinet,
+  right: BuiltCabinet,
+  kinds: readonly AnyKind[],
+): Finding[] {
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
-  return neighbourRules.flatMap((rule) =>
-    rule
-      .check(left, right, show)
-      .map((draft): Finding => ({ rule: rule.id, numbers: [], parts: [], settings: [], fixes: [], ...draft })),
-  );
+  return kinds
+    .flatMap(({ neighbourRules = [] }) => neighbourRules)
+    .flatMap((rule) =>
+      rule
+        .check(left, right, show)
+        .map((draft): Finding => ({ rule: rule.id, numbers: [], parts: [], settings: [], fixes: [], ...draft })),
+    );
 }
 
-export type { BuiltCabinet, Finding, FindingRule, Severity } from './finding.js';
-export { neighbourShift } from './neighbours.js';
+export {
+  type BuiltCabinet,
+  capital,
+  type Finding,
+  type FindingDraft,
+  type FindingRule,
+  keysOf,
+  type NeighbourDraft,
+  type NeighbourRule,
+  type RuleContext,
+  type Severity,
+  settingPath,
+} from './finding.js';
+export { settled } from './machining.js';
+export { type NeighbourShift, neighbourShift } from './neighbours.js';

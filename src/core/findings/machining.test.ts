@@ -43,7 +43,9 @@ test('plates half in a pin hole are found where they are, on both sides', () => 
   assert.ok(solved && first.at);
   const side = partOf(solved, first.parts[0] ?? '');
   const z = toCabinet(side.placement, first.at.u, first.at.v, 0)[2];
-  const plates = solved.doors.flatMap(({ places }) => places.flatMap(({ onCase }) => [onCase.mm - 16, onCase.mm + 16]));
+  const plates = solved.fitted.hinges.flatMap(({ places }) =>
+    places.flatMap(({ onCase }) => [onCase.mm - 16, onCase.mm + 16]),
+  );
   assert.ok(
     plates.some((plate) => Math.abs(plate - z) < 12),
     `${z} is by none of ${plates}`,
@@ -74,7 +76,7 @@ test('a rear line that breaks into the groove of the back is brought forward by 
 
 test('a hinge that is moved stays decided, and the others stay with the rule', () => {
   const { job } = after(withShelf, /^Move hinge 1/);
-  const places = solve(job).cabinets[0]?.doors[0]?.places ?? [];
+  const places = solve(job).cabinets[0]?.fitted.hinges[0]?.places ?? [];
   assert.deepEqual(
     places.map(({ decided }) => decided),
     [true, false],

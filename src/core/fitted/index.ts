@@ -1,3 +1,17 @@
-export { hingeSettings } from './hinges/settings.js';
-export { pinSettings } from './pins/settings.js';
-export { pullSettings } from './pulls/settings.js';
+export { allKinds, type Fitted, type FittedCabinet, fitAll } from './fit.js';
+export * from './hinges/index.js';
+export type { AnyKind, Fit, FitContext, Kind, LibraryColumn, NamedProfile } from './kind.js';
+export { kinds } from './kinds.js';
+export {
+  HARDWARE_FORMAT,
+  HARDWARE_VERSION,
+  type Hardware,
+  hardwareSchema,
+  type KindLibrary,
+  libraries,
+  mergeHardware,
+  startingHardware,
+  withYoungerKinds,
+} from './library.js';
+export { holesOf } from './pins/index.js';
+export type { PlacedPull, PullProfile } from './pulls/index.js';

@@ -163,3 +163,9 @@ function overlayOf(hinged: 'left' | 'right', { face, clear }: Cell): Dim {
   const overlay = hinged === 'left' ? clear.h.low.minus(face.h.low) : face.h.high.minus(clear.h.high);
   return overlay.as('overlay on the hinge side');
 }
+
+/** What a front is called in a sentence. */
+export function frontName({ parts, key }: Pick<Front, 'parts' | 'key'>): string {
+  const name = parts[0]?.name ?? key;
+  return (name.split(':')[0] ?? name).toLowerCase();
+}

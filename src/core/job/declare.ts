@@ -16,6 +16,8 @@ export interface Declared<T> {
   /** One line on what the choice costs or gains. */
   readonly trade?: string;
   readonly defaults: Readonly<Record<HouseSet, T>>;
+  /** The kind of hardware whose profiles it names. */
+  readonly from?: string;
   /** Absent for what always matters. */
   readonly when?: Matters;
   /** Where it is decided, when that is not the row it would have in its section. */
@@ -79,7 +81,7 @@ function declared<T>(
   label: string,
   measure: Declared<T>['measure'],
   { metric, inch, trade, when, place, since = FIRST, before }: Common<T>,
-  more: Pick<Declared<T>, 'limits' | 'options'> = {},
+  more: Pick<Declared<T>, 'limits' | 'options' | 'from'> = {},
 ): Declared<T> {
   return {
     schema,
@@ -125,8 +127,11 @@ export function choice<const T extends Readonly<Record<string, string>>>(
 }
 
 /** A short text that names something, such as a material id. */
-export function name(label: string, common: Common<string>): Declared<string> {
-  return declared(z.string().trim().min(1).max(80), label, 'choice', common);
+export function name(
+  label: string,
+  { from, ...common }: Common<string> & { readonly from?: string },
+): Declared<string> {
+  return declared(z.string().trim().min(1).max(80), label, 'choice', common, from ? { from } : {});
 }
 
 /** Settings by name, in groups of any depth. */

@@ -77,19 +77,19 @@ test('half overlay: two doors share a partition, each laps half of what the gap 
       parts: [door('a', 'right'), door('b', 'left')],
     },
   });
-  for (const each of solved.doors) {
+  for (const each of solved.fitted.hinges) {
     assert.equal(each.wish.fit, 'half');
     near(each.wish.overlay.mm, (18 - 3) / 2);
     near(each.wish.gap.mm, 3);
     assert.ok(each.chosen?.profile.fits.includes('half'));
   }
-  const [a, b] = solved.doors.map(({ carrier }) => carrier?.key);
+  const [a, b] = solved.fitted.hinges.map(({ carrier }) => carrier?.key);
   assert.equal(a, b, 'both on the one partition');
 });
 
 test('a lipped door asks for less than nothing: minus its clearance', () => {
   const solved = solveWith({ settings: { fronts: { fit: 'lipped', lip: 8, rebateWidth: 9.5, rebateDepth: 5 } } });
-  const [door] = solved.doors;
+  const [door] = solved.fitted.hinges;
   near(door?.wish.overlay.mm, -1.5);
   assert.match(
     door ? tapeText(door.wish.overlay, (mm) => String(Math.round(mm * 10) / 10)).replaceAll('\n', ' ') : '',

@@ -1,9 +1,9 @@
 import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
 import { drawerBoxes } from '../drawers/index.js';
 import type { Finding } from '../findings/index.js';
+import { allKinds, type Fitted } from '../fitted/index.js';
 import { frameSizes } from '../frame/index.js';
 import { grainGroups } from '../fronts/index.js';
-import type { HungDoor } from '../hinges/index.js';
 import type { Rectangle } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Edge, edgeName, type Part } from '../parts/index.js';
@@ -41,7 +41,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
 type Size = (dim: Dim) => number | { mm: number; tape: string };
 
 function presentCabinet(solved: SolvedCabinet, size: Size) {
-  const { cabinet, resolved, box, face, fronts, rows, doors, pulls, bays, fittings } = solved;
+  const { cabinet, resolved, box, face, fronts, rows, fitted, bays, fittings } = solved;
   const { bottomUnder, topOver, engagement, ...sizes } = box;
   const spans = ({ h, v }: Rectangle) => ({
     left: size(h.low),
@@ -85,13 +85,7 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       ...(front.overlay ? { overlay: size(front.overlay) } : {}),
     })),
     parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
-    hinges: doors.map((door) => presentDoor(door, size)),
-    pulls: pulls.map(({ frontKey, profile, upright, holes }) => ({
-      front: frontKey,
-      profile: profile.id,
-      upright,
-      holes: holes.map(({ across, up }) => ({ across: size(across), up: size(up) })),
-    })),
+    ...presentFitted(fitted, size),
     shelves: bays.flatMap(({ cell, places }) =>
       places.map(({ underside, hole }, at) => ({
         key: `shelf/${cell.opening.id}/${at + 1}`,
@@ -115,28 +109,11 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
   };
 }
 
-function presentDoor({ front, chosen, wish, weight, places, stopAngle }: HungDoor, size: Size) {
-  const choice =
-    chosen?.kind === 'concealed'
-      ? {
-          profile: chosen.profile.id,
-          plate: chosen.plate,
-          cupOffset: chosen.offset,
-          reached: roundForExport(chosen.reached),
-          residual: roundForExport(chosen.residual),
-        }
-      : chosen
-        ? { profile: chosen.profile.id, mortise: roundForExport(chosen.mortise) }
-        : {};
-  return {
-    front: front.key,
-    fit: wish.fit,
-    wantedOverlay: size(wish.overlay),
-    weight: size(weight),
-    stopAngle,
-    ...choice,
-    places: places.map(({ onDoor, onCase, clear }) => ({ onDoor: size(onDoor), onCase: size(onCase), clear })),
-  };
+/** What each kind of fitted thing says of itself. */
+function presentFitted(fitted: Fitted, size: Size): Record<string, unknown> {
+  return Object.fromEntries(
+    allKinds.flatMap(({ id, present }) => (present ? [[id, present(fitted[id as keyof Fitted] as never, size)]] : [])),
+  );
 }
 
 function mapped(sizes: Record<string, Dim>, size: Size) {

@@ -1,6 +1,6 @@
 import type { Dim } from '../../core/derive/index.js';
+import type { PlacedPull } from '../../core/fitted/index.js';
 import { type Front, grainGroups } from '../../core/fronts/index.js';
-import type { PlacedPull } from '../../core/pulls/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
@@ -12,7 +12,7 @@ export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
   const front = solved.fronts.find(({ parts }) => parts.some((part) => part.key === selected));
   if (!front) return null;
   const again = (each: SolvedCabinet) => each.fronts.find(({ key }) => key === front.key);
-  const pulls = solved.pulls.filter(({ frontKey }) => frontKey === front.key);
+  const pulls = solved.fitted.pulls.filter(({ frontKey }) => frontKey === front.key);
   return (
     <section aria-label="This front" className="sheet p-3">
       <h2 className="caps">This front</h2>
@@ -45,7 +45,9 @@ function PullHoles({ pulls }: { pulls: readonly PlacedPull[] }) {
       type="button"
       className="min-h-7 font-semibold hover:text-pencil"
       onClick={() =>
-        openTape((each) => each.pulls.filter(({ frontKey }) => frontKey === first?.frontKey)[at]?.holes[hole]?.[which])
+        openTape(
+          (each) => each.fitted.pulls.filter(({ frontKey }) => frontKey === first?.frontKey)[at]?.holes[hole]?.[which],
+        )
       }
     >
       <Length mm={dim.mm} style={style} />

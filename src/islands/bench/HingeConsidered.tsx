@@ -1,5 +1,14 @@
-import type { HingeProfile } from '../../core/document/index.js';
-import { FIT_WORDS, gapForOverlay, type HingeSolution, type HungDoor, solutionId } from '../../core/hinges/index.js';
+import type { HingeProfile } from '../../core/fitted/index.js';
+import {
+  consideredFor,
+  FIT_WORDS,
+  familyOf,
+  gapForOverlay,
+  type HingeSolution,
+  type HungDoor,
+  solutionId,
+  solutionsOf,
+} from '../../core/fitted/index.js';
 import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
@@ -9,7 +18,10 @@ import { useBench } from './context.js';
 
 /** The whole library seen from one door: what would hang it and the reveal it gives, what is ruled out and by what. */
 export function HingeConsidered({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
-  const { wish, considered, solutions } = door;
+  const { wish } = door;
+  const library = useBench((state) => state.job.hardware.hinges);
+  const considered = consideredFor(door, library);
+  const solutions = solutionsOf(wish, library);
   const closing = choiceOf(solved, 'hinges/closing');
   const beside = solved.contacts.get(door.front.key);
   const asked: [string, string][] = [
@@ -83,7 +95,7 @@ function Reached({
   if (!best)
     return (
       <p className="min-h-7 leading-snug text-ink-soft">
-        {profile.name}: {profile.family === 'noMortise' ? 'sets another gap than this' : 'does not reach this overlay'}
+        {profile.name}: {familyOf(profile).misses}
       </p>
     );
   const fine = { ...style, mmStep: 0.1 };

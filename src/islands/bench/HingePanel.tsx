@@ -1,16 +1,18 @@
 import { useState } from 'react';
 import type { Dim } from '../../core/derive/index.js';
-import { isConcealed } from '../../core/document/index.js';
-import { hingeKey, hingeOfKey } from '../../core/drawing/index.js';
 import {
+  consideredFor,
   FIT_WORDS,
   type HingeSolution,
   type HungDoor,
+  hingeKey,
+  hingeOfKey,
   leastGap,
   overlayForReveal,
   solutionId,
-  solveHinge,
-} from '../../core/hinges/index.js';
+  solutionsOf,
+  withGap,
+} from '../../core/fitted/index.js';
 import { type Edit, pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
@@ -29,10 +31,10 @@ export function HingePanel({ solved }: { solved: SolvedCabinet }) {
   const view = useBench((state) => state.view);
   const show = useBench((state) => state.show);
   const openTape = useBench((state) => state.openTape);
-  const door = doorOf(solved, selected) ?? (view === 'hinge' ? solved.doors[0] : undefined);
+  const door = doorOf(solved, selected) ?? (view === 'hinge' ? solved.fitted.hinges[0] : undefined);
   if (!door) return null;
   const { key } = door.front;
-  const again = (each: SolvedCabinet) => each.doors.find(({ front }) => front.key === key);
+  const again = (each: SolvedCabinet) => each.fitted.hinges.find(({ front }) => front.key === key);
   return (
     <section aria-label="Hinges of this door" className="sheet p-3" key={key}>
       <h2 className="caps">Hinges of this door</h2>
@@ -78,7 +80,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
   const style = useBench((state) => state.job.display);
   const openTape = useBench((state) => state.openTape);
   const { key } = door.front;
-  const again = (each: SolvedCabinet) => each.doors.find(({ front }) => front.key === key);
+  const again = (each: SolvedCabinet) => each.fitted.hinges.find(({ front }) => front.key === key);
   const fine = { ...style, mmStep: 0.1 };
   const number = (dim: Dim, pick: (door: HungDoor) => Dim) => (
     <button
@@ -141,7 +143,7 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
     <button
       type="button"
       className="min-h-7 font-semibold hover:text-pencil"
-      onClick={() => openTape((each) => each.doors.find(({ front }) => front.key === key)?.places[at]?.[which])}
+      onClick={() => openTape((each) => each.fitted.hinges.find(({ front }) => front.key === key)?.places[at]?.[which])}
     >
       <Length mm={door.places[at]?.[which].mm ?? 0} style={style} />
     </button>
@@ -204,10 +206,9 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const { thickness } = solved.resolved.materials.side;
   const tryable = door.wish.fit === 'full' && door.wish.carcass === 'frameless';
   const own = tryable ? overlayForReveal(thickness.mm, door.wish.overlay.mm) : null;
-  const wanted = reveal === null ? door.wish.overlay.mm : overlayForReveal(thickness.mm, reveal);
-  const left = door.considered.flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
-  const solutions: readonly HingeSolution[] =
-    reveal === null ? door.solutions : solveHinge(wanted, left.filter(isConcealed));
+  const library = useBench((state) => state.job.hardware.hinges);
+  const left = consideredFor(door, library).flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
+  const solutions = solutionsOf(reveal === null ? door.wish : withGap(door.wish, reveal), left);
   const { id: cabinetId } = solved.cabinet;
   return (
     <div className="mt-2 border-t border-dashed border-rule pt-1.5">

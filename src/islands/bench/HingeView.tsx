@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
-import { drawHingeCorner, hingeOfKey } from '../../core/drawing/index.js';
-import { frontName, type HungDoor } from '../../core/hinges/index.js';
+import { drawHingeCorner, type HungDoor, hingeOfKey } from '../../core/fitted/index.js';
+import { frontName } from '../../core/fronts/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { DrawingSheet } from './DrawingSheet.js';
@@ -8,7 +8,7 @@ import { DrawingSheet } from './DrawingSheet.js';
 /** The door a selected part or hinge belongs to. */
 export function doorOf(solved: SolvedCabinet, selected: string | null): HungDoor | undefined {
   const hinge = hingeOfKey(selected);
-  return solved.doors.find(
+  return solved.fitted.hinges.find(
     ({ front }) => front.key === hinge?.frontKey || front.parts.some((part) => part.key === selected),
   );
 }
@@ -17,11 +17,11 @@ export function doorOf(solved: SolvedCabinet, selected: string | null): HungDoor
 export function HingeView({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
   const selected = useBench((state) => state.selected);
   const jobName = useBench((state) => state.job.name);
-  const door = doorOf(solved, selected) ?? solved.doors[0];
+  const door = doorOf(solved, selected) ?? solved.fitted.hinges[0];
   const key = door?.front.key;
   const draw = useCallback(
     (each: SolvedCabinet) => {
-      const shown = each.doors.find(({ front }) => front.key === key);
+      const shown = each.fitted.hinges.find(({ front }) => front.key === key);
       return shown && drawHingeCorner(each, shown, jobName);
     },
     [key, jobName],
@@ -48,7 +48,7 @@ export function DoorChooser({ solved }: { solved: SolvedCabinet }) {
   const view = useBench((state) => state.view);
   const selected = useBench((state) => state.selected);
   const select = useBench((state) => state.select);
-  const door = doorOf(solved, selected) ?? solved.doors[0];
+  const door = doorOf(solved, selected) ?? solved.fitted.hinges[0];
   if (view !== 'hinge' || !door) return null;
   return (
     <select
@@ -56,11 +56,11 @@ export function DoorChooser({ solved }: { solved: SolvedCabinet }) {
       className="entry ml-2"
       value={door.front.key}
       onChange={(event) => {
-        const next = solved.doors.find(({ front }) => front.key === event.currentTarget.value);
+        const next = solved.fitted.hinges.find(({ front }) => front.key === event.currentTarget.value);
         select(next?.front.parts[0]?.key ?? null);
       }}
     >
-      {solved.doors.map(({ front }) => (
+      {solved.fitted.hinges.map(({ front }) => (
         <option key={front.key} value={front.key}>
           {frontName(front)}
         </option>

@@ -1,20 +1,16 @@
 import { FileDown, FileUp, Trash2, Wrench } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
+import { readHardwareText } from '../../core/document/index.js';
 import {
   type Hardware,
-  type HingeProfile,
-  isConcealed,
+  type KindLibrary,
+  libraries,
   mergeHardware,
-  type PullProfile,
-  readHardwareText,
-} from '../../core/document/index.js';
-import { FAMILY_WORDS } from '../../core/hinges/index.js';
+  type NamedProfile,
+} from '../../core/fitted/index.js';
 import { pathTo } from '../../core/job/index.js';
-import { formatMm } from '../../core/units/index.js';
 import { useBench } from './context.js';
-
-const FITS = { full: 'full overlay', half: 'half overlay', inset: 'inset', lipped: 'lipped' } as const;
 
 /** The hardware library of the job: what is in it, from where, and the way in and out as an open file. */
 export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<void> }) {
@@ -25,10 +21,7 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
   const set = (label: string, next: Hardware) => {
     const outcome = act({
       label,
-      edits: [
-        { path: pathTo.library('hinges'), value: next.hinges },
-        { path: pathTo.library('pulls'), value: next.pulls },
-      ],
+      edits: libraries.map(({ id }) => ({ path: pathTo.library(id), value: next[id] })),
     });
     if (!outcome.ok) setWord({ text: outcome.message, refused: true });
     return outcome.ok;
@@ -42,17 +35,12 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
       setWord({ text: `${chosen.name}: ${first?.message ?? 'it could not be read.'}${where}${rest}`, refused: true });
       return;
     }
-    const { hinges, pulls } = read.value;
+    const came = libraries.map(({ id, label }) => `${read.value[id].length} ${label.toLowerCase()}`).join(' and ');
     if (set(`Library ${chosen.name}`, mergeHardware(library, read.value)))
-      setWord({
-        text: `${hinges.length} hinges and ${pulls.length} pulls came in from ${chosen.name}.`,
-        refused: false,
-      });
+      setWord({ text: `${came} came in from ${chosen.name}.`, refused: false });
   };
-  const without = (id: string): Hardware => ({
-    hinges: library.hinges.filter((profile) => profile.id !== id),
-    pulls: library.pulls.filter((profile) => profile.id !== id),
-  });
+  const without = (kind: keyof Hardware, id: string) =>
+    ({ ...library, [kind]: library[kind].filter((profile) => profile.id !== id) }) as Hardware;
   const leave = async () => {
     await flush();
     window.location.assign(`/api/jobs/${jobId}/hardware.json`);
@@ -102,8 +90,14 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
             </p>
           )}
           <div className="mt-3 min-h-0 overflow-y-auto">
-            <Hinges profiles={library.hinges} onRemove={(id) => set('Hinge taken out of the library', without(id))} />
-            <Pulls profiles={library.pulls} onRemove={(id) => set('Pull taken out of the library', without(id))} />
+            {libraries.map((each) => (
+              <Profiles
+                key={each.id}
+                library={each}
+                profiles={library[each.id]}
+                onRemove={(id) => set(`${each.one} taken out of the library`, without(each.id, id))}
+              />
+            ))}
           </div>
         </Dialog.Content>
       </Dialog.Portal>
@@ -113,16 +107,29 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
 
 const HEAD = 'sticky top-0 z-10 bg-sheet text-left shadow-[0_1px_0_var(--color-ink)]';
 
-function Hinges({ profiles, onRemove }: { profiles: readonly HingeProfile[]; onRemove: (id: string) => void }) {
+/** The profiles of one kind: its own columns between name and source. */
+function Profiles({
+  library,
+  profiles,
+  onRemove,
+}: {
+  library: KindLibrary;
+  profiles: readonly NamedProfile[];
+  onRemove: (id: string) => void;
+}) {
   return (
-    <table className="w-full border-collapse text-[0.9375rem]">
-      <caption className="sr-only">Hinges</caption>
+    <table className="mb-4 w-full border-collapse text-[0.9375rem]">
+      <caption className="sr-only">{library.label}</caption>
       <thead className={HEAD}>
         <tr className="h-8 whitespace-nowrap">
-          <th className="font-semibold">{profiles.length} hinges</th>
-          <th className="px-2 font-semibold">Doors</th>
-          <th className="px-2 text-right font-semibold">Opens</th>
-          <th className="px-2 font-semibold">Figures</th>
+          <th className="font-semibold">
+            {profiles.length} {library.label.toLowerCase()}
+          </th>
+          {library.columns.map(({ title, numeric }) => (
+            <th key={title} className={`px-2 font-semibold ${numeric ? 'text-right' : ''}`}>
+              {title}
+            </th>
+          ))}
           <th className="px-2 font-semibold">Source</th>
           <th>
             <span className="sr-only">Remove</span>
@@ -136,19 +143,12 @@ function Hinges({ profiles, onRemove }: { profiles: readonly HingeProfile[]; onR
               <span className="font-semibold">{profile.name}</span>
               <br />
               <span className="text-ink-soft">
-                {profile.maker}, {FAMILY_WORDS[profile.family].replace(/^a /, '')}
-                {profile.stock ? '' : ', to order'}
+                {[profile.maker, library.sort?.(profile), profile.stock ? '' : 'to order'].filter(Boolean).join(', ')}
               </span>
             </td>
-            <td className="px-2 py-1.5">
-              {profile.fits.map((fit) => FITS[fit]).join(', ')}
-              <br />
-              <span className="text-ink-soft">
-                {profile.carcass.map((kind) => (kind === 'frame' ? 'face frame' : 'frameless')).join(', ')}
-              </span>
-            </td>
-            <td className="px-2 py-1.5 text-right">{profile.opening}°</td>
-            <td className="px-2 py-1.5">{figuresOf(profile)}</td>
+            {library.columns.map((column) => (
+              <Shown key={column.title} value={column.show(profile)} numeric={column.numeric === true} />
+            ))}
             <td className="max-w-56 px-2 py-1.5 text-[0.875rem] text-ink-soft">{profile.note}</td>
             <td className="py-1">
               <Remove name={profile.name} onRemove={() => onRemove(profile.id)} />
@@ -160,52 +160,18 @@ function Hinges({ profiles, onRemove }: { profiles: readonly HingeProfile[]; onR
   );
 }
 
-/** The numbers a maker compares hinges by. */
-function figuresOf(profile: HingeProfile): string {
-  if (!isConcealed(profile)) {
-    const { length, width, closed } = profile.leaf;
-    return `leaf ${formatMm(length)} by ${formatMm(width)}, closed ${formatMm(closed)}, ${profile.leaf.screws} screws each`;
-  }
-  const { arm, cup, plates, sideAdjust } = profile;
-  return `arm ${formatMm(arm)}, cup ${formatMm(cup.least)} to ${formatMm(cup.most)}, plates ${plates.map((plate) => formatMm(plate)).join(' ')}, side ±${formatMm(sideAdjust)}`;
-}
-
-function Pulls({ profiles, onRemove }: { profiles: readonly PullProfile[]; onRemove: (id: string) => void }) {
+function Shown({ value, numeric }: { value: string | readonly [string, string]; numeric: boolean }) {
+  const [first, second] = typeof value === 'string' ? [value] : value;
   return (
-    <table className="mt-4 w-full border-collapse text-[0.9375rem]">
-      <caption className="sr-only">Pulls and knobs</caption>
-      <thead className={HEAD}>
-        <tr className="h-8 whitespace-nowrap">
-          <th className="font-semibold">{profiles.length} pulls and knobs</th>
-          <th className="px-2 text-right font-semibold">Holes apart</th>
-          <th className="px-2 text-right font-semibold">Stands off</th>
-          <th className="px-2 text-right font-semibold">Hole</th>
-          <th className="px-2 text-right font-semibold">Weight, kg</th>
-          <th className="px-2 font-semibold">Source</th>
-          <th>
-            <span className="sr-only">Remove</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {profiles.map((profile) => (
-          <tr key={profile.id} className="border-b border-sheet-edge">
-            <td className="py-1">
-              <span className="font-semibold">{profile.name}</span>{' '}
-              <span className="text-ink-soft">{profile.maker}</span>
-            </td>
-            <td className="px-2 text-right">{profile.centres === 0 ? 'one hole' : formatMm(profile.centres)}</td>
-            <td className="px-2 text-right">{formatMm(profile.projection)}</td>
-            <td className="px-2 text-right">{formatMm(profile.hole)}</td>
-            <td className="px-2 text-right">{profile.weight.toFixed(2)}</td>
-            <td className="max-w-56 px-2 text-[0.875rem] text-ink-soft">{profile.note}</td>
-            <td>
-              <Remove name={profile.name} onRemove={() => onRemove(profile.id)} />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <td className={`px-2 py-1.5 ${numeric ? 'text-right' : ''}`}>
+      {first}
+      {second !== undefined && (
+        <>
+          <br />
+          <span className="text-ink-soft">{second}</span>
+        </>
+      )}
+    </td>
   );
 }
 

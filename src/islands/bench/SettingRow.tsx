@@ -118,8 +118,10 @@ function ChoiceSetting({
     setProblem(outcome.ok ? null : outcome.message);
     return outcome;
   };
-  const pulls = useBench((state) => state.job.hardware.pulls);
-  const options = leaf.options ? Object.entries(leaf.options) : libraryOptions(value, pulls);
+  const hardware = useBench((state) => state.job.hardware);
+  const options = leaf.options
+    ? Object.entries(leaf.options)
+    : libraryOptions(value, hardware[leaf.from as keyof typeof hardware] ?? []);
   return (
     <div className="flex flex-col gap-0.5 py-0.5">
       <span className="flex items-center justify-between gap-2">

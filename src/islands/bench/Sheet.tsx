@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react';
-import { drawElevation, drawPanel, drawSection, hingeOfKey } from '../../core/drawing/index.js';
+import { drawElevation, drawPanel, drawSection } from '../../core/drawing/index.js';
+import { hingeOfKey } from '../../core/fitted/index.js';
 import type { Face } from '../../core/machining/index.js';
 import { faceName } from '../../core/parts/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
@@ -73,7 +74,9 @@ function useShownRow(solved: SolvedCabinet) {
   const selected = useBench((state) => state.selected);
   const hinge = hingeOfKey(selected);
   // A selected hinge is shown where its plate stands.
-  const wanted = hinge ? solved.doors.find(({ front }) => front.key === hinge.frontKey)?.carrier?.key : selected;
+  const wanted = hinge
+    ? solved.fitted.hinges.find(({ front }) => front.key === hinge.frontKey)?.carrier?.key
+    : selected;
   return solved.rows.find((row) => wanted && row.keys.includes(wanted)) ?? solved.rows[0];
 }
 

@@ -215,7 +215,7 @@ test('heights of shelves and hinges are kept one by one, and a wrong one is refu
   assert.ok(set('shelvesAt', [{ id: 's1', mm: 300 }]).ok);
   assert.ok(set('hingesAt', [{ id: 'h2', mm: 500 }]).ok);
   assert.deepEqual(
-    store.getState().solved.cabinets[0]?.doors[0]?.places.map(({ decided }) => decided),
+    store.getState().solved.cabinets[0]?.fitted.hinges[0]?.places.map(({ decided }) => decided),
     [false, true],
   );
   assert.ok(!set('shelvesAt', [{ id: 's1', mm: -4 }]).ok);
@@ -223,7 +223,7 @@ test('heights of shelves and hinges are kept one by one, and a wrong one is refu
   store.getState().undo();
   store.getState().undo();
   assert.equal(
-    store.getState().solved.cabinets[0]?.doors[0]?.places.some(({ decided }) => decided),
+    store.getState().solved.cabinets[0]?.fitted.hinges[0]?.places.some(({ decided }) => decided),
     false,
   );
 });

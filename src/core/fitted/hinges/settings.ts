@@ -1,21 +1,20 @@
 import { choice, degrees, length, name, not, section } from '../../job/index.js';
 import { inches } from '../../units/index.js';
+import { families } from './families/index.js';
+import type { HingeProfile } from './profile.js';
 
 const FIGURED = { 'hinges/family': not('none') } as const;
+
+const familyOptions = Object.fromEntries(families.map(({ id, option }) => [id, option])) as Record<
+  HingeProfile['family'],
+  string
+>;
 
 export const hingeSettings = section('Hinges', {
   hinges: {
     family: choice(
       'hinges',
-      {
-        any: 'whatever the library has',
-        concealed: 'concealed, two-piece',
-        compact: 'concealed, compact for frames',
-        semi: 'semi-concealed',
-        noMortise: 'butt, no mortise',
-        butt: 'butt, mortised',
-        none: 'not figured here',
-      },
+      { any: 'whatever the library has', ...familyOptions, none: 'not figured here' },
       {
         metric: 'any',
         trade:

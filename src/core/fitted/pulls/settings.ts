@@ -6,7 +6,7 @@ const ON_DRAWERS = { 'pulls/drawers': not('none') } as const;
 
 export const pullSettings = section('Pulls and knobs', {
   pulls: {
-    doors: name('pull on doors', { metric: 'harl-bow-128', inch: 'harl-knob' }),
+    doors: name('pull on doors', { from: 'pulls', metric: 'harl-bow-128', inch: 'harl-knob' }),
     fromEnd: length('pull from the corner of a door', {
       min: 5,
       max: 600,
@@ -28,7 +28,7 @@ export const pullSettings = section('Pulls and knobs', {
       inch: inches(42),
       when: ON_DOORS,
     }),
-    drawers: name('pull on drawers', { metric: 'harl-bow-128', inch: 'harl-knob' }),
+    drawers: name('pull on drawers', { from: 'pulls', metric: 'harl-bow-128', inch: 'harl-knob' }),
     drawerPlace: choice(
       'drawer pulls stand',
       { middle: 'in the middle of the front', rail: 'on the top rail' },

@@ -1,0 +1,21 @@
+export {
+  type DimensionItem,
+  type DragHandle,
+  type Drawing,
+  type DrawingItem,
+  type DrawingPoint,
+  type DrawingSide,
+  dimension,
+  type HardwareItem,
+  type HardwareSymbol,
+  type HoleItem,
+  type LineItem,
+  type LineWeight,
+  type MarkItem,
+  type RegionItem,
+  regionBetween,
+  type ShapeItem,
+  type Tint,
+  type TitleBlock,
+} from './drawing.js';
+export { TINT } from './tints.js';

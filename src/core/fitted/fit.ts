@@ -1,0 +1,69 @@
+import type { Fitting } from '../carcass/index.js';
+import { frontRooms, type Motion, type Room } from '../motions/index.js';
+import type { Part } from '../parts/index.js';
+import type { AnyKind, Fit, FitContext, Kind } from './kind.js';
+import { kinds } from './kinds.js';
+
+type FittedOf<K> = K extends Kind<infer _Id, infer _S, infer _P, infer F> ? F : never;
+/** What each kind makes of a cabinet, by its id. */
+export type Fitted = {
+  readonly [K in (typeof kinds)[number] as K['id']]: FittedOf<K>;
+};
+
+/** A cabinet with everything fitted. */
+export interface FittedCabinet {
+  readonly parts: readonly Part[];
+  readonly fitted: Fitted;
+  readonly buy: readonly Fitting[];
+  readonly rooms: readonly Room[];
+  readonly motions: readonly Motion[];
+}
+
+/** The kinds with their particulars forgotten. */
+export const allKinds = kinds as unknown as readonly AnyKind[];
+
+/** Each kind after those whose results it reads, otherwise as they are registered. */
+function inOrder(all: readonly AnyKind[]): AnyKind[] {
+  const done: AnyKind[] = [];
+  const waiting = [...all];
+  while (waiting.length > 0) {
+    const at = waiting.findIndex(({ after = [] }) => after.every((id) => done.some((kind) => kind.id === id)));
+    if (at < 0) throw new Error(`kinds wait for each other: ${waiting.map(({ id }) => id).join(', ')}`);
+    done.push(...waiting.splice(at, 1));
+  }
+  return done;
+}
+
+const order = inOrder(allKinds);
+
+/** Fits every kind into a cabinet, each after those it needs. */
+export function fitAll(carcass: Omit<FitContext, 'rooms' | 'fitted'>): FittedCabinet {
+  const fits = new Map<string, Fit<unknown>>();
+  const fitted: Record<string, unknown> = {};
+  let parts = carcass.parts;
+  let rooms: readonly Room[] = frontRooms(carcass.fronts);
+  for (const kind of order) {
+    const profiles = (carcass.head.hardware as unknown as Readonly<Record<string, never[]>>)[kind.id] ?? [];
+    const fit: Fit<unknown> = kind.fit({ ...carcass, parts, rooms, fitted }, profiles);
+    fits.set(kind.id, fit);
+    fitted[kind.id] = fit.fitted;
+    parts = withOperations(fit.parts ? [...parts, ...fit.parts] : parts, fit);
+    if (fit.rooms) rooms = [...rooms, ...fit.rooms];
+  }
+  const registered = allKinds.flatMap(({ id }) => fits.get(id) ?? []);
+  return {
+    parts,
+    fitted: fitted as Fitted,
+    buy: registered.flatMap(({ buy = [] }) => buy),
+    rooms,
+    motions: registered.flatMap(({ motions = [] }) => motions),
+  };
+}
+
+function withOperations(parts: readonly Part[], { operations }: Fit<unknown>): readonly Part[] {
+  if (!operations || operations.size === 0) return parts;
+  return parts.map((part) => {
+    const more = operations.get(part.key);
+    return more && more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+  });
+}

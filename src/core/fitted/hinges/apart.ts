@@ -1,0 +1,47 @@
+import { type RuleContext, settingPath, settled } from '../../findings/index.js';
+import type { Act } from '../../job/index.js';
+import type { Clash, Operation } from '../../machining/index.js';
+import { type Part, toCabinet } from '../../parts/index.js';
+import { freeHeightsOf, type HungDoor } from './hang.js';
+import { LEAST_APART, moveHinge } from './rules.js';
+
+/** Another height for the hinge, or the pin grid for all of them. */
+export function hingeApart(context: RuleContext, part: Part, clash: Clash, hinge: Operation): Act[] {
+  const acts = hingeElsewhere(context, part, clash, hinge);
+  const pins = [clash.a, clash.b].some(({ by }) => by.kind === 'pins');
+  if (pins && context.resolved.settings.hinges.snap.value !== 'grid')
+    acts.push({
+      label: 'Put the hinges on the pin grid',
+      edits: [{ path: settingPath(context, 'hinges/snap'), value: 'grid' }],
+    });
+  return acts;
+}
+
+/** The next free height for the hinge that is meant, on the grid where hinges stand on it. */
+function hingeElsewhere(context: RuleContext, part: Part, { u, v }: Clash, hinge: Operation): Act[] {
+  const door = context.fitted.hinges.find(({ front }) => front.key === hinge.by.front);
+  if (!door || !('positions' in hinge)) return [];
+  const z = toCabinet(part.placement, u, v, 0)[2];
+  const heights = door.places.map(({ onCase }) => onCase.mm);
+  const at = heights.reduce(
+    (best, height, n) => (Math.abs(height - z) < Math.abs((heights[best] ?? 0) - z) ? n : best),
+    0,
+  );
+  const own = heights[at];
+  if (own === undefined) return [];
+  const per = hinge.positions.length / heights.length;
+  const next = freeHeightsOf(door, context)
+    .filter((height) => Math.abs(height - own) > 1 && clearOfOthers(door, at, height))
+    .sort((a, b) => Math.abs(a - own) - Math.abs(b - own))
+    .find((height) => {
+      const positions = hinge.positions.map((position, n) =>
+        Math.floor(n / per) === at ? position.plus(height - own) : position,
+      );
+      return settled(context, part, hinge, { ...hinge, positions } as Operation);
+    });
+  return next === undefined ? [] : [moveHinge(context, door, at, next)];
+}
+
+function clearOfOthers({ places }: HungDoor, at: number, height: number): boolean {
+  return places.every(({ onCase }, n) => n === at || Math.abs(onCase.mm - height) >= LEAST_APART);
+}

@@ -1,0 +1,234 @@
+import type { Fitting } from '../../carcass/index.js';
+import { type Dim, length } from '../../derive/index.js';
+import type { ResolvedSettings } from '../../document/index.js';
+import type { Front } from '../../fronts/index.js';
+import type { Box, Cell } from '../../layout/index.js';
+import type { Operation } from '../../machining/index.js';
+import type { Turn } from '../../motions/index.js';
+import { type Part, partExtent } from '../../parts/index.js';
+import type { SolvedCabinet } from '../../solve.js';
+import type { FitContext } from '../kind.js';
+import { fromSheet } from '../profile.js';
+import type { PlacedPull } from '../pulls/pulls.js';
+import { familyOf } from './families/index.js';
+import { type HingePlace, heightsFree, type PlaceContext, placeHinges } from './places.js';
+import type { HingeProfile } from './profile.js';
+import type { HingeSolution } from './solution.js';
+import { bestSolution, hingeCount, solutionId, solutionsFor } from './solver.js';
+import { type Considered, type HingeWish, narrow } from './wish.js';
+
+/** A door with its hinges. */
+export interface HungDoor {
+  readonly front: Front;
+  readonly hinged: 'left' | 'right';
+  /** kg: its parts and its pull. */
+  readonly weight: Dim;
+  readonly wish: HingeWish;
+  /** Undefined when no profile reaches the overlay. */
+  readonly chosen: HingeSolution | undefined;
+  readonly places: readonly HingePlace[];
+  /** The part the cups are bored in, or the leaves let into. */
+  readonly bored: Part | undefined;
+  /** True when the door is too small for two hinges. */
+  readonly tooSmall: boolean;
+  /** The case part that carries the hinges, and where its face or edge lies (x, mm). */
+  readonly carrier: Part | undefined;
+  readonly plane: number;
+  /** Degrees: how far it opens, by its hinge or by what stops it. */
+  readonly stopAngle: number;
+}
+
+/** Smaller doors cannot take two hinges (mm). */
+const LEAST_DOOR = { height: 160, width: 60 };
+
+/** A door as it was hung, with what has to be bored for it. */
+export interface Hanging {
+  readonly door: HungDoor;
+  readonly machining: ReadonlyMap<string, readonly Operation[]>;
+}
+
+/** Chooses, places and bores the hinges of every door. */
+export function hangDoors(
+  context: FitContext,
+  pulls: readonly PlacedPull[],
+  profiles: readonly HingeProfile[],
+): Hanging[] {
+  if (context.resolved.settings.hinges.family.value === 'none') return [];
+  const plates = new Set<number>();
+  return context.fronts.flatMap((front) => {
+    const cell = context.cells.find((each) => each.opening.id === front.openingId);
+    if (!front.hinged || !front.overlay || !cell) return [];
+    const pull = pulls.find((each) => each.frontKey === front.key);
+    const hanging = hang({ front, hinged: front.hinged, cell, pull }, context, profiles, plates);
+    const { chosen } = hanging.door;
+    if (chosen?.kind === 'concealed') plates.add(chosen.plate);
+    return [hanging];
+  });
+}
+
+interface Unhung {
+  readonly front: Front;
+  readonly hinged: 'left' | 'right';
+  readonly cell: Cell;
+  readonly pull: PlacedPull | undefined;
+}
+
+function hang(
+  { front, hinged, cell, pull }: Unhung,
+  { parts, box, resolved, grid }: FitContext,
+  profiles: readonly HingeProfile[],
+  plates: ReadonlySet<number>,
+): Hanging {
+  const { settings } = resolved;
+  const plane = (hinged === 'left' ? cell.clear.h.low : cell.clear.h.high).mm;
+  const carrier = carrierAt(parts, plane, front, hinged, settings.frame.fitted.value === 'fitted');
+  const wish = wishOf(front, hinged, carrier, settings);
+  const solutions = solutionsOf(wish, profiles);
+  const decided = settings.hinges.choice.value;
+  const chosen =
+    (decided === 'auto' ? undefined : solutions.find((solution) => solutionId(solution) === decided)) ??
+    bestSolution(solutions, plates);
+  const bored = boredPart(front, hinged);
+  const weight = pull
+    ? front.weight.plus(fromSheet(pull.profile, 'weight', 'weight of the pull', 'plain')).as('weight with its pull')
+    : front.weight;
+  const tooSmall = front.v.size.mm < LEAST_DOOR.height || front.h.size.mm < LEAST_DOOR.width;
+  const stopAngle = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
+  const base = { front, hinged, weight, wish, chosen, carrier, plane, bored, tooSmall, stopAngle };
+  if (!chosen || !carrier || !bored || tooSmall) return { door: { ...base, places: [] }, machining: new Map() };
+  const count = hingeCount(chosen.profile, {
+    height: front.v.size.mm,
+    width: front.h.size.mm,
+    weight: weight.mm,
+  });
+  const mountingPlane = box.mountingPlane.mm;
+  const where: PlaceContext = { front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings };
+  const places = placeHinges(chosen, count, where);
+  const clear = places.filter((place) => place.clear);
+  const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };
+  return {
+    door: { ...base, places },
+    machining: clear.length > 0 ? familyOf(chosen.profile).bore(chosen, clear, context) : new Map(),
+  };
+}
+
+/** Every profile of a library as a door sees it, with the reason where one is ruled out. */
+export function consideredFor({ wish }: HungDoor, library: readonly HingeProfile[]): Considered[] {
+  return narrow(library, wish);
+}
+
+/** All ways of hanging a door there are, exact ones first; empty when no profile reaches the overlay. */
+export function solutionsOf(wish: HingeWish, library: readonly HingeProfile[]): HingeSolution[] {
+  return solutionsFor(
+    wish,
+    narrow(library, wish).flatMap(({ profile, against }) => (against === undefined ? [profile] : [])),
+  );
+}
+
+/** Heights (of a hinge's middle above the underside of the box) that are free, on the grid where hinges stand on it. */
+export function freeHeightsOf(
+  { front, hinged, chosen, carrier, plane }: HungDoor,
+  { parts, box, resolved, grid, face }: Pick<SolvedCabinet, 'parts' | 'box' | 'resolved' | 'grid' | 'face'>,
+): number[] {
+  const cell = face.ok ? face.cells.find((each) => each.opening.id === front.openingId) : undefined;
+  if (!chosen || !carrier || !cell) return [];
+  const { settings } = resolved;
+  const mountingPlane = box.mountingPlane.mm;
+  return heightsFree(chosen, { front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings });
+}
+
+/** A door as something that turns; undefined for one without hinges. */
+export function turnOf(door: HungDoor, box: Box): Turn | undefined {
+  const { front, hinged, chosen, stopAngle, bored, wish } = door;
+  if (!chosen || !bored) return undefined;
+  const hand = hinged === 'left' ? 1 : -1;
+  const { min, max } = front.extent;
+  const [hingeEdge, freeEdge] = hand === 1 ? [min[0], max[0]] : [max[0], min[0]];
+  const shut = { hand, hingeEdge, freeEdge, face: min[1], back: partExtent(bored).max[1], stopAngle } as const;
+  const family = familyOf(chosen.profile);
+  const needsBeside = family.leastGap(chosen, box.frontThickness.mm);
+  return {
+    kind: 'turn',
+    by: 'hinges',
+    front: front.key,
+    plan: { ...shut, pivot: family.pivot(chosen, { ...shut, front, wish }) },
+    low: front.v.low.mm,
+    high: front.v.high.mm,
+    ...(needsBeside === undefined ? {} : { needsBeside }),
+  };
+}
+
+/** A slab is bored itself; a framed door in the stile on its hinge side, a trimmed one in its slab. */
+function boredPart({ parts }: Front, hinged: 'left' | 'right'): Part | undefined {
+  return (
+    parts.find((part) => part.key.endsWith('/slab')) ??
+    parts.find((part) => part.key.endsWith(`stile/${hinged}`)) ??
+    parts[0]
+  );
+}
+
+/** What the door asks for. Half overlay where a partition is shared; inset is −gap, lipped −clearance. */
+function wishOf(
+  front: Front,
+  hinged: 'left' | 'right',
+  carrier: Part | undefined,
+  { frame, fronts, hinges }: ResolvedSettings,
+): HingeWish {
+  const common = {
+    carcass: frame.fitted.value === 'fitted' ? ('frame' as const) : ('frameless' as const),
+    opening: hinges.opening.mm,
+    closing: hinges.closing.value,
+    family: hinges.family.value,
+  };
+  const overlay = front.overlay as Dim;
+  switch (fronts.fit.value) {
+    case 'inset':
+      return { ...common, fit: 'inset', overlay, gap: fronts.gap };
+    case 'lipped': {
+      const clearance = fronts.rebateWidth.minus(fronts.lip).as('clearance of the lipped front, each side');
+      return {
+        ...common,
+        fit: 'lipped',
+        overlay: length(0).minus(clearance).as('overlay inside the lip'),
+        gap: clearance,
+      };
+    }
+    case 'overlay': {
+      const shared = common.carcass === 'frameless' && carrier?.role === 'partition';
+      const beside = front.beside[hinged];
+      return { ...common, fit: shared ? 'half' : 'full', overlay, gap: shared ? fronts.gap : beside };
+    }
+  }
+}
+
+/** The upright whose face (or, in a frame, whose inner edge) lies at the edge of the opening and reaches the door. */
+function carrierAt(
+  parts: readonly Part[],
+  plane: number,
+  front: Front,
+  hinged: 'left' | 'right',
+  framed: boolean,
+): Part | undefined {
+  const middle = (front.v.low.mm + front.v.high.mm) / 2;
+  return parts.find((part) => {
+    const wanted = framed
+      ? part.role === 'frame' && part.placement.u === '+z'
+      : part.role === 'side' || part.role === 'partition';
+    if (!wanted) return false;
+    const { min, max } = partExtent(part);
+    const face = hinged === 'left' ? max[0] : min[0];
+    return Math.abs(face - plane) < 0.01 && middle > min[2] && middle < max[2];
+  });
+}
+
+/** Hinges and plates to buy, counted by kind. */
+export function hingesToBuy(doors: readonly HungDoor[]): Fitting[] {
+  const counts = new Map<string, Fitting>();
+  for (const { chosen, places } of doors) {
+    if (!chosen || places.length === 0) continue;
+    const name = familyOf(chosen.profile).bought(chosen);
+    const known = counts.get(name);
+    counts.set(name, { name, quantity: (known?.quantity ?? 0) + places.length, note: chosen.profile.maker });
+  }
+  return [...counts.values()];
+}

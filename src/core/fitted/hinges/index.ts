@@ -1,0 +1,117 @@
+import { z } from 'zod';
+import { roundForExport } from '../../derive/index.js';
+import type { Kind } from '../kind.js';
+import type { PlacedPull } from '../pulls/pulls.js';
+import { hingeApart } from './apart.js';
+import { hingeCatalogue } from './catalogue.js';
+import { families, familyOf } from './families/index.js';
+import { hingeHandles } from './handles.js';
+import { type HungDoor, hangDoors, hingesToBuy, turnOf } from './hang.js';
+import { hingeKey } from './keys.js';
+import { hingeNeighbourRules } from './neighbours.js';
+import type { HINGE_FITS, HingeProfile } from './profile.js';
+import { hingeRules } from './rules.js';
+import { hingeSettings } from './settings.js';
+import { swingRules } from './swings.js';
+
+const FITS = { full: 'full overlay', half: 'half overlay', inset: 'inset', lipped: 'lipped' } as const satisfies Record<
+  (typeof HINGE_FITS)[number],
+  string
+>;
+
+type FamilySchema = z.ZodObject & z.ZodType<HingeProfile>;
+export const hingeProfileSchema = z.discriminatedUnion(
+  'family',
+  families.map(({ schema }) => schema) as unknown as [FamilySchema, ...FamilySchema[]],
+) as unknown as z.ZodType<HingeProfile>;
+
+/** Hinges of every family: chosen from the library, placed, bored, swung. */
+export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingeProfile, readonly HungDoor[]> = {
+  id: 'hinges',
+  label: 'Hinges',
+  // A door weighs what it does with its pull.
+  after: ['pulls'],
+  settings: hingeSettings,
+  library: {
+    schema: hingeProfileSchema,
+    catalogue: hingeCatalogue,
+    since: 3,
+    one: 'hinge',
+    sort: (profile) => familyOf(profile).words.replace(/^a /, ''),
+    columns: [
+      {
+        title: 'Doors',
+        show: ({ fits, carcass }) => [
+          fits.map((fit) => FITS[fit]).join(', '),
+          carcass.map((kind) => (kind === 'frame' ? 'face frame' : 'frameless')).join(', '),
+        ],
+      },
+      { title: 'Opens', numeric: true, show: ({ opening }) => `${opening}°` },
+      { title: 'Figures', show: (profile) => familyOf(profile).figures(profile) },
+    ],
+  },
+  fit(context, profiles) {
+    const hangings = hangDoors(context, (context.fitted.pulls ?? []) as readonly PlacedPull[], profiles);
+    const fitted = hangings.map(({ door }) => door);
+    const operations = new Map(
+      context.parts.flatMap(({ key }) => {
+        const own = hangings.flatMap(({ machining }) => machining.get(key) ?? []);
+        return own.length > 0 ? [[key, own] as const] : [];
+      }),
+    );
+    return {
+      fitted,
+      operations,
+      buy: hingesToBuy(fitted),
+      motions: fitted.flatMap((door) => turnOf(door, context.box) ?? []),
+    };
+  },
+  rules: [...hingeRules, ...swingRules],
+  neighbourRules: hingeNeighbourRules,
+  waysApart: hingeApart,
+  symbols: (fitted) =>
+    fitted.flatMap((door) => {
+      const { chosen, places, front } = door;
+      if (!chosen) return [];
+      return places.flatMap((place, at) =>
+        familyOf(chosen.profile).symbols(chosen, door, place, hingeKey(front.key, at)),
+      );
+    }),
+  handles: hingeHandles,
+  present: (fitted, size) =>
+    fitted.map(({ front, chosen, wish, weight, places, stopAngle }) => {
+      const choice =
+        chosen?.kind === 'concealed'
+          ? {
+              profile: chosen.profile.id,
+              plate: chosen.plate,
+              cupOffset: chosen.offset,
+              reached: roundForExport(chosen.reached),
+              residual: roundForExport(chosen.residual),
+            }
+          : chosen
+            ? { profile: chosen.profile.id, mortise: roundForExport(chosen.mortise) }
+            : {};
+      return {
+        front: front.key,
+        fit: wish.fit,
+        wantedOverlay: size(wish.overlay),
+        weight: size(weight),
+        stopAngle,
+        ...choice,
+        places: places.map(({ onDoor, onCase, clear }) => ({ onDoor: size(onDoor), onCase: size(onCase), clear })),
+      };
+    }),
+};
+
+export { hingeCatalogue } from './catalogue.js';
+export { drawHingeCorner } from './corner.js';
+export { familyOf } from './families/index.js';
+export { consideredFor, freeHeightsOf, type HungDoor, solutionsOf, turnOf } from './hang.js';
+export { hingeKey, hingeOfKey } from './keys.js';
+export { hingeRoom, snapHeights } from './places.js';
+export { type ConcealedProfile, type HingeProfile, isConcealed, type LeafProfile } from './profile.js';
+export { solveHinge } from './shapes/cups.js';
+export { type ConcealedSolution, type HingeSolution, type LeafSolution, leastGap, overlayReached } from './solution.js';
+export { bestSolution, hingeCount, overlayForReveal, solutionId, solutionsFor } from './solver.js';
+export { type Considered, FIT_WORDS, gapForOverlay, type HingeWish, narrow, withGap } from './wish.js';

@@ -1,0 +1,32 @@
+import { type Dim, length } from '../../derive/index.js';
+import type { By, EdgeReference } from '../../machining/index.js';
+import { type Part, partExtent } from '../../parts/index.js';
+import type { BoringContext } from './family.js';
+import type { HingePlace } from './places.js';
+
+/** Why an operation of a hinge is there. */
+export const reasonOf = (door: Part) => `hinge of ${(door.name.split(':')[0] ?? door.name).toLowerCase()}`;
+
+/** Whose work it is. */
+export const byHinge = (context: BoringContext, what: string): By => ({
+  kind: 'hinges',
+  what,
+  front: context.frontKey,
+});
+
+/** The edge of a door's part that the hinges are on. */
+export function doorEdge(part: Part, hinged: 'left' | 'right'): EdgeReference {
+  const along = part.placement.u === '+x' ? 'u' : 'v';
+  return `${along}${hinged === 'left' ? 0 : 1}`;
+}
+
+/** Heights on the case become heights on the part that carries the hinge. */
+export function onCarrier(places: readonly HingePlace[], carrier: Part): Dim[] {
+  const start = carrier.at?.u ?? length(partExtent(carrier).min[2], 'lower end');
+  return places.map(({ onCase }) => (start.mm === 0 ? onCase : onCase.minus(start).as('hinge on this part')));
+}
+
+/** Both faces of a partition may carry hinges; a side has its inside face. */
+export function carrierFace({ carrier, hinged }: BoringContext): 1 | 2 {
+  return carrier.role === 'partition' && hinged === 'left' ? 2 : 1;
+}

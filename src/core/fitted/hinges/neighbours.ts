@@ -1,0 +1,118 @@
+import {
+  type BuiltCabinet,
+  capital,
+  keysOf,
+  type NeighbourDraft,
+  type NeighbourRule,
+  neighbourShift,
+  settingPath,
+} from '../../findings/index.js';
+import { frontName } from '../../fronts/index.js';
+import { fixedTo, obstaclesOf, swingContact } from '../../motions/index.js';
+
+type Shift = { readonly x: number; readonly y: number; readonly z: number };
+
+/** Runs a rule on two cabinets where it is known how high one hangs against the other. */
+function shifted(
+  check: (left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm: number) => string) => NeighbourDraft[],
+): NeighbourRule['check'] {
+  return (left, right, show) => {
+    const { x, y, z } = neighbourShift(left, right);
+    return z === undefined ? [] : check(left, right, { x, y, z }, show);
+  };
+}
+
+/** The nearest pair of fronts across the joint, at one height and in one plane: they overlap, or cannot turn. */
+const meetingFronts: NeighbourRule = { id: 'fronts/neighbours-meet', check: shifted(fronts) };
+
+function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm: number) => string): NeighbourDraft[] {
+  let nearest: { gap: number; a: number; b: number } | undefined;
+  left.fronts.forEach((one, a) => {
+    right.fronts.forEach((other, b) => {
+      const [low, high] = [other.v.low.mm + shift.z, other.v.high.mm + shift.z];
+      const level = low < one.v.high.mm - 1 && high > one.v.low.mm + 1;
+      const [front, back] = [other.extent.min[1] + shift.y, other.extent.max[1] + shift.y];
+      const inPlane = front < one.extent.max[1] - 1 && back > one.extent.min[1] + 1;
+      if (!level || !inPlane) return;
+      const gap = other.h.low.mm + shift.x - one.h.high.mm;
+      if (!nearest || gap < nearest.gap) nearest = { gap, a, b };
+    });
+  });
+  if (!nearest) return [];
+  const { gap, a, b } = nearest;
+  const [one, other] = [left.fronts[a], right.fronts[b]];
+  if (!one || !other) return [];
+  const needs = [left, right].flatMap(({ motions }, side) =>
+    motions.flatMap(({ front, plan, needsBeside }) =>
+      (front === one.key || front === other.key) && plan.hand === (side === 0 ? -1 : 1) && needsBeside !== undefined
+        ? [needsBeside]
+        : [],
+    ),
+  );
+  const needed = needs.reduce((sum, need) => sum + need, 0);
+  if (gap >= Math.max(needed, LEAST_BETWEEN) - 1e-6) return [];
+  const path = settingPath(left, 'fronts/reveal/right');
+  return [
+    {
+      severity: gap <= 0 ? 'stop' : 'warn',
+      cabinetId: left.cabinet.id,
+      what:
+        gap <= 0
+          ? `${capital(frontName(one))} overlaps ${frontName(other)} of cabinet ${right.cabinet.number} by ${show(-gap)}.`
+          : `Between ${frontName(one)} and ${frontName(other)} of cabinet ${right.cabinet.number} only ${show(gap)} is left; ${show(Math.max(needed, LEAST_BETWEEN))} is needed.`,
+      why: 'The gap between two cabinets is what both reveals leave together. Widen one of them, or share the gap.',
+      numbers: [one.beside.right, other.beside.left],
+      parts: keysOf(one),
+      settings: [path],
+      fixes: [
+        {
+          label: 'Let both carry half of the gap',
+          edits: [left, right].map(({ cabinet }) => ({
+            path: settingPath({ cabinet }, 'fronts/atNeighbour'),
+            value: 'half',
+          })),
+        },
+      ],
+    },
+  ];
+}
+
+/** Fronts of two cabinets come no nearer than this (mm). */
+const LEAST_BETWEEN = 1;
+
+/** Doors at the joint that open into the pull or front of the neighbour. */
+const swingsIntoNeighbour: NeighbourRule = { id: 'fronts/swings-into-neighbour', check: shifted(swings) };
+
+function swings(left: BuiltCabinet, right: BuiltCabinet, shift: Shift): NeighbourDraft[] {
+  const back = { x: -shift.x, y: -shift.y, z: -shift.z };
+  const sides = [
+    { own: left, other: right, hinged: 'right', seen: obstaclesOf(right.rooms, shift) },
+    { own: right, other: left, hinged: 'left', seen: obstaclesOf(left.rooms, back) },
+  ] as const;
+  return sides.flatMap(({ own, other, hinged, seen }) =>
+    own.motions.flatMap((motion): NeighbourDraft[] => {
+      const front = own.fronts.find(({ key }) => key === motion.front);
+      if (!front || front.hinged !== hinged) return [];
+      const contact = swingContact(motion, fixedTo(own.rooms, motion.front), seen);
+      if (!contact) return [];
+      const path = settingPath(own, 'hinges/stopAt');
+      return [
+        {
+          severity: 'warn',
+          cabinetId: own.cabinet.id,
+          what: `${capital(frontName(front))} meets ${contact.obstacle.name} of cabinet ${other.cabinet.number} at ${contact.free} degrees; its hinges go on to ${motion.plan.stopAngle}.`,
+          why: 'It strikes every time it is thrown open. Fit an opening limiter, a hinge that stops sooner, or hang it on the other side.',
+          numbers: [],
+          parts: keysOf(front),
+          settings: [path],
+          fixes:
+            contact.free >= 60
+              ? [{ label: `Stop the doors at ${contact.free} degrees`, edits: [{ path, value: contact.free }] }]
+              : [],
+        },
+      ];
+    }),
+  );
+}
+
+export const hingeNeighbourRules: readonly NeighbourRule[] = [meetingFronts, swingsIntoNeighbour];

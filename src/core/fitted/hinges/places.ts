@@ -1,0 +1,172 @@
+import { type Dim, plain, setting } from '../../derive/index.js';
+import type { ResolvedSettings } from '../../document/index.js';
+import type { Front } from '../../fronts/index.js';
+import type { Cell } from '../../layout/index.js';
+import { type Extent, type Part, partExtent } from '../../parts/index.js';
+import { holeHeight, type PinGrid } from '../../shelves/index.js';
+import { familyOf } from './families/index.js';
+import type { HingeSolution } from './solution.js';
+
+/** One hinge on its door: the same height read on the door and on the case. */
+export interface HingePlace {
+  /** Its middle above the door's lower edge. */
+  readonly onDoor: Dim;
+  /** Its middle above the underside of the box; differs by where the door's lower edge lies. */
+  readonly onCase: Dim;
+  /** How far it was moved from where the rule puts it (mm). */
+  readonly moved: number;
+  /** False where nothing within reach was free: it is not bored until that is settled. */
+  readonly clear: boolean;
+  /** True where the maker decided the height. */
+  readonly decided: boolean;
+}
+
+/** Doors lower than this many end distances. */
+const LOW_DOOR = 3;
+/** A hinge is moved no further than this to keep clear (mm). */
+const MOST_MOVE = 60;
+
+export interface PlaceContext {
+  readonly front: Front;
+  readonly hinged: 'left' | 'right';
+  readonly cell: Cell;
+  readonly carrier: Part;
+  /** x of the face or edge that carries the hinge (mm). */
+  readonly plane: number;
+  readonly parts: readonly Part[];
+  readonly mountingPlane: number;
+  readonly grid: PinGrid | undefined;
+  readonly settings: ResolvedSettings;
+}
+
+/** First and last at the end distance, the rest equally between; then moved to the grid and clear of what stands there. */
+export function placeHinges(solution: HingeSolution, count: number, context: PlaceContext): HingePlace[] {
+  const { front, cell } = context;
+  const { size, low } = front.v;
+  const end = endDistance(solution, context);
+  const spacing = size
+    .minus(end.times(2))
+    .over(plain(count - 1, 'spaces between hinges'))
+    .as('hinge spacing');
+  const free = freeHeights(solution, context);
+  const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
+  return Array.from({ length: count }, (_, at): HingePlace => {
+    const own = decided.find(({ id }) => id === `h${at + 1}`)?.mm;
+    if (own !== undefined) {
+      const path = `${cell.path}/fill/hingesAt`;
+      const onDoor = setting('hinge on the door', own, { kind: 'here', note: 'decided for this door', path });
+      const onCase = low.plus(onDoor).as('plate on the case');
+      return { onDoor, onCase, moved: 0, clear: free(onCase.mm), decided: true };
+    }
+    const even = (at === 0 ? end : at === count - 1 ? size.minus(end) : end.plus(spacing.times(at))).as(
+      'hinge above the lower edge of the door',
+    );
+    const moved = nearest(low.mm + even.mm, free, snapHeights(solution, context));
+    const onDoor = (moved ? even.plus(setting('moved to keep clear', moved, { kind: 'rule' })) : even).as(
+      'hinge on the door',
+    );
+    return {
+      onDoor,
+      onCase: low.plus(onDoor).as('plate on the case'),
+      moved: moved ?? 0,
+      clear: moved !== undefined,
+      decided: false,
+    };
+  });
+}
+
+/** From the door's end to the middle of the first hinge, as its family has it. */
+function endDistance(solution: HingeSolution, { front, settings }: PlaceContext): Dim {
+  const { size } = front.v;
+  const end = familyOf(solution.profile).firstFromEnd(solution, settings);
+  // A low door takes its hinges at its quarters instead.
+  return size.mm >= LOW_DOOR * end.mm ? end : size.over(4).as('a quarter of the door');
+}
+
+/** The room a hinge takes in the cabinet when its middle is at a height. */
+export function hingeRoom(
+  solution: HingeSolution,
+  z: number,
+  { hinged, plane, mountingPlane }: Pick<PlaceContext, 'hinged' | 'plane' | 'mountingPlane'>,
+): Extent {
+  const body = familyOf(solution.profile).body(solution);
+  const [from, to] = hinged === 'left' ? [plane, plane + body.out] : [plane - body.out, plane];
+  return {
+    min: [from, mountingPlane, z - body.height / 2],
+    max: [to, mountingPlane + body.behind, z + body.height / 2],
+  };
+}
+
+/** What a hinge body may not stand in. */
+const IN_THE_WAY: readonly Part['role'][] = ['divider', 'shelf', 'bottom', 'top', 'stretcher', 'web'];
+
+/** True where a hinge lies wholly on what carries it, on the door, and beside whatever ends there. */
+function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number) => boolean {
+  const { front, carrier, parts } = context;
+  const [bottom, top] = [partExtent(carrier).min[2], partExtent(carrier).max[2]];
+  const at = (z: number) => hingeRoom(solution, z, context);
+  const level = at(0);
+  const blocked = parts
+    .filter((part) => IN_THE_WAY.includes(part.role))
+    .map(partExtent)
+    .filter(({ min, max }) => [0, 1].every((axis) => overlaps(min, max, level, axis as 0 | 1)))
+    .map(({ min, max }) => ({ from: min[2], to: max[2] }));
+  const reach = familyOf(solution.profile).reach(solution);
+  const { low, high } = front.v;
+  return (z) => {
+    const { min, max } = at(z);
+    return (
+      min[2] >= bottom - 1e-6 &&
+      max[2] <= top + 1e-6 &&
+      z - low.mm >= reach &&
+      high.mm - z >= reach &&
+      blocked.every(({ from, to }) => max[2] <= from + 1e-6 || min[2] >= to - 1e-6)
+    );
+  };
+}
+
+function overlaps(min: Extent['min'], max: Extent['max'], room: Extent, axis: 0 | 1): boolean {
+  return min[axis] < room.max[axis] - 0.01 && max[axis] > room.min[axis] + 0.01;
+}
+
+/** Heights at which both plate holes fall on the grid; undefined where hinges do not stand on it. */
+export function snapHeights(
+  solution: HingeSolution,
+  { grid, carrier, settings }: Pick<PlaceContext, 'grid' | 'carrier' | 'settings'>,
+): readonly number[] | undefined {
+  const apart = familyOf(solution.profile).platesApart(solution);
+  if (apart === undefined || settings.hinges.snap.value !== 'grid' || !grid || carrier.role === 'frame')
+    return undefined;
+  const steps = apart / grid.step.mm;
+  if (Math.abs(steps - Math.round(steps)) > 1e-6) return undefined;
+  return Array.from({ length: grid.count }, (_, k) => holeHeight(grid, k) + apart / 2);
+}
+
+/**
+ * How far to move, as little as possible and at most 60, so that the height is free; on the grid where there is one, off
+ * it only when nothing on it is free. Undefined when nothing within reach is.
+ */
+function nearest(z: number, free: (z: number) => boolean, snaps: readonly number[] | undefined): number | undefined {
+  const snapped = (snaps ?? [])
+    .map((height) => height - z)
+    .filter((move) => Math.abs(move) <= MOST_MOVE && free(z + move))
+    .sort((a, b) => Math.abs(a) - Math.abs(b))[0];
+  if (snapped !== undefined) return snapped;
+  for (let move = 0; move <= MOST_MOVE; move += 1) {
+    if (free(z + move)) return move;
+    if (free(z - move)) return -move;
+  }
+  return undefined;
+}
+
+/** Every height a hinge could stand at: those on the grid that are free, or one every few millimetres. */
+export function heightsFree(solution: HingeSolution, context: PlaceContext): number[] {
+  const free = freeHeights(solution, context);
+  const { low, high } = context.front.v;
+  const snaps = snapHeights(solution, context);
+  const steps = snaps ?? Array.from({ length: Math.floor((high.mm - low.mm) / STEP) }, (_, at) => low.mm + at * STEP);
+  return steps.filter(free);
+}
+
+/** Heights are tried in steps of this where there is no grid (mm). */
+const STEP = 5;

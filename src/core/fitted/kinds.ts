@@ -1,0 +1,6 @@
+import { hinges } from './hinges/index.js';
+import { pins } from './pins/index.js';
+import { pulls } from './pulls/index.js';
+
+/** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
+export const kinds = [hinges, pulls, pins] as const;

@@ -1,0 +1,26 @@
+import type { Kind, NamedProfile } from '../kind.js';
+import { pinsApart } from './apart.js';
+import { borePins, pinsToBuy, withoutShared } from './pins.js';
+import { pinSettings } from './settings.js';
+
+/** Holes for shelf pins, in both uprights of every opening with adjustable shelves. */
+export const pins: Kind<'pins', (typeof pinSettings)['settings'], NamedProfile, null> = {
+  id: 'pins',
+  label: 'Shelf pins',
+  // Where a plate hole falls on one of theirs it serves for both.
+  after: ['hinges'],
+  settings: pinSettings,
+  fit({ bays, grid, box, resolved, parts }) {
+    const bored = borePins(bays, grid, box, resolved);
+    const operations = new Map(
+      parts.flatMap((part) => {
+        const own = bored.get(part.key);
+        return own ? [[part.key, withoutShared(own, part.machining)] as const] : [];
+      }),
+    );
+    return { fitted: null, operations, buy: pinsToBuy(bays) };
+  },
+  waysApart: pinsApart,
+};
+
+export { holesOf } from './pins.js';

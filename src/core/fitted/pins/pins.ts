@@ -1,0 +1,148 @@
+import type { Fitting } from '../../carcass/index.js';
+import type { Dim } from '../../derive/index.js';
+import type { Resolved } from '../../document/index.js';
+import type { Box } from '../../layout/index.js';
+import type { Holes, Operation } from '../../machining/index.js';
+import type { Part } from '../../parts/index.js';
+import {
+  type Bay,
+  holeDim,
+  holeHeight,
+  holesBetween,
+  oppositeDepth,
+  type PinGrid,
+  pinLines,
+  tooThinForBoth,
+} from '../../shelves/index.js';
+
+/** Numbers of the holes bored for a bay: all it has room for, or some above and below each shelf. The lowest first. */
+export function holesOf({ cell, places, parity }: Bay, grid: PinGrid, { settings }: Resolved): number[] {
+  const { pins } = settings;
+  const { low, high } = cell.inside.v;
+  const within = holesBetween(grid, low.mm + pins.ends.mm, high.mm - pins.ends.mm).filter(
+    (k) => parity === undefined || k % 2 === parity,
+  );
+  const own = places.flatMap(({ hole }) => (hole === undefined ? [] : [hole]));
+  const reach = pins.around.mm * (parity === undefined ? 1 : 2);
+  const bored =
+    pins.column.value === 'full' ? within : within.filter((k) => own.some((hole) => Math.abs(k - hole) <= reach));
+  return [...new Set([...bored, ...own])].sort((a, b) => holeHeight(grid, a) - holeHeight(grid, b));
+}
+
+/** The pin holes of every bay, by part key: two lines in each upright, measured from the same end of all of them. */
+export function borePins(
+  bays: readonly Bay[],
+  grid: PinGrid | undefined,
+  box: Box,
+  resolved: Resolved,
+): Map<string, Operation[]> {
+  const bored = new Map<string, Operation[]>();
+  if (!grid) return bored;
+  const lines = pinLines(box, resolved, grid);
+  for (const bay of bays)
+    for (const hand of ['left', 'right'] as const) {
+      const upright = bay[hand];
+      if (!upright?.at) continue;
+      const other = oppositeBay(bay, hand, bays);
+      const shared = new Set(other ? holesOf(other, grid, resolved) : []);
+      const holes = holesOf(bay, grid, resolved);
+      const both = holes.some((k) => shared.has(k));
+      const operations = [lines.front, lines.rear].flatMap((line) =>
+        line ? columnsIn(upright, hand, line, holes, { bay, grid, resolved, shared, both }) : [],
+      );
+      bored.set(upright.key, [...(bored.get(upright.key) ?? []), ...operations]);
+    }
+  return bored;
+}
+
+/** The bay on the other face of a partition. */
+function oppositeBay(bay: Bay, hand: 'left' | 'right', bays: readonly Bay[]): Bay | undefined {
+  const upright = bay[hand];
+  if (upright?.role !== 'partition') return undefined;
+  return bays.find((each) => each !== bay && each[hand === 'left' ? 'right' : 'left'] === upright);
+}
+
+interface ColumnContext {
+  readonly bay: Bay;
+  readonly grid: PinGrid;
+  readonly resolved: Resolved;
+  /** Holes the bay on the other face has too. */
+  readonly shared: ReadonlySet<number>;
+  readonly both: boolean;
+}
+
+/** One line of holes in an upright. Where both faces are bored at the same place they are shallower, or go through. */
+function columnsIn(
+  upright: Part,
+  hand: 'left' | 'right',
+  line: Dim,
+  holes: readonly number[],
+  { bay, grid, resolved, shared, both }: ColumnContext,
+): Operation[] {
+  const { pins } = resolved.settings;
+  const at = upright.at as { u: Dim; v: Dim };
+  const less = (position: Dim, base: Dim) => (base.mm === 0 ? position : position.minus(base).as('pin hole'));
+  const face = upright.role === 'partition' && hand === 'left' ? 2 : 1;
+  const column = (chosen: readonly number[], depth: Dim | undefined): Holes[] =>
+    chosen.length === 0
+      ? []
+      : [
+          {
+            kind: 'holes',
+            face,
+            from: 'v0',
+            offset: less(line, at.v),
+            positions: chosen.map((k) => less(holeDim(grid, k), at.u)),
+            diameter: pins.diameter,
+            ...(depth ? { depth } : {}),
+            by: { kind: 'pins', opening: bay.cell.opening.id },
+            reason: `pins: shelves of the ${bay.cell.name.includes('bay') ? bay.cell.name : `room behind ${bay.cell.name}`}`,
+          },
+        ];
+  if (!both) return column(holes, pins.depth);
+  if (tooThinForBoth(upright, resolved) && pins.opposite.value === 'through') {
+    const through = holes.filter((k) => shared.has(k));
+    // Bored once, from the bay at the left of the partition.
+    return [
+      ...column(
+        holes.filter((k) => !shared.has(k)),
+        pins.depth,
+      ),
+      ...(hand === 'right' ? column(through, undefined) : []),
+    ];
+  }
+  const most = oppositeDepth(upright.thickness);
+  return column(holes, most.mm < pins.depth.mm ? most : pins.depth);
+}
+
+/** Plate holes that fall on the grid serve as its holes: a pin column does not bore them again. */
+export function withoutShared(pins: readonly Operation[], others: readonly Operation[]): Operation[] {
+  const taken = others.filter((other): other is Holes => other.kind === 'holes');
+  return pins.flatMap((operation): Operation[] => {
+    if (operation.kind !== 'holes') return [operation];
+    const positions = operation.positions.filter(
+      (position) => !taken.some((other) => sameHole(operation, position, other)),
+    );
+    if (positions.length === operation.positions.length) return [operation];
+    return positions.length > 0 ? [{ ...operation, positions }] : [];
+  });
+}
+
+/** Nearer than this two holes of one size are one hole (mm). */
+const SAME_HOLE = 0.05;
+
+function sameHole(pins: Holes, position: Dim, other: Holes): boolean {
+  return (
+    other.face === pins.face &&
+    other.from === pins.from &&
+    Math.abs(other.diameter.mm - pins.diameter.mm) < SAME_HOLE &&
+    Math.abs(other.offset.mm - pins.offset.mm) < SAME_HOLE &&
+    other.positions.some(({ mm }) => Math.abs(mm - position.mm) < SAME_HOLE)
+  );
+}
+
+/** Four pins for every shelf that stands in holes. */
+export function pinsToBuy(bays: readonly Bay[]): Fitting[] {
+  const shelves = bays.reduce((sum, { places }) => sum + places.filter(({ hole }) => hole !== undefined).length, 0);
+  return shelves > 0 ? [{ name: 'Shelf pin', quantity: shelves * 4, note: 'four to a shelf' }] : [];
+}

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { Dim, type Measure } from '../derive/index.js';
+import type { NamedProfile } from './kind.js';
+
+/**
+ * Hardware as a shop enters it from its maker's sheet: lengths in mm, angles in degrees, weights in kg. The maker's own
+ * sheet always wins over anything said here.
+ */
+export const named = {
+  id: z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id of small letters, digits and hyphens was expected'),
+  maker: z.string().trim().min(1).max(60),
+  name: z.string().trim().min(1).max(80),
+  stock: z.boolean(),
+  /** Where the figures come from. */
+  note: z.string().max(400),
+};
+
+export const SIMULATED = 'Simulated: invented maker, figures of the kind the trade uses.';
+
+/** The paths of the numbers of a profile: `cup/diameter`. */
+type NumberPath<P> = P extends unknown
+  ? {
+      [K in keyof P & string]: P[K] extends number
+        ? K
+        : P[K] extends readonly unknown[]
+          ? never
+          : P[K] extends object
+            ? `${K}/${NumberPath<P[K]>}`
+            : never;
+    }[keyof P & string]
+  : never;
+
+/** A number read from a profile: the only way to one that says it is from the maker's sheet. */
+export function fromSheet<P extends NamedProfile>(
+  profile: P,
+  path: NumberPath<P>,
+  label: string,
+  measure: Measure = 'mm',
+): Dim {
+  const value = path
+    .split('/')
+    .reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], profile) as number;
+  return new Dim(value, label, 'setting', [], measure, {
+    kind: 'profile',
+    note: `${profile.maker}, ${profile.name}`,
+  });
+}

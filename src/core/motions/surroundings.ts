@@ -1,0 +1,80 @@
+import type { ResolvedSettings } from '../document/index.js';
+import { type Front, frontName } from '../fronts/index.js';
+import type { Box } from '../layout/index.js';
+import type { Motion, Room } from './motion.js';
+import { type PlanObstacle, type SwingContact, swingContact } from './swing.js';
+
+/** What stands beside a door is cut back by this: how near a turning edge may come to it is the least gap's business (mm). */
+const BESIDE = 4;
+/** A wall is drawn this deep and this far to front and rear (mm). */
+const WALL = 3000;
+
+/** The shut fronts of a cabinet as rooms. */
+export function frontRooms(fronts: readonly Front[]): Room[] {
+  return fronts.map((front) => ({ by: 'front', name: frontName(front), front: front.key, extent: front.extent }));
+}
+
+export interface FrontObstacle extends PlanObstacle {
+  readonly front: string | undefined;
+}
+
+/** What stands in the way of a front that turns; moved where the cabinet stands beside another. */
+export function obstaclesOf(
+  rooms: readonly Room[],
+  shift: { readonly x: number; readonly y: number; readonly z: number } = { x: 0, y: 0, z: 0 },
+): FrontObstacle[] {
+  return rooms.map(({ by, name, front, extent: { min, max } }) => {
+    const inset = by === 'front' ? BESIDE : 0;
+    return {
+      front,
+      name,
+      min: { x: min[0] + inset + shift.x, y: min[1] + shift.y },
+      max: { x: max[0] - inset + shift.x, y: max[1] + shift.y },
+      low: min[2] + shift.z,
+      high: max[2] + shift.z,
+    };
+  });
+}
+
+/** What is fixed to a front and moves with it. */
+export function fixedTo(rooms: readonly Room[], front: string): Room[] {
+  return rooms.filter((room) => room.by !== 'front' && room.front === front);
+}
+
+/** What each front touches when it opens, by its key: walls, other fronts and what is fixed to them. */
+export function contactsOf(
+  motions: readonly Motion[],
+  rooms: readonly Room[],
+  box: Box,
+  settings: ResolvedSettings,
+): Map<string, SwingContact> {
+  const walls = wallObstacles(box, settings);
+  const closed = obstaclesOf(rooms);
+  const contacts = new Map<string, SwingContact>();
+  for (const motion of motions) {
+    const others = closed.filter(({ front }) => front !== motion.front);
+    const contact = swingContact(motion, fixedTo(rooms, motion.front), [...walls, ...others]);
+    if (contact) contacts.set(motion.front, contact);
+  }
+  return contacts;
+}
+
+/** Walls, and whatever else was measured beside the cabinet. */
+function wallObstacles(box: Box, { ends }: ResolvedSettings): PlanObstacle[] {
+  return (['left', 'right'] as const).flatMap((end): PlanObstacle[] => {
+    const clear = ends[`${end}Clear`].mm;
+    if (ends[end].value !== 'wall' && clear === 0) return [];
+    const name = ends[end].value === 'wall' ? 'the wall' : 'what stands beside it';
+    const upright = { low: -WALL, high: WALL };
+    return end === 'left'
+      ? [{ name, ...upright, min: { x: -WALL, y: -WALL }, max: { x: -box.beyondLeft.mm - clear, y: WALL } }]
+      : [
+          {
+            name,
+            ...upright,
+            min: { x: box.width.mm + box.beyondRight.mm + clear, y: -WALL },
+            max: { x: box.width.mm + WALL, y: WALL },
+          },
+        ];
+  });
+}

@@ -1,1 +1,0 @@
-export { borePulls, type PlacedPull, placePulls, pullFittings } from './pulls.js';
