@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { hardwareSchema } from '../fitted/index.js';
+import { hardwareSchema, libraries } from '../fitted/index.js';
 import {
   depthOf,
   idField,
@@ -10,10 +10,16 @@ import {
   splitSchema,
   wordField,
 } from '../job/index.js';
-import { overridesSchema, settingsSchema } from './settings.js';
+import { overridesSchema, settingLeaves, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';
-export const JOB_VERSION = 4;
+/** The last version that wanted a migration. What came since only adds settings or kinds of hardware, which are filled in. */
+const LAST_MIGRATED = 4;
+export const JOB_VERSION = Math.max(
+  LAST_MIGRATED,
+  ...settingLeaves.map(({ since }) => since),
+  ...libraries.map(({ since }) => since),
+);
 
 /** Splits nest no deeper than this. */
 const DEEPEST_SPLIT = 8;

@@ -15,7 +15,7 @@ import {
   resolve,
   writeJob,
 } from './index.js';
-import { migrateJob } from './migrations.js';
+import { migrateJob, migrations } from './migrations.js';
 
 function twoCabinets() {
   const job = newJob('Reading room', 'metric');
@@ -237,7 +237,7 @@ test('version 4 gives decided heights the id of what they place, and touches not
     { id: 'b', fill: { kind: 'columns', parts: [{ id: 'c', fill: fill({}) }] } },
     { id: 'd', fill: fill({ shelvesAt: 'high' }) },
   ]);
-  assert.deepEqual(migrateJob(before, 3), { ...after, version: 4 });
+  assert.deepEqual(migrateJob(before, 3, migrations, 4), { ...after, version: 4 });
 });
 
 const idsOf = (job: Job) => job.cabinets.flatMap(({ face }) => face.parts.map(({ id }) => id));
