@@ -111,7 +111,9 @@ export function resultOf(solved: SolvedJob): Record<Aspect, string[]> {
       ),
     ),
     fixes: fixLines(solved),
-    hardware: presented.cabinets.map(({ parts: _parts, ...rest }) => JSON.stringify(withoutTapes(rest))),
+    hardware: presented.cabinets.map(({ parts: _parts, ...rest }) =>
+      JSON.stringify(withoutTapes(withoutYounger(rest))),
+    ),
     tapes: tapeLines(presented.derivations),
   };
 }
@@ -132,6 +134,11 @@ function fixLines(solved: SolvedJob): string[] {
 
 function sorted(lines: string[]): string[] {
   return lines.sort();
+}
+
+/** Kinds of hardware younger than the frozen day, where none is fitted. */
+function withoutYounger({ catches, ...rest }: Data): Data {
+  return Array.isArray(catches) && catches.length === 0 ? rest : { catches, ...rest };
 }
 
 /** Sizes without the number of their derivation. */

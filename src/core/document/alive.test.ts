@@ -1,9 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
+import { libraries } from '../fitted/index.js';
+import type { Conditions } from '../job/index.js';
 import { presentJob } from '../present/index.js';
 import { solve } from '../solve.js';
-import { type Leaf, type SettingOverrides, settingLeaves, stableJson } from './index.js';
+import { type Leaf, type SettingOverrides, type SettingPath, settingLeaf, settingLeaves, stableJson } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const bays: CabinetDecisions['parts'] = [
@@ -87,18 +89,39 @@ const WAYS: CabinetDecisions[] = [
   { height: 870, settings: { ends: { left: 'wall', right: 'wall' } } },
 ];
 
+/** What a library has to name. */
+const named = (from: string) => (libraries.find(({ id }) => id === from)?.catalogue ?? []).map(({ id }) => id);
+
 /** Other values a setting may take. */
 function others(leaf: Leaf, now: unknown): unknown[] {
   if (leaf.options) return Object.keys(leaf.options).filter((word) => word !== now);
-  const tries =
-    leaf.path[0] === 'materials'
+  const words = leaf.from
+    ? [...named(leaf.from), 'none']
+    : leaf.path[0] === 'materials'
       ? ['oak20', 'front18', 'birch6']
-      : leaf.path[0] === 'pulls'
-        ? ['harl-knob', 'none', 33, 60, 300, 500, 901, 1400]
-        : leaf.path.join('/') === 'hinges/choice'
-          ? ['ostrel-110-full/2/6']
-          : [Number(now) + 1, Number(now) * 2, 3, 60, 100, 160, 400];
+      : ['ostrel-110-full/2/6'];
+  const tries = leaf.limits ? [Number(now) + 1, Number(now) * 2, 3, 33, 60, 100, 160, 300, 400, 500, 901, 1400] : words;
   return tries.filter((value) => value !== now && leaf.schema.safeParse(value).success);
+}
+
+/** The plain cabinet with what a setting waits for. */
+function waysFor({ when }: Leaf): CabinetDecisions[] {
+  const all = when === undefined ? [] : Array.isArray(when) ? (when as readonly Conditions[]) : [when as Conditions];
+  return all.flatMap((conditions) =>
+    [{}, { parts: bays, width: 900 }].map((base) => ({
+      ...base,
+      settings: Object.entries(conditions).reduce<SettingOverrides>((settings, [path, wanted]) => {
+        const leaf = settingLeaf(path as SettingPath);
+        const word =
+          typeof wanted === 'string'
+            ? wanted
+            : !('not' in wanted)
+              ? wanted[0]
+              : others(leaf, wanted.not).find((each) => each !== wanted.not);
+        return withSetting(settings, path.split('/'), word);
+      }, {}),
+    })),
+  );
 }
 
 function withSetting(settings: SettingOverrides, path: readonly string[], value: unknown): SettingOverrides {
@@ -125,12 +148,13 @@ test('no setting is a dead control: each changes some cabinet', () => {
   const dead = settingLeaves.filter((leaf) => {
     // What starting sizes are for is the new cabinet, and worktops only count from a finished height.
     if (leaf.path[0] === 'worktop') return false;
-    return !WAYS.some((way, n) => {
+    const changes = (way: CabinetDecisions, was: string | undefined) => {
       const now = at(way.settings, leaf.path) ?? at(house, leaf.path);
       return others(leaf, now).some(
-        (value) => seen({ ...way, settings: withSetting(way.settings ?? {}, leaf.path, value) }) !== before[n],
+        (value) => seen({ ...way, settings: withSetting(way.settings ?? {}, leaf.path, value) }) !== was,
       );
-    });
+    };
+    return !waysFor(leaf).some((way) => changes(way, seen(way))) && !WAYS.some((way, n) => changes(way, before[n]));
   });
   assert.deepEqual(
     dead.map(({ path }) => path.join('/')),

@@ -87,6 +87,11 @@ const BAD: Record<string, () => string[]> = {
       ),
     }),
   'shelves/one-line': () => rulesOf({ depth: 130 }),
+  'catches/nothing-carries': () =>
+    rulesOf({
+      settings: { catches: { doors: 'corran-magnet-4' }, top: { kind: 'none' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }],
+    }),
   'shelves/pin-depth': () => rulesOf({ settings: { pins: { depth: 8 } } }),
   'shelves/pin-depth (through)': () => rulesOf({ settings: { pins: { depth: 17 } } }),
   'shelves/too-tight': () => rulesOf({ settings: { shelves: { sidePlay: 0.2 } } }),
