@@ -1,3 +1,5 @@
+import { addable, combined, type Measure, raised } from './measure.js';
+
 /**
  * A derived number: what it is worth, what it is called, and the terms it was computed from.
  *
@@ -36,12 +38,12 @@ export type Operation =
   | 'diagonal'
   | 'solved';
 
-/** `mm` for lengths; `plain` for counts, ratios and factors. */
-export type Measure = 'mm' | 'plain';
+/** Thrown when two numbers are added that are not measured alike: a mistake in a formula, not in a document. */
+export class MeasureError extends Error {}
 
 export class Dim {
   constructor(
-    /** The value: mm, or a plain number when `measure` is `plain`. Never rounded. */
+    /** The value in its measure: mm for a length. Never rounded. */
     readonly mm: number,
     readonly label: string,
     readonly operation: Operation,
@@ -50,37 +52,42 @@ export class Dim {
     readonly source?: Source,
     /** Why the computation took this way, when there was a choice. */
     readonly reason?: string,
+    /** The name it keeps whatever its label says: `side/left.length`. Facts are laid over it by this. */
+    readonly address?: string,
   ) {}
 
   plus(other: Dim | number): Dim {
-    const term = asDim(other, 'mm');
+    const term = this.alike(other);
     return new Dim(this.mm + term.mm, '', 'plus', [this, term], this.measure);
   }
 
   minus(other: Dim | number): Dim {
-    const term = asDim(other, 'mm');
+    const term = this.alike(other);
     return new Dim(this.mm - term.mm, '', 'minus', [this, term], this.measure);
   }
 
   times(factor: Dim | number): Dim {
     const term = asDim(factor, 'plain');
-    return new Dim(this.mm * term.mm, '', 'times', [this, term], this.measure === 'mm' ? 'mm' : term.measure);
+    return new Dim(this.mm * term.mm, '', 'times', [this, term], combined(this.measure, term.measure, 1));
   }
 
   over(divisor: Dim | number): Dim {
     const term = asDim(divisor, 'plain');
-    const measure = this.measure === 'mm' && term.measure === 'mm' ? 'plain' : this.measure;
-    return new Dim(this.mm / term.mm, '', 'over', [this, term], measure);
+    return new Dim(this.mm / term.mm, '', 'over', [this, term], combined(this.measure, term.measure, -1));
   }
 
-  /** The same value as a plain number, for formulas that are not sums of lengths: sections, loads, weights. */
-  bare(): Dim {
-    return this.measure === 'plain' ? this : new Dim(this.mm, '', 'is', [this], 'plain');
-  }
-
-  /** This number raised to a whole power, for geometric graduation. */
+  /** This number raised to a whole power. */
   power(exponent: number): Dim {
-    return new Dim(this.mm ** exponent, '', 'power', [this, plain(exponent)], this.measure);
+    return new Dim(this.mm ** exponent, '', 'power', [this, plain(exponent)], raised(this.measure, exponent));
+  }
+
+  private alike(other: Dim | number): Dim {
+    if (typeof other === 'number') return new Dim(other, '', 'setting', [], this.measure);
+    if (other.measure !== this.measure && !addable(this.measure, other.measure))
+      throw new MeasureError(
+        `${this.label || 'a number'} in ${this.measure} and ${other.label || 'a number'} in ${other.measure} cannot be added`,
+      );
+    return other;
   }
 
   /** Gives the step a name. Naming a number that already has one makes a new line that says "is". */
@@ -90,10 +97,16 @@ export class Dim {
     return new Dim(this.mm, label, this.operation, this.terms, this.measure, this.source, this.reason);
   }
 
+  /** The same number under an address that stays. */
+  at(address: string): Dim {
+    if (this.address === address) return this;
+    return new Dim(this.mm, this.label, this.operation, this.terms, this.measure, this.source, this.reason, address);
+  }
+
   /** Adds why this way was taken: "the top is stretchers, so the back runs up uncaptured". */
   because(reason: string): Dim {
     const whole = this.reason ? `${this.reason}; ${reason}` : reason;
-    return new Dim(this.mm, this.label, this.operation, this.terms, this.measure, this.source, whole);
+    return new Dim(this.mm, this.label, this.operation, this.terms, this.measure, this.source, whole, this.address);
   }
 }
 
@@ -109,6 +122,11 @@ export function setting(label: string, mm: number, source: Source): Dim {
 /** A bare length in mm that a rule fixes and nobody decides, such as the far edge of a line at 0. */
 export function length(mm: number, label = ''): Dim {
   return new Dim(mm, label, 'setting', [], 'mm', label ? { kind: 'rule' } : undefined);
+}
+
+/** A number in any measure that a rule fixes or a material has. */
+export function quantity(value: number, measure: Measure, label: string, source?: Source): Dim {
+  return new Dim(value, label, 'setting', [], measure, source ?? { kind: 'rule' });
 }
 
 /** A plain number: a count, a share, a ratio. */
@@ -130,12 +148,12 @@ export function largest(...terms: readonly Dim[]): Dim {
 }
 
 export function mean(terms: readonly Dim[]): Dim {
-  return new Dim(terms.reduce((sum, term) => sum + term.mm, 0) / terms.length, '', 'mean', terms, 'mm');
+  return new Dim(terms.reduce((sum, term) => sum + term.mm, 0) / terms.length, '', 'mean', terms, terms[0]?.measure);
 }
 
 /** √(a² + b²). */
 export function diagonal(a: Dim, b: Dim): Dim {
-  return new Dim(Math.hypot(a.mm, b.mm), '', 'diagonal', [a, b], 'mm');
+  return new Dim(Math.hypot(a.mm, b.mm), '', 'diagonal', [a, b], a.measure);
 }
 
 /** A number found by search rather than by a formula; `reason` says what it makes true. */

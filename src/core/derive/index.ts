@@ -3,9 +3,10 @@ export {
   diagonal,
   largest,
   length,
-  type Measure,
+  MeasureError,
   mean,
   plain,
+  quantity,
   type Source,
   type SourceKind,
   setting,
@@ -13,9 +14,11 @@ export {
   solved,
   sumOf,
 } from './dim.js';
+export type { Measure } from './measure.js';
 export {
   type Derivation,
   DerivationTable,
+  followTerm,
   namedTerms,
   roundForExport,
   type Tape,
@@ -23,4 +26,5 @@ export {
   type Token,
   tape,
   tapeText,
+  termKey,
 } from './tape.js';

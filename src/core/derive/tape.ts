@@ -1,4 +1,5 @@
-import type { Dim, Measure, Source } from './dim.js';
+import type { Dim, Source } from './dim.js';
+import type { Measure } from './measure.js';
 
 /** A piece of a written-out computation: a number that can be opened, or the signs between numbers. */
 export type Token = { readonly kind: 'number'; readonly dim: Dim } | { readonly kind: 'sign'; readonly text: string };
@@ -152,6 +153,22 @@ export function namedTerms(dim: Dim): Dim[] {
   };
   dim.terms.forEach(walk);
   return [...found];
+}
+
+/**
+ * What a term is followed by when its tape is opened: its address, or its label and which of that label it is, so that two
+ * terms of one label lead to two tapes.
+ */
+export function termKey(dim: Dim, term: Dim): string {
+  if (term.address) return term.address;
+  const alike = namedTerms(dim).filter(({ label, address }) => !address && label === term.label);
+  const at = alike.indexOf(term);
+  return at > 0 ? `${term.label}#${at + 1}` : term.label;
+}
+
+/** The term a key leads to; undefined once it is gone. */
+export function followTerm(dim: Dim, key: string): Dim | undefined {
+  return namedTerms(dim).find((term) => termKey(dim, term) === key);
 }
 
 /** Settles floating point noise in exports without losing anything a maker could measure. */

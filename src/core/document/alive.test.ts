@@ -108,7 +108,7 @@ function others(leaf: Leaf, now: unknown): unknown[] {
 function waysFor({ when }: Leaf): CabinetDecisions[] {
   const all = when === undefined ? [] : Array.isArray(when) ? (when as readonly Conditions[]) : [when as Conditions];
   return all.flatMap((conditions) =>
-    [{}, { parts: bays, width: 900 }].map((base) => ({
+    [{}, bays ? { parts: bays, width: 900 } : {}].map((base) => ({
       ...base,
       settings: Object.entries(conditions).reduce<SettingOverrides>((settings, [path, wanted]) => {
         const leaf = settingLeaf(path as SettingPath);

@@ -74,7 +74,7 @@ function resolveLeaf(leaf: Leaf, layers: readonly Layer[]): Dim | Choice {
     if (value === undefined) continue;
     const source: Source = { kind: layer.kind, note: layer.note, path: `${layer.path}/${leaf.key}` };
     return typeof value === 'number'
-      ? new Dim(value, leaf.label, 'setting', [], leaf.measure === 'mm' ? 'mm' : 'plain', source)
+      ? new Dim(value, leaf.label, 'setting', [], leaf.measure === 'choice' ? 'plain' : leaf.measure, source)
       : { value: value as string, label: leaf.label, source };
   }
   throw new Error(`no layer decides ${leaf.key}`);

@@ -1,4 +1,4 @@
-import { type Dim, plain, type Source, sumOf } from '../derive/index.js';
+import { type Dim, quantity, type Source, sumOf } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Box, Cell, Region, Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
@@ -131,11 +131,10 @@ export function weightOf(parts: readonly Part[]): Dim {
   return sumOf(
     parts.map(({ name, length, width, thickness, material }) =>
       length
-        .bare()
-        .times(width.bare())
-        .times(thickness.bare())
-        .times(plain(material.density, `density of ${material.name}`, densitySource(material)))
-        .times(1e-9)
+        .times(width)
+        .times(thickness)
+        .times(quantity(material.density, 'kg/m3', `density of ${material.name}`, densitySource(material)))
+        .over(quantity(1e9, 'mm3/m3', 'mm³ in a m³'))
         .as(`weight of ${name.toLowerCase()}`),
     ),
   );

@@ -10,7 +10,7 @@ export interface Declared<T> {
   readonly schema: z.ZodType<T>;
   readonly label: string;
   /** How it is measured: a length, an angle, a number, or a word. */
-  readonly measure: 'mm' | 'degrees' | 'plain' | 'choice';
+  readonly measure: 'mm' | 'degrees' | 'count' | 'plain' | 'choice';
   readonly limits?: { readonly min: number; readonly max: number };
   readonly options?: Readonly<Record<string, string>>;
   /** One line on what the choice costs or gains. */
@@ -104,7 +104,7 @@ export function length(label: string, { min = 0, max = 5000, ...common }: Common
 
 /** A whole number of things. */
 export function count(label: string, { min, max, ...common }: Common<number> & Required<Limits>): Declared<number> {
-  return declared(z.int().min(min).max(max), label, 'plain', common, { limits: { min, max } });
+  return declared(z.int().min(min).max(max), label, 'count', common, { limits: { min, max } });
 }
 
 /** A plain number: a share, a coefficient, a percentage. */

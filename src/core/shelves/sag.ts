@@ -1,4 +1,4 @@
-import { type Dim, plain } from '../derive/index.js';
+import { type Dim, length, plain, quantity } from '../derive/index.js';
 import type { Material } from '../job/index.js';
 
 /** kg per metre of shelf, 300 deep. */
@@ -37,14 +37,13 @@ export interface Sag {
  */
 export function shelfSag(shelf: LoadedShelf): Sag {
   const { span, material } = shelf;
-  const modulus = plain(material.modulus, `stiffness of ${material.name}`, source(material, 'modulus'));
+  const modulus = quantity(material.modulus, 'N/mm2', `stiffness of ${material.name}`, source(material, 'modulus'));
   const lineLoad = loadOf(shelf);
   const { axis, inertia } = sectionOf(shelf);
-  const length = span.bare();
-  const elastic = lineLoad.times(5).times(length.power(4)).over(modulus.times(inertia).times(384)).as('sag at once');
+  const elastic = lineLoad.times(5).times(span.power(4)).over(modulus.times(inertia).times(384)).as('sag at once');
   const creep = plain(material.creep, `creep of ${material.name}`, source(material, 'creep'));
   const lasting = elastic.times(creep).as('lasting sag');
-  const allowed = length.over(plain(LIMITS[shelf.limit], 'spans per sag allowed')).as('sag allowed');
+  const allowed = span.over(plain(LIMITS[shelf.limit], 'spans per sag allowed')).as('sag allowed');
   return { lineLoad, neutralAxis: axis, elastic, lasting, allowed, passes: lasting.mm <= allowed.mm };
 }
 
@@ -54,30 +53,31 @@ function source(material: Material, field: 'modulus' | 'creep' | 'density') {
 
 /** q = kg per metre · depth / 300 · g / 1000 + own weight. */
 function loadOf({ depth, thickness, material, strip, load }: LoadedShelf): Dim {
-  const gravity = plain(GRAVITY / 1000, 'newtons per gram');
-  const carried = plain(SHELF_LOADS[load], `kg per metre, ${load}`)
-    .times(depth.bare())
-    .over(300)
+  const gravity = quantity(GRAVITY, 'N/kg', 'gravity');
+  const carried = quantity(SHELF_LOADS[load], 'kg/m', `kg per metre, ${load}`)
+    .times(depth)
+    .over(length(300))
     .times(gravity)
+    .over(quantity(1000, 'mm/m', 'mm in a metre'))
     .as('load carried');
   const weight = (area: Dim, of: Material) =>
-    area.times(plain(of.density, `density of ${of.name}`, source(of, 'density'))).times(GRAVITY / 1e9);
-  let line = carried.plus(weight(depth.bare().times(thickness.bare()), material).as('own weight'));
-  if (strip)
-    line = line.plus(
-      weight(strip.height.bare().times(strip.thickness.bare()), strip.material).as('weight of the strip'),
-    );
+    area
+      .times(quantity(of.density, 'kg/m3', `density of ${of.name}`, source(of, 'density')))
+      .over(quantity(1e9, 'mm3/m3', 'mm³ in a m³'))
+      .times(gravity);
+  let line = carried.plus(weight(depth.times(thickness), material).as('own weight'));
+  if (strip) line = line.plus(weight(strip.height.times(strip.thickness), strip.material).as('weight of the strip'));
   return line.as('load along the shelf');
 }
 
 /** Neutral axis from the upper face and second moment of area, tops flush. */
 function sectionOf({ depth, thickness, material, strip }: LoadedShelf): { axis: Dim; inertia: Dim } {
-  const [b, t] = [depth.bare(), thickness.bare()];
+  const [b, t] = [depth, thickness];
   const board = { area: b.times(t).as('section of the board'), middle: t.over(2), own: b.times(t.power(3)).over(12) };
   if (!strip) return { axis: board.middle.as('neutral axis'), inertia: board.own.as('second moment of area') };
   const ratio = plain(strip.material.modulus / material.modulus, 'strip to board, stiffness');
-  const width = strip.thickness.bare().times(ratio).as('strip as if of the board');
-  const h = strip.height.bare();
+  const width = strip.thickness.times(ratio).as('strip as if of the board');
+  const h = strip.height;
   const edge = {
     area: width.times(h).as('section of the strip'),
     middle: h.over(2),
@@ -106,6 +106,6 @@ export function smallestStrip(shelf: LoadedShelf, thickness: Dim, material: Mate
   return STRIPS.find(
     (height) =>
       height > shelf.thickness.mm &&
-      shelfSag({ ...shelf, strip: { height: plain(height), thickness, material } }).passes,
+      shelfSag({ ...shelf, strip: { height: length(height), thickness, material } }).passes,
   );
 }

@@ -84,7 +84,7 @@ function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { di
   return (
     <div className="flex items-center gap-1">
       <span className="min-w-0 flex-1 leading-tight">{label}</span>
-      {leaf.measure === 'plain' ? (
+      {leaf.measure !== 'mm' ? (
         <PlainField label={label} value={dim.mm} onCommit={set} />
       ) : (
         <LengthField

@@ -1,5 +1,5 @@
 import { ChevronLeft, X } from 'lucide-react';
-import { type Dim, namedTerms, roundForExport, type Token, tape } from '../../core/derive/index.js';
+import { type Dim, followTerm, roundForExport, type Token, tape, termKey } from '../../core/derive/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import type { LengthStyle } from '../../core/units/index.js';
 import { Length } from '../figures/Length.js';
@@ -51,11 +51,11 @@ export function TapePanel({ solved }: { solved: SolvedCabinet }) {
           onClick={() => followTape(open.trail.slice(0, -1))}
         >
           <ChevronLeft size={15} aria-hidden="true" />
-          back to {open.trail.at(-2) ?? root?.label}
+          back to {(root && walk(root, open.trail.slice(0, -1))?.label) ?? root?.label}
         </button>
       )}
       {dim ? (
-        <Strip dim={dim} style={style} onFollow={(label) => followTape([...open.trail, label])} />
+        <Strip dim={dim} style={style} onFollow={(term) => followTape([...open.trail, termKey(dim, term)])} />
       ) : (
         <p className="mt-1">This number is no longer part of the cabinet.</p>
       )}
@@ -64,13 +64,25 @@ export function TapePanel({ solved }: { solved: SolvedCabinet }) {
 }
 
 function walk(root: Dim, trail: readonly string[]): Dim | undefined {
-  return trail.reduce<Dim | undefined>(
-    (dim, label) => dim && namedTerms(dim).find((term) => term.label === label),
-    root,
-  );
+  return trail.reduce<Dim | undefined>((dim, key) => dim && followTerm(dim, key), root);
 }
 
-function Strip({ dim, style, onFollow }: { dim: Dim; style: LengthStyle; onFollow: (label: string) => void }) {
+/** What stands behind a number that is no length. */
+const UNITS: Readonly<Record<string, string>> = {
+  kg: 'kg',
+  degrees: '°',
+  mm2: 'mm²',
+  mm3: 'mm³',
+  mm4: 'mm⁴',
+  m3: 'm³',
+  'kg/m': 'kg/m',
+  'kg/m3': 'kg/m³',
+  'N/kg': 'N/kg',
+  'N/mm': 'N/mm',
+  'N/mm2': 'N/mm²',
+};
+
+function Strip({ dim, style, onFollow }: { dim: Dim; style: LengthStyle; onFollow: (term: Dim) => void }) {
   const { manner, lines } = tape(dim);
   return (
     <>
@@ -97,7 +109,9 @@ function Strip({ dim, style, onFollow }: { dim: Dim; style: LengthStyle; onFollo
         className={`flex items-baseline justify-end gap-1 text-[1.75rem] leading-tight font-bold ${lines.length > 0 ? 'mt-1 border-t-2 border-ink pt-1' : ''}`}
       >
         <Figure dim={dim} style={style} />
-        {dim.measure === 'mm' && <span className="text-base font-normal text-ink-soft">{style.unit}</span>}
+        <span className="text-base font-normal text-ink-soft">
+          {dim.measure === 'mm' ? style.unit : (UNITS[dim.measure] ?? '')}
+        </span>
       </p>
       {dim.measure === 'mm' && style.unit === 'in' && (
         <p className="text-right text-ink-soft">
@@ -118,7 +132,7 @@ function Tokens({
 }: {
   tokens: readonly Token[];
   style: LengthStyle;
-  onFollow: (label: string) => void;
+  onFollow: (term: Dim) => void;
 }) {
   const single = tokens.length === 1;
   return tokens.map((token, at) => {
@@ -130,7 +144,7 @@ function Tokens({
         <button
           type="button"
           className="min-h-7 text-left underline decoration-rule underline-offset-2 hover:text-pencil"
-          onClick={() => onFollow(dim.label)}
+          onClick={() => onFollow(dim)}
         >
           {dim.label}
         </button>
@@ -146,13 +160,19 @@ function Tokens({
 }
 
 function Figure({ dim, style }: { dim: Dim; style: LengthStyle }) {
-  if (dim.measure === 'plain') return <>{Math.round(roundForExport(dim.mm) * 10000) / 10000}</>;
+  if (dim.measure !== 'mm') return <>{plainNumber(dim.mm)}</>;
   return (
     <Length
       mm={dim.mm}
       style={{ ...style, mmStep: Math.min(style.mmStep, 0.1), graduation: Math.max(style.graduation, 16) }}
     />
   );
+}
+
+/** A number that is no length: four figures where it is small, so that none comes out as nothing. */
+function plainNumber(value: number): string {
+  if (value === 0 || Math.abs(value) >= 1) return String(Math.round(roundForExport(value) * 10000) / 10000);
+  return String(Number(value.toPrecision(4)));
 }
 
 function SourceLine({ dim }: { dim: Dim }) {

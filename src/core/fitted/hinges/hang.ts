@@ -90,7 +90,7 @@ function hang(
     bestSolution(solutions, plates);
   const bored = boredPart(front, hinged);
   const weight = pull
-    ? front.weight.plus(fromSheet(pull.profile, 'weight', 'weight of the pull', 'plain')).as('weight with its pull')
+    ? front.weight.plus(fromSheet(pull.profile, 'weight', 'weight of the pull', 'kg')).as('weight with its pull')
     : front.weight;
   const tooSmall = front.v.size.mm < LEAST_DOOR.height || front.h.size.mm < LEAST_DOOR.width;
   const stopAngle = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
