@@ -221,7 +221,7 @@ test('materials, toe, top, stack and standards change the parts, and a decision 
     (list) => list.length === 3,
     'no third opening',
   );
-  await type('Opening 2 shelves', '3');
+  await type('Doors 1 shelves', '3');
   await shows('Adjustable shelf', 3, '4');
   await (await named(driver, 'All settings back to the standards')).click();
   await shows('Stretcher, rear', 4, '863.6');
@@ -264,15 +264,17 @@ test('the bench builds every school: compared, chosen by its picture, with joint
 test('openings divide again, and a dimension of the inner division is typed on the drawing', async () => {
   const { driver } = browser;
   await (await named(driver, 'Open shelves')).click();
-  await (await find(driver, 'select[aria-label="Opening 1 is"]')).sendKeys('Divided in columns');
+  await (await find(driver, 'select[aria-label="Open bay 1 is"]')).sendKeys('Divided in columns');
   await eventually(
-    () => driver.findElements(By.css('[data-part^="divider/o3"]')),
+    () => driver.findElements(By.css('[data-part^="divider/o-"]')),
     (list) => list.length > 0,
     'no partition is drawn',
   );
-  await typeOnDrawing('face-o3', '200');
+  const [column] = await driver.findElements(By.css('[data-dimension^="face-o-"]'));
+  const id = (await column?.getAttribute('data-dimension')) ?? '';
+  await typeOnDrawing(id, '200');
   await eventually(
-    () => driver.findElement(By.css('[data-figures="face-o3"]')).getText(),
+    () => driver.findElement(By.css(`[data-figures="${id}"]`)).getText(),
     (text) => text === '200',
     'the column did not take its width',
   );

@@ -230,7 +230,7 @@ test('a hardware library goes out, comes in changed, and a wrong one is refused 
     'more.json',
     JSON.stringify({ format: 'alcove-hardware', version: 1, unit: 'mm', hinges: [], pulls: [pull] }),
   );
-  assert.match(await textOf(driver, '[role=dialog] [role=status]'), /1 pulls came in/);
+  assert.match(await textOf(driver, '[role=dialog] [role=status]'), /1 pull came in/);
   await (await named(driver, 'Close')).click();
   await unfold('Pulls and knobs');
   await chooseFrom('Pull on drawers', 'long bow');
@@ -246,7 +246,7 @@ test('a false front, two pulls and running grain: chosen, drawn, told of the fro
   const { driver } = browser;
   await bench('c1');
   await unfold('Face and openings');
-  await chooseFrom('Opening 1 is', 'False front');
+  await chooseFrom('Drawer front is', 'False front');
   await eventually(
     () => textOf(driver, 'main'),
     (text) => text.includes('False front'),

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema } from '../fitted/index.js';
+import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema, libraries } from '../fitted/index.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -65,7 +65,9 @@ export function readHardwareText(text: string): ReadResult<Hardware> {
     return refuse('version', `This Alcove reads hardware libraries of version ${HARDWARE_VERSION}.`);
   if (unit !== undefined && unit !== 'mm')
     return refuse('unit', 'The lengths of a hardware library are in millimetres: "unit" should be "mm".');
-  return validate(hardwareSchema, library);
+  // A file may hold some kinds only.
+  const none = Object.fromEntries(libraries.map(({ id }) => [id, []]));
+  return validate(hardwareSchema, { ...none, ...library });
 }
 
 function parseJson(text: string): ReadResult<unknown> {

@@ -35,9 +35,18 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
       setWord({ text: `${chosen.name}: ${first?.message ?? 'it could not be read.'}${where}${rest}`, refused: true });
       return;
     }
-    const came = libraries.map(({ id, label }) => `${read.value[id].length} ${label.toLowerCase()}`).join(' and ');
+    const came = libraries
+      .filter(({ id }) => read.value[id].length > 0)
+      .map(({ id, one, label }) => {
+        const count = read.value[id].length;
+        return `${count} ${count === 1 ? one : label.toLowerCase()}`;
+      })
+      .join(', ');
     if (set(`Library ${chosen.name}`, mergeHardware(library, read.value)))
-      setWord({ text: `${came} came in from ${chosen.name}.`, refused: false });
+      setWord({
+        text: came ? `${came} came in from ${chosen.name}.` : `${chosen.name} holds no profiles.`,
+        refused: false,
+      });
   };
   const without = (kind: keyof Hardware, id: string) =>
     ({ ...library, [kind]: library[kind].filter((profile) => profile.id !== id) }) as Hardware;
