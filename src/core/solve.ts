@@ -17,40 +17,29 @@ export interface SolvedCabinet extends BuiltCabinet {
 export interface SolvedJob {
   readonly job: Job;
   readonly cabinets: readonly SolvedCabinet[];
-  readonly cutList: readonly CutListGroup[];
   readonly findings: readonly Finding[];
 }
 
-/** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
-export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
-  const solved = solveOnce(head, cabinet);
-  return { ...solved, findings: solved.findings.map((finding) => withFixesThatHold(finding, head, solved)) };
-}
-
 /**
- * A fix is offered only if it settles its finding: it is carried out on a copy and the copy is solved. That waits until
- * somebody looks at the fixes.
+ * The acts that settle a finding, in the order in which its rule proposes them. Each is carried out on a copy that is
+ * solved, so they are figured only when somebody looks; those between two cabinets are taken as they are proposed.
  */
-function withFixesThatHold(finding: Finding, head: JobHead, solved: SolvedCabinet): Finding {
-  if (finding.fixes.length === 0) return finding;
-  let held: Finding['fixes'] | undefined;
-  return {
-    ...finding,
-    get fixes() {
-      held ??= finding.fixes.filter((fix) => settles(fix, finding, head, solved));
-      return held;
-    },
-  };
+export function fixesFor({ job, cabinets, findings }: SolvedJob, id: string): readonly Act[] {
+  const finding = findings.find((each) => each.id === id);
+  if (!finding) return [];
+  const solved = cabinets.find((each) => each.findings.includes(finding));
+  return solved ? finding.proposed.filter((fix) => settles(fix, finding, job, solved)) : finding.proposed;
 }
 
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
-function settles(fix: Act, finding: Finding, head: JobHead, { cabinet, findings }: SolvedCabinet): boolean {
+function settles(fix: Act, finding: Finding, job: Job, { cabinet, findings }: SolvedCabinet): boolean {
+  const { cabinets: _others, ...head } = job;
   const trial: Job = structuredClone({ ...head, cabinets: [cabinet] });
   applyEdits(trial, fix.edits);
   const [changed] = trial.cabinets;
   const { cabinets: _cabinets, ...headAfter } = trial;
   if (!changed || !readCabinet(changed).ok || !readJobHead(headAfter).ok) return false;
-  const after = solveOnce(headAfter, changed).findings;
+  const after = solveCabinet(headAfter, changed).findings;
   const alike = (other: Finding) => other.rule === finding.rule && other.parts.join() === finding.parts.join();
   return (
     !after.some((other) => other.rule === finding.rule && other.what === finding.what) &&
@@ -58,7 +47,8 @@ function settles(fix: Act, finding: Finding, head: JobHead, { cabinet, findings 
   );
 }
 
-function solveOnce(head: JobHead, cabinet: Cabinet): SolvedCabinet {
+/** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
+export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
   const resolved = resolve(head, cabinet);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
@@ -164,17 +154,12 @@ function besides(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): 
 }
 
 function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[], between: readonly Finding[]): SolvedJob {
-  let list: readonly CutListGroup[] | undefined;
-  return {
-    job,
-    cabinets,
-    findings: [...cabinets.flatMap(({ findings }) => findings), ...between],
-    // The list is for lists and exports; an edit on the bench does not wait for it.
-    get cutList() {
-      list ??= cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id }))));
-      return list;
-    },
-  };
+  return { job, cabinets, findings: [...cabinets.flatMap(({ findings }) => findings), ...between] };
+}
+
+/** The cut list of a whole job: for lists and exports; an edit on the bench does not wait for it. */
+export function cutListOf({ cabinets }: SolvedJob): CutListGroup[] {
+  return cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id }))));
 }
 
 /** Solves a whole job from nothing. */

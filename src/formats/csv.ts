@@ -1,6 +1,6 @@
 import { stringify } from 'csv-stringify/sync';
 import { bandedEdges, grainWords, machiningSummary } from '../core/present/index.js';
-import type { SolvedJob } from '../core/solve.js';
+import { cutListOf, type SolvedJob } from '../core/solve.js';
 import { formatLength, type LengthStyle } from '../core/units/index.js';
 
 export const CUT_LIST_COLUMNS = [
@@ -22,7 +22,7 @@ export const CUT_LIST_COLUMNS = [
 /** The cut list as CSV: one row per mark, grouped by material, lengths in the given style. */
 export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
   const show = (mm: number) => formatLength(mm, style);
-  const rows = solved.cutList.flatMap((group) =>
+  const rows = cutListOf(solved).flatMap((group) =>
     group.rows.map(({ mark, part, quantity }) =>
       [
         mark,

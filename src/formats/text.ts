@@ -1,11 +1,11 @@
 import { bandedEdges, machiningSummary } from '../core/present/index.js';
-import type { SolvedJob } from '../core/solve.js';
+import { cutListOf, type SolvedJob } from '../core/solve.js';
 import { formatLength, type LengthStyle } from '../core/units/index.js';
 
 /** The cut list as plain text in columns, for a terminal or a printer that knows nothing else. */
 export function cutListText(solved: SolvedJob, style: LengthStyle): string {
   const show = (mm: number) => formatLength(mm, style);
-  const blocks = solved.cutList.map((group) => {
+  const blocks = cutListOf(solved).map((group) => {
     const rows = group.rows.map(({ mark, part, quantity }) => [
       mark,
       part.name,

@@ -8,7 +8,7 @@ import { gunzipSync } from 'node:zlib';
 import { Dim } from '../../src/core/derive/index.js';
 import { type Job, readJob } from '../../src/core/document/index.js';
 import { presentJob } from '../../src/core/present/index.js';
-import { type SolvedJob, solve } from '../../src/core/solve.js';
+import { fixesFor, type SolvedJob, solve } from '../../src/core/solve.js';
 
 type Data = Record<string, unknown>;
 
@@ -128,7 +128,9 @@ function tapeLines(derivations: Record<string, Data>): string[] {
 
 function fixLines(solved: SolvedJob): string[] {
   return sorted(
-    solved.findings.map((finding) => JSON.stringify([finding.rule, finding.fixes.map(({ label }) => label)])),
+    solved.findings.map((finding) =>
+      JSON.stringify([finding.rule, fixesFor(solved, finding.id).map(({ label }) => label)]),
+    ),
   );
 }
 

@@ -15,6 +15,7 @@ export {
   sumOf,
 } from './dim.js';
 export type { Measure } from './measure.js';
+export { revived } from './revive.js';
 export {
   type Derivation,
   DerivationTable,

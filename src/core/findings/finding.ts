@@ -14,6 +14,8 @@ import type { Bay, PinGrid } from '../shelves/index.js';
 export type Severity = 'stop' | 'warn' | 'note';
 
 export interface Finding {
+  /** Finds it again in the same result: cabinet, rule, and which of that rule. */
+  readonly id: string;
   /** The rule that speaks: `sizes/part-vanishes`. */
   readonly rule: string;
   readonly severity: Severity;
@@ -30,8 +32,8 @@ export interface Finding {
   readonly settings: readonly EditPath[];
   /** True when an edit that brings it about is refused rather than carried out. */
   readonly refuses?: true;
-  /** Acts that would settle it, each one undo. */
-  readonly fixes: readonly Act[];
+  /** Acts that might settle it; `fixesFor` carries each out on a copy and says which do. */
+  readonly proposed: readonly Act[];
 }
 
 /** A cabinet with everything but its findings. */
@@ -70,8 +72,9 @@ export interface RuleContext extends BuiltCabinet {
   show(mm: number): string;
 }
 
-export type FindingDraft = Omit<Finding, 'rule' | 'cabinetId' | 'numbers' | 'parts' | 'settings' | 'fixes'> &
-  Partial<Pick<Finding, 'numbers' | 'parts' | 'settings' | 'fixes'>>;
+/** What a rule says; the rest is filled in. `fixes` are what it proposes, each one undo. */
+export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'cabinetId' | 'numbers' | 'parts' | 'settings' | 'proposed'> &
+  Partial<Pick<Finding, 'numbers' | 'parts' | 'settings'>> & { readonly fixes?: readonly Act[] };
 
 /** Where a setting is decided on the cabinet that is looked at, as an edit path. */
 export function settingPath({ cabinet }: { readonly cabinet: Cabinet }, path: SettingPath): EditPath {

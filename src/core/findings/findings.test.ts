@@ -6,7 +6,7 @@ import { decide } from '../../../tests/support/edit.js';
 import { type Job, readJobText } from '../document/index.js';
 import { allKinds } from '../fitted/index.js';
 import { applyEdits, type Opening, type Split } from '../job/index.js';
-import { solve, solveCabinet } from '../solve.js';
+import { fixesFor, solve, solveCabinet } from '../solve.js';
 import { rulesOf as allRules } from './index.js';
 
 const rulesOf = (decisions: CabinetDecisions) => solveWith(decisions).findings.map((finding) => finding.rule);
@@ -203,8 +203,8 @@ test('every rule about two cabinets fires on a pair that deserves it, and its fi
   for (const [name, fires] of Object.entries(BAD_PAIR)) assert.ok(fires().includes(name), `${name} did not fire`);
   const job = pair(tight, { settings: { fronts: { reveal: { left: 0.3 } } } });
   const [finding] = solve(job).findings.filter(({ rule }) => rule === 'fronts/neighbours-meet');
-  assert.ok(finding?.fixes[0]);
-  applyEdits(job, finding.fixes[0].edits);
+  assert.ok(finding?.proposed[0]);
+  applyEdits(job, finding.proposed[0].edits);
   assert.deepEqual(solve(job).findings, []);
 });
 
@@ -257,10 +257,11 @@ test('every fix can be applied and settles its finding', () => {
     { depth: 400, settings: { pins: { rear: 'groove', rearSet: 4 } } },
   ];
   for (const decisions of bad) {
-    const before = solve(jobWith(decisions)).findings.filter((finding) => finding.fixes.length > 0);
+    const solved = solve(jobWith(decisions));
+    const before = solved.findings.filter(({ id }) => fixesFor(solved, id).length > 0);
     assert.ok(before.length > 0);
     for (const finding of before)
-      for (const fix of finding.fixes) {
+      for (const fix of fixesFor(solved, finding.id)) {
         const job = jobWith(decisions);
         applyEdits(job, fix.edits);
         const worse = solve(job).findings.filter(
@@ -279,11 +280,12 @@ test('an over-constrained stack says by how much, and its first fix settles it',
       { id: 'o2', size: { rule: 'fixed', mm: 400 }, fill: { kind: 'drawer' } },
     ],
   });
-  const [finding] = solve(job).findings;
+  const solved = solve(job);
+  const [finding] = solved.findings;
   assert.equal(finding?.severity, 'stop');
   // 770 box − 3 top reveal − 3 gap = 764; 900 is decided.
   assert.match(finding?.what ?? '', /136 mm more/);
-  const [fix] = finding?.fixes ?? [];
+  const [fix] = fixesFor(solved, finding?.id ?? '');
   assert.ok(fix);
   applyEdits(job, fix.edits);
   assert.deepEqual(solve(job).findings, []);

@@ -3,14 +3,14 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, jobWith, wildDecisions } from '../../../tests/support/cabinets.js';
 import { type Job, readJob } from '../document/index.js';
-import { applyEdits } from '../job/index.js';
-import { solve } from '../solve.js';
+import { type Act, applyEdits } from '../job/index.js';
+import { fixesFor, solve } from '../solve.js';
 import type { Finding } from './index.js';
 
 const sameFinding = (a: Finding) => (b: Finding) => a.rule === b.rule && a.what === b.what;
 
 /** What still says the same after a fix, or why the fix could not be carried out. */
-function left(decisions: CabinetDecisions, finding: Finding, fix: Finding['fixes'][number]): string | undefined {
+function left(decisions: CabinetDecisions, finding: Finding, fix: Act): string | undefined {
   const job: Job = jobWith(decisions);
   applyEdits(job, fix.edits);
   const read = readJob(job);
@@ -22,8 +22,9 @@ test('whatever the cabinet, a fix that is offered leaves a valid job in which th
   let tried = 0;
   fc.assert(
     fc.property(wildDecisions, (decisions) => {
-      for (const finding of solve(jobWith(decisions)).findings)
-        for (const fix of finding.fixes) {
+      const solved = solve(jobWith(decisions));
+      for (const finding of solved.findings)
+        for (const fix of fixesFor(solved, finding.id)) {
           tried += 1;
           const problem = left(decisions, finding, fix);
           if (problem) throw new Error(`${finding.rule}, "${finding.what}", fixed by "${fix.label}": ${problem}`);

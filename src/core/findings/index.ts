@@ -3,7 +3,7 @@ import type { AnyKind } from '../fitted/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
-import type { BuiltCabinet, Finding, FindingRule, RuleContext, Severity } from './finding.js';
+import type { BuiltCabinet, Finding, FindingDraft, FindingRule, RuleContext, Severity } from './finding.js';
 import { frontRules } from './fronts.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
@@ -32,20 +32,22 @@ const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
   const context: RuleContext = { ...built, head, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
   return rulesOf(kinds)
-    .flatMap((rule) =>
-      rule.check(context).map(
-        (draft): Finding => ({
-          rule: rule.id,
-          cabinetId: built.cabinet.id,
-          numbers: [],
-          parts: [],
-          settings: [],
-          fixes: [],
-          ...draft,
-        }),
-      ),
-    )
+    .flatMap((rule) => rule.check(context).map((draft, at) => findingFrom(draft, rule.id, built.cabinet.id, at)))
     .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}
+
+/** A finding from what its rule said. */
+function findingFrom({ fixes = [], ...draft }: FindingDraft, rule: string, cabinetId: string, at: number): Finding {
+  return {
+    numbers: [],
+    parts: [],
+    settings: [],
+    ...draft,
+    id: `${cabinetId}/${rule}/${at + 1}`,
+    rule,
+    cabinetId,
+    proposed: fixes,
+  };
 }
 
 /** Runs every rule over two cabinets that stand side by side. */
@@ -59,9 +61,7 @@ export function checkNeighbours(
   return kinds
     .flatMap(({ neighbourRules = [] }) => neighbourRules)
     .flatMap((rule) =>
-      rule
-        .check(left, right, show)
-        .map((draft): Finding => ({ rule: rule.id, numbers: [], parts: [], settings: [], fixes: [], ...draft })),
+      rule.check(left, right, show).map(({ cabinetId, ...draft }, at) => findingFrom(draft, rule.id, cabinetId, at)),
     );
 }
 

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf } from '../../../tests/support/cabinets.js';
 import { applyEdits, type Opening } from '../job/index.js';
 import { partExtent, toCabinet } from '../parts/index.js';
-import { solve } from '../solve.js';
+import { fixesFor, solve } from '../solve.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const doors = (shelves: number): Opening[] => [{ id: 'o1', size: share, fill: { kind: 'pair', shelves } }];
@@ -11,15 +11,12 @@ const found = (decisions: CabinetDecisions, rule = 'machining/operations-meet') 
   solve(jobWith(decisions)).findings.filter((finding) => finding.rule === rule);
 /** Rules and words of what is left once a fix of the first such finding, named by its words, is carried out. */
 function after(decisions: CabinetDecisions, words: RegExp, rule?: string) {
-  const fix = found(decisions, rule)
-    .flatMap(({ fixes }) => fixes)
-    .find(({ label }) => words.test(label));
-  assert.ok(
-    fix,
-    found(decisions, rule)
-      .flatMap(({ fixes }) => fixes.map(({ label }) => label))
-      .join('; ') || 'no fixes',
-  );
+  const solved = solve(jobWith(decisions));
+  const fixes = solved.findings
+    .filter((finding) => finding.rule === (rule ?? 'machining/operations-meet'))
+    .flatMap(({ id }) => fixesFor(solved, id));
+  const fix = fixes.find(({ label }) => words.test(label));
+  assert.ok(fix, fixes.map(({ label }) => label).join('; ') || 'no fixes');
   const job = jobWith(decisions);
   applyEdits(job, fix.edits);
   return { job, left: solve(job).findings.filter((finding) => finding.rule === (rule ?? 'machining/operations-meet')) };

@@ -120,7 +120,8 @@ function revealed(openings: Openings, box: Box, resolved: Resolved): FaceScheme 
   };
   return {
     root: {
-      ...openings,
+      clear: openings.clear,
+      inside: openings.inside,
       face: {
         h: {
           low: reveal.left,
@@ -147,7 +148,8 @@ function lapped(openings: Openings, lap: Dim, gap: Dim): FaceScheme {
   const twice = lap.times(2);
   return {
     root: {
-      ...openings,
+      clear: openings.clear,
+      inside: openings.inside,
       face: {
         h: {
           low: clear.h.low.minus(lap).as('left edge of the fronts'),

@@ -1,7 +1,7 @@
 import { Check, CircleHelp, OctagonX, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Finding, Severity } from '../../core/findings/index.js';
-import type { SolvedCabinet } from '../../core/solve.js';
+import { fixesFor, type SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
 import { findingsOf } from './store.js';
 
@@ -46,6 +46,8 @@ export function findingId({ rule, cabinetId, what }: Finding): string {
 function FindingNote({ finding }: { finding: Finding }) {
   const act = useBench((state) => state.act);
   const select = useBench((state) => state.select);
+  const solved = useBench((state) => state.solved);
+  const fixes = useMemo(() => fixesFor(solved, finding.id), [solved, finding.id]);
   const Icon = ICON[finding.severity];
   const [part] = finding.parts;
   return (
@@ -65,7 +67,7 @@ function FindingNote({ finding }: { finding: Finding }) {
             Show it
           </button>
         )}
-        {finding.fixes.map((fix) => (
+        {fixes.map((fix) => (
           <button key={fix.label} type="button" className="act" onClick={() => act(fix)}>
             {fix.label}
           </button>

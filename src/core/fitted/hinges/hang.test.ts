@@ -81,7 +81,7 @@ test('a no-mortise butt wants the gap it makes, and the finding offers it', () =
   assert.equal(doorOf({ settings: settings(1.7) }).door.chosen?.profile.family, 'noMortise');
   const { solved } = doorOf({ settings: settings(3) });
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
-  assert.match(finding?.fixes[0]?.label ?? '', /^Make the gap 1.7 mm/);
+  assert.match(finding?.proposed[0]?.label ?? '', /^Make the gap 1.7 mm/);
 });
 
 test('a lipped door is bored from its rebate, for an overlay of less the clearance', () => {
@@ -236,7 +236,7 @@ test('a height decided for a hinge is kept, and not bored while something stands
   const cups = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));
   assert.equal((cups as Holes).positions.length, 2);
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/against-shelf');
-  assert.match(finding?.fixes[0]?.label ?? '', /^Move hinge 2 to/);
+  assert.match(finding?.proposed[0]?.label ?? '', /^Move hinge 2 to/);
 });
 
 test('the weight of a door is its area times thickness times density, and its pull', () => {
