@@ -1,5 +1,13 @@
 import { buildCarcass } from './carcass/index.js';
-import { type Cabinet, type Job, type JobHead, readCabinet, readJobHead, resolve } from './document/index.js';
+import {
+  type Cabinet,
+  type Job,
+  type JobHead,
+  readCabinet,
+  readJobHead,
+  resolve,
+  Standards,
+} from './document/index.js';
 import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
 import { allKinds, fitAll } from './fitted/index.js';
 import { buildFronts } from './fronts/index.js';
@@ -48,8 +56,8 @@ function settles(fix: Act, finding: Finding, job: Job, { cabinet, findings }: So
 }
 
 /** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
-export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
-  const resolved = resolve(head, cabinet);
+export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new Standards(head)): SolvedCabinet {
+  const resolved = resolve(head, cabinet, standards);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
   const cells = face.ok ? face.cells : [];
@@ -101,14 +109,19 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet): SolvedCabinet {
  */
 export function createSolver(): (job: Job) => SolvedJob {
   let head: JobHead | undefined;
+  let standards: Standards | undefined;
   let solvedCabinets = new Map<string, SolvedCabinet>();
   return (job) => {
-    if (!head || !sameHead(head, job)) solvedCabinets = new Map();
+    if (!head || !standards || !sameHead(head, job)) {
+      solvedCabinets = new Map();
+      standards = new Standards(job);
+    }
     head = job;
+    const shared = standards;
     const next = new Map<string, SolvedCabinet>();
     const cabinets = job.cabinets.map((cabinet) => {
       const known = solvedCabinets.get(cabinet.id);
-      const result = known?.cabinet === cabinet ? known : solveCabinet(job, cabinet);
+      const result = known?.cabinet === cabinet ? known : solveCabinet(job, cabinet, shared);
       next.set(cabinet.id, result);
       return result;
     });

@@ -26,7 +26,7 @@ export {
   readJobText,
   validate,
 } from './read.js';
-export { type Choice, type Resolved, type ResolvedSettings, resolve } from './resolve.js';
+export { type Choice, type Resolved, type ResolvedSettings, resolve, Standards } from './resolve.js';
 export {
   type EndKind,
   type JointKind,

@@ -1,6 +1,6 @@
 import { Dim, type Source, type SourceKind } from '../derive/index.js';
 import { type ResolvedMaterial, thicknessOf } from '../job/index.js';
-import type { Cabinet, JobHead } from './document.js';
+import type { Cabinet, CabinetKind, JobHead } from './document.js';
 import {
   type Leaf,
   type MaterialRole,
@@ -37,35 +37,44 @@ interface Layer {
   readonly path: string;
 }
 
-/** The layers in the order in which they speak: the cabinet first, the house last. */
-function layersOf(head: JobHead, cabinet: Cabinet): Layer[] {
-  const { kind } = cabinet;
-  const { house, standards } = head;
-  const above: Layer[] = [
+/** What a cabinet itself decides. */
+function ownLayer(cabinet: Cabinet): Layer {
+  return {
+    kind: 'here',
+    note: `cabinet ${cabinet.number}`,
+    tree: cabinet.settings,
+    path: `cabinets/${cabinet.id}/settings`,
+  };
+}
+
+/** The layers behind the cabinet in the order in which they speak, the house last. */
+function layersBehind({ house, standards }: JobHead, kind: CabinetKind, school: SchoolId): Layer[] {
+  return [
+    ...jobLayers(standards, kind),
+    // The school is itself a setting; what it brings speaks before the rest of the house.
     {
-      kind: 'here',
-      note: `cabinet ${cabinet.number}`,
-      tree: cabinet.settings,
-      path: `cabinets/${cabinet.id}/settings`,
+      kind: 'house',
+      note: `${house.name}, ${settingLeaf('school').options?.[school]}`,
+      tree: house.schools[school],
+      path: `house/schools/${school}`,
     },
-    { kind: 'job', note: `this job, ${kind} cabinets`, tree: standards[kind], path: `standards/${kind}` },
-    { kind: 'job', note: 'this job', tree: standards.all, path: 'standards/all' },
-  ];
-  const below: Layer[] = [
     { kind: 'house', note: `${house.name}, ${kind} cabinets`, tree: house[kind], path: `house/${kind}` },
     { kind: 'house', note: house.name, tree: house.all, path: 'house/all' },
   ];
-  // The school is itself a setting; what it brings speaks before the rest of the house.
-  const school = [...above, ...below]
-    .map((layer) => layer.tree.school)
-    .find((value) => value !== undefined) as SchoolId;
-  const brought: Layer = {
-    kind: 'house',
-    note: `${house.name}, ${settingLeaf('school').options?.[school]}`,
-    tree: house.schools[school],
-    path: `house/schools/${school}`,
-  };
-  return [...above, brought, ...below];
+}
+
+function jobLayers(standards: JobHead['standards'], kind: CabinetKind): Layer[] {
+  return [
+    { kind: 'job', note: `this job, ${kind} cabinets`, tree: standards[kind], path: `standards/${kind}` },
+    { kind: 'job', note: 'this job', tree: standards.all, path: 'standards/all' },
+  ];
+}
+
+function schoolOf({ house, standards }: JobHead, { kind, settings }: Cabinet): SchoolId {
+  const said = [settings, standards[kind], standards.all, house[kind], house.all].find(
+    ({ school }) => school !== undefined,
+  );
+  return said?.school as SchoolId;
 }
 
 function resolveLeaf(leaf: Leaf, layers: readonly Layer[]): Dim | Choice {
@@ -80,30 +89,64 @@ function resolveLeaf(leaf: Leaf, layers: readonly Layer[]): Dim | Choice {
   throw new Error(`no layer decides ${leaf.key}`);
 }
 
+type Found = Dim | Choice;
+
+/**
+ * What every setting is before a cabinet speaks, and every material as it will be cut: cabinets of a job share it. It is
+ * made for one head and holds while that head does not change.
+ */
+export class Standards {
+  private readonly found = new Map<string, readonly Found[]>();
+  private readonly materials = new Map<string, ResolvedMaterial>();
+
+  constructor(private readonly head: JobHead) {}
+
+  behind(cabinet: Cabinet): readonly Found[] {
+    const school = schoolOf(this.head, cabinet);
+    const key = `${cabinet.kind}/${school}`;
+    let found = this.found.get(key);
+    if (!found) {
+      const layers = layersBehind(this.head, cabinet.kind, school);
+      found = settingLeaves.map((leaf) => resolveLeaf(leaf, layers));
+      this.found.set(key, found);
+    }
+    return found;
+  }
+
+  material(id: string): ResolvedMaterial {
+    let known = this.materials.get(id);
+    if (!known) {
+      const material = this.head.materials.find((each) => each.id === id);
+      if (!material) throw new Error(`the job has no material "${id}"`);
+      known = { material, thickness: thicknessOf(material) };
+      this.materials.set(id, known);
+    }
+    return known;
+  }
+}
+
 /** Settles every setting for one cabinet: house, then job, then here; the nearest wins and is remembered as the source. */
-export function resolve(head: JobHead, cabinet: Cabinet): Resolved {
-  const layers = layersOf(head, cabinet);
+export function resolve(head: JobHead, cabinet: Cabinet, standards = new Standards(head)): Resolved {
+  const shared = standards.behind(cabinet);
+  const own = ownLayer(cabinet);
   const tree: Record<string, unknown> = {};
-  for (const leaf of settingLeaves) {
+  settingLeaves.forEach((leaf, at) => {
+    const { path } = leaf;
     let node = tree;
-    for (const key of leaf.path.slice(0, -1)) {
+    for (let depth = 0; depth < path.length - 1; depth += 1) {
+      const key = path[depth] as string;
       node[key] ??= {};
       node = node[key] as Record<string, unknown>;
     }
-    node[leaf.path.at(-1) as string] = resolveLeaf(leaf, layers);
-  }
+    const here = own.tree[path[0] as string] !== undefined && valueAt(own.tree, path) !== undefined;
+    node[path[path.length - 1] as string] = here ? resolveLeaf(leaf, [own]) : shared[at];
+  });
   const settings = tree as unknown as ResolvedSettings;
   const materials = Object.fromEntries(
     (Object.keys(settings.materials) as MaterialRole[]).map((role) => [
       role,
-      resolveMaterial(head, settings.materials[role].value),
+      standards.material(settings.materials[role].value),
     ]),
   ) as Record<MaterialRole, ResolvedMaterial>;
   return { settings, materials };
-}
-
-function resolveMaterial(head: JobHead, id: string): ResolvedMaterial {
-  const material = head.materials.find((each) => each.id === id);
-  if (!material) throw new Error(`the job has no material "${id}"`);
-  return { material, thickness: thicknessOf(material) };
 }

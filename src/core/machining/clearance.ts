@@ -21,6 +21,7 @@ const LEAST_BETWEEN_FACES = 1;
  * it from comparing everything with everything.
  */
 export function findClashes(operations: readonly Operation[], size: PartSize, skin: number): Clash[] {
+  if (operations.length < 2) return [];
   const spaces = operations.flatMap((operation) => spacesOf(operation, size)).sort((a, b) => a.low[0] - b.low[0]);
   const worst = new Map<string, Clash>();
   for (let at = 0; at < spaces.length; at += 1) {

@@ -107,12 +107,16 @@ function bodyOf(
 }
 
 function outlineOf(corners: readonly PlanPoint[]): Outline {
-  const [x, y] = [corners.map((corner) => corner.x), corners.map((corner) => corner.y)];
-  return {
-    corners,
-    min: { x: Math.min(...x), y: Math.min(...y) },
-    max: { x: Math.max(...x), y: Math.max(...y) },
-  };
+  const [first] = corners as [PlanPoint, ...PlanPoint[]];
+  let { x: left, y: front } = first;
+  let { x: right, y: rear } = first;
+  for (const { x, y } of corners) {
+    if (x < left) left = x;
+    else if (x > right) right = x;
+    if (y < front) front = y;
+    else if (y > rear) rear = y;
+  }
+  return { corners, min: { x: left, y: front }, max: { x: right, y: rear } };
 }
 
 function roomBody(plan: PlanDoor, { by, extent: { min, max } }: Room): Body {

@@ -118,12 +118,26 @@ export function consideredFor({ wish }: HungDoor, library: readonly HingeProfile
 }
 
 /** All ways of hanging a door there are, exact ones first; empty when no profile reaches the overlay. */
-export function solutionsOf(wish: HingeWish, library: readonly HingeProfile[]): HingeSolution[] {
-  return solutionsFor(
-    wish,
-    narrow(library, wish).flatMap(({ profile, against }) => (against === undefined ? [profile] : [])),
-  );
+export function solutionsOf(wish: HingeWish, library: readonly HingeProfile[]): readonly HingeSolution[] {
+  let known = ways.get(library);
+  if (!known || known.size > MOST_WAYS) {
+    known = new Map();
+    ways.set(library, known);
+  }
+  const key = [wish.carcass, wish.fit, wish.opening, wish.closing, wish.family, wish.overlay.mm, wish.gap.mm].join(' ');
+  let found = known.get(key);
+  if (!found) {
+    const left = narrow(library, wish).flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
+    found = solutionsFor(wish, left);
+    known.set(key, found);
+  }
+  return found;
 }
+
+/** What a library can do for a wish is figured once: doors of a job mostly ask for the same. */
+const ways = new WeakMap<readonly HingeProfile[], Map<string, readonly HingeSolution[]>>();
+/** As many different wishes are kept of one library. */
+const MOST_WAYS = 400;
 
 /** Heights (of a hinge's middle above the underside of the box) that are free, on the grid where hinges stand on it. */
 export function freeHeightsOf(

@@ -1,6 +1,6 @@
 import type { Dim } from '../../derive/index.js';
-import type { EdgeReference, Face, OperationDefinition, PartSize, Run, Why } from '../definition.js';
-import { fromStart, into, isEnd, space } from '../place.js';
+import type { EdgeReference, Face, OperationDefinition, PartSize, Run, Space, Why } from '../definition.js';
+import { fromStart, into, isEnd } from '../place.js';
 
 /** A line of equal holes in a face. */
 export interface Holes extends Why {
@@ -29,11 +29,17 @@ export const holes: OperationDefinition<Holes> = {
   spaces(operation, size) {
     const radius = operation.diameter.mm / 2;
     const w = deep(operation, size);
-    return centres(operation, size).map(({ u, v }) => ({
-      ...space(operation, true, [u - radius, u + radius], [v - radius, v + radius], w),
-      round: { u, v, radius },
-      ...(operation.depth ? { face: operation.face } : {}),
-    }));
+    const face = operation.depth ? { face: operation.face } : undefined;
+    return centres(operation, size).map(
+      ({ u, v }): Space => ({
+        operation,
+        bored: true,
+        low: [u - radius, v - radius, w[0]],
+        high: [u + radius, v + radius, w[1]],
+        round: { u, v, radius },
+        ...face,
+      }),
+    );
   },
   cuts: (operation, size) =>
     centres(operation, size).map(({ u, v }) => ({
