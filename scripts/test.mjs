@@ -14,6 +14,8 @@ say('types');
 run(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'check', '--minimumFailingSeverity', 'error']);
 say('arrows between modules');
 run(bin('depcruise'), ['src', 'cli', '--config', '.dependency-cruiser.cjs']);
+say('nothing unused');
+run(bin('knip'), ['--no-progress']);
 build();
 const files = [...testsIn('src'), ...testsIn('cli'), ...testsIn('tests')];
 say(`unit, endpoint and browser tests: ${files.length} files`);

@@ -3,7 +3,6 @@ export {
   diagonal,
   largest,
   length,
-  MeasureError,
   mean,
   plain,
   quantity,

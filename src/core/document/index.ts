@@ -2,12 +2,9 @@ export { newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } fr
 export {
   type Cabinet,
   type CabinetKind,
-  cabinetKinds,
   cabinetSchema,
   type Display,
-  displaySchema,
   type House,
-  JOB_FORMAT,
   JOB_VERSION,
   type Job,
   type JobHead,
@@ -15,7 +12,7 @@ export {
   jobSchema,
   neighbourProblems,
 } from './document.js';
-export { inchHouse, inchMaterials, metricHouse, metricMaterials } from './houses/index.js';
+export { metricMaterials } from './houses/index.js';
 export {
   type FieldError,
   type ReadResult,

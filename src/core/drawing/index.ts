@@ -17,7 +17,7 @@ export type {
   TitleBlock,
 } from '../drafting/index.js';
 export { drawChoice, hasChoicePicture } from './choices.js';
-export { type CutPlane, cutItems, drawSection } from './cut.js';
+export { type CutPlane, drawSection } from './cut.js';
 export { drawElevation } from './elevation.js';
 export type { Beside } from './neighbours.js';
 export { drawPanel, machiningTable } from './panel.js';

@@ -13,5 +13,5 @@ export {
   startingHardware,
   withYoungerKinds,
 } from './library.js';
-export { holesOf } from './pins/index.js';
+
 export type { PlacedPull, PullProfile } from './pulls/index.js';

@@ -16,7 +16,6 @@ export {
   type Section,
   type SettingTree,
   section,
-  share,
   type ValuesOf,
 } from './declare.js';
 export {
@@ -28,7 +27,7 @@ export {
   type IdMaker,
   newId,
 } from './edit.js';
-export { countField, idField, lengthField, nameField, shareField, wordField } from './fields.js';
+export { idField, lengthField, nameField, wordField } from './fields.js';
 export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thicknessOf } from './materials.js';
 export {
   type DecidedHeight,

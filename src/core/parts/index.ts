@@ -17,7 +17,6 @@ export {
   type Edge,
   type Extent,
   edgeName,
-  extentOf,
   isMirrored,
   type Placement,
   type Point,

@@ -3,4 +3,4 @@ export { type Bay, layOutBays, oppositeDepth, type ShelfPlace, shelfHeights, too
 export { balancedHeights, holeDim, holeHeight, holesBetween, type PinGrid, pinGrid } from './grid.js';
 export { type PinLines, pinLines } from './lines.js';
 export { loadedShelf } from './loaded.js';
-export { type LoadedShelf, longestSpan, type Sag, SHELF_LOADS, shelfSag, smallestStrip } from './sag.js';
+export { type LoadedShelf, longestSpan, type Sag, shelfSag, smallestStrip } from './sag.js';

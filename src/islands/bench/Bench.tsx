@@ -14,6 +14,7 @@ import { ShelfPanel } from './ShelfPanel.js';
 import { createBenchStore } from './store.js';
 import { TapePanel } from './TapePanel.js';
 import { TopBar } from './TopBar.js';
+import { isTall, views } from './views/index.js';
 
 export interface BenchProps {
   readonly stored: {
@@ -38,8 +39,7 @@ export function Bench({ stored, cabinetId }: BenchProps) {
 function BenchView({ jobId, version, savedAt }: { jobId: string; version: number; savedAt: string }) {
   const solved = useSolvedCabinet();
   const lastAct = useBench((state) => state.lastAct);
-  // A hinge corner wants the whole height to be drawn at full size.
-  const partsShown = useBench((state) => state.partsShown && state.view !== 'hinge');
+  const partsShown = useBench((state) => state.partsShown && !isTall(state.view));
   const [keysOpen, setKeysOpen] = useState(false);
   useKeys(() => setKeysOpen(true));
   useCabinetInAddress();
@@ -112,11 +112,9 @@ function useKeys(openKeys: () => void) {
         event.preventDefault();
         state.redo();
       } else if (!typing && !command && !event.altKey) {
+        const named = views.find(({ key }) => key === event.key);
         if (event.key === '?') openKeys();
-        else if (event.key === 'f') state.show('front');
-        else if (event.key === 's') state.show('section');
-        else if (event.key === 'p') state.show('panel');
-        else if (event.key === 'h') state.show('hinge');
+        else if (named) state.show(named.id);
         else if (event.key === 'l') state.showParts(!state.partsShown);
         else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
         else if (event.key === 'Escape') {

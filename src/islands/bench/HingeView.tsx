@@ -45,11 +45,10 @@ export function HingeView({ solved, savedAt }: { solved: SolvedCabinet; savedAt:
 
 /** Chooses the door whose corner is shown. */
 export function DoorChooser({ solved }: { solved: SolvedCabinet }) {
-  const view = useBench((state) => state.view);
   const selected = useBench((state) => state.selected);
   const select = useBench((state) => state.select);
   const door = doorOf(solved, selected) ?? solved.fitted.hinges[0];
-  if (view !== 'hinge' || !door) return null;
+  if (!door) return null;
   return (
     <select
       aria-label="Door shown"

@@ -2,6 +2,7 @@ import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
+import { exports } from '../../formats/exports/index.js';
 import { useBench } from './context.js';
 import { LibraryDialog } from './LibraryDialog.js';
 import { type SaveState, useAutosave } from './saving.js';
@@ -169,12 +170,14 @@ function Exports({ jobId, flush }: { jobId: string; flush: () => Promise<void> }
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content className="sheet z-30 min-w-56 py-1" align="end" sideOffset={4}>
-          <DropdownMenu.Item className={item} onSelect={() => void leave(`/api/jobs/${jobId}/cutlist.csv`)}>
-            Cut list, CSV
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => void leave(`/api/jobs/${jobId}/job.json`)}>
-            Job file
-          </DropdownMenu.Item>
+          {exports.map(
+            ({ id, label }) =>
+              label && (
+                <DropdownMenu.Item key={id} className={item} onSelect={() => void leave(`/api/jobs/${jobId}/${id}`)}>
+                  {label}
+                </DropdownMenu.Item>
+              ),
+          )}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -8,6 +8,7 @@ import type { Finding } from '../../core/findings/index.js';
 import { type Act, applyEdits } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import type { Outcome } from '../fields/LengthField.js';
+import type { BenchView } from './views/index.js';
 
 enablePatches();
 
@@ -59,9 +60,6 @@ export interface BenchState {
   /** Replaces the document, as after another window has saved. History starts anew. */
   replace(job: Job): void;
 }
-
-/** What lies on the sheet. */
-export type BenchView = 'front' | 'section' | 'panel' | 'hinge';
 
 export type BenchStore = StoreApi<BenchState>;
 

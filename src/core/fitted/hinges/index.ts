@@ -107,9 +107,9 @@ export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingePro
 export { hingeCatalogue } from './catalogue.js';
 export { drawHingeCorner } from './corner.js';
 export { familyOf } from './families/index.js';
-export { consideredFor, freeHeightsOf, type HungDoor, solutionsOf, turnOf } from './hang.js';
+export { consideredFor, type HungDoor, solutionsOf, turnOf } from './hang.js';
 export { hingeKey, hingeOfKey } from './keys.js';
-export { hingeRoom, snapHeights } from './places.js';
+
 export { type ConcealedProfile, type HingeProfile, isConcealed, type LeafProfile } from './profile.js';
 export { solveHinge } from './shapes/cups.js';
 export { type ConcealedSolution, type HingeSolution, type LeafSolution, leastGap, overlayReached } from './solution.js';

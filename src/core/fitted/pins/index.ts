@@ -22,5 +22,3 @@ export const pins: Kind<'pins', (typeof pinSettings)['settings'], NamedProfile, 
   },
   waysApart: pinsApart,
 };
-
-export { holesOf } from './pins.js';

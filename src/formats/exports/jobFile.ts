@@ -1,0 +1,13 @@
+import type { Export } from './export.js';
+
+/** The job as an open file, the same bytes for the same job. */
+export const jobFile: Export = {
+  id: 'job.json',
+  label: 'Job file',
+  file: (name) => `${name}.alcove.json`,
+  type: 'application/json; charset=utf-8',
+  async write(job) {
+    const { writeJob } = await import('../../core/document/index.js');
+    return writeJob(job);
+  },
+};

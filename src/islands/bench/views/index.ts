@@ -1,0 +1,14 @@
+import { front } from './front.js';
+import { hinge } from './hinge.js';
+import { panel } from './panel.js';
+import { section } from './section.js';
+
+/** Every view of the sheet, in the order of its tabs. */
+export const views = [front, section, panel, hinge] as const;
+
+export type BenchView = (typeof views)[number]['id'];
+
+/** True for a view that leaves no room for the parts list under it. */
+export function isTall(id: BenchView): boolean {
+  return views.some((view) => view.id === id && view.tall === true);
+}

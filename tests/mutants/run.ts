@@ -1,0 +1,119 @@
+/**
+ * npm run mutants -- --count 200 --seed 1: changes one place of the core at a time and asks the tests that matter whether
+ * they notice. Works on two copies of the tree side by side; prints the score and what survived.
+ */
+import { spawn } from 'node:child_process';
+import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { type Mutant, mutantsOf, mutated, sample } from './mutate.js';
+
+const option = (name: string, otherwise: number) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? otherwise : Number(process.argv[at + 1]);
+};
+const COUNT = option('count', 200);
+const SEED = option('seed', 1);
+const FOLDERS = ['layout', 'carcass', 'frame', 'fronts', 'fitted/hinges', 'machining', 'parts'];
+/** Asked after the tests beside the file, most telling first. */
+const ALWAYS = [
+  'tests/frozen/frozen.test.ts',
+  'src/core/solve.test.ts',
+  'tests/solids/solids.test.ts',
+  'tests/typed.test.ts',
+];
+/** A test run longer than this has not come to an end, and so has noticed (ms). */
+const PATIENCE = 90_000;
+const COPIES = 2;
+
+const files = FOLDERS.flatMap((folder) => listed(`src/core/${folder}`)).filter(
+  (file) => !file.endsWith('.test.ts') && !file.endsWith('index.ts') && !/catalogue|settings|corner|profile/.test(file),
+);
+const all = files.flatMap((file) => mutantsOf(file, readFileSync(file, 'utf8')));
+const chosen = sample(all, COUNT, SEED);
+console.log(`${all.length} mutants in ${files.length} files; ${chosen.length} of them, seed ${SEED}`);
+
+function listed(folder: string): string[] {
+  return readdirSync(folder, { recursive: true })
+    .map((name) => join(folder, String(name)))
+    .filter((name) => name.endsWith('.ts'))
+    .sort();
+}
+
+function copyTree(): string {
+  const copy = mkdtempSync(join(tmpdir(), 'mutants-'));
+  for (const name of ['src', 'tests', 'demo', 'cli', 'package.json', 'tsconfig.json'])
+    cpSync(name, join(copy, name), { recursive: true });
+  symlinkSync(join(process.cwd(), 'node_modules'), join(copy, 'node_modules'));
+  return copy;
+}
+
+/** True when a test file fails, or does not end. */
+function fails(copy: string, tests: readonly string[]): Promise<boolean> {
+  return new Promise((resolve) => {
+    const run = spawn(
+      process.execPath,
+      ['--import', 'tsx', '--import', './tests/support/seed.ts', '--test', '--test-concurrency=1', ...tests],
+      {
+        cwd: copy,
+        stdio: ['ignore', 'pipe', 'ignore'],
+        detached: true,
+      },
+    );
+    const stop = () => {
+      try {
+        process.kill(-(run.pid as number), 'SIGKILL');
+      } catch {
+        // It has ended by itself.
+      }
+    };
+    const timer = setTimeout(stop, PATIENCE);
+    // The first failure is enough.
+    run.stdout.on('data', (text: Buffer) => {
+      if (/^not ok/m.test(text.toString())) stop();
+    });
+    run.on('exit', (code) => {
+      clearTimeout(timer);
+      resolve(code !== 0);
+    });
+  });
+}
+
+async function judge(copy: string, mutant: Mutant): Promise<boolean> {
+  const path = join(copy, mutant.file);
+  const text = readFileSync(path, 'utf8');
+  writeFileSync(path, mutated(text, mutant));
+  const beside = listed(dirname(mutant.file)).filter((file) => file.endsWith('.test.ts'));
+  try {
+    for (const tests of [[ALWAYS[0] as string], beside, ALWAYS.slice(1)])
+      if (tests.length > 0 && (await fails(copy, tests))) return true;
+    return false;
+  } finally {
+    writeFileSync(path, text);
+  }
+}
+
+const started = performance.now();
+const waiting = [...chosen];
+const survived: Mutant[] = [];
+let judged = 0;
+await Promise.all(
+  Array.from({ length: COPIES }, async () => {
+    const copy = copyTree();
+    for (let mutant = waiting.pop(); mutant; mutant = waiting.pop()) {
+      const killed = await judge(copy, mutant);
+      judged += 1;
+      if (!killed) {
+        survived.push(mutant);
+        console.log(
+          `survived: ${mutant.file}:${mutant.line}  ${mutant.was.slice(0, 60)}  ->  ${mutant.becomes.slice(0, 60)}`,
+        );
+      }
+    }
+    rmSync(copy, { recursive: true, force: true });
+  }),
+);
+const minutes = (performance.now() - started) / 60_000;
+console.log(
+  `${judged - survived.length} of ${judged} noticed, ${((100 * (judged - survived.length)) / judged).toFixed(1)} %, in ${minutes.toFixed(1)} min`,
+);
