@@ -2,9 +2,10 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { type Cabinet, type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
-import { countedIds } from '../src/core/job/index.js';
+import { countedIds, pathTo } from '../src/core/job/index.js';
 import { findClashes } from '../src/core/machining/index.js';
 import { createSolver, solve, solveCabinet } from '../src/core/solve.js';
+import { createBenchStore } from '../src/islands/bench/store.js';
 import { benchStorage } from './storage.js';
 
 function manyCabinets(count: number): Job {
@@ -34,7 +35,32 @@ const solver = createSolver();
 solver(sixty);
 let width = 400;
 
+/** Fixed arithmetic, so that runs on different machines compare: every figure is also given as a multiple of it. */
+function reference(): number {
+  let sum = 0;
+  for (let at = 1; at < 200_000; at += 1) sum += Math.sqrt(at) / at;
+  return sum;
+}
+
+/** An edit as the bench makes it: checked, solved, its consequences told. */
+function editing(job: Job): () => void {
+  const store = createBenchStore(job, null);
+  const [, cabinet] = job.cabinets as [Cabinet, Cabinet];
+  const path = pathTo.cabinetField(cabinet.id, 'size/width');
+  let at = 0;
+  return () => {
+    at = (at + 1) % 300;
+    store.getState().act({ label: 'Width', edits: [{ path, value: 450 + at }] });
+  };
+}
+
+const editSixty = editing(sixty);
+const editMany = editing(manyCabinets(300));
+
 const bench = new Bench({ time: 1500, warmupTime: 400 });
+bench.add('reference loop|', () => {
+  reference();
+});
 bench
   .add('one cabinet after an edit|2 ms, p99 8 ms', () => {
     const [cabinet] = one.cabinets as [Cabinet];
@@ -56,6 +82,7 @@ bench
       for (const { machining, length, width, thickness } of parts)
         findClashes(machining, { length: length.mm, width: width.mm, thickness: thickness.mm }, 2);
   });
+bench.add('store.act at 60 cabinets|4 ms', editSixty).add('store.act at 300 cabinets|6 ms', editMany);
 await bench.run();
 // A second or two each: a few times are enough.
 const long = new Bench({ time: 0, iterations: 5, warmupTime: 0, warmupIterations: 1 });
@@ -69,7 +96,11 @@ const rows = [...bench.tasks, ...long.tasks].map((task) => {
   const latency = 'latency' in task.result ? task.result.latency : undefined;
   return { work: name, 'median ms': latency?.p50?.toFixed(3), 'p99 ms': latency?.p99?.toFixed(3), target };
 });
+const unit = Number(rows[0]?.['median ms'] ?? Number.NaN);
 const median = (name: string) => Number(rows.find((row) => row.work === name)?.['median ms'] ?? Number.NaN);
 const growth = median('1,000 cabinets from nothing') / median('60 cabinets from nothing') / (1000 / 60);
-console.table([...rows, ...(await benchStorage())]);
+console.table([
+  ...rows.map((row) => ({ ...row, 'times the reference': (Number(row['median ms']) / unit).toFixed(2) })),
+  ...(await benchStorage()),
+]);
 console.log(`growth from 60 to 1,000 cabinets: ${growth.toFixed(2)} times linear`);
