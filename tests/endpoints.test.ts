@@ -148,7 +148,7 @@ test('the hardware library goes out as an open file, and a job can be given anot
   const { document, version } = await read(id);
   assert.deepEqual(library.value, document.hardware);
   const { cabinets: _cabinets, ...head } = document;
-  const one = { ...head, hardware: { hinges: library.value.hinges.slice(0, 1), pulls: [] } };
+  const one = { ...head, hardware: { ...library.value, hinges: library.value.hinges.slice(0, 1), pulls: [] } };
   const saved = await ask('PATCH', `/jobs/${id}`, { version, label: 'library', head: one });
   assert.equal(saved.status, 200);
   assert.equal((await read(id)).document.hardware.hinges.length, 1);
