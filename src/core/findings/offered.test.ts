@@ -1,0 +1,58 @@
+/**
+ * How many findings of each rule come out of the first frozen cabinets, and how many fixes are offered for them, against
+ * a table. A fix whose edit leads nowhere is withheld in silence; here its number falls.
+ */
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { documentOf, readCorpus, readDocument } from '../../../tests/frozen/corpus.js';
+import { fixesFor, solve } from '../solve.js';
+
+const CABINETS = 150;
+
+/** Findings, fixes its rule proposes, fixes that settle it and are offered. Change a row only with the rule itself. */
+const TABLE: Record<string, readonly [findings: number, proposed: number, offered: number]> = {
+  'carcass/back-edge-shows': [11, 11, 11],
+  'carcass/back-not-held': [3, 3, 3],
+  'carcass/bottom-cannot-go-under': [30, 30, 30],
+  'carcass/bottom-in-withdrawal': [16, 16, 16],
+  'carcass/cut-too-deep': [44, 0, 0],
+  'carcass/negative-packing': [50, 0, 0],
+  'carcass/racks': [33, 14, 7],
+  'carcass/solid-wood-moves': [44, 0, 0],
+  'carcass/visible-fasteners': [10, 20, 20],
+  'carcass/wall-without-nailer': [28, 56, 44],
+  'carcass/web-frame-too-small': [3, 0, 0],
+  'fronts/grain-blank-too-large': [1, 1, 1],
+  'fronts/pull-too-long': [91, 0, 0],
+  'fronts/swing-meets': [70, 0, 0],
+  'fronts/too-close': [9, 0, 0],
+  'hinges/against-shelf': [8, 0, 0],
+  'hinges/door-too-small': [102, 0, 0],
+  'hinges/gap-too-small': [42, 42, 41],
+  'hinges/opens-too-far': [55, 55, 55],
+  'machining/hole-near-edge': [62, 0, 0],
+  'machining/operations-meet': [98, 45, 45],
+  'shelves/no-hole': [25, 4, 1],
+  'shelves/sags': [19, 16, 14],
+  'shelves/too-deep': [7, 7, 7],
+  'sizes/outside-usual': [21, 0, 0],
+  'sizes/part-exceeds-sheet': [18, 0, 0],
+  'sizes/part-vanishes': [178, 0, 0],
+  'sizes/stack-does-not-close': [47, 0, 0],
+};
+
+test('each rule offers the fixes it should, and as many', () => {
+  const corpus = readCorpus();
+  const counted: Record<string, [number, number, number]> = {};
+  for (let at = 0; at < CABINETS; at += 1) {
+    const solved = solve(readDocument(documentOf(corpus, at)));
+    for (const { id, rule, proposed } of solved.findings) {
+      counted[rule] ??= [0, 0, 0];
+      const row = counted[rule];
+      row[0] += 1;
+      row[1] += proposed.length;
+      row[2] += fixesFor(solved, id).length;
+    }
+  }
+  assert.deepEqual(counted, TABLE);
+});
