@@ -348,6 +348,30 @@ test('solid sides take their movement out of a web frame, sheet sides do not', (
   assert.ok(Math.abs(depth('oak20') - (553.7 - 560 * 0.0037 * 4)) < 1e-9);
 });
 
+test('a web frame is as wide as its rails, with its cross members spread evenly and entering both rails by a tenon', () => {
+  const [member, tenon] = [70, 12];
+  for (const crossMembers of [2, 3, 5]) {
+    const solved = box({ school: 'traditional', web: { member, crossMembers, tenon } });
+    const front = partExtent(partOf(solved, 'web/top/rail/front'));
+    const rear = partExtent(partOf(solved, 'web/top/rail/rear'));
+    const crosses = Array.from({ length: crossMembers }, (_, at) =>
+      partExtent(partOf(solved, `web/top/cross/${at + 1}`)),
+    );
+    const near = (a: number | undefined, b: number, what: string) =>
+      assert.ok(Math.abs((a ?? Number.NaN) - b) < 1e-9, `${what} with ${crossMembers}: ${a}, wanted ${b}`);
+    near(crosses.at(0)?.min[0], front.min[0], 'the first stands flush with the left end');
+    near(crosses.at(-1)?.max[0], front.max[0], 'the last with the right end');
+    const gap = (front.max[0] - front.min[0] - crossMembers * member) / (crossMembers - 1);
+    crosses.slice(1).forEach((cross, at) => {
+      near(cross.min[0] - (crosses[at]?.max[0] ?? 0), gap, 'the room between two');
+    });
+    for (const cross of crosses) {
+      near(front.max[1] - cross.min[1], tenon, 'the tenon in the front rail');
+      near(cross.max[1] - rear.min[1], tenon, 'the tenon in the rear rail');
+    }
+  }
+});
+
 test('every role takes its own material', () => {
   const solved = box(
     { materials: { bottom: 'front18', partition: 'oak20', back: 'birch18' } },
