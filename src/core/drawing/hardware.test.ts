@@ -4,6 +4,7 @@ import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../test
 import type { Job } from '../document/index.js';
 import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/index.js';
 import { applyEdits } from '../job/index.js';
+import { partExtent } from '../parts/index.js';
 import { solve } from '../solve.js';
 import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet } from './index.js';
 
@@ -34,6 +35,40 @@ test('butts show as leaves, pulls and knobs as what they are', () => {
     new Set(hardware({ ...pairOfDoors(0), settings: settings ?? {} }).map(({ symbol }) => symbol));
   assert.deepEqual(symbols({ pulls: { doors: 'harl-knob' } }), new Set(['cup', 'plate', 'knob']));
   assert.deepEqual(symbols({ school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } }), new Set(['leaf', 'pull']));
+});
+
+test('hinges show where they are bored and let in, on either hand', () => {
+  const near = (a: number | undefined, b: number, what: string) =>
+    assert.ok(Math.abs((a ?? Number.NaN) - b) < 0.01, `${what}: ${a}, wanted ${b}`);
+  const marksOf = (settings: NonNullable<CabinetDecisions['settings']>, hand: 'left' | 'right') => {
+    const solved = solveWith({ ...pairOfDoors(0), settings });
+    const marks = drawElevation(solved, 'job').items.filter((item) => item.kind === 'hardware');
+    const door = partOf(solved, `door/o1/${hand}`);
+    const { min, max } = partExtent(door);
+    const inward = hand === 'left' ? 1 : -1;
+    const own = [0, 1].map((at) => marks.filter(({ shows }) => shows === hingeKey(door.key, at)));
+    return { door, low: min[2], edge: hand === 'left' ? min[0] : max[0], inward, own };
+  };
+  for (const hand of ['left', 'right'] as const) {
+    const cups = marksOf({}, hand);
+    const bored = cups.door.machining.find(({ kind, reason }) => kind === 'holes' && reason.startsWith('cup:'));
+    assert.ok(bored?.kind === 'holes');
+    cups.own.forEach(([cup], at) => {
+      assert.ok(cup?.symbol === 'cup');
+      near((cup.from.h + cup.to.h) / 2, cups.edge + cups.inward * bored.offset.mm, `${hand} cup across`);
+      near((cup.from.v + cup.to.v) / 2, cups.low + (bored.positions[at]?.mm ?? 0), `${hand} cup up`);
+      near(cup.to.v - cup.from.v, bored.diameter.mm, `${hand} cup high`);
+    });
+    const butts = marksOf({ school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } }, hand);
+    const letIn = butts.door.machining.find(({ kind }) => kind === 'mortises');
+    assert.ok(letIn?.kind === 'mortises');
+    butts.own.forEach(([leaf], at) => {
+      assert.ok(leaf?.symbol === 'leaf');
+      near((leaf.from.h + leaf.to.h) / 2, butts.edge - butts.inward, `${hand} knuckle in the middle of the gap of 2`);
+      near((leaf.from.v + leaf.to.v) / 2, butts.low + (letIn.positions[at]?.mm ?? 0), `${hand} leaf up`);
+      near(leaf.to.v - leaf.from.v, letIn.length.mm, `${hand} leaf high`);
+    });
+  }
 });
 
 const corner = (decisions: CabinetDecisions, hinged: 'left' | 'right') => {
