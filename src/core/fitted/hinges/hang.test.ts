@@ -10,7 +10,7 @@ import {
 } from '../../../../tests/support/cabinets.js';
 import type { Holes } from '../../machining/index.js';
 import { type Part, partExtent, toCabinet } from '../../parts/index.js';
-import { solve } from '../../solve.js';
+import { fixesFor, solve } from '../../solve.js';
 import { hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
 const doorOf = (decisions: CabinetDecisions = {}, key = 'door/o2/left') => {
@@ -82,6 +82,21 @@ test('a no-mortise butt wants the gap it makes, and the finding offers it', () =
   const { solved } = doorOf({ settings: settings(3) });
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
   assert.match(finding?.proposed[0]?.label ?? '', /^Make the gap 1.7 mm/);
+});
+
+test('where no hinge reaches, only the wishes that stand in the way are offered to be dropped, and dropping them helps', () => {
+  const offered = (settings: NonNullable<CabinetDecisions['settings']>) => {
+    const solved = solve(jobWith({ settings }));
+    const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
+    return finding ? fixesFor(solved, finding.id).map(({ label }) => label) : undefined;
+  };
+  assert.equal(offered({}), undefined, 'hangs as it is');
+  assert.deepEqual(offered({ hinges: { opening: 180 } }), ['Take whatever fits', 'Hang the doors otherwise']);
+  assert.deepEqual(offered({ hinges: { family: 'butt' } }), ['Take whatever fits', 'Hang the doors otherwise']);
+  // Nothing was wished for: the overlay itself is beyond any arm.
+  assert.deepEqual(offered({ materials: { side: 'oak20' }, fronts: { reveal: { left: 17 } } }), [
+    'Hang the doors otherwise',
+  ]);
 });
 
 test('a lipped door is bored from its rebate, for an overlay of less the clearance', () => {
