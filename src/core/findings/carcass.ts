@@ -28,20 +28,29 @@ const bottomInWithdrawal: FindingRule = {
   },
 };
 
-/** A dado, rabbet or groove takes at most half of what it is cut in. */
+/** A dado or groove takes at most half of what it is cut in; a rabbet may take more, but never all of it. */
 const cutTooDeep: FindingRule = {
   id: 'carcass/cut-too-deep',
   check: ({ parts, show }) =>
     parts.flatMap((part): FindingDraft[] => {
-      const deepest = part.machining
-        .flatMap((operation) => (operation.kind === 'groove' ? [operation.depth] : []))
+      const cuts = part.machining.flatMap((operation) =>
+        operation.kind === 'groove' ||
+        (operation.kind === 'rabbet' && operation.depth.mm >= part.thickness.mm - TOLERANCE_MM)
+          ? [operation]
+          : [],
+      );
+      const deepest = cuts
+        .map(({ depth }) => depth)
         .reduce<Dim | undefined>((most, depth) => (most && most.mm >= depth.mm ? most : depth), undefined);
       if (!deepest || deepest.mm <= part.thickness.mm / 2 + TOLERANCE_MM) return [];
       return [
         {
-          severity: deepest.mm >= part.thickness.mm ? 'stop' : 'warn',
-          what: `A groove ${show(deepest.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
-          why: 'More than half the thickness is gone there, and the part will break along the groove.',
+          severity: deepest.mm >= part.thickness.mm - TOLERANCE_MM ? 'stop' : 'warn',
+          what: `A ${cuts.find(({ depth }) => depth === deepest)?.kind} ${show(deepest.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
+          why:
+            cuts.find(({ depth }) => depth === deepest)?.kind === 'groove'
+              ? 'More than half the thickness is gone there, and the part will break along the groove.'
+              : 'Nothing of the part is left behind the rabbet. Make the rabbet shallower or the part thicker.',
           numbers: [deepest, part.thickness],
           parts: [part.key],
         },

@@ -326,3 +326,13 @@ test('findings speak the unit of the job', () => {
   );
   assert.match(inches.findings[0]?.what ?? '', / in /);
 });
+
+test('a rabbet as deep as the side is thick stops, a shallower one does not', () => {
+  const found = (rabbetDepth: number) =>
+    solveWith({
+      settings: { bottom: { place: 'between' }, joints: { bottom: 'rabbet', rabbetDepth } },
+    }).findings.filter(({ rule }) => rule === 'carcass/cut-too-deep');
+  assert.deepEqual(found(12), []);
+  assert.equal(found(30)[0]?.severity, 'stop');
+  assert.match(found(30)[0]?.what ?? '', /^A rabbet 30 mm deep is cut in side, left/);
+});
