@@ -1,6 +1,7 @@
 import { receiverOf, shrinkage } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
+import type { Groove, Rabbet } from '../machining/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
@@ -33,25 +34,24 @@ const cutTooDeep: FindingRule = {
   id: 'carcass/cut-too-deep',
   check: ({ parts, show }) =>
     parts.flatMap((part): FindingDraft[] => {
-      const cuts = part.machining.flatMap((operation) =>
-        operation.kind === 'groove' ||
-        (operation.kind === 'rabbet' && operation.depth.mm >= part.thickness.mm - TOLERANCE_MM)
-          ? [operation]
-          : [],
-      );
-      const deepest = cuts
-        .map(({ depth }) => depth)
-        .reduce<Dim | undefined>((most, depth) => (most && most.mm >= depth.mm ? most : depth), undefined);
-      if (!deepest || deepest.mm <= part.thickness.mm / 2 + TOLERANCE_MM) return [];
+      const through = (depth: Dim) => depth.mm >= part.thickness.mm - TOLERANCE_MM;
+      const tooDeep = ({ kind, depth }: Groove | Rabbet) =>
+        through(depth) || (kind === 'groove' && depth.mm > part.thickness.mm / 2 + TOLERANCE_MM);
+      const [cut] = part.machining
+        .filter((operation) => operation.kind === 'groove' || operation.kind === 'rabbet')
+        .filter(tooDeep)
+        .sort((a, b) => b.depth.mm - a.depth.mm);
+      if (!cut) return [];
+      const { kind, depth } = cut;
       return [
         {
-          severity: deepest.mm >= part.thickness.mm - TOLERANCE_MM ? 'stop' : 'warn',
-          what: `A ${cuts.find(({ depth }) => depth === deepest)?.kind} ${show(deepest.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
+          severity: through(depth) ? 'stop' : 'warn',
+          what: `A ${kind} ${show(depth.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
           why:
-            cuts.find(({ depth }) => depth === deepest)?.kind === 'groove'
+            kind === 'groove'
               ? 'More than half the thickness is gone there, and the part will break along the groove.'
               : 'Nothing of the part is left behind the rabbet. Make the rabbet shallower or the part thicker.',
-          numbers: [deepest, part.thickness],
+          numbers: [depth, part.thickness],
           parts: [part.key],
         },
       ];

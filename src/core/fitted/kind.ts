@@ -1,16 +1,14 @@
 import type { z } from 'zod';
 import type { Fitting } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
-import type { Cabinet, JobHead, Resolved } from '../document/index.js';
+import type { JobHead } from '../document/index.js';
 import type { DragHandle, DrawingItem } from '../drafting/index.js';
-import type { FindingRule, NeighbourRule, RuleContext } from '../findings/index.js';
-import type { Front } from '../fronts/index.js';
+import type { BuiltCabinet, FindingRule, NeighbourRule, RuleContext } from '../findings/index.js';
 import type { Act, Section, SettingTree } from '../job/index.js';
-import type { Box, Cell } from '../layout/index.js';
+import type { Cell } from '../layout/index.js';
 import type { Clash, Operation } from '../machining/index.js';
 import type { Motion, Room } from '../motions/index.js';
 import type { Part } from '../parts/index.js';
-import type { Bay, PinGrid } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
 /**
@@ -72,20 +70,12 @@ export interface LibraryColumn<Profile> {
   show(profile: Profile): string | readonly [string, string];
 }
 
-/** What a kind may look at. */
-export interface FitContext {
+/** What a kind may look at: the cabinet so far, its parts with all that is cut and bored in them, its rooms. */
+export interface FitContext
+  extends Pick<BuiltCabinet, 'cabinet' | 'box' | 'resolved' | 'fronts' | 'parts' | 'grid' | 'bays' | 'rooms'> {
   readonly head: JobHead;
-  readonly cabinet: Cabinet;
-  readonly box: Box;
-  readonly resolved: Resolved;
   readonly cells: readonly Cell[];
-  readonly fronts: readonly Front[];
-  /** Parts with all that is cut and bored in them so far. */
-  readonly parts: readonly Part[];
-  readonly grid: PinGrid | undefined;
-  readonly bays: readonly Bay[];
-  /** Rooms and results of the kinds before it, by their ids. */
-  readonly rooms: readonly Room[];
+  /** Results of the kinds before it, by their ids. */
   readonly fitted: Readonly<Record<string, unknown>>;
 }
 

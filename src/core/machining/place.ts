@@ -1,4 +1,5 @@
-import type { AnyOperation, EdgeReference, Face, PartSize, Run, Space } from './definition.js';
+import type { Dim } from '../derive/index.js';
+import type { AnyOperation, EdgeReference, Face, Outline, PartSize, Run, Space } from './definition.js';
 
 /** How far in from a face: the run along w of something that enters it by `depth` (mm). */
 export function into({ thickness }: PartSize, face: Face, depth: number): Run {
@@ -43,4 +44,22 @@ export function space(operation: AnyOperation, bored: boolean, u: Run, v: Run, w
 
 export function block(u: Run, v: Run, w: Run) {
   return { shape: 'block', low: [u[0], v[0], w[0]], high: [u[1], v[1], w[1]] } as const;
+}
+
+/** What a cut sunk into a face over one rectangle takes, seen and unseen; `lies` says where, as runs along u and v. */
+export function sunk<T extends AnyOperation & { readonly face: Face; readonly depth: Dim }>(
+  lies: (operation: T, size: PartSize) => [u: Run, v: Run],
+) {
+  const runs = (operation: T, size: PartSize): [Run, Run, Run] => [
+    ...lies(operation, size),
+    into(size, operation.face, operation.depth.mm),
+  ];
+  return {
+    spaces: (operation: T, size: PartSize) => [space(operation, false, ...runs(operation, size))],
+    cuts: (operation: T, size: PartSize) => [block(...runs(operation, size))],
+    outline(operation: T, size: PartSize): Outline[] {
+      const [u, v] = lies(operation, size);
+      return [{ shape: 'region', u, v, face: operation.face }];
+    },
+  };
 }

@@ -1,6 +1,6 @@
 import type { Dim } from '../../derive/index.js';
-import type { EdgeReference, Face, OperationDefinition, PartSize, Why } from '../definition.js';
-import { block, into, space, strip } from '../place.js';
+import type { EdgeReference, Face, OperationDefinition, Why } from '../definition.js';
+import { strip, sunk } from '../place.js';
 
 /** A groove or dado along the whole length or width of a face. */
 export interface Groove extends Why {
@@ -17,18 +17,9 @@ export interface Groove extends Why {
   readonly cutter?: { readonly width: Dim; readonly centre: Dim };
 }
 
-const lies = ({ from, offset, width }: Groove, size: PartSize) => strip(size, from, offset.mm, offset.mm + width.mm);
-
 export const groove: OperationDefinition<Groove> = {
   kind: 'groove',
-  spaces: (operation, size) => [
-    space(operation, false, ...lies(operation, size), into(size, operation.face, operation.depth.mm)),
-  ],
-  cuts: (operation, size) => [block(...lies(operation, size), into(size, operation.face, operation.depth.mm))],
-  outline(operation, size) {
-    const [u, v] = lies(operation, size);
-    return [{ shape: 'region', u, v, face: operation.face }];
-  },
+  ...sunk<Groove>(({ from, offset, width }, size) => strip(size, from, offset.mm, offset.mm + width.mm)),
   row: ({ along, face, from, offset, width, depth }, names) => ({
     what: along === 'width' ? 'Dado' : 'Groove',
     where: `${names.face(face)}, from the ${names.edge(from)} edge`,
