@@ -1,4 +1,5 @@
-import type { Dim } from '../derive/index.js';
+import { type Dim, spanBetween, spanFrom } from '../derive/index.js';
+import { insideOf } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder } from './build.js';
@@ -69,10 +70,12 @@ export const back: Builder = (context) => {
     name: 'Back',
     role: 'back',
     material: materials.back.material,
-    length: edges.upper.minus(edges.lower),
-    width: edges.width,
-    thickness: materials.back.thickness,
-    placement: { origin: [edges.left.mm, edges.y.mm, edges.lower.mm], u: '+z', v: '+x', w: '+y' },
+    stands: {
+      x: { low: edges.left, high: edges.right, size: edges.width },
+      y: spanFrom(edges.y, materials.back.thickness),
+      z: spanBetween(edges.lower, edges.upper),
+    },
+    axes: { u: '+z', v: '+x', w: '+y' },
   });
   return { parts: [part] };
 };
@@ -167,6 +170,7 @@ export const nailers: Builder = ({ cabinet, box, resolved }) => {
   const behind = kind === 'grooved';
   const y = behind ? box.sideDepth.minus(box.grooveOffset) : box.clearDepth.minus(thickness);
   const full = topCaptures({ resolved });
+  const inside = insideOf(box, resolved);
   // In front of the back a nailer has to stay under stretchers and frames as well.
   const highest = full || !behind ? box.topUnderside : box.topLevel;
   const width = settings.nailer.width;
@@ -181,10 +185,8 @@ export const nailers: Builder = ({ cabinet, box, resolved }) => {
       name: 'Nailer',
       role: 'nailer',
       material,
-      length: box.insideWidth,
-      width,
-      thickness,
-      placement: { origin: [materials.side.thickness.mm, y.mm, z.mm], u: '+x', v: '+z', w: '+y' },
+      stands: { x: inside.h, y: spanFrom(y, thickness), z: spanFrom(z, width) },
+      axes: { u: '+x', v: '+z', w: '+y' },
     }),
   );
   return { parts };

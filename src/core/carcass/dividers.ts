@@ -1,4 +1,4 @@
-import { type Dim, length } from '../derive/index.js';
+import { type Dim, length, START, spanFrom } from '../derive/index.js';
 import type { Boundary } from '../layout/index.js';
 import { makePart } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
@@ -43,6 +43,7 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
         banded: true,
         pocketsShow: shelf,
         reason: shelf ? 'carries the fixed shelf' : 'carries the stretcher',
+        ...(shelf ? { piece: { kind: 'fixed shelf' } } : {}),
       });
       return { parts: [part], joints };
     }
@@ -63,19 +64,21 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
   const [lower, upper] = [entry('low'), entry('high')];
   const ends = [lower, upper].filter((each) => each.mm > 0);
   const height = ends.reduce((size, each) => size.plus(each), v.size);
-  const bottomEnd = lower.mm > 0 ? v.low.minus(lower).as('lower end of the partition') : v.low;
+  const z = {
+    low: lower.mm > 0 ? v.low.minus(lower).as('lower end of the partition') : v.low,
+    high: upper.mm > 0 ? v.high.plus(upper).as('upper end of the partition') : v.high,
+    size: height,
+  };
   const key = `divider/${boundary.after}`;
   const part = makePart({
     key,
     name: 'Partition',
     role: 'partition',
     material,
-    length: height,
-    width: box.clearDepth,
-    thickness,
     bands: caseBands(resolved),
-    placement: { origin: [boundary.inside.low.mm, 0, bottomEnd.mm], u: '+z', v: '+y', w: '+x' },
-    at: { u: bottomEnd, v: length(0) },
+    stands: { x: { ...boundary.inside, size: thickness }, y: spanFrom(START, box.clearDepth), z },
+    axes: { u: '+z', v: '+y', w: '+x' },
+    receives: true,
   });
   const joints = (['u0', 'u1'] as const).map(
     (end): Joint => ({

@@ -1,3 +1,4 @@
+import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder } from './build.js';
 
@@ -5,6 +6,11 @@ import type { BuildContext, Builder } from './build.js';
 export const ends: Builder = (context) => ({
   parts: (['left', 'right'] as const).flatMap((end) => [...endPanel(context, end), ...filler(context, end)]),
 });
+
+/** Beyond the box at one of its ends. */
+function beside(width: Dim, end: 'left' | 'right', size: Dim): Span {
+  return end === 'left' ? spanTo(START, size) : spanFrom(width, size);
+}
 
 function endPanel({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] {
   const { settings, materials } = resolved;
@@ -18,16 +24,15 @@ function endPanel({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[
       name: `End panel, ${end}`,
       role: 'end',
       material,
-      length: toFloor ? box.height.plus(box.underHeight) : box.height,
-      width: depth.because('flush with the frame or carcass front, its rear edge over the back'),
-      thickness,
       hand: end,
-      placement: {
-        origin: [end === 'left' ? 0 : box.width.mm, 0, toFloor ? -box.underHeight.mm : 0],
-        u: '+z',
-        v: '+y',
-        w: end === 'left' ? '-x' : '+x',
+      stands: {
+        x: beside(box.width, end, thickness),
+        y: spanFrom(START, depth.because('flush with the frame or carcass front, its rear edge over the back')),
+        z: toFloor
+          ? { low: length(0).minus(box.underHeight), high: box.height, size: box.height.plus(box.underHeight) }
+          : spanFrom(START, box.height),
       },
+      axes: { u: '+z', v: '+y', w: end === 'left' ? '-x' : '+x' },
       note: 'screwed from inside the box',
     }),
   ];
@@ -45,16 +50,13 @@ function filler({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] 
       name: `Filler, ${end}`,
       role: 'filler',
       material,
-      length: box.faceHeight,
-      width: at.scribe,
-      thickness,
       hand: end,
-      placement: {
-        origin: [end === 'left' ? -at.scribe.mm : box.width.mm, 0, box.floor.mm],
-        u: '+z',
-        v: '+x',
-        w: '+y',
+      stands: {
+        x: beside(box.width, end, at.scribe),
+        y: spanFrom(START, thickness),
+        z: spanFrom(box.floor, box.faceHeight),
       },
+      axes: { u: '+z', v: '+x', w: '+y' },
       note: 'leave the wall edge for scribing',
     }),
   ];

@@ -1,6 +1,6 @@
-import { length } from '../derive/index.js';
+import { length, measuredFrom } from '../derive/index.js';
 import { type Operation, spacedAlong } from '../machining/index.js';
-import { type Part, partExtent } from '../parts/index.js';
+import { edgeOf, type Part } from '../parts/index.js';
 import type { BuildContext } from './build.js';
 
 /**
@@ -40,8 +40,9 @@ export function framePaths(context: BuildContext, parts: readonly Part[]): [stri
     const [pockets] = framePockets(context, hand);
     const stile = parts.find((part) => part.key === `frame/stile/${hand}`);
     const side = parts.find((part) => part.key === `side/${hand}`);
-    if (pockets?.kind !== 'pockets' || !stile || !side?.at) return [];
-    const start = partExtent(stile).min[2];
+    if (pockets?.kind !== 'pockets' || !stile || !side) return [];
+    const from = edgeOf(stile, 'u0');
+    const foot = edgeOf(side, 'u0');
     const { thickness } = resolved.materials.side;
     const beyond = hand === 'left' ? box.beyondLeft : box.beyondRight;
     return [
@@ -54,7 +55,7 @@ export function framePaths(context: BuildContext, parts: readonly Part[]): [stri
             from: hand === 'left' ? 'v0' : 'v1',
             offset: beyond.plus(thickness.over(2)).as('middle of the side behind the stile'),
             positions: pockets.positions.map((position) =>
-              position.plus(side.at?.u ?? length(0)).minus(length(start, 'foot of the frame')),
+              measuredFrom(foot.mm === 0 ? position : position.plus(foot), from),
             ),
             diameter: length(SCREW, 'screw'),
             depth: resolved.settings.fasteners.pocketReach,

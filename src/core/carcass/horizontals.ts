@@ -1,7 +1,7 @@
-import { type Dim, length } from '../derive/index.js';
+import { type Dim, length, type Span, START, spanFrom } from '../derive/index.js';
 import type { JointKind, MaterialRole } from '../document/index.js';
-import type { Region } from '../layout/index.js';
-import { makePart, type Part, type PartRole } from '../parts/index.js';
+import { insideOf, type Region } from '../layout/index.js';
+import { makePart, type Part, type PartRole, type Piece } from '../parts/index.js';
 import { backRecess } from './back.js';
 import { type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
 import { webFrame } from './web.js';
@@ -22,6 +22,7 @@ interface Horizontal {
   /** Where pocket holes go when they are the joint. */
   readonly pocketsShow: boolean;
   readonly reason: string;
+  readonly piece?: Piece;
 }
 
 /** A panel between two uprights: length = clear width + how far it enters each. */
@@ -34,20 +35,20 @@ export function between(
   const { material, thickness } = resolved.materials[draft.material];
   const { kind, engagement } = draft.joint;
   const front = draft.front ?? length(0);
-  const left =
-    engagement.mm > 0 ? region.h.low.minus(engagement).as(`left end of the ${draft.name.toLowerCase()}`) : region.h.low;
-  const face1 = draft.faceDown ? draft.underside : draft.underside.plus(thickness);
   const part = makePart({
     key: draft.key,
     name: draft.name,
     role: draft.role,
     material,
-    length: engagement.mm > 0 ? region.h.size.plus(engagement.times(2)) : region.h.size,
-    width: draft.depth,
-    thickness,
     bands: draft.banded ? caseBands(resolved) : [],
-    placement: { origin: [left.mm, front.mm, face1.mm], u: '+x', v: '+y', w: draft.faceDown ? '+z' : '-z' },
-    at: { u: left, v: front },
+    stands: {
+      x: across(region.h, engagement, draft.name),
+      y: spanFrom(front, draft.depth),
+      z: spanFrom(draft.underside, thickness),
+    },
+    axes: { u: '+x', v: '+y', w: draft.faceDown ? '+z' : '-z' },
+    receives: true,
+    ...(draft.piece ? { piece: draft.piece } : {}),
     machining:
       draft.role === 'bottom' ? backRecess(context, 'bottom') : draft.role === 'top' ? backRecess(context, 'top') : [],
   });
@@ -69,11 +70,13 @@ export function between(
   return { part, joints };
 }
 
-function inside({ box, resolved }: BuildContext): Region['inside'] {
-  const side = resolved.materials.side.thickness;
+/** From upright to upright and as far as it enters each: clear width + 2 · engagement. */
+export function across(h: Span, engagement: Dim, name: string): Span {
+  if (engagement.mm === 0) return h;
   return {
-    h: { low: side, high: box.width.minus(side).as('inner face of the right side'), size: box.insideWidth },
-    v: { low: box.bottomTop, high: box.topUnderside, size: box.clearHeight },
+    low: h.low.minus(engagement).as(`left end of the ${name.toLowerCase()}`),
+    high: h.high.plus(engagement).as(`right end of the ${name.toLowerCase()}`),
+    size: h.size.plus(engagement.times(2)),
   };
 }
 
@@ -87,17 +90,19 @@ export const bottom: Builder = (context) => {
       name: 'Bottom',
       role: 'bottom',
       material: materials.bottom.material,
-      length: box.width,
-      width: box.bottomDepth,
-      thickness: materials.bottom.thickness,
       bands: caseBands(resolved),
-      placement: { origin: [0, 0, box.bottomTop.mm], u: '+x', v: '+y', w: '-z' },
-      at: { u: length(0), v: length(0) },
+      stands: {
+        x: spanFrom(START, box.width),
+        y: spanFrom(START, box.bottomDepth),
+        z: { low: box.floor, high: box.bottomTop, size: materials.bottom.thickness },
+      },
+      axes: { u: '+x', v: '+y', w: '-z' },
+      receives: true,
       machining: backRecess(context, 'bottom'),
     });
     return { parts: [part] };
   }
-  const { part, joints } = between(context, inside(context), {
+  const { part, joints } = between(context, insideOf(context.box, context.resolved), {
     key: 'bottom',
     name: 'Bottom',
     role: 'bottom',
@@ -129,7 +134,7 @@ export const top: Builder = (context) => {
       return webFrame(context, {
         key: 'web/top',
         name: 'Top frame',
-        region: inside(context),
+        region: insideOf(context.box, context.resolved),
         underside: box.topUnderside,
         where: 'top',
       });
@@ -149,7 +154,7 @@ function topJoint({ box, resolved }: BuildContext) {
 function fullTop(context: BuildContext): BuilderResult {
   const { box } = context;
   return joined([
-    between(context, inside(context), {
+    between(context, insideOf(context.box, context.resolved), {
       key: 'top',
       name: 'Top',
       role: 'top',
@@ -173,12 +178,14 @@ function topOver(context: BuildContext): BuilderResult {
     name: 'Top',
     role: 'top',
     material,
-    length: box.width,
-    width: box.topDepth,
-    thickness,
     bands: caseBands(resolved),
-    placement: { origin: [0, 0, box.topUnderside.mm], u: '+x', v: '+y', w: '+z' },
-    at: { u: length(0), v: length(0) },
+    stands: {
+      x: spanFrom(START, box.width),
+      y: spanFrom(START, box.topDepth),
+      z: { low: box.topUnderside, high: box.topLevel, size: thickness },
+    },
+    axes: { u: '+x', v: '+y', w: '+z' },
+    receives: true,
     machining: backRecess(context, 'top'),
   });
   return { parts: [part] };
@@ -187,7 +194,7 @@ function topOver(context: BuildContext): BuilderResult {
 function stretcher(context: BuildContext, where: 'front' | 'rear') {
   const { box, resolved } = context;
   const { stretcherWidth } = resolved.settings.top;
-  return between(context, inside(context), {
+  return between(context, insideOf(context.box, context.resolved), {
     key: `stretcher/${where}`,
     name: `Stretcher, ${where}`,
     role: 'stretcher',
@@ -201,6 +208,7 @@ function stretcher(context: BuildContext, where: 'front' | 'rear') {
     banded: where === 'front',
     pocketsShow: false,
     reason: `carries the ${where} stretcher`,
+    piece: { kind: 'rail', where },
   });
 }
 
@@ -210,8 +218,7 @@ function upright(context: BuildContext, where: 'front' | 'rear'): { part: Part; 
   const { material, thickness } = resolved.materials.top;
   const width = resolved.settings.top.stretcherWidth;
   const { kind, engagement } = topJoint(context);
-  const region = inside(context);
-  const left = region.h.low.minus(engagement);
+  const region = insideOf(context.box, context.resolved);
   const y = where === 'front' ? length(0) : box.clearDepth.minus(thickness).as('front of the upright stretcher');
   const z = box.topLevel.minus(width).as('lower edge of the upright stretcher');
   const part = makePart({
@@ -219,10 +226,13 @@ function upright(context: BuildContext, where: 'front' | 'rear'): { part: Part; 
     name: `Upright stretcher, ${where}`,
     role: 'stretcher',
     material,
-    length: engagement.mm > 0 ? region.h.size.plus(engagement.times(2)) : region.h.size,
-    width,
-    thickness,
-    placement: { origin: [left.mm, y.mm, z.mm], u: '+x', v: '+z', w: '+y' },
+    stands: {
+      x: across(region.h, engagement, 'upright stretcher'),
+      y: spanFrom(y, thickness),
+      z: { low: z, high: box.topLevel, size: width },
+    },
+    axes: { u: '+x', v: '+z', w: '+y' },
+    piece: { kind: 'rail', where },
   });
   // On edge it is fastened along its height: the joint runs upright and is screwed or pocketed only.
   const joints = (['u0', 'u1'] as const).map(

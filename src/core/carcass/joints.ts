@@ -1,7 +1,7 @@
-import { type Dim, length } from '../derive/index.js';
+import { type Dim, length, measuredFrom } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
-import { type Part, partExtent } from '../parts/index.js';
+import { edgeOf, type Part, partExtent } from '../parts/index.js';
 import type { Joint } from './build.js';
 
 /** Where two planes are the same plane (mm). */
@@ -59,8 +59,8 @@ function screwPath(
   { settings }: Resolved,
 ): { key: string; operation: Operation } | undefined {
   const { fasteners } = settings;
-  if (!joint.member || !member || !part.at) return undefined;
-  const along = sharedDepth(joint, part, part.at);
+  if (!joint.member || !member) return undefined;
+  const along = sharedDepth(joint, part);
   const diameter = length(SCREW, 'screw');
   if (joint.kind === 'screws') {
     const depth = fasteners.screwLength.minus(part.thickness).as('screw in the end of the part');
@@ -79,14 +79,16 @@ function screwPath(
     };
   }
   if (joint.kind !== 'pocket') return undefined;
-  const front = less(joint.front, part.at.v);
+  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   return {
     key: part.key,
     operation: {
       kind: 'holes',
       face,
       from: 'u0',
-      offset: less(joint.level, part.at.u).plus(joint.thickness.over(2)).as('centre line of the joint'),
+      offset: measuredFrom(joint.level, edgeOf(part, 'u0'))
+        .plus(joint.thickness.over(2))
+        .as('centre line of the joint'),
       positions: spacedAlong(along, fasteners.first, fasteners.pocketSpacing).map((position) =>
         front.mm === 0 ? position : position.plus(front).as('position along the joint'),
       ),
@@ -110,9 +112,11 @@ function inEnd(joint: Joint, member: Part, positions: readonly Dim[]): { offset:
 }
 
 /** A deep part on a shallow one is fastened only where both are. */
-function sharedDepth(joint: Joint, part: Part, at: { readonly v: Dim }): Dim {
-  const front = less(joint.front, at.v);
-  return part.width.mm - front.mm < joint.depth.mm ? less(part.width, front).as('depth both parts share') : joint.depth;
+function sharedDepth(joint: Joint, part: Part): Dim {
+  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
+  return part.width.mm - front.mm < joint.depth.mm
+    ? measuredFrom(part.width, front).as('depth both parts share')
+    : joint.depth;
 }
 
 interface Receiver {
@@ -125,7 +129,7 @@ export function receiverOf(joint: Joint, parts: readonly Part[]): Receiver | und
   const along = joint.normal === 'x' ? 2 : 0;
   const normal = joint.normal === 'x' ? 0 : 2;
   for (const part of parts) {
-    if (!part.at || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
+    if (!part.receives || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
     const { min, max } = partExtent(part);
     const middle = joint.level.mm + joint.thickness.mm / 2;
     if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
@@ -147,15 +151,14 @@ function machineJoint(
   const { fasteners } = settings;
   const { reason, holds } = joint;
   const by: By = { kind: 'joint', what: joint.kind };
-  const at = part.at as { u: Dim; v: Dim };
-  const offset = less(joint.level, at.u).as('near edge of the joint');
+  const offset = measuredFrom(joint.level, edgeOf(part, 'u0')).as('near edge of the joint');
   const centre = offset.plus(joint.thickness.over(2)).as('centre line of the joint');
   const from: EdgeReference = 'u0';
-  const front = less(joint.front, at.v);
+  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   const along = (positions: readonly Dim[]) =>
     front.mm === 0 ? positions : positions.map((position) => position.plus(front).as('position along the joint'));
   const end = joint.member?.end ?? 'u0';
-  const shared = sharedDepth(joint, part, at);
+  const shared = sharedDepth(joint, part);
   switch (joint.kind) {
     case 'dado':
     case 'rabbet':
@@ -289,8 +292,4 @@ function cutIn(joint: Joint, part: Part, face: Face, offset: Dim): Operation {
     by,
     holds,
   };
-}
-
-function less(position: Dim, base: Dim): Dim {
-  return base.mm === 0 ? position : position.minus(base);
 }

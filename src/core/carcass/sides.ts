@@ -1,4 +1,4 @@
-import { type Dim, length } from '../derive/index.js';
+import { type Dim, length, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Notch, Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { backRecess } from './back.js';
@@ -22,24 +22,23 @@ export const sides: Builder = (context) => {
       ? settings.frame.tongue
       : undefined;
   const front = tongue ? length(0).minus(tongue).as('front of the sides') : length(0, 'front of the sides');
-  const side = (hand: 'left' | 'right', x: number): Part =>
+  const y = spanFrom(front, tongue ? box.sideDepth.plus(tongue) : box.sideDepth);
+  const z = { low: start, high: end, size: sideLength };
+  const side = (hand: 'left' | 'right'): Part =>
     makePart({
       key: `side/${hand}`,
       name: `Side, ${hand}`,
       role: 'side',
       material,
-      length: sideLength,
-      width: tongue ? box.sideDepth.plus(tongue) : box.sideDepth,
-      thickness,
       bands: caseBands(resolved),
       hand,
-      placement: { origin: [x, front.mm, start.mm], u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },
-      at: { u: start, v: front },
+      stands: { x: hand === 'left' ? spanFrom(START, thickness) : spanTo(box.width, thickness), y, z },
+      axes: { u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },
+      receives: true,
       machining: [...backRecess(context, 'side'), ...toeNotch(context, hand), ...framePockets(context, hand)],
       ...(tongue ? { note: 'tongue on the front edge for the frame' } : {}),
     });
-  const parts = [side('left', thickness.mm), side('right', box.width.minus(thickness).mm)];
-  return { parts, joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };
+  return { parts: [side('left'), side('right')], joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };
 };
 
 /** Where the sides stand on the bottom, or carry a top laid over them, they are the ones that join. */

@@ -1,4 +1,4 @@
-import { type Dim, length, plain } from '../derive/index.js';
+import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';
 
@@ -24,7 +24,7 @@ export const toe: Builder = (context) => {
 };
 
 /** Where a toe that returns round exposed ends starts and how long it is: box width − setback for each of them. */
-function run({ box, resolved }: BuildContext, label: string): { start: Dim; length: Dim } {
+function run({ box, resolved }: BuildContext, label: string): Span {
   const { ends, toe } = resolved.settings;
   const exposed = (['left', 'right'] as const).filter((end) => ends[end].value === 'exposed');
   const whole =
@@ -33,10 +33,15 @@ function run({ box, resolved }: BuildContext, label: string): { start: Dim; leng
       : exposed.length === 1
         ? box.width.minus(toe.setback)
         : box.width;
-  return {
-    start: exposed.includes('left') ? toe.setback : length(0),
-    length: exposed.length > 0 ? whole.as(label).because('the toe returns round an exposed end') : whole,
-  };
+  return spanFrom(
+    exposed.includes('left') ? toe.setback : START,
+    exposed.length > 0 ? whole.as(label).because('the toe returns round an exposed end') : whole,
+  );
+}
+
+/** From the floor to the underside of the box. */
+function below(height: Dim): Span {
+  return spanTo(START, height);
 }
 
 /** A ladder plinth: two rails full length, cross members at most 600 apart and one under each partition. */
@@ -45,42 +50,46 @@ function plinth(context: BuildContext): Part[] {
   const { material, thickness } = resolved.materials.toe;
   const { height, setback, rearSetback } = resolved.settings.toe;
   const depth = box.sideDepth.minus(setback).minus(rearSetback).as('plinth depth');
-  const { start, length: railLength } = run(context, 'plinth length');
-  const below = -height.mm;
-  const rail = (key: string, y: number, w: '+y' | '-y'): Part =>
+  const x = run(context, 'plinth length');
+  const railLength = x.size;
+  const z = below(height);
+  const rail = (where: 'front' | 'rear', y: Span): Part =>
     makePart({
-      key,
+      key: `plinth/${where}`,
       name: 'Plinth rail',
       role: 'plinth',
       material,
-      length: railLength,
-      width: height,
-      thickness,
-      placement: { origin: [start.mm, y, below], u: '+x', v: '+z', w },
+      stands: { x, y, z },
+      axes: { u: '+x', v: '+z', w: where === 'front' ? '+y' : '-y' },
+      piece: { kind: 'rail', where },
     });
   const bays = Math.max(1, Math.ceil((railLength.mm - thickness.mm) / CROSS_SPACING - 1e-9));
   const spacing = railLength.minus(thickness).over(plain(bays, 'bays')).as('plinth cross member spacing');
-  const places = Array.from({ length: bays + 1 }, (_, at) => start.mm + spacing.mm * at);
+  const places = Array.from({ length: bays + 1 }, (_, at) => (at === 0 ? x.low : x.low.plus(spacing.times(at))));
   const partitions = boundaries
     .filter(
       (boundary) =>
         boundary.kind === 'partition' && Math.abs(boundary.within.inside.v.low.mm - box.bottomTop.mm) < 0.001,
     )
-    .map((boundary) => boundary.centre.mm - thickness.mm / 2)
-    .filter((x) => places.every((place) => Math.abs(place - x) > thickness.mm));
-  const crosses = [...places, ...partitions].map((x, at) =>
+    .map((boundary) => boundary.centre.minus(thickness.over(2)).as('cross member under the partition'))
+    .filter((left) => places.every((place) => Math.abs(place.mm - left.mm) > thickness.mm));
+  const front = spanFrom(setback, thickness);
+  const crosses = [...places, ...partitions].map((left, at) =>
     makePart({
       key: `plinth/cross/${at + 1}`,
       name: 'Plinth cross member',
       role: 'plinth',
       material,
-      length: depth.minus(thickness.times(2)),
-      width: height,
-      thickness,
-      placement: { origin: [x, setback.mm + thickness.mm, below], u: '+y', v: '+z', w: '+x' },
+      stands: {
+        x: spanFrom(left, thickness),
+        y: spanFrom(front.high, depth.minus(thickness.times(2))),
+        z,
+      },
+      axes: { u: '+y', v: '+z', w: '+x' },
+      piece: { kind: 'cross' },
     }),
   );
-  return [rail('plinth/front', setback.mm, '+y'), rail('plinth/rear', setback.mm + depth.mm, '-y'), ...crosses];
+  return [rail('front', front), rail('rear', spanTo(setback.plus(depth), thickness)), ...crosses];
 }
 
 /** The board in a notched toe: over the sides or between them; it stops at an exposed side. */
@@ -98,16 +107,17 @@ function toeBoard(context: BuildContext): Part {
       : stops.length === 1
         ? box.width.minus(side).as('toe board length').because('it stops at the exposed side')
         : box.width;
-  const x = stops.includes('left') ? side.mm : 0;
   return makePart({
     key: 'toe/board',
     name: 'Toe board',
     role: 'plinth',
     material,
-    length: size,
-    width: settings.height,
-    thickness,
-    placement: { origin: [x, settings.setback.mm, 0], u: '+x', v: '+z', w: '+y' },
+    stands: {
+      x: spanFrom(stops.includes('left') ? side : START, size),
+      y: spanFrom(settings.setback, thickness),
+      z: spanFrom(START, settings.height),
+    },
+    axes: { u: '+x', v: '+z', w: '+y' },
     note: settings.board.value === 'between' ? 'on cleats' : '',
   });
 }
@@ -118,16 +128,13 @@ function legs(context: BuildContext): BuilderResult {
   const { material, thickness } = resolved.materials.toe;
   const { height, setback } = resolved.settings.toe;
   const pairs = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_LEGS_TO) / LEG_STEP - 1e-9));
-  const { start, length: boardLength } = run(context, 'toe board length');
   const board = makePart({
     key: 'toe/board',
     name: 'Toe board',
     role: 'plinth',
     material,
-    length: boardLength,
-    width: height,
-    thickness,
-    placement: { origin: [start.mm, setback.mm, -height.mm], u: '+x', v: '+z', w: '+y' },
+    stands: { x: run(context, 'toe board length'), y: spanFrom(setback, thickness), z: below(height) },
+    axes: { u: '+x', v: '+z', w: '+y' },
     note: 'on clips',
   });
   const partitions = context.boundaries.filter((boundary) => boundary.kind === 'partition').length;

@@ -1,4 +1,4 @@
-import { type Dim, length, plain } from '../derive/index.js';
+import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, BuilderResult, Joint } from './build.js';
@@ -29,23 +29,22 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
   const shrink = shrinkage(box.sideDepth, resolved.materials.side.material, resolved.settings);
   const frameDepth = (shrink ? box.clearDepth.minus(shrink) : box.clearDepth).as(`${draft.name.toLowerCase()} depth`);
   const left = h.low.minus(engagement);
-  const top = draft.underside.plus(thickness);
+  const z = spanFrom(draft.underside, thickness);
   const allowance = web.allowance;
   const extraWidth = allowance.over(2).as('half the allowance');
   const note = shrink
     ? 'glue the front 75 to 100 only; the rear runs dry so that the solid sides can move'
     : 'trimmed after glue-up';
-  const rail = (where: 'front' | 'rear', y: number): Part =>
+  const rail = (where: 'front' | 'rear', y: Span): Part =>
     makePart({
       key: `${draft.key}/rail/${where}`,
       name: `${draft.name} rail`,
       role: 'web',
       material,
-      length: frameWidth,
-      width: web.member,
-      thickness,
       allowance: { length: allowance, width: extraWidth },
-      placement: { origin: [left.mm, y, top.mm], u: '+x', v: '+y', w: '-z' },
+      stands: { x: spanFrom(left, frameWidth), y, z },
+      axes: { u: '+x', v: '+y', w: '-z' },
+      piece: { kind: 'rail', where },
       note,
     });
   const crossLength = frameDepth.minus(web.member.times(2)).plus(web.tenon.times(2));
@@ -57,11 +56,14 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
       name: `${draft.name} cross member`,
       role: 'web',
       material,
-      length: crossLength,
-      width: web.member,
-      thickness,
       allowance: { width: extraWidth },
-      placement: { origin: [left.mm + pitch.mm * at, web.member.mm - web.tenon.mm, top.mm], u: '+y', v: '+x', w: '-z' },
+      stands: {
+        x: spanFrom(at === 0 ? left : left.plus(pitch.times(at)), web.member),
+        y: spanFrom(web.member.minus(web.tenon), crossLength),
+        z,
+      },
+      axes: { u: '+y', v: '+x', w: '-z' },
+      piece: { kind: 'cross' },
       note,
     }),
   );
@@ -79,5 +81,8 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
       holds: draft.key,
     }),
   );
-  return { parts: [rail('front', 0), rail('rear', frameDepth.mm - web.member.mm), ...crosses], joints };
+  return {
+    parts: [rail('front', spanFrom(START, web.member)), rail('rear', spanTo(frameDepth, web.member)), ...crosses],
+    joints,
+  };
 }

@@ -90,11 +90,15 @@ export class Dim {
     return other;
   }
 
-  /** Gives the step a name. Naming a number that already has one makes a new line that says "is". */
-  as(label: string): Dim {
-    if (this.label === label) return this;
-    if (this.label !== '') return new Dim(this.mm, label, 'is', [this], this.measure);
-    return new Dim(this.mm, label, this.operation, this.terms, this.measure, this.source, this.reason);
+  /**
+   * Gives the step a name, and an address where it has one of its own. Naming a number that already has a name makes a
+   * new line that says "is"; the number it stands for keeps its address.
+   */
+  as(label: string, address?: string): Dim {
+    if (this.label === label) return address === undefined ? this : this.at(address);
+    if (this.label !== '') return new Dim(this.mm, label, 'is', [this], this.measure, undefined, undefined, address);
+    const { mm, operation, terms, measure, source, reason } = this;
+    return new Dim(mm, label, operation, terms, measure, source, reason, address ?? this.address);
   }
 
   /** The same number under an address that stays. */

@@ -109,6 +109,8 @@ export function tapeText(dim: Dim, show: (value: number, measure: Measure) => st
 
 /** One derivation as plain data, for export. Shared terms appear once and are referred to by id. */
 export interface Derivation {
+  /** The name the number keeps, where it has one: unique within its cabinet. */
+  readonly address?: string;
   readonly label: string;
   readonly value: number;
   readonly measure: Measure;
@@ -132,6 +134,7 @@ export class DerivationTable {
     this.ids.set(dim, id);
     const named = namedTerms(dim).map((term) => this.refer(term));
     this.entries[id] = {
+      ...(dim.address ? { address: dim.address } : {}),
       label: dim.label,
       value: roundForExport(dim.mm),
       measure: dim.measure,

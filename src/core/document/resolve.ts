@@ -83,10 +83,23 @@ function resolveLeaf(leaf: Leaf, layers: readonly Layer[]): Dim | Choice {
     if (value === undefined) continue;
     const source: Source = { kind: layer.kind, note: layer.note, path: `${layer.path}/${leaf.key}` };
     return typeof value === 'number'
-      ? new Dim(value, leaf.label, 'setting', [], leaf.measure === 'choice' ? 'plain' : leaf.measure, source)
+      ? settled(value, leaf, source)
       : { value: value as string, label: leaf.label, source };
   }
   throw new Error(`no layer decides ${leaf.key}`);
+}
+
+function settled(value: number, { label, measure, key }: Leaf, source: Source): Dim {
+  return new Dim(
+    value,
+    label,
+    'setting',
+    [],
+    measure === 'choice' ? 'plain' : measure,
+    source,
+    undefined,
+    `settings.${key}`,
+  );
 }
 
 type Found = Dim | Choice;

@@ -81,14 +81,17 @@ function outlineOfFront({ extent: { min, max } }: Front): Outline {
   return { from: { h: min[0], v: min[2] }, to: { h: max[0], v: max[2] } };
 }
 
-/** Parts whose outline tells nothing from the front, or lies wholly behind its twin. */
-const BEHIND = /^(plinth\/(rear|cross)|stretcher\/rear|nailer)|\/(cross\/|rail\/rear)/;
+/** True for parts whose outline tells nothing from the front, or lies wholly behind its twin. */
+function isBehind({ role, piece }: Part): boolean {
+  return role === 'nailer' || piece?.kind === 'cross' || piece?.where === 'rear';
+}
+
 const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];
 
 /** Farthest first; what fronts and frame hide is drawn again over them, dashed. */
 function partItems({ parts }: SolvedCabinet): DrawingItem[] {
   const shown = parts
-    .filter((part) => !BEHIND.test(part.key))
+    .filter((part) => !isBehind(part))
     .map((part) => ({ part, ...outlineOf(part), depth: partExtent(part).min[1] }));
   shown.sort((a, b) => b.depth - a.depth || (a.part.role === 'back' ? -1 : 0) - (b.part.role === 'back' ? -1 : 0));
   const covers = shown.filter(({ part }) => COVERING.includes(part.role));

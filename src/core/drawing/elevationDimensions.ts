@@ -1,9 +1,10 @@
+import type { Span } from '../derive/index.js';
 import type { SettingPath } from '../document/index.js';
 import { type DimensionItem, dimension } from '../drafting/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
-import { endReveal, type Region, type Span, type SplitLayout } from '../layout/index.js';
+import { endReveal, type Region, type SplitLayout } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type Beside, sharedGapDimensions } from './neighbours.js';
 

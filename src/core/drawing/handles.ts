@@ -1,8 +1,8 @@
+import type { Span } from '../derive/index.js';
 import type { DragHandle } from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
-import type { Span } from '../layout/index.js';
 import type { Face } from '../machining/index.js';
-import { type Part, toPart } from '../parts/index.js';
+import { faceInto, type Part, toPart } from '../parts/index.js';
 import { type Bay, shelfHeights } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
@@ -38,9 +38,8 @@ export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: 
   const along = (z: number) => toPart(part.placement, [0, 0, z])[0];
   return solved.bays
     .filter(({ left, right }) => {
-      // The right face of a partition is its second; a side has its inside only.
-      if (left?.key === part.key) return face === (part.role === 'partition' ? 2 : 1);
-      return right?.key === part.key && face === 1;
+      if (left?.key === part.key) return face === faceInto(part, 'left');
+      return right?.key === part.key && face === faceInto(part, 'right');
     })
     .flatMap((bay) => shelfHandlesOf(solved, bay, bay.cell.inside.h))
     .map((handle) => {

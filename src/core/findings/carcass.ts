@@ -110,8 +110,8 @@ const partitionWithoutSupport: FindingRule = {
           parts.some(
             (other) =>
               other.role === 'web' &&
-              other.key.includes('/rail/') &&
-              Math.abs(other.placement.origin[2] - foot.plane) < 0.01,
+              other.piece?.kind === 'rail' &&
+              Math.abs(other.stands.z.high.mm - foot.plane) < 0.01,
           );
         if (web || depth >= part.width.mm * 0.6) return [];
         return [
@@ -222,7 +222,13 @@ const webFrameTooSmall: FindingRule = {
     const { member, crossMembers } = resolved.settings.web;
     const needed = member.times(crossMembers).as('cross members side by side');
     return parts
-      .filter((part) => part.role === 'web' && part.key.endsWith('/rail/front') && part.length.mm < needed.mm)
+      .filter(
+        (part) =>
+          part.role === 'web' &&
+          part.piece?.kind === 'rail' &&
+          part.piece.where === 'front' &&
+          part.length.mm < needed.mm,
+      )
       .map(
         (part): FindingDraft => ({
           severity: 'stop',

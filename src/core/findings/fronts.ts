@@ -1,4 +1,4 @@
-import { grainGroups } from '../fronts/index.js';
+import { grainGroups, lippedClearance } from '../fronts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, settingPath } from './finding.js';
 
@@ -28,7 +28,7 @@ const lippedBinds: FindingRule = {
   check({ cabinet, fronts, resolved, show }) {
     const { fit, lip, rebateWidth, rebateDepth } = resolved.settings.fronts;
     if (fit.value !== 'lipped' || fronts.length === 0) return [];
-    const clearance = rebateWidth.minus(lip).as('clearance of the lipped front, each side');
+    const clearance = lippedClearance(resolved.settings.fronts);
     const thickness = resolved.materials.front.thickness;
     const findings = [];
     if (clearance.mm <= 0)

@@ -55,7 +55,7 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
       edits: [{ path: settingPath(context, 'materials/shelf'), value: thicker.id }],
     });
   const half = shelf.span.minus(resolved.materials.partition.thickness).over(2);
-  const bay = context.bays.find(({ cell }) => part.key.startsWith(`shelf/${cell.opening.id}/`));
+  const bay = context.bays.find(({ cell }) => cell.opening.id === part.opening);
   const divided = bay && inTwo(bay.cell.opening, cabinet);
   if (bay && divided && shelfSag({ ...shelf, span: half }).passes)
     acts.push({
@@ -234,7 +234,7 @@ const USUAL_PLAY = 1.5;
 const tooDeep: FindingRule = {
   id: 'shelves/too-deep',
   check: ({ parts, box, resolved, cabinet, show }) => {
-    const shelf = parts.find((part) => part.role === 'shelf' && !part.key.endsWith('/strip'));
+    const shelf = parts.find((part) => part.role === 'shelf' && part.piece?.kind !== 'strip');
     if (!shelf) return [];
     const { max } = partExtent(shelf);
     const nailer = parts.find((part) => {

@@ -1,9 +1,9 @@
 import type { BuildContext, Builder } from '../carcass/index.js';
-import type { Dim } from '../derive/index.js';
+import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Boundary, Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
-import { type Axis, makePart, type Part } from '../parts/index.js';
+import { type Axes, makePart, type Part, type Piece } from '../parts/index.js';
 
 export interface FrameSizes {
   readonly width: Dim;
@@ -63,16 +63,17 @@ class Frame {
     const { box, resolved } = this.context;
     const { frame, ends } = resolved.settings;
     const width = hand === 'left' ? frame.stileLeft : frame.stileRight;
-    const x = hand === 'left' ? -box.beyondLeft.mm : box.width.mm + box.beyondRight.mm - width.mm;
+    const x =
+      hand === 'left'
+        ? spanFrom(length(0).minus(box.beyondLeft), width)
+        : spanTo(box.beyondRight.mm === 0 ? box.width : box.width.plus(box.beyondRight), width);
     const wall = ends[hand].value === 'wall';
     return this.member({
       key: `frame/stile/${hand}`,
       name: `Stile, ${hand}`,
-      length: this.sizes.height,
-      width,
       x,
-      z: this.sizes.foot.mm,
-      upright: true,
+      z: spanFrom(this.sizes.foot, this.sizes.height),
+      piece: { kind: 'stile', where: hand },
       hand,
       machining: this.tongueGroove(hand),
       note: wall
@@ -108,69 +109,67 @@ class Frame {
     const { box, resolved } = this.context;
     const { frame } = resolved.settings;
     const width = which === 'top' ? frame.topRail : frame.bottomRail;
-    const z = which === 'top' ? this.sizes.foot.mm + this.sizes.height.mm - width.mm : this.sizes.foot.mm;
     return this.member({
       key: `frame/rail/${which}`,
       name: `Rail, ${which}`,
-      length: this.withTenons(this.sizes.opening),
-      width,
-      x: frame.stileLeft.mm - box.beyondLeft.mm - frame.tenon.mm,
-      z,
+      x: this.withTenons({
+        low: frame.stileLeft.minus(box.beyondLeft),
+        high: box.width.plus(box.beyondRight).minus(frame.stileRight),
+        size: this.sizes.opening,
+      }),
+      z: which === 'top' ? spanTo(this.sizes.foot.plus(this.sizes.height), width) : spanFrom(this.sizes.foot, width),
+      piece: { kind: 'rail', where: which },
     });
   }
 
   middle({ axis, after, within, clear }: Boundary): Part {
     const { frame } = this.context.resolved.settings;
-    const tenon = frame.tenon.mm;
     if (axis === 'rows')
       return this.member({
         key: `frame/rail/${after}`,
         name: 'Middle rail',
-        length: this.withTenons(within.clear.h.size),
-        width: frame.midRail,
-        x: within.clear.h.low.mm - tenon,
-        z: clear.low.mm,
+        x: this.withTenons(within.clear.h),
+        z: { ...clear, size: frame.midRail },
+        piece: { kind: 'rail', where: 'middle' },
       });
     return this.member({
       key: `frame/stile/${after}`,
       name: 'Middle stile',
-      length: this.withTenons(within.clear.v.size),
-      width: frame.midStile,
-      x: clear.low.mm,
-      z: within.clear.v.low.mm - tenon,
-      upright: true,
+      x: { ...clear, size: frame.midStile },
+      z: this.withTenons(within.clear.v),
+      piece: { kind: 'stile', where: 'middle' },
     });
   }
 
-  private withTenons(size: Dim): Dim {
+  /** A tenon longer at both ends than what it spans. */
+  private withTenons({ low, high, size }: Span): Span {
     const { tenon } = this.context.resolved.settings.frame;
-    return tenon.mm > 0 ? size.plus(tenon.times(2)) : size;
+    if (tenon.mm <= 0) return { low, high, size };
+    return { low: low.minus(tenon), high: high.plus(tenon), size: size.plus(tenon.times(2)) };
   }
 
   private member(draft: {
     key: string;
     name: string;
-    length: Dim;
-    width: Dim;
-    x: number;
-    z: number;
-    upright?: boolean;
+    x: Span;
+    z: Span;
+    piece: Piece;
     hand?: 'left' | 'right';
     machining?: Operation[];
     note?: string;
   }): Part {
     const { material, thickness } = this.context.resolved.materials.frame;
-    const axes: { u: Axis; v: Axis } = draft.upright ? { u: '+z', v: '+x' } : { u: '+x', v: '+z' };
+    const { piece } = draft;
+    const axes: Axes = piece.kind === 'stile' ? { u: '+z', v: '+x', w: '+y' } : { u: '+x', v: '+z', w: '+y' };
     return makePart({
       key: draft.key,
       name: draft.name,
       role: 'frame',
       material,
-      length: draft.length,
-      width: draft.width,
-      thickness,
       ...(draft.hand ? { hand: draft.hand } : {}),
-      placement: { origin: [draft.x, -thickness.mm, draft.z], ...axes, w: '+y' },
+      stands: { x: draft.x, y: spanTo(START, thickness), z: draft.z },
+      axes,
+      piece,
       machining: draft.machining ?? [],
       ...(draft.note ? { note: draft.note } : {}),
     });

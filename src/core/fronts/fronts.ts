@@ -1,6 +1,6 @@
-import { type Dim, quantity, type Source, sumOf } from '../derive/index.js';
+import { type Dim, quantity, type Source, type Span, sumOf } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import type { Box, Cell, Region, Span } from '../layout/index.js';
+import type { Box, Cell, Region } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { EDGES, type Extent, type Part, type Point, partExtent } from '../parts/index.js';
 import { groupGrain } from './grain.js';
@@ -78,7 +78,8 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
   const { v } = cell.face;
   const overlay = settings.fronts.fit.value === 'overlay';
   // The back of an overlay front stands off by its bumpers; inset and lipped fronts go home.
-  const rear = box.mountingPlane.mm - (overlay ? settings.depth.bumper.mm : 0);
+  const rear =
+    overlay && settings.depth.bumper.mm > 0 ? box.mountingPlane.minus(settings.depth.bumper) : box.mountingPlane;
   const parts = makingOf(
     kind,
     v.size,
@@ -142,6 +143,11 @@ export function weightOf(parts: readonly Part[]): Dim {
 
 function densitySource(material: Part['material']): Source {
   return { kind: 'nominal', note: `of ${material.name}`, path: `materials/${material.id}/density` };
+}
+
+/** What a lipped front has in its opening at each side: its rebate less its lip. */
+export function lippedClearance({ rebateWidth, lip }: Resolved['settings']['fronts']): Dim {
+  return rebateWidth.minus(lip).as('clearance of the lipped front, each side');
 }
 
 /** The step all round the back of a lipped front. */

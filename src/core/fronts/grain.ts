@@ -15,7 +15,7 @@ export interface GrainGroup {
 
 /** The one piece of a front that carries the grain; framed fronts have none. */
 function slabOf(front: Front): Part | undefined {
-  const part = front.parts.find(({ key }) => key === front.key || key.endsWith('/slab'));
+  const part = front.parts.find(({ piece }) => piece?.kind === 'slab');
   return part?.material.grain === 'length' ? part : undefined;
 }
 

@@ -1,8 +1,7 @@
-import type { Dim } from '../derive/index.js';
+import { type Dim, type Span, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
-import type { Span } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
-import { type Axis, type Band, EDGES, makePart, type Part } from '../parts/index.js';
+import { type Axes, type Band, EDGES, makePart, type Part } from '../parts/index.js';
 
 /** A false front is fixed: it closes the view where no drawer can run. */
 export type FrontKind = 'drawer' | 'door' | 'false';
@@ -15,8 +14,8 @@ export interface FrontBlank {
   readonly hinged?: 'left' | 'right';
   readonly h: Span;
   readonly v: Span;
-  /** Cabinet y of its back (mm). */
-  readonly rear: number;
+  /** Where its back lies, front to rear. */
+  readonly rear: Dim;
   readonly resolved: Resolved;
   /** Rebates of a lipped front; cut in what its back is made of. */
   readonly rebates: readonly Operation[];
@@ -45,9 +44,12 @@ function hand(blank: FrontBlank) {
   return blank.hinged ? { hand: blank.hinged } : {};
 }
 
-const slab: Making = (blank) => [slabAt(blank, blank.key, blank.name, blank.rear)];
+const UPRIGHT: Axes = { u: '+z', v: '+x', w: '+y' };
+const LYING: Axes = { u: '+x', v: '+z', w: '+y' };
 
-function slabAt(blank: FrontBlank, key: string, name: string, rear: number): Part {
+const slab: Making = (blank) => [slabAt(blank, blank.key, blank.name)];
+
+function slabAt(blank: FrontBlank, key: string, name: string): Part {
   const { settings, materials } = blank.resolved;
   const { h, v } = blank;
   // Fronts out of one blank all run the way the doors do.
@@ -61,108 +63,55 @@ function slabAt(blank: FrontBlank, key: string, name: string, rear: number): Par
     name,
     role: role(blank),
     material,
-    length: upright ? v.size : h.size,
-    width: upright ? h.size : v.size,
-    thickness,
     bands,
     ...hand(blank),
     machining: blank.rebates,
-    placement: {
-      origin: [h.low.mm, rear - thickness.mm, v.low.mm],
-      u: upright ? '+z' : '+x',
-      v: upright ? '+x' : '+z',
-      w: '+y',
-    },
+    stands: { x: h, y: spanTo(blank.rear, thickness), z: v },
+    axes: upright ? UPRIGHT : LYING,
+    piece: { kind: 'slab' },
   });
 }
 
-interface Member {
-  readonly key: string;
-  readonly name: string;
-  readonly length: Dim;
-  readonly width: Dim;
-  readonly thickness: Dim;
-  readonly x: number;
-  readonly z: number;
-  readonly y: number;
-  readonly upright: boolean;
+interface Members {
+  readonly rail: Dim;
+  /** From their face to their back. */
+  readonly y: Span;
+  /** How far rails enter the stiles; absent where they butt. */
+  readonly enters?: Dim;
+  /** Rails run to the outer corners. */
+  readonly mitred?: boolean;
   readonly note: string;
 }
 
-function member(blank: FrontBlank, draft: Member): Part {
-  const axes: { u: Axis; v: Axis } = draft.upright ? { u: '+z', v: '+x' } : { u: '+x', v: '+z' };
-  return makePart({
-    key: `${blank.key}/${draft.key}`,
-    name: `${blank.name}: ${draft.name}`,
-    role: role(blank),
-    material: blank.resolved.materials.doorFrame.material,
-    length: draft.length,
-    width: draft.width,
-    thickness: draft.thickness,
-    ...hand(blank),
-    placement: { origin: [draft.x, draft.y, draft.z], ...axes, w: '+y' },
-    note: draft.note,
-  });
-}
-
 /** Two stiles and two rails; rails between the stiles, entering them by `enters`, or running to the outer corners. */
-function members(
-  blank: FrontBlank,
-  rail: Dim,
-  thickness: Dim,
-  y: number,
-  enters: Dim | undefined,
-  mitred: boolean,
-  note: string,
-): Part[] {
+function members(blank: FrontBlank, { rail, y, enters, mitred, note }: Members): Part[] {
   const { stile } = blank.resolved.settings.making;
   const { h, v } = blank;
-  const between = h.size.minus(stile.times(2));
-  const railLength = mitred ? h.size : enters ? between.plus(enters.times(2)) : between;
-  const railX = mitred ? h.low.mm : h.low.mm + stile.mm - (enters?.mm ?? 0);
-  const base = { thickness, y, note };
+  const between = { low: h.low.plus(stile), high: h.high.minus(stile), size: h.size.minus(stile.times(2)) };
+  const across = mitred ? h : enters ? longer(between, enters) : between;
+  const member = (kind: 'rail' | 'stile', where: 'bottom' | 'top' | 'left' | 'right', x: Span, z: Span): Part =>
+    makePart({
+      key: `${blank.key}/${kind}/${where}`,
+      name: `${blank.name}: ${where} ${kind}`,
+      role: role(blank),
+      material: blank.resolved.materials.doorFrame.material,
+      ...hand(blank),
+      stands: { x, y, z },
+      axes: kind === 'stile' ? UPRIGHT : LYING,
+      piece: { kind, where },
+      note,
+    });
   return [
-    member(blank, {
-      ...base,
-      key: 'rail/bottom',
-      name: 'bottom rail',
-      length: railLength,
-      width: rail,
-      x: railX,
-      z: v.low.mm,
-      upright: false,
-    }),
-    member(blank, {
-      ...base,
-      key: 'rail/top',
-      name: 'top rail',
-      length: railLength,
-      width: rail,
-      x: railX,
-      z: v.high.mm - rail.mm,
-      upright: false,
-    }),
-    member(blank, {
-      ...base,
-      key: 'stile/left',
-      name: 'left stile',
-      length: v.size,
-      width: stile,
-      x: h.low.mm,
-      z: v.low.mm,
-      upright: true,
-    }),
-    member(blank, {
-      ...base,
-      key: 'stile/right',
-      name: 'right stile',
-      length: v.size,
-      width: stile,
-      x: h.high.mm - stile.mm,
-      z: v.low.mm,
-      upright: true,
-    }),
+    member('rail', 'bottom', across, spanFrom(v.low, rail)),
+    member('rail', 'top', across, spanTo(v.high, rail)),
+    member('stile', 'left', spanFrom(h.low, stile), v),
+    member('stile', 'right', spanTo(h.high, stile), v),
   ];
+}
+
+/** The same, so much longer at both ends. */
+function longer({ low, high, size }: Span, by: Dim): Span {
+  return { low: low.minus(by), high: high.plus(by), size: size.plus(by.times(2)) };
 }
 
 /**
@@ -174,37 +123,36 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
   const { stile, groove, panelPlay, kind } = settings.making;
   const { thickness } = materials.doorFrame;
   const { h, v } = blank;
-  const y = blank.rear - thickness.mm;
+  const y = spanTo(blank.rear, thickness);
   const mitred = kind.value === 'mitred';
-  const frame = members(
-    blank,
+  const frame = members(blank, {
     rail,
-    thickness,
     y,
-    mitred ? undefined : groove,
-    mitred,
-    `inner edge grooved ${mitred ? 'and mitred, loose tenons' : ''}`.trim(),
-  );
+    ...(mitred ? { mitred } : { enters: groove }),
+    note: `inner edge grooved ${mitred ? 'and mitred, loose tenons' : ''}`.trim(),
+  });
   const hold = groove.minus(panelPlay).as('panel held in each groove');
-  const grows = hold.times(2);
   const panel = materials.doorPanel;
-  const inset = Math.max(0, (thickness.mm - panel.thickness.mm) / 2);
+  const inset = thickness.minus(panel.thickness).over(2).as('panel behind the face of its frame');
+  const within = (whole: Span, member: Dim): Span => ({
+    low: whole.low.plus(member).minus(hold),
+    high: whole.high.minus(member).plus(hold),
+    size: whole.size.minus(member.times(2)).plus(hold.times(2)),
+  });
   return [
     makePart({
       key: `${blank.key}/panel`,
       name: `${blank.name}: panel`,
       role: role(blank),
       material: panel.material,
-      length: v.size.minus(rail.times(2)).plus(grows),
-      width: h.size.minus(stile.times(2)).plus(grows),
-      thickness: panel.thickness,
       ...hand(blank),
-      placement: {
-        origin: [h.low.mm + stile.mm - hold.mm, y + inset, v.low.mm + rail.mm - hold.mm],
-        u: '+z',
-        v: '+x',
-        w: '+y',
+      stands: {
+        x: within(h, stile),
+        y: spanFrom(inset.mm > 0 ? y.low.plus(inset) : y.low, panel.thickness),
+        z: within(v, rail),
       },
+      axes: UPRIGHT,
+      piece: { kind: 'panel' },
     }),
     ...frame,
   ];
@@ -213,10 +161,9 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
 /** Trim on a slab: stiles the front's height, rails between them; the slab is the front's size less its bands. */
 function trimmed(blank: FrontBlank, rail: Dim): Part[] {
   const { settings, materials } = blank.resolved;
-  const { trimThickness } = settings.making;
-  const y = blank.rear - materials.front.thickness.mm - trimThickness.mm;
+  const y = spanTo(blank.rear.minus(materials.front.thickness), settings.making.trimThickness);
   return [
-    slabAt(blank, `${blank.key}/slab`, `${blank.name}: slab`, blank.rear),
-    ...members(blank, rail, trimThickness, y, undefined, false, 'glued to the slab; keep nails out of the hinge cups'),
+    slabAt(blank, `${blank.key}/slab`, `${blank.name}: slab`),
+    ...members(blank, { rail, y, note: 'glued to the slab; keep nails out of the hinge cups' }),
   ];
 }

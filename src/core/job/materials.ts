@@ -40,17 +40,18 @@ export function thicknessOf(material: Material): Dim {
   const { batch, readings } = material.measured;
   const path = `materials/${material.id}/measured/readings`;
   const label = `${material.name} thickness`;
+  const address = `materials.${material.id}.thickness`;
   if (readings.length === 0)
     return setting(label, material.nominal, {
       kind: 'nominal',
       note: 'not measured yet',
       path: `materials/${material.id}/nominal`,
-    });
+    }).at(address);
   const source: Source = { kind: 'measured', note: batch ? `batch ${batch}` : 'measured', path };
   const taken = readings.map((reading, at) =>
     setting(readings.length === 1 ? label : `reading ${at + 1}`, reading, source),
   );
-  return taken.length === 1 ? (taken[0] as Dim) : mean(taken).as(label);
+  return taken.length === 1 ? (taken[0] as Dim).at(address) : mean(taken).as(label, address);
 }
 
 /** Largest reading less smallest: over 0.3 mm the mean is not to be trusted. */

@@ -60,36 +60,43 @@ export interface Box {
 export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
   const { settings, materials } = resolved;
   const path = `cabinets/${cabinet.id}/size`;
-  const overallWidth = setting('overall width', cabinet.size.width, { kind: 'here', path: `${path}/width` });
-  const overallDepth = setting('overall depth', cabinet.size.depth, { kind: 'here', path: `${path}/depth` });
+  const overallWidth = setting('overall width', cabinet.size.width, { kind: 'here', path: `${path}/width` }).at(
+    'box.overallWidth',
+  );
+  const overallDepth = setting('overall depth', cabinet.size.depth, { kind: 'here', path: `${path}/depth` }).at(
+    'box.overallDepth',
+  );
   const overallHeight = deriveHeight(cabinet, settings.worktop.thickness);
   const [beyondLeft, beyondRight] = [beyondEnd('left', resolved), beyondEnd('right', resolved)];
   const beyond = [beyondLeft, beyondRight].filter((reach) => reach.mm !== 0);
-  const width = beyond.length > 0 ? overallWidth.minus(sumOf(beyond)).as('box width') : overallWidth;
+  const width = beyond.length > 0 ? overallWidth.minus(sumOf(beyond)).as('box width', 'box.width') : overallWidth;
 
   const toe = settings.toe.kind.value;
   const standsOnSomething = toe === 'plinth' || toe === 'legs';
   const underHeight = standsOnSomething ? settings.toe.height : length(0, 'height under the box');
-  const height = (standsOnSomething ? overallHeight.minus(underHeight) : overallHeight).as('box height');
+  const height = (standsOnSomething ? overallHeight.minus(underHeight) : overallHeight).as('box height', 'box.height');
   const floor =
     toe === 'notched' || toe === 'standing'
-      ? settings.toe.height.as('underside of the bottom').because('the sides reach the floor')
-      : length(0, 'underside of the bottom');
+      ? settings.toe.height.as('underside of the bottom', 'box.floor').because('the sides reach the floor')
+      : length(0, 'underside of the bottom').at('box.floor');
 
   const sideDepth = deriveSideDepth(overallDepth, resolved);
-  const bottomTop = floor.plus(materials.bottom.thickness).as('upper face of the bottom');
-  const topLevel = settings.top.recess.mm > 0 ? height.minus(settings.top.recess).as('upper face of the top') : height;
+  const bottomTop = floor.plus(materials.bottom.thickness).as('upper face of the bottom', 'box.bottomTop');
+  const topLevel =
+    settings.top.recess.mm > 0 ? height.minus(settings.top.recess).as('upper face of the top', 'box.topLevel') : height;
   const topUnderside = deriveTopUnderside(topLevel, resolved);
 
   const grooveOffset = deriveGrooveOffset(resolved);
   const grooveWidth =
     settings.back.cut.value === 'cutter'
-      ? settings.back.cutter.as('back groove width').because('the groove is one pass of the cutter')
-      : materials.back.thickness.plus(settings.back.slip).as('back groove width');
+      ? settings.back.cutter.as('back groove width', 'box.grooveWidth').because('the groove is one pass of the cutter')
+      : materials.back.thickness.plus(settings.back.slip).as('back groove width', 'box.grooveWidth');
   const bottomUnder = settings.bottom.place.value === 'under' && floor.mm === 0;
   const topOver =
     settings.top.kind.value === 'full' && settings.top.place.value === 'over' && settings.top.recess.mm === 0;
-  const backRabbetWidth = materials.back.thickness.plus(settings.back.slip).as('back rabbet width');
+  const backRabbetWidth = materials.back.thickness
+    .plus(settings.back.slip)
+    .as('back rabbet width', 'box.backRabbetWidth');
   return {
     overallWidth,
     overallHeight,
@@ -101,15 +108,15 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
     height,
     sideDepth,
     floor,
-    faceHeight: height.minus(floor).as('face height'),
-    insideWidth: width.minus(materials.side.thickness.times(2)).as('inside width'),
+    faceHeight: height.minus(floor).as('face height', 'box.faceHeight'),
+    insideWidth: width.minus(materials.side.thickness.times(2)).as('inside width', 'box.insideWidth'),
     bottomTop,
     topLevel,
     topUnderside,
-    clearHeight: topUnderside.minus(bottomTop).as('clear height'),
+    clearHeight: topUnderside.minus(bottomTop).as('clear height', 'box.clearHeight'),
     grooveOffset,
     grooveWidth,
-    backHold: settings.back.grooveDepth.minus(settings.back.ease).as('held in each groove'),
+    backHold: settings.back.grooveDepth.minus(settings.back.ease).as('held in each groove', 'box.backHold'),
     backRabbetWidth,
     clearDepth: deriveClearDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, resolved),
     bottomUnder,
@@ -117,8 +124,8 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
     bottomDepth: deriveBottomDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, bottomUnder, resolved),
     topDepth:
       settings.back.kind.value === 'rabbeted' && !topOver
-        ? sideDepth.minus(backRabbetWidth).as('top depth').because('the top stops at the rabbeted back')
-        : sideDepth.as('top depth'),
+        ? sideDepth.minus(backRabbetWidth).as('top depth', 'box.topDepth').because('the top stops at the rabbeted back')
+        : sideDepth.as('top depth', 'box.topDepth'),
     frontThickness: deriveFrontThickness(resolved),
     mountingPlane: deriveMountingPlane(resolved),
     engagement: {
@@ -133,16 +140,18 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
 function deriveHeight(cabinet: Cabinet, worktop: Dim): Dim {
   const path = `cabinets/${cabinet.id}/size/height`;
   const { height } = cabinet.size;
-  if (height.from === 'overall') return setting('overall height', height.mm, { kind: 'here', path: `${path}/mm` });
+  if (height.from === 'overall')
+    return setting('overall height', height.mm, { kind: 'here', path: `${path}/mm` }).at('box.overallHeight');
   return setting('finished worktop height', height.finished, { kind: 'here', path: `${path}/finished` })
     .minus(worktop)
-    .as('overall height');
+    .as('overall height', 'box.overallHeight');
 }
 
 /** What reaches beyond the box at an end: an applied end panel, and a frame's overhang or a filler strip at a wall. */
 function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Dim {
   const kind = settings.ends[end].value;
   const label = `beyond the box, ${end}`;
+  const address = end === 'left' ? 'box.beyondLeft' : 'box.beyondRight';
   const panel =
     settings.ends[`${end}Panel`].value === 'applied' ? materials.end.thickness.as('end panel thickness') : undefined;
   if (settings.frame.fitted.value === 'fitted') {
@@ -152,12 +161,12 @@ function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Di
         : kind === 'exposed'
           ? settings.frame.overhangExposed
           : settings.frame.overhangNeighbour;
-    return (panel ? overhang.plus(panel) : overhang).as(label);
+    return (panel ? overhang.plus(panel) : overhang).as(label, address);
   }
-  if (panel) return panel.as(label);
+  if (panel) return panel.as(label, address);
   if (kind === 'wall' && settings.ends.filler.value === 'strip')
-    return settings.ends.scribe.as(label).because('a filler strip meets the wall');
-  return length(0, label);
+    return settings.ends.scribe.as(label, address).because('a filler strip meets the wall');
+  return length(0, label).at(address);
 }
 
 /** S = D − front and bumper (when D runs to the face of the fronts) − frame thickness − applied back thickness. */
@@ -174,7 +183,7 @@ function deriveSideDepth(overallDepth: Dim, resolved: Resolved): Dim {
   if (settings.back.kind.value === 'applied')
     depth = depth.minus(materials.back.thickness.as('applied back thickness'));
   return depth
-    .as('side depth')
+    .as('side depth', 'box.sideDepth')
     .because(
       `the overall depth runs to ${settings.depth.means.value === 'fronts' ? 'the face of the fronts' : 'the front of carcass or frame'}`,
     );
@@ -184,12 +193,12 @@ function deriveSideDepth(overallDepth: Dim, resolved: Resolved): Dim {
 export function deriveFrontThickness({ settings, materials }: Resolved): Dim {
   switch (settings.making.kind.value) {
     case 'slab':
-      return materials.front.thickness.as('front thickness');
+      return materials.front.thickness.as('front thickness', 'box.frontThickness');
     case 'stick':
     case 'mitred':
-      return materials.doorFrame.thickness.as('front thickness');
+      return materials.doorFrame.thickness.as('front thickness', 'box.frontThickness');
     case 'trim':
-      return materials.front.thickness.plus(settings.making.trimThickness).as('front thickness');
+      return materials.front.thickness.plus(settings.making.trimThickness).as('front thickness', 'box.frontThickness');
   }
 }
 
@@ -200,16 +209,18 @@ function deriveMountingPlane(resolved: Resolved): Dim {
   const base = framed ? length(0).minus(materials.frame.thickness.as('frame thickness')) : length(0);
   switch (settings.fronts.fit.value) {
     case 'overlay':
-      return base.as('mounting plane').because('overlay fronts close against the front of carcass or frame');
+      return base
+        .as('mounting plane', 'box.mountingPlane')
+        .because('overlay fronts close against the front of carcass or frame');
     case 'inset':
       return base
         .plus(deriveFrontThickness(resolved))
-        .as('mounting plane')
+        .as('mounting plane', 'box.mountingPlane')
         .because('inset fronts lie flush in the opening');
     case 'lipped':
       return base
         .plus(settings.fronts.rebateDepth)
-        .as('mounting plane')
+        .as('mounting plane', 'box.mountingPlane')
         .because('lipped fronts enter the opening by their rebate');
   }
 }
@@ -217,23 +228,25 @@ function deriveMountingPlane(resolved: Resolved): Dim {
 /** Go: one nailer thickness, so that the nailer ends flush, or the distance that was set. */
 function deriveGrooveOffset({ settings, materials }: Resolved): Dim {
   return settings.back.offsetFrom.value === 'nailer'
-    ? materials.nailer.thickness.as('back groove from the rear edge').because('the nailer ends flush behind the back')
+    ? materials.nailer.thickness
+        .as('back groove from the rear edge', 'box.grooveOffset')
+        .because('the nailer ends flush behind the back')
     : settings.back.offset;
 }
 
 function deriveTopUnderside(topLevel: Dim, { settings, materials }: Resolved): Dim {
   switch (settings.top.kind.value) {
     case 'full':
-      return topLevel.minus(materials.top.thickness).as('underside of the top');
+      return topLevel.minus(materials.top.thickness).as('underside of the top', 'box.topUnderside');
     case 'web':
-      return topLevel.minus(materials.web.thickness).as('underside of the top frame');
+      return topLevel.minus(materials.web.thickness).as('underside of the top frame', 'box.topUnderside');
     case 'stretchers':
     case 'uprightRear':
-      return topLevel.minus(materials.top.thickness).as('underside of the stretchers');
+      return topLevel.minus(materials.top.thickness).as('underside of the stretchers', 'box.topUnderside');
     case 'uprightFront':
-      return topLevel.minus(settings.top.stretcherWidth).as('underside of the upright stretcher');
+      return topLevel.minus(settings.top.stretcherWidth).as('underside of the upright stretcher', 'box.topUnderside');
     case 'none':
-      return topLevel.as('upper edge of the opening').because('the top is fitted on site');
+      return topLevel.as('upper edge of the opening', 'box.topUnderside').because('the top is fitted on site');
   }
 }
 
@@ -248,14 +261,14 @@ function deriveClearDepth(depths: Depths, { settings, materials }: Resolved): Di
   const { sideDepth } = depths;
   switch (settings.back.kind.value) {
     case 'grooved':
-      return sideDepth.minus(depths.grooveOffset).minus(depths.grooveWidth).as('clear depth');
+      return sideDepth.minus(depths.grooveOffset).minus(depths.grooveWidth).as('clear depth', 'box.clearDepth');
     case 'rabbeted':
-      return sideDepth.minus(depths.backRabbetWidth).as('clear depth');
+      return sideDepth.minus(depths.backRabbetWidth).as('clear depth', 'box.clearDepth');
     case 'structural':
-      return sideDepth.minus(materials.back.thickness).as('clear depth');
+      return sideDepth.minus(materials.back.thickness).as('clear depth', 'box.clearDepth');
     case 'applied':
     case 'none':
-      return sideDepth.as('clear depth');
+      return sideDepth.as('clear depth', 'box.clearDepth');
   }
 }
 
@@ -263,14 +276,17 @@ function deriveBottomDepth(depths: Depths, bottomUnder: boolean, { settings }: R
   const { sideDepth } = depths;
   const { kind, bottomEdge } = settings.back;
   if (kind.value === 'rabbeted' && !bottomUnder)
-    return sideDepth.minus(depths.backRabbetWidth).as('bottom depth').because('the bottom stops at the rabbeted back');
+    return sideDepth
+      .minus(depths.backRabbetWidth)
+      .as('bottom depth', 'box.bottomDepth')
+      .because('the bottom stops at the rabbeted back');
   if (kind.value === 'grooved' && bottomEdge.value === 'past')
     return sideDepth
       .minus(depths.grooveOffset)
       .minus(depths.grooveWidth)
-      .as('bottom depth')
+      .as('bottom depth', 'box.bottomDepth')
       .because('the back runs past a shortened bottom');
-  return sideDepth.as('bottom depth');
+  return sideDepth.as('bottom depth', 'box.bottomDepth');
 }
 
 /** d: how far a horizontal enters what holds it. */

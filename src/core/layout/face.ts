@@ -1,4 +1,4 @@
-import { type Dim, sumOf } from '../derive/index.js';
+import { type Dim, type Span, sumOf } from '../derive/index.js';
 import type { Cabinet, Resolved } from '../document/index.js';
 import {
   type DividerKind,
@@ -11,7 +11,7 @@ import {
   type Split,
 } from '../job/index.js';
 import type { Box } from './box.js';
-import { type Region, type Span, type SplitAxis, spanOf, withSpan } from './region.js';
+import { type Region, type SplitAxis, spanOf, withSpan } from './region.js';
 import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
 import { divideStack, type StackRefusal } from './stack.js';
 

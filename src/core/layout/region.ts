@@ -1,11 +1,4 @@
-import type { Dim } from '../derive/index.js';
-
-/** From `low` to `high` along one direction, in mm from the box's left face or underside. */
-export interface Span {
-  readonly low: Dim;
-  readonly high: Dim;
-  readonly size: Dim;
-}
+import type { Span } from '../derive/index.js';
 
 /** A rectangle seen from the front: `h` to the right, `v` upwards. */
 export interface Rectangle {

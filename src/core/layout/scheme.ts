@@ -49,7 +49,8 @@ interface Openings {
   between(kind: DividerKind, axis: SplitAxis): { readonly clear: Dim; readonly inside: Dim };
 }
 
-function insideOf(box: Box, { materials }: Resolved): Region['inside'] {
+/** The room between the inner faces of the sides, from the bottom to the top. */
+export function insideOf(box: Box, { materials }: Resolved): Region['inside'] {
   const side = materials.side.thickness;
   return {
     h: {

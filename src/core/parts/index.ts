@@ -2,16 +2,20 @@ export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
 export { markParts, type PartRow, partLetter } from './marks.js';
 export {
   type Band,
+  edgeOf,
   faceName,
   type GrainPlace,
   makePart,
   type Part,
   type PartRole,
+  type Piece,
   partExtent,
   partNames,
+  type Stands,
   sizeOf,
 } from './part.js';
 export {
+  type Axes,
   type Axis,
   EDGES,
   type Edge,
@@ -23,3 +27,4 @@ export {
   toCabinet,
   toPart,
 } from './placement.js';
+export { faceInto, isFrameStile, isUpright, uprightAt } from './uprights.js';

@@ -1,7 +1,16 @@
-import type { Dim } from '../derive/index.js';
+import type { Dim, Span } from '../derive/index.js';
 import type { Material } from '../job/index.js';
 import type { Operation, PartNames, PartSize } from '../machining/index.js';
-import { type Edge, type Extent, edgeName, extentOf, type Placement } from './placement.js';
+import {
+  type Axes,
+  type Axis,
+  type Edge,
+  type Extent,
+  edgeName,
+  extentOf,
+  isForward,
+  type Placement,
+} from './placement.js';
 
 /** What a part does in the cabinet. Tints, groups and material roles follow it. */
 export type PartRole =
@@ -34,6 +43,19 @@ export interface Band {
   readonly thickness: Dim;
 }
 
+/** Where a part begins and ends along each axis of the cabinet. */
+export interface Stands {
+  readonly x: Span;
+  readonly y: Span;
+  readonly z: Span;
+}
+
+/** A piece of a framed front, a face frame, a web frame, a plinth, or a shelf with its strip. */
+export interface Piece {
+  readonly kind: 'slab' | 'panel' | 'stile' | 'rail' | 'cross' | 'fixed shelf' | 'strip';
+  readonly where?: 'left' | 'right' | 'top' | 'bottom' | 'front' | 'rear' | 'middle';
+}
+
 /** One piece of the cabinet. All sizes in mm with their derivation. */
 export interface Part {
   /** Stable within the cabinet: `side/left`, `door/o2/left`. Selection and drawings refer to it. */
@@ -51,9 +73,15 @@ export interface Part {
   readonly bands: readonly Band[];
   /** Left and right twins are mirror images and never share a row. */
   readonly hand?: 'left' | 'right';
+  /** Where it stands: its size along each axis is its length, width or thickness. */
+  readonly stands: Stands;
   readonly placement: Placement;
-  /** Cabinet position of the part's u0 and v0 edges, where other parts join it. */
-  readonly at?: { readonly u: Dim; readonly v: Dim };
+  /** True where other parts are joined to its faces. */
+  readonly receives?: boolean;
+  /** Which piece it is of something made of several. */
+  readonly piece?: Piece;
+  /** Id of the opening it serves, for a shelf in it. */
+  readonly opening?: string;
   readonly machining: readonly Operation[];
   readonly grain?: GrainPlace;
   readonly note?: string;
@@ -64,44 +92,81 @@ export interface PartDraft {
   readonly name: string;
   readonly role: PartRole;
   readonly material: Material;
-  readonly length: Dim;
-  readonly width: Dim;
-  readonly thickness: Dim;
   readonly bands?: readonly Band[];
   readonly hand?: 'left' | 'right';
   /** Stock left on for trimming after glue-up; sheet parts have none. */
   readonly allowance?: { readonly length?: Dim; readonly width?: Dim };
-  readonly placement: Placement;
-  readonly at?: { readonly u: Dim; readonly v: Dim };
+  readonly stands: Stands;
+  /** Which way its length, its width and its thickness run. */
+  readonly axes: Axes;
+  readonly receives?: boolean;
+  readonly piece?: Piece;
+  readonly opening?: string;
   readonly machining?: readonly Operation[];
   readonly note?: string;
 }
 
-/** Completes a part: names its sizes and takes the bands off for the cut sizes. */
-export function makePart({ allowance, ...draft }: PartDraft): Part {
+/**
+ * Completes a part: its sizes and its place follow from where it stands, each size under its own name and address
+ * (`side/left.length`); bands come off for the cut sizes.
+ */
+export function makePart({ allowance, axes, ...draft }: PartDraft): Part {
+  const { key, stands } = draft;
   const bands = (draft.bands ?? []).filter((band) => band.thickness.mm > 0);
   const name = draft.name.toLowerCase();
-  const length = draft.length.as(`${name} length`);
-  const width = draft.width.as(`${name} width`);
+  const length = along(stands, axes.u).size.as(`${name} length`, `${key}.length`);
+  const width = along(stands, axes.v).size.as(`${name} width`, `${key}.width`);
   return {
     ...draft,
     length,
     width,
+    thickness: along(stands, axes.w).size.at(`${key}.thickness`),
     bands,
-    cutLength: cutSize(length, bands, 'u', allowance?.length, `${name} cut length`),
-    cutWidth: cutSize(width, bands, 'v', allowance?.width, `${name} cut width`),
+    cutLength: cutSize(length, bands, 'u', allowance?.length, `${name} cut length`, `${key}.cutLength`),
+    cutWidth: cutSize(width, bands, 'v', allowance?.width, `${name} cut width`, `${key}.cutWidth`),
+    placement: { origin: [corner(stands, axes, 'x'), corner(stands, axes, 'y'), corner(stands, axes, 'z')], ...axes },
     machining: draft.machining ?? [],
   };
 }
 
+function along(stands: Stands, axis: Axis): Span {
+  return stands[axis[1] as keyof Stands];
+}
+
+/** The coordinate of the corner u = v = w = 0. */
+function corner(stands: Stands, { u, v, w }: Axes, name: keyof Stands): number {
+  const axis = u[1] === name ? u : v[1] === name ? v : w;
+  return (isForward(axis) ? stands[name].low : stands[name].high).mm;
+}
+
+const NAMES = { x: ['left', 'right'], y: ['front', 'rear'], z: ['bottom', 'top'] } as const;
+
+/**
+ * Where an edge or face of a part lies in the cabinet, under its address (`side/left.front`): `u0` where its length
+ * starts, `w0` its face 1.
+ */
+export function edgeOf({ key, stands, placement }: Part, edge: Edge | 'w0' | 'w1'): Dim {
+  const axis = placement[edge[0] as 'u'];
+  const low = isForward(axis) === (edge[1] === '0');
+  const name = axis[1] as keyof Stands;
+  return stands[name][low ? 'low' : 'high'].at(`${key}.${NAMES[name][low ? 0 : 1]}`);
+}
+
 /** Cut size = finished size − the thickness of each band on the edges across it + what is left on for trimming. */
-function cutSize(size: Dim, bands: readonly Band[], across: 'u' | 'v', allowance: Dim | undefined, label: string): Dim {
+function cutSize(
+  size: Dim,
+  bands: readonly Band[],
+  across: 'u' | 'v',
+  allowance: Dim | undefined,
+  label: string,
+  address: string,
+): Dim {
   const off = bands.filter((band) => band.edge.startsWith(across)).map((band) => band.thickness);
   const [first, second] = off;
   let cut = size;
   if (first) cut = second === first ? cut.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), cut);
   if (allowance && allowance.mm > 0) cut = cut.plus(allowance);
-  return cut === size ? size : cut.as(label);
+  return cut === size ? size : cut.as(label, address);
 }
 
 /** What its two faces are called in the shop: a partition has a left and a right, a front a face and a back. */

@@ -9,12 +9,16 @@
 export type Point = readonly [x: number, y: number, z: number];
 export type Axis = '+x' | '-x' | '+y' | '-y' | '+z' | '-z';
 
-export interface Placement {
-  readonly origin: Point;
+/** Along which axis of the cabinet a part's length, width and thickness run. */
+export interface Axes {
   readonly u: Axis;
   readonly v: Axis;
   /** From face 1 into the material. */
   readonly w: Axis;
+}
+
+export interface Placement extends Axes {
+  readonly origin: Point;
 }
 
 /** An edge of a part: the end where u or v is 0, or where it is full. */
@@ -25,6 +29,11 @@ const AXIS_INDEX = { x: 0, y: 1, z: 2 } as const;
 
 function direction(axis: Axis): { index: 0 | 1 | 2; sign: 1 | -1 } {
   return { index: AXIS_INDEX[axis[1] as 'x'], sign: axis[0] === '+' ? 1 : -1 };
+}
+
+/** True for an axis that runs to the right, to the rear or upwards. */
+export function isForward(axis: Axis): boolean {
+  return axis[0] === '+';
 }
 
 /** Cabinet coordinates (mm) of the point u, v, w (mm) of a part. */

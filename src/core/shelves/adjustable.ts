@@ -1,4 +1,4 @@
-import { type Dim, largest, length } from '../derive/index.js';
+import { type Dim, largest, length, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import { type Band, makePart, type Part } from '../parts/index.js';
@@ -17,31 +17,32 @@ export function buildShelves({ cell, places }: Bay, box: Box, { settings, materi
   const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
   const banded = settings.banding.caseEdges.value === 'front' && !strip;
   const bands: Band[] = banded ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
-  const front = Math.max(0, box.mountingPlane.mm) + frontSetback.mm;
-  const x = inside.h.low.mm + sidePlay.mm;
+  const front = (box.mountingPlane.mm > 0 ? box.mountingPlane.plus(frontSetback) : frontSetback).as(
+    'front of the shelf',
+  );
+  const x = spanFrom(inside.h.low.plus(sidePlay), width);
   return places.flatMap(({ underside }, at) => {
-    const top = underside.mm + thickness.mm;
+    const z = spanFrom(underside, thickness);
     const board = makePart({
       key: `shelf/${id}/${at + 1}`,
       name: 'Adjustable shelf',
       role: 'shelf',
+      opening: id,
       material,
-      length: width,
-      width: depth,
-      thickness,
       bands,
-      placement: { origin: [x, front + (strip?.mm ?? 0), top], u: '+x', v: '+y', w: '-z' },
+      stands: { x, y: spanFrom(strip ? front.plus(strip) : front, depth), z },
+      axes: { u: '+x', v: '+y', w: '-z' },
     });
     if (!strip) return [board];
     const edge = makePart({
       key: `shelf/${id}/${at + 1}/strip`,
       name: 'Shelf strip',
       role: 'shelf',
+      opening: id,
       material: materials.frame.material,
-      length: width,
-      width: settings.shelves.stripHeight,
-      thickness: strip,
-      placement: { origin: [x, front, top], u: '+x', v: '-z', w: '+y' },
+      stands: { x, y: spanFrom(front, strip), z: spanTo(z.high, settings.shelves.stripHeight) },
+      axes: { u: '+x', v: '-z', w: '+y' },
+      piece: { kind: 'strip', where: 'front' },
       note: 'glued to the front edge of the shelf, tops flush',
     });
     return [board, edge];

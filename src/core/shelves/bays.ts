@@ -1,7 +1,7 @@
 import { type Dim, length, plain, setting } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Cell } from '../layout/index.js';
-import { type Part, partExtent } from '../parts/index.js';
+import { type Part, partExtent, uprightAt } from '../parts/index.js';
 import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
 
 /** Where one adjustable shelf lies. */
@@ -38,8 +38,8 @@ export function layOutBays(
   const shelved = cells.filter((cell) => shelvesOf(cell) > 0);
   const carried = shelved.map((cell) => ({
     cell,
-    left: uprightAt(uprights, cell, 'left'),
-    right: uprightAt(uprights, cell, 'right'),
+    left: closing(uprights, cell, 'left'),
+    right: closing(uprights, cell, 'right'),
   }));
   return carried.map((bay) => {
     const parity = parityOf(bay, carried, uprights, resolved);
@@ -47,15 +47,9 @@ export function layOutBays(
   });
 }
 
-function uprightAt(parts: readonly Part[], { inside }: Cell, hand: 'left' | 'right'): Part | undefined {
-  const plane = (hand === 'left' ? inside.h.low : inside.h.high).mm;
-  const middle = (inside.v.low.mm + inside.v.high.mm) / 2;
-  return parts.find((part) => {
-    if (part.role !== 'side' && part.role !== 'partition') return false;
-    const { min, max } = partExtent(part);
-    const face = hand === 'left' ? max[0] : min[0];
-    return Math.abs(face - plane) < 0.01 && middle > min[2] && middle < max[2];
-  });
+function closing(parts: readonly Part[], { inside: { h, v } }: Cell, hand: 'left' | 'right'): Part | undefined {
+  const x = (hand === 'left' ? h.low : h.high).mm;
+  return uprightAt(parts, hand, { x, z: (v.low.mm + v.high.mm) / 2 });
 }
 
 type Carried = Pick<Bay, 'cell' | 'left' | 'right'>;

@@ -1,6 +1,6 @@
 import { type Dim, length, plain } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import type { Part } from '../parts/index.js';
+import { edgeOf, type Part } from '../parts/index.js';
 
 /** The holes a side may have, from its reference end: both sides and every partition share them. */
 export interface PinGrid {
@@ -20,10 +20,10 @@ const GRID_STEP = 32;
 export function pinGrid(parts: readonly Part[], { settings }: Resolved): PinGrid | undefined {
   const { pins } = settings;
   const side = parts.find((part) => part.key === 'side/left');
-  if (pins.kind.value === 'none' || !side?.at) return undefined;
+  if (pins.kind.value === 'none' || !side) return undefined;
   const step = pins.kind.value === 'grid' ? length(GRID_STEP, 'grid step') : pins.spacing;
   const up = pins.from.value === 'bottom';
-  const lower = side.at.u;
+  const lower = edgeOf(side, 'u0');
   const base = up
     ? (lower.mm === 0 ? pins.first : lower.plus(pins.first)).as('first hole')
     : (lower.mm === 0 ? side.length : lower.plus(side.length)).minus(pins.first).as('first hole');

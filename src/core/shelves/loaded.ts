@@ -9,8 +9,8 @@ import type { LoadedShelf } from './sag.js';
  */
 export function loadedShelf(part: Part, parts: readonly Part[], resolved: Resolved): LoadedShelf | undefined {
   const { settings, materials } = resolved;
-  const fixed = part.role === 'divider' && part.name === 'Fixed shelf';
-  if (part.key.endsWith('/strip') || (part.role !== 'shelf' && !fixed)) return undefined;
+  const fixed = part.piece?.kind === 'fixed shelf';
+  if (part.piece?.kind === 'strip' || (part.role !== 'shelf' && !fixed)) return undefined;
   const { load, limit, stripHeight, stripThickness } = settings.shelves;
   const stripped = part.role === 'shelf' && stripHeight.mm > 0;
   return {

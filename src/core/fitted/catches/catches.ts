@@ -1,10 +1,10 @@
 import type { Fitting } from '../../carcass/index.js';
-import type { Dim } from '../../derive/index.js';
+import { type Dim, measuredFrom } from '../../derive/index.js';
 import type { Front } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import { type Extent, type Part, partExtent, toPart } from '../../parts/index.js';
+import { type Extent, edgeOf, type Part, partExtent, toPart, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { CatchProfile } from './profile.js';
@@ -50,11 +50,7 @@ function besideDoor(front: Front, cell: Cell, profile: CatchProfile, context: Fi
   const up = cell.inside.v.high.minus(catches.fromEnd).as('middle of the catch');
   const half = fromSheet(profile, 'body/out', 'catch stands out').over(2);
   const across = (atRight ? plane.minus(half) : plane.plus(half)).as('middle of the catch from the left');
-  const carrier = context.parts.find((part) => {
-    if (part.role !== 'side' && part.role !== 'partition') return false;
-    const { min, max } = partExtent(part);
-    return Math.abs((atRight ? min[0] : max[0]) - plane.mm) < SAME_PLANE && up.mm > min[2] && up.mm < max[2];
-  });
+  const carrier = uprightAt(context.parts, atRight ? 'right' : 'left', { x: plane.mm, z: up.mm });
   return fixed({ front, profile, up, across, plane, carrier, axis: 'z' }, context);
 }
 
@@ -120,18 +116,13 @@ function screwHoles({ front, profile, up, across, plane, axis }: Fixing, carrier
   const setback = fromSheet(profile, 'setback', 'catch behind the mounting plane');
   const behind = mountingPlane.mm > 0 ? mountingPlane.plus(setback) : setback;
   const half = fromSheet(profile, 'centres', 'screws apart').over(2);
-  const { min, max } = partExtent(carrier);
-  const index = axis === 'z' ? 2 : 0;
-  const from = carrier.placement.u[0] === '+' ? min[index] : max[index];
-  const middle = axis === 'z' ? up : across;
-  const along = (from === 0 ? middle : middle.minus(from)).as('middle of the catch on the part');
-  const normal = axis === 'z' ? 0 : 2;
-  const face = Math.abs((carrier.placement.origin[normal] as number) - plane.mm) < SAME_PLANE ? 1 : 2;
+  const along = measuredFrom(axis === 'z' ? up : across, edgeOf(carrier, 'u0')).as('middle of the catch on the part');
+  const face = Math.abs(edgeOf(carrier, 'w0').mm - plane.mm) < SAME_PLANE ? 1 : 2;
   return {
     kind: 'holes',
     face,
     from: 'v0',
-    offset: (min[1] === 0 ? behind : behind.minus(min[1])).as('catch from the front edge'),
+    offset: measuredFrom(behind, edgeOf(carrier, 'v0')).as('catch from the front edge'),
     positions: [along.minus(half).as('screw of the catch'), along.plus(half).as('screw of the catch')],
     ...pilot(profile),
     reason: `catch: ${profile.name}`,
@@ -141,11 +132,11 @@ function screwHoles({ front, profile, up, across, plane, axis }: Fixing, carrier
 
 /** The one screw of the plate on the back of the door, opposite the middle of the body. */
 function strikeHole({ front, profile, up, across }: Fixing, door: Part): Operation {
-  const { min } = partExtent(door);
   const upright = door.placement.u[1] === 'z';
+  const { x: h, z: v } = door.stands;
   const [x, z] = [
-    across.minus(min[0]).as('plate from the left of the part'),
-    up.minus(min[2]).as('plate from the lower end of the part'),
+    across.minus(h.low).as('plate from the left of the part'),
+    up.minus(v.low).as('plate from the lower end of the part'),
   ];
   return {
     kind: 'holes',
@@ -161,7 +152,7 @@ function strikeHole({ front, profile, up, across }: Fixing, door: Part): Operati
 
 /** The part of a front that lies behind a point of it. */
 function struckPart({ parts }: Front, across: Dim, up: Dim): Part | undefined {
-  const backs = parts.filter(({ key }) => !key.endsWith('/panel'));
+  const backs = parts.filter(({ piece }) => piece?.kind !== 'panel');
   return backs.find((part) => {
     const { max } = partExtent(part);
     const [u, v] = toPart(part.placement, [across.mm, max[1], up.mm]);

@@ -1,11 +1,11 @@
 import type { Fitting } from '../../carcass/index.js';
 import { type Dim, length } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
-import type { Front } from '../../fronts/index.js';
+import { type Front, lippedClearance } from '../../fronts/index.js';
 import type { Box, Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Turn } from '../../motions/index.js';
-import { type Part, partExtent } from '../../parts/index.js';
+import { isFrameStile, isUpright, type Part, partExtent, uprightAt } from '../../parts/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
@@ -175,9 +175,8 @@ export function turnOf(door: HungDoor, box: Box): Turn | undefined {
 /** A slab is bored itself; a framed door in the stile on its hinge side, a trimmed one in its slab. */
 function boredPart({ parts }: Front, hinged: 'left' | 'right'): Part | undefined {
   return (
-    parts.find((part) => part.key.endsWith('/slab')) ??
-    parts.find((part) => part.key.endsWith(`stile/${hinged}`)) ??
-    parts[0]
+    parts.find(({ piece }) => piece?.kind === 'slab') ??
+    parts.find(({ piece }) => piece?.kind === 'stile' && piece.where === hinged)
   );
 }
 
@@ -199,7 +198,7 @@ function wishOf(
     case 'inset':
       return { ...common, fit: 'inset', overlay, gap: fronts.gap };
     case 'lipped': {
-      const clearance = fronts.rebateWidth.minus(fronts.lip).as('clearance of the lipped front, each side');
+      const clearance = lippedClearance(fronts);
       return {
         ...common,
         fit: 'lipped',
@@ -223,16 +222,8 @@ function carrierAt(
   hinged: 'left' | 'right',
   framed: boolean,
 ): Part | undefined {
-  const middle = (front.v.low.mm + front.v.high.mm) / 2;
-  return parts.find((part) => {
-    const wanted = framed
-      ? part.role === 'frame' && part.placement.u === '+z'
-      : part.role === 'side' || part.role === 'partition';
-    if (!wanted) return false;
-    const { min, max } = partExtent(part);
-    const face = hinged === 'left' ? max[0] : min[0];
-    return Math.abs(face - plane) < 0.01 && middle > min[2] && middle < max[2];
-  });
+  const z = (front.v.low.mm + front.v.high.mm) / 2;
+  return uprightAt(parts, hinged, { x: plane, z }, framed ? isFrameStile : isUpright);
 }
 
 /** Hinges and plates to buy, counted by kind. */

@@ -1,6 +1,6 @@
-import { type Dim, length } from '../../derive/index.js';
+import { type Dim, measuredFrom } from '../../derive/index.js';
 import type { By, EdgeReference } from '../../machining/index.js';
-import { type Part, partExtent } from '../../parts/index.js';
+import { edgeOf, faceInto, type Part } from '../../parts/index.js';
 import type { BoringContext } from './family.js';
 import type { HingePlace } from './places.js';
 
@@ -22,11 +22,11 @@ export function doorEdge(part: Part, hinged: 'left' | 'right'): EdgeReference {
 
 /** Heights on the case become heights on the part that carries the hinge. */
 export function onCarrier(places: readonly HingePlace[], carrier: Part): Dim[] {
-  const start = carrier.at?.u ?? length(partExtent(carrier).min[2], 'lower end');
-  return places.map(({ onCase }) => (start.mm === 0 ? onCase : onCase.minus(start).as('hinge on this part')));
+  const start = edgeOf(carrier, 'u0');
+  return places.map(({ onCase }) => measuredFrom(onCase, start, 'hinge on this part'));
 }
 
 /** Both faces of a partition may carry hinges; a side has its inside face. */
 export function carrierFace({ carrier, hinged }: BoringContext): 1 | 2 {
-  return carrier.role === 'partition' && hinged === 'left' ? 2 : 1;
+  return faceInto(carrier, hinged);
 }

@@ -187,7 +187,7 @@ const cupDoesNotFit: FindingRule = {
       const { making, fronts } = resolved.settings;
       const { cup } = chosen.profile;
       const findings: FindingDraft[] = [];
-      const panel = front.parts.find((part) => part.key.endsWith('/panel'));
+      const panel = front.parts.find((part) => part.piece?.kind === 'panel');
       if (panel) {
         const behindGroove = Math.max(0, (resolved.materials.doorFrame.thickness.mm - panel.thickness.mm) / 2);
         const groove = cup.depth > behindGroove ? making.groove.mm : 0;

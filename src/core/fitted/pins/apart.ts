@@ -1,18 +1,19 @@
 import { type RuleContext, settingPath, settled } from '../../findings/index.js';
 import type { Act } from '../../job/index.js';
 import type { Clash, Operation } from '../../machining/index.js';
-import { type Part, toCabinet } from '../../parts/index.js';
+import { edgeOf, type Part, toCabinet } from '../../parts/index.js';
 import { pinLines } from '../../shelves/index.js';
 
 /** The rear line shifted forward by a step, or the column kept further from the ends of its opening. */
 export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: Operation): Act[] {
   if (pins.kind !== 'holes') return [];
   const { grid, box, resolved, bays, show } = context;
-  if (!grid || !part.at) return [];
+  if (!grid || !part.receives) return [];
+  const [start, edge] = [edgeOf(part, 'u0').mm, edgeOf(part, 'v0').mm];
   const { settings } = resolved;
   const acts: Act[] = [];
   const { front, rear } = pinLines(box, resolved, grid);
-  const onRear = rear && Math.abs(pins.offset.mm + part.at.v.mm - rear.mm) < 0.05;
+  const onRear = rear && Math.abs(pins.offset.mm + edge - rear.mm) < 0.05;
   if (onRear) {
     const shifted = { ...pins, offset: pins.offset.minus(grid.step) };
     const steps = settings.pins.rear.value === 'steps';
@@ -21,7 +22,7 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
     if (settled(context, part, pins, shifted) && value <= 200)
       acts.push({ label: `Bring the rear line forward by ${show(grid.step.mm)}`, edits: [{ path, value }] });
   }
-  if (Math.abs(pins.offset.mm + part.at.v.mm - front.mm) < 0.05) {
+  if (Math.abs(pins.offset.mm + edge - front.mm) < 0.05) {
     const back = Array.from({ length: MOST_SHIFT }, (_, n) => n + 1).find((more) =>
       settled(context, part, pins, { ...pins, offset: pins.offset.plus(more) }),
     );
@@ -37,7 +38,7 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
     const { low, high } = bay.cell.inside.v;
     const ends = Math.ceil(Math.min(z - low.mm, high.mm - z) + grid.step.mm / 2);
     const kept = pins.positions.filter(({ mm }) => {
-      const height = mm + (part.at?.u.mm ?? 0);
+      const height = mm + start;
       const standing = bay.places.some(({ underside }) => Math.abs(underside.mm - height) < settings.pins.diameter.mm);
       return standing || (height >= low.mm + ends && height <= high.mm - ends);
     });

@@ -1,9 +1,9 @@
 import type { Fitting } from '../../carcass/index.js';
-import type { Dim } from '../../derive/index.js';
+import { type Dim, measuredFrom } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Box } from '../../layout/index.js';
 import type { Holes, Operation } from '../../machining/index.js';
-import type { Part } from '../../parts/index.js';
+import { edgeOf, faceInto, type Part } from '../../parts/index.js';
 import {
   type Bay,
   holeDim,
@@ -42,7 +42,7 @@ export function borePins(
   for (const bay of bays)
     for (const hand of ['left', 'right'] as const) {
       const upright = bay[hand];
-      if (!upright?.at) continue;
+      if (!upright) continue;
       const other = oppositeBay(bay, hand, bays);
       const shared = new Set(other ? holesOf(other, grid, resolved) : []);
       const holes = holesOf(bay, grid, resolved);
@@ -80,9 +80,8 @@ function columnsIn(
   { bay, grid, resolved, shared, both }: ColumnContext,
 ): Operation[] {
   const { pins } = resolved.settings;
-  const at = upright.at as { u: Dim; v: Dim };
-  const less = (position: Dim, base: Dim) => (base.mm === 0 ? position : position.minus(base).as('pin hole'));
-  const face = upright.role === 'partition' && hand === 'left' ? 2 : 1;
+  const [start, edge] = [edgeOf(upright, 'u0'), edgeOf(upright, 'v0')];
+  const face = faceInto(upright, hand);
   const column = (chosen: readonly number[], depth: Dim | undefined): Holes[] =>
     chosen.length === 0
       ? []
@@ -91,8 +90,8 @@ function columnsIn(
             kind: 'holes',
             face,
             from: 'v0',
-            offset: less(line, at.v),
-            positions: chosen.map((k) => less(holeDim(grid, k), at.u)),
+            offset: measuredFrom(line, edge, 'pin hole'),
+            positions: chosen.map((k) => measuredFrom(holeDim(grid, k), start, 'pin hole')),
             diameter: pins.diameter,
             ...(depth ? { depth } : {}),
             by: { kind: 'pins', opening: bay.cell.opening.id },

@@ -106,7 +106,7 @@ function doorPull(front: Front, profile: PullProfile, cabinet: Cabinet, box: Box
 function drawerPulls(front: Front, profile: PullProfile, { settings }: Resolved): PlacedPull[] {
   const { pulls } = settings;
   const { h, v } = front;
-  const rail = front.parts.find(({ key }) => key.endsWith('/rail/top'));
+  const rail = front.parts.find(({ piece }) => piece?.kind === 'rail' && piece.where === 'top');
   const onRail = pulls.drawerPlace.value === 'rail' && rail;
   const up = (onRail ? v.size.minus(rail.width.over(2)) : v.size.over(2)).as('pull from the lower edge');
   if (h.size.mm <= pulls.twoOver.mm)

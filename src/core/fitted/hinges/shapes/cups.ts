@@ -1,4 +1,4 @@
-import { type Dim, length } from '../../../derive/index.js';
+import { type Dim, length, measuredFrom } from '../../../derive/index.js';
 import {
   type DimensionItem,
   type DrawingItem,
@@ -8,7 +8,7 @@ import {
 } from '../../../drafting/index.js';
 import type { Operation } from '../../../machining/index.js';
 import type { PlanDoor } from '../../../motions/index.js';
-import { partExtent } from '../../../parts/index.js';
+import { edgeOf, partExtent } from '../../../parts/index.js';
 import { formatMm } from '../../../units/index.js';
 import { fromSheet } from '../../profile.js';
 import type { BoringContext, HingeFamily, ToCorner } from '../family.js';
@@ -156,7 +156,7 @@ function boreCups(
       kind: 'holes',
       face: carrierFace(context),
       from: 'v0',
-      offset: carrier.at && carrier.at.v.mm !== 0 ? fromFront.minus(carrier.at.v) : fromFront,
+      offset: measuredFrom(fromFront, edgeOf(carrier, 'v0')),
       ...hole,
     },
   ]);
