@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { documentRefusal, stackRefusal, typeOver } from '../src/core/acts/index.js';
 import { type Job, settingLeaf } from '../src/core/document/index.js';
 import { type DimensionItem, drawElevation, drawPanel, drawSection } from '../src/core/drawing/index.js';
-import { drawHingeCorner } from '../src/core/fitted/index.js';
+import { drawHingeCorner } from '../src/core/fitted/hinges/index.js';
 import { applyEdits } from '../src/core/job/index.js';
 import { type SolvedCabinet, solve } from '../src/core/solve.js';
 import { buildable } from './generator/buildable.js';

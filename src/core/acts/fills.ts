@@ -1,4 +1,4 @@
-import { type Fill, isSplit, type Opening } from '../job/index.js';
+import { type Fill, isSplit, type Opening, startingGraduation } from '../job/index.js';
 
 /** What an opening may be closed with, in the words of the list of openings. */
 export const FILLS = {
@@ -19,7 +19,7 @@ export function fillWord(fill: Fill): FillWord {
 }
 
 /** The fill a word stands for; a division begins with two of what was there. `ids` names what is new. */
-export function fillFor(word: FillWord, before: Fill, ids: () => string): Fill {
+export function fillFor(word: FillWord, before: Fill, ids: () => string, unit: 'mm' | 'in'): Fill {
   const shelves = 'shelves' in before ? before.shelves : 0;
   switch (word) {
     case 'drawer':
@@ -36,7 +36,7 @@ export function fillFor(word: FillWord, before: Fill, ids: () => string): Fill {
     case 'columns': {
       if (isSplit(before)) return { ...before, kind: word };
       const part = (): Opening => ({ id: ids(), size: { rule: 'share', weight: 1 }, fill: structuredClone(before) });
-      return { kind: word, graduation: { kind: 'arithmetic', step: 40 }, parts: [part(), part()] };
+      return { kind: word, graduation: startingGraduation('arithmetic', unit), parts: [part(), part()] };
     }
   }
 }

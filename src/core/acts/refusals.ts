@@ -1,7 +1,8 @@
 import { type FieldError, type Job, neighbourProblems, readCabinet, readJobHead } from '../document/index.js';
-import type { Act } from '../job/index.js';
+import { type Act, subjectOf } from '../job/index.js';
 import type { SolvedJob } from '../solve.js';
 import { formatLengthWithUnit } from '../units/index.js';
+import { capital } from '../words.js';
 
 /** Why a document cannot be as an act leaves it, in one sentence; only what the act touched is looked at. */
 export function documentRefusal(before: Job, after: Job): string | null {
@@ -13,7 +14,7 @@ export function documentRefusal(before: Job, after: Job): string | null {
   }
   if (before.cabinets !== after.cabinets) {
     const [wrong] = neighbourProblems(after.cabinets);
-    if (wrong) return `${wrong.message.charAt(0).toUpperCase()}${wrong.message.slice(1)}.`;
+    if (wrong) return `${capital(wrong.message)}.`;
   }
   const { cabinets: _old, ...headBefore } = before;
   const { cabinets: _new, ...headAfter } = after;
@@ -30,12 +31,18 @@ function sentence(errors: readonly FieldError[], job: Job): string {
   return `This should be ${first.limit.least ? 'at least' : 'at most'} ${formatLengthWithUnit(first.limit.value, job.display)}.`;
 }
 
+/** True for what one cabinet decides beyond its size. */
+function isFaceOrSetting(path: string): boolean {
+  const subject = subjectOf(path);
+  return subject.kind === 'face' || (subject.kind === 'setting' && subject.layer === 'cabinet');
+}
+
 /**
  * An edit of the face or of a setting that would leave a stack over- or under-full is refused with the amount and changes
  * nothing. A change of overall size is let through: the finding then says what no longer fits.
  */
 export function stackRefusal(before: SolvedJob, after: SolvedJob, act: Act): string | null {
-  if (!act.edits.some(({ path }) => path.includes('/face') || path.includes('/settings'))) return null;
+  if (!act.edits.some(({ path }) => isFaceOrSetting(path))) return null;
   const was = new Map(before.cabinets.map((each) => [each.cabinet.id, each]));
   for (const now of after.cabinets) {
     const old = was.get(now.cabinet.id);

@@ -1,9 +1,15 @@
+import { faceFrame } from '../frame/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';
-import type { BuildContext, Fitting, Joint } from './build.js';
+import { back, nailers } from './back.js';
+import type { BuildContext, Builder, Fitting, Joint } from './build.js';
+import { dividers } from './dividers.js';
+import { ends } from './ends.js';
 import { framePaths } from './framing.js';
+import { bottom, top } from './horizontals.js';
 import { machineJoints } from './joints.js';
-import { schools } from './schools.js';
+import { sides } from './sides.js';
+import { toe } from './toe.js';
 
 export interface Built {
   readonly parts: readonly Part[];
@@ -13,10 +19,15 @@ export interface Built {
   readonly paths: ReadonlyMap<string, readonly Operation[]>;
 }
 
-/** Builds the carcass by its school, then cuts and bores the joints between its parts. */
+/**
+ * Every builder, in the order in which parts are listed. Each builds what the settings ask of it and nothing else, so a
+ * frame is there where one is fitted, whatever the school.
+ */
+const builders: readonly Builder[] = [sides, bottom, top, dividers, back, nailers, toe, ends, faceFrame];
+
+/** Builds the carcass by its settings, then cuts and bores the joints between its parts. */
 export function buildCarcass(context: BuildContext): Built {
-  const school = schools[context.resolved.settings.school.value];
-  const built = school.builders.map((build) => build(context));
+  const built = builders.map((build) => build(context));
   const joints = built.flatMap((each) => each.joints ?? []);
   const parts = built.flatMap((each) => each.parts ?? []);
   const machined = machineJoints(parts, joints, context.resolved);

@@ -2,4 +2,3 @@ export type { BuildContext, Builder, Fitting, Joint } from './build.js';
 export { type Built, buildCarcass } from './carcass.js';
 export { receiverOf } from './joints.js';
 export { shrinkage } from './movement.js';
-export { schools } from './schools.js';

@@ -1,5 +1,5 @@
 import { type Dim, length, measuredFrom } from '../derive/index.js';
-import type { Resolved } from '../document/index.js';
+import type { Resolved, ResolvedSettings } from '../document/index.js';
 import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
 import { edgeOf, type Part, partExtent } from '../parts/index.js';
 import type { Joint } from './build.js';
@@ -60,7 +60,7 @@ function screwPath(
 ): { key: string; operation: Operation } | undefined {
   const { fasteners } = settings;
   if (!joint.member || !member) return undefined;
-  const along = sharedDepth(joint, part);
+  const positions = alongJoint(joint, part, fasteners);
   const diameter = length(SCREW, 'screw');
   if (joint.kind === 'screws') {
     const depth = fasteners.screwLength.minus(part.thickness).as('screw in the end of the part');
@@ -70,7 +70,7 @@ function screwPath(
       operation: {
         kind: 'edge holes',
         edge: joint.member.end,
-        ...inEnd(joint, member, spacedAlong(along, fasteners.first, fasteners.spacing)),
+        ...inEnd(joint, member, positions),
         diameter,
         depth,
         reason: `way of the screws: ${joint.reason}`,
@@ -79,7 +79,6 @@ function screwPath(
     };
   }
   if (joint.kind !== 'pocket') return undefined;
-  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   return {
     key: part.key,
     operation: {
@@ -89,15 +88,27 @@ function screwPath(
       offset: measuredFrom(joint.level, edgeOf(part, 'u0'))
         .plus(joint.thickness.over(2))
         .as('centre line of the joint'),
-      positions: spacedAlong(along, fasteners.first, fasteners.pocketSpacing).map((position) =>
-        front.mm === 0 ? position : position.plus(front).as('position along the joint'),
-      ),
+      positions: onReceiver(joint, part, positions),
       diameter,
       depth: fasteners.pocketReach,
       reason: `way of the pocket screws: ${joint.reason}`,
       by: { kind: 'joint', what: 'way' },
     },
   };
+}
+
+/** Where the fasteners of a joint stand, from the front of what joins: dowels and pocket screws closer than the rest. */
+function alongJoint(joint: Joint, receiver: Part, fasteners: ResolvedSettings['fasteners']): Dim[] {
+  const close = joint.kind === 'pocket' || joint.kind === 'dowels';
+  const spacing = close ? fasteners.pocketSpacing : fasteners.spacing;
+  return spacedAlong(sharedDepth(joint, receiver), fasteners.first, spacing);
+}
+
+/** The same places told from the front edge of the receiving part. */
+function onReceiver(joint: Joint, receiver: Part, positions: readonly Dim[]): readonly Dim[] {
+  const front = measuredFrom(joint.front, edgeOf(receiver, 'v0'));
+  if (front.mm === 0) return positions;
+  return positions.map((position) => position.plus(front).as('position along the joint'));
 }
 
 /** Holes in the end of what joins: along its middle line, or for a part on edge in the middle of its height. */
@@ -154,17 +165,13 @@ function machineJoint(
   const offset = measuredFrom(joint.level, edgeOf(part, 'u0')).as('near edge of the joint');
   const centre = offset.plus(joint.thickness.over(2)).as('centre line of the joint');
   const from: EdgeReference = 'u0';
-  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
-  const along = (positions: readonly Dim[]) =>
-    front.mm === 0 ? positions : positions.map((position) => position.plus(front).as('position along the joint'));
   const end = joint.member?.end ?? 'u0';
-  const shared = sharedDepth(joint, part);
+  if (joint.kind === 'dado' || joint.kind === 'rabbet')
+    return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face, offset)] : [], member: [] };
+  const positions = alongJoint(joint, part, fasteners);
+  const inReceiver = () => onReceiver(joint, part, positions);
   switch (joint.kind) {
-    case 'dado':
-    case 'rabbet':
-      return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face, offset)] : [], member: [] };
-    case 'screws': {
-      const positions = spacedAlong(shared, fasteners.first, fasteners.spacing);
+    case 'screws':
       return {
         receiver: [
           {
@@ -172,7 +179,7 @@ function machineJoint(
             face: face === 1 ? 2 : 1,
             from,
             offset: centre,
-            positions: along(positions),
+            positions: inReceiver(),
             diameter: fasteners.pilot,
             reason: `screws: ${reason}`,
             by,
@@ -181,11 +188,9 @@ function machineJoint(
         ],
         member: [],
       };
-    }
     case 'pocket': {
       if (!joint.member) return { receiver: [], member: [] };
       const { pocketFace, pocketsShow } = joint.member;
-      const positions = spacedAlong(shared, fasteners.first, fasteners.pocketSpacing);
       return {
         receiver: [],
         member: [
@@ -202,7 +207,6 @@ function machineJoint(
       };
     }
     case 'dowels': {
-      const positions = spacedAlong(shared, fasteners.first, fasteners.pocketSpacing);
       const diameter = fasteners.dowel;
       return {
         receiver: [
@@ -211,7 +215,7 @@ function machineJoint(
             face,
             from,
             offset: centre,
-            positions: along(positions),
+            positions: inReceiver(),
             diameter,
             depth: fasteners.dowelInFace,
             reason: `dowels: ${reason}`,
@@ -235,7 +239,6 @@ function machineJoint(
       };
     }
     case 'tenons': {
-      const positions = spacedAlong(shared, fasteners.first, fasteners.spacing);
       const slot = {
         length: fasteners.tenonLength,
         thickness: fasteners.tenonThickness,
@@ -244,9 +247,7 @@ function machineJoint(
         by,
       };
       return {
-        receiver: [
-          { kind: 'slots', place: { face, from }, offset: centre, positions: along(positions), ...slot, holds },
-        ],
+        receiver: [{ kind: 'slots', place: { face, from }, offset: centre, positions: inReceiver(), ...slot, holds }],
         member: member
           ? [
               {

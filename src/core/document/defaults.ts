@@ -1,5 +1,5 @@
 import { startingHardware } from '../fitted/index.js';
-import { type HouseSet, type IdMaker, type Material, newId } from '../job/index.js';
+import { type HouseSet, type IdMaker, type Material, newId, startingGraduation } from '../job/index.js';
 import { inches } from '../units/index.js';
 import {
   type Cabinet,
@@ -36,7 +36,7 @@ export function newJob(name: string, set: HouseSet): Job {
 }
 
 const SHARE = { rule: 'share', weight: 1 } as const;
-const ARITHMETIC = { kind: 'arithmetic', step: 40 } as const;
+const ARITHMETIC = startingGraduation('arithmetic', 'mm');
 
 /** What a maker may begin with. Each is a kind of cabinet with a face that makes sense for it. */
 export const startingPoints = {
@@ -88,7 +88,7 @@ export function newCabinet(job: Job, from: StartingPoint, ids: IdMaker = newId):
   const start = job.house.starts[kind];
   const face = structuredClone(FIRST_FACE[from]);
   if (job.display.unit === 'in') {
-    face.graduation = { kind: 'arithmetic', step: inches(1.5) };
+    face.graduation = startingGraduation('arithmetic', 'in');
     // Round inches for what was round in millimetres.
     for (const { size } of face.parts) if (size.rule === 'fixed') size.mm = inches(Math.round(size.mm / 12.7) / 2);
   }

@@ -7,6 +7,8 @@ import {
   materialSchema,
   nameField,
   openingsOf,
+  SCHOOL_IDS,
+  type SchoolId,
   splitSchema,
   wordField,
 } from '../job/index.js';
@@ -67,7 +69,9 @@ export const houseSchema = z.strictObject({
   all: settingsSchema,
   ...kindLayers,
   /** What choosing a construction school brings with it. */
-  schools: z.strictObject({ frameless: overridesSchema, faceFrame: overridesSchema, traditional: overridesSchema }),
+  schools: z.strictObject(
+    Object.fromEntries(SCHOOL_IDS.map((id) => [id, overridesSchema])) as Record<SchoolId, typeof overridesSchema>,
+  ),
   starts: z.strictObject({ base: startSchema, wall: startSchema, tall: startSchema }),
 });
 export type House = z.infer<typeof houseSchema>;
@@ -184,8 +188,7 @@ function refuseUnknownMaterials(
   };
   check(job.house.all.materials, ['house', 'all']);
   for (const kind of KINDS) check(job.house[kind].materials, ['house', kind]);
-  for (const school of ['frameless', 'faceFrame', 'traditional'] as const)
-    check(job.house.schools[school].materials, ['house', 'schools', school]);
+  for (const school of SCHOOL_IDS) check(job.house.schools[school].materials, ['house', 'schools', school]);
   for (const layer of ['all', ...KINDS] as const) check(job.standards[layer].materials, ['standards', layer]);
   job.cabinets.forEach((cabinet, at) => {
     check(cabinet.settings.materials, ['cabinets', at, 'settings']);

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../tests/support/cabinets.js';
-import { type Hardware, type HingeProfile, mergeHardware, startingHardware } from '../fitted/index.js';
+import type { HingeProfile } from '../fitted/hinges/index.js';
+import { type Hardware, mergeHardware, startingHardware } from '../fitted/index.js';
 import { readHardwareText, readJob, writeHardware } from './index.js';
 
 const library: Hardware = startingHardware();

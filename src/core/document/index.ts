@@ -29,7 +29,6 @@ export {
   type JointKind,
   type Leaf,
   type MaterialRole,
-  type SchoolId,
   type SettingOverrides,
   type SettingPath,
   type Settings,

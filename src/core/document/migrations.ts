@@ -1,10 +1,10 @@
 import { withYoungerKinds } from '../fitted/index.js';
-import { houseSetFor } from '../job/index.js';
+import { type HouseSet, houseSetFor } from '../job/index.js';
 import { JOB_VERSION } from './document.js';
 import { toVersion2 } from './migrations/2-schools.js';
 import { toVersion3 } from './migrations/3-hardware.js';
 import { toVersion4 } from './migrations/4-places.js';
-import { fillYounger } from './settings.js';
+import { fillSchools, fillYounger } from './settings.js';
 
 export type Data = Record<string, unknown>;
 export type Migration = (data: Data) => Data;
@@ -29,13 +29,26 @@ export function migrateJob(
 
 const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** What is younger than the document: settings at what it did without them, kinds of hardware with their catalogue. */
+function youngerHouse(house: Data, version: number, set: HouseSet, materials: ReadonlySet<unknown>): Data {
+  const { all, schools } = house;
+  return {
+    ...house,
+    ...(isData(all) ? { all: fillYounger(all, version, set) } : {}),
+    ...(isData(schools) ? { schools: fillSchools(schools, set, materials) } : {}),
+  };
+}
+
+function materialIds({ materials }: Data): ReadonlySet<unknown> {
+  return new Set(Array.isArray(materials) ? materials.map((each) => (isData(each) ? each.id : undefined)) : []);
+}
+
+/** What is younger than the document: schools as they start, settings at what it did without them, kinds of hardware with their catalogue. */
 export function withYounger(data: Data, version: number): Data {
   const { house, display, hardware } = data;
   const set = houseSetFor(isData(display) && display.unit === 'in' ? 'in' : 'mm');
   return {
     ...data,
-    ...(isData(house) && isData(house.all) ? { house: { ...house, all: fillYounger(house.all, version, set) } } : {}),
+    ...(isData(house) ? { house: youngerHouse(house, version, set, materialIds(data)) } : {}),
     ...(isData(hardware) ? { hardware: withYoungerKinds(hardware, version) } : {}),
   };
 }

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema, libraries } from '../fitted/index.js';
+import { capital } from '../words.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -149,8 +150,4 @@ function bound(issue: { origin: string }, word: string, limit: number | bigint):
 
 function limitOf({ origin }: { origin: string }, least: boolean, value: number | bigint): Pick<FieldError, 'limit'> {
   return origin === 'number' || origin === 'int' ? { limit: { least, value: Number(value) } } : {};
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,15 +1,7 @@
 import { Dim, type Source, type SourceKind } from '../derive/index.js';
-import { type ResolvedMaterial, thicknessOf } from '../job/index.js';
+import { type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document.js';
-import {
-  type Leaf,
-  type MaterialRole,
-  type SchoolId,
-  type Settings,
-  settingLeaf,
-  settingLeaves,
-  valueAt,
-} from './settings.js';
+import { type Leaf, type MaterialRole, type Settings, settingLeaves, valueAt } from './settings.js';
 
 /** A decided word with where it was decided. */
 export interface Choice<T extends string = string> {
@@ -54,7 +46,7 @@ function layersBehind({ house, standards }: JobHead, kind: CabinetKind, school: 
     // The school is itself a setting; what it brings speaks before the rest of the house.
     {
       kind: 'house',
-      note: `${house.name}, ${settingLeaf('school').options?.[school]}`,
+      note: `${house.name}, ${schools[school].label}`,
       tree: house.schools[school],
       path: `house/schools/${school}`,
     },

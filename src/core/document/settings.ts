@@ -6,8 +6,11 @@ import {
   type HouseSet,
   isDeclared,
   type PathsOf,
+  SCHOOL_IDS,
+  type SchoolId,
   type Section,
   type SettingTree,
+  schools,
   settingSections,
   type ValuesOf,
 } from '../job/index.js';
@@ -30,7 +33,6 @@ export type SettingOverrides = DeepPartial<Settings>;
 /** The path of a setting: `toe/height`. One that does not exist does not compile. */
 export type SettingPath = PathsOf<Trees>;
 export type MaterialRole = keyof Settings['materials'];
-export type SchoolId = Settings['school'];
 export type EndKind = Settings['ends']['left'];
 export type JointKind = Settings['joints']['bottom'];
 
@@ -105,6 +107,30 @@ export function startingSettings(set: HouseSet): Settings {
   const tree: Tree = {};
   for (const { path, defaults } of settingLeaves) put(tree, path, defaults[set]);
   return tree as unknown as Settings;
+}
+
+/** What every school brings, as it is in a starting set. */
+export function schoolStandards(set: HouseSet): Record<SchoolId, SettingOverrides> {
+  const standards: Record<SchoolId, { readonly standards: Readonly<Record<HouseSet, SettingOverrides>> }> = schools;
+  return structuredClone(
+    Object.fromEntries(SCHOOL_IDS.map((id) => [id, standards[id].standards[set]])) as Record<
+      SchoolId,
+      SettingOverrides
+    >,
+  );
+}
+
+/**
+ * The standards of schools a document does not know yet, as its starting set has them; a material the job does not have
+ * stays what the house says.
+ */
+export function fillSchools(stored: Tree, set: HouseSet, materials: ReadonlySet<unknown>): Tree {
+  const missing = Object.entries(schoolStandards(set)).filter(([id]) => stored[id] === undefined);
+  const known = ({ materials: roles = {}, ...rest }: SettingOverrides): SettingOverrides => {
+    const kept = Object.fromEntries(Object.entries(roles).filter(([, id]) => materials.has(id)));
+    return Object.keys(kept).length > 0 ? { ...rest, materials: kept } : rest;
+  };
+  return { ...stored, ...Object.fromEntries(missing.map(([id, standards]) => [id, known(standards)])) };
 }
 
 /**

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { Job } from '../document/index.js';
-import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/index.js';
+import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/hinges/index.js';
 import { applyEdits } from '../job/index.js';
 import { partExtent } from '../parts/index.js';
 import { solve } from '../solve.js';

@@ -19,6 +19,7 @@ import {
 } from '../machining/index.js';
 import { edgeName, faceName, isMirrored, type Part, partNames, sizeOf } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
+import { capital } from '../words.js';
 import { notchedOutline } from './cut.js';
 import { pinHandles } from './handles.js';
 
@@ -49,8 +50,6 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
     spot: (_part, at) => point(at.u, at.v),
   };
 }
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 type ToDrawing = (u: number, v: number) => DrawingPoint;
 

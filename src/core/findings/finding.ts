@@ -86,11 +86,6 @@ export function keysOf({ parts }: Front): string[] {
   return parts.map(({ key }) => key);
 }
 
-/** Words at the beginning of a sentence. */
-export function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
-
 /** An act that decides a setting on this cabinet. */
 export function setChoice(context: RuleContext, label: string, path: SettingPath, value: string): Act {
   return { label, edits: [{ path: settingPath(context, path), value }] };

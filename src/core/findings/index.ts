@@ -67,7 +67,6 @@ export function checkNeighbours(
 
 export {
   type BuiltCabinet,
-  capital,
   type Finding,
   type FindingDraft,
   type FindingRule,

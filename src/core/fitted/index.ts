@@ -1,5 +1,4 @@
 export { allKinds, type Fitted, type FittedCabinet, fitAll } from './fit.js';
-export * from './hinges/index.js';
 export type { AnyKind, Fit, FitContext, Kind, LibraryColumn, NamedProfile } from './kind.js';
 export { kinds } from './kinds.js';
 export {
@@ -13,5 +12,3 @@ export {
   startingHardware,
   withYoungerKinds,
 } from './library.js';
-
-export type { PlacedPull, PullProfile } from './pulls/index.js';

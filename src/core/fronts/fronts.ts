@@ -3,6 +3,7 @@ import type { Resolved } from '../document/index.js';
 import type { Box, Cell, Region } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { EDGES, type Extent, type Part, type Point, partExtent } from '../parts/index.js';
+import { capital } from '../words.js';
 import { groupGrain } from './grain.js';
 import { type FrontKind, makingOf } from './making.js';
 
@@ -86,7 +87,7 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
     settings,
   )({
     key,
-    name: name.charAt(0).toUpperCase() + name.slice(1),
+    name: capital(name),
     kind,
     h,
     v,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { inches } from '../units/index.js';
 import { countField, idField, lengthField, shareField } from './fields.js';
 
 /** How big one part of a stack is. A `pin` holds it at a size whatever its rule says; the rest absorb the change. */
@@ -57,6 +58,12 @@ const graduationSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('geometric'), ratio: z.number().min(0.2).max(5) }),
 ]);
 export type Graduation = z.infer<typeof graduationSchema>;
+
+/** How a stack grows until somebody decides: by 40 mm or 1 1/2 in, or by a quarter. */
+export function startingGraduation(kind: Graduation['kind'], unit: 'mm' | 'in'): Graduation {
+  if (kind === 'geometric') return { kind, ratio: 1.25 };
+  return { kind, step: unit === 'in' ? inches(1.5) : 40 };
+}
 
 /** An opening divided again: `rows` from top to bottom, `columns` from left to right. Splits nest to any depth. */
 export const splitSchema = z.strictObject({

@@ -76,6 +76,35 @@ export const pathTo = {
   library: (kind: string) => made(`hardware/${kind}`),
 } as const;
 
+/** What a decision is about. */
+export type Subject =
+  | { readonly kind: 'face' | 'size' | 'material' | 'other' }
+  /** A setting by its own path, decided on a cabinet, in the job or in the house. */
+  | { readonly kind: 'setting'; readonly layer: 'cabinet' | 'job' | 'house'; readonly setting: string };
+
+/** What the decision at a path is about. */
+export function subjectOf(path: string): Subject {
+  const [list, ...rest] = path.split('/');
+  const setting = (layer: 'cabinet' | 'job' | 'house', from: number): Subject => ({
+    kind: 'setting',
+    layer,
+    setting: rest.slice(from).join('/'),
+  });
+  switch (list) {
+    case 'cabinets':
+      if (rest[1] === 'settings') return setting('cabinet', 2);
+      return { kind: rest[1] === 'face' || rest[1] === 'size' ? rest[1] : 'other' };
+    case 'standards':
+      return setting('job', 1);
+    case 'house':
+      return setting('house', rest[0] === 'schools' ? 2 : 1);
+    case 'materials':
+      return { kind: 'material' };
+    default:
+      return { kind: 'other' };
+  }
+}
+
 /** A path that came from outside, as text: it is checked when it is carried out. */
 export function pathFromText(text: string): EditPath {
   return made(text);

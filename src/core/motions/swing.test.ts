@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, solveWith } from '../../../tests/support/cabinets.js';
-import { type HungDoor, hingeCatalogue, isConcealed, leastGap, turnOf } from '../fitted/index.js';
+import { type HungDoor, hingeCatalogue, isConcealed, leastGap, turnOf } from '../fitted/hinges/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { doorAt, type PlanDoor, stopSwing, swingContact, type Turn, turned } from './index.js';
 

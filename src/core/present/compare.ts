@@ -1,5 +1,5 @@
-import { schools } from '../carcass/index.js';
-import type { Cabinet, JobHead, SchoolId } from '../document/index.js';
+import type { Cabinet, JobHead } from '../document/index.js';
+import { SCHOOL_IDS, type SchoolId, schools } from '../job/index.js';
 import { solveCabinet } from '../solve.js';
 
 /** What a school makes of the same overall size: the numbers a maker chooses by. */
@@ -20,7 +20,7 @@ export interface SchoolComparison {
 
 /** Solves one cabinet in every school, everything else as decided. */
 export function compareSchools(head: JobHead, cabinet: Cabinet): SchoolComparison[] {
-  return (Object.keys(schools) as SchoolId[]).map((school) => {
+  return SCHOOL_IDS.map((school) => {
     const solved = solveCabinet(head, { ...cabinet, settings: { ...cabinet.settings, school } });
     const { box, face, parts, fronts, findings } = solved;
     const leftmost = Math.min(...fronts.map((front) => front.h.low.mm));

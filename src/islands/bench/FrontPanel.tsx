@@ -1,5 +1,5 @@
 import type { Dim } from '../../core/derive/index.js';
-import type { PlacedPull } from '../../core/fitted/index.js';
+import type { PlacedPull } from '../../core/fitted/pulls/index.js';
 import { type Front, grainGroups } from '../../core/fronts/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { Length } from '../figures/Length.js';

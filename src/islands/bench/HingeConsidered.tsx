@@ -1,4 +1,4 @@
-import type { HingeProfile } from '../../core/fitted/index.js';
+import type { HingeProfile } from '../../core/fitted/hinges/index.js';
 import {
   consideredFor,
   FIT_WORDS,
@@ -8,7 +8,7 @@ import {
   type HungDoor,
   solutionId,
   solutionsOf,
-} from '../../core/fitted/index.js';
+} from '../../core/fitted/hinges/index.js';
 import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';

@@ -1,19 +1,17 @@
 import { useState } from 'react';
 import type { Dim } from '../../core/derive/index.js';
 import {
-  consideredFor,
   FIT_WORDS,
+  findHinges,
   type HingeSolution,
   type HungDoor,
+  hangOn,
   hingeKey,
   hingeOfKey,
   leastGap,
-  overlayForReveal,
   solutionId,
-  solutionsOf,
-  withGap,
-} from '../../core/fitted/index.js';
-import { type Edit, pathTo } from '../../core/job/index.js';
+} from '../../core/fitted/hinges/index.js';
+import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatMm } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
@@ -202,17 +200,12 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
 function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const display = useBench((state) => state.job.display);
   const act = useBench((state) => state.act);
-  const [reveal, setReveal] = useState<number | null>(null);
-  const { thickness } = solved.resolved.materials.side;
-  const tryable = door.wish.fit === 'full' && door.wish.carcass === 'frameless';
-  const own = tryable ? overlayForReveal(thickness.mm, door.wish.overlay.mm) : null;
+  const [reveal, setReveal] = useState<number | undefined>();
   const library = useBench((state) => state.job.hardware.hinges);
-  const left = consideredFor(door, library).flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
-  const solutions = solutionsOf(reveal === null ? door.wish : withGap(door.wish, reveal), left);
-  const { id: cabinetId } = solved.cabinet;
+  const { own, solutions } = findHinges(door, solved, library, reveal);
   return (
     <div className="mt-2 border-t border-dashed border-rule pt-1.5">
-      {own !== null && (
+      {own !== undefined && (
         <div className="flex items-center justify-between gap-2">
           <span>What reaches a reveal of</span>
           <LengthField
@@ -231,7 +224,7 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
       <ol className="mt-1 flex flex-col">
         {solutions.slice(0, LISTED).map((solution) => {
           const id = solutionId(solution);
-          const here = reveal === null && door.chosen !== undefined && solutionId(door.chosen) === id;
+          const here = reveal === undefined && door.chosen !== undefined && solutionId(door.chosen) === id;
           return (
             <li key={id}>
               <button
@@ -239,10 +232,7 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
                 aria-pressed={here}
                 className={`flex min-h-7 w-full justify-between gap-2 text-left ${here ? 'font-semibold text-pencil' : 'hover:text-pencil'}`}
                 onClick={() => {
-                  const both: Edit[] = [{ path: pathTo.setting(cabinetId, 'hinges/choice'), value: id }];
-                  if (reveal !== null)
-                    both.push({ path: pathTo.setting(cabinetId, `fronts/reveal/${door.hinged}`), value: reveal });
-                  if (act({ label: reveal === null ? 'Hinge' : 'Hinge and reveal', edits: both }).ok) setReveal(null);
+                  if (act(hangOn(door, solved, solution, reveal)).ok) setReveal(undefined);
                 }}
               >
                 <span>
@@ -264,8 +254,8 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
       {solutions.length > LISTED && (
         <p className="text-[0.875rem] text-ink-soft">and {solutions.length - LISTED} more within the adjuster</p>
       )}
-      {reveal !== null && (
-        <button type="button" className="act mt-1" onClick={() => setReveal(null)}>
+      {reveal !== undefined && (
+        <button type="button" className="act mt-1" onClick={() => setReveal(undefined)}>
           Back to this door
         </button>
       )}

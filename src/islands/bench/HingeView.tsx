@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { drawHingeCorner, type HungDoor, hingeOfKey } from '../../core/fitted/index.js';
+import { drawHingeCorner, type HungDoor, hingeOfKey } from '../../core/fitted/hinges/index.js';
 import { frontName } from '../../core/fronts/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';

@@ -1,33 +1,18 @@
 import { useState } from 'react';
-import { type Material, pathTo, spreadOf, thicknessOf } from '../../core/job/index.js';
+import type { MaterialRole } from '../../core/document/index.js';
+import { MATERIAL_ROLES, type Material, pathTo, spreadOf, thicknessOf } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength, parseLength } from '../../core/units/index.js';
+import { capital } from '../../core/words.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
-
-const ROLES = {
-  side: 'Sides',
-  bottom: 'Bottom',
-  top: 'Top',
-  partition: 'Partitions',
-  shelf: 'Shelves',
-  back: 'Back',
-  nailer: 'Nailers',
-  toe: 'Toe',
-  frame: 'Frame',
-  web: 'Web frames',
-  end: 'End panels',
-  front: 'Fronts',
-  doorFrame: 'Door frames',
-  doorPanel: 'Door panels',
-} as const;
 
 /** Which material each role is made of, and what the caliper says of each. */
 export function Materials({ solved }: { solved: SolvedCabinet }) {
   const job = useBench((state) => state.job);
   return (
     <>
-      {(Object.keys(ROLES) as (keyof typeof ROLES)[]).map((role) => (
+      {(Object.keys(MATERIAL_ROLES) as MaterialRole[]).map((role) => (
         <RoleRow key={role} role={role} solved={solved} />
       ))}
       <p className="caps pt-2">Measured thickness, whole job</p>
@@ -38,15 +23,16 @@ export function Materials({ solved }: { solved: SolvedCabinet }) {
   );
 }
 
-function RoleRow({ role, solved }: { role: keyof typeof ROLES; solved: SolvedCabinet }) {
+function RoleRow({ role, solved }: { role: MaterialRole; solved: SolvedCabinet }) {
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const { value, source } = solved.resolved.settings.materials[role];
   const path = pathTo.setting(solved.cabinet.id, `materials/${role}`);
-  const label = `${ROLES[role]} material`;
+  const name = capital(MATERIAL_ROLES[role]);
+  const label = `${name} material`;
   return (
     <div className="flex items-center gap-1">
-      <span className="w-[4.75rem] shrink-0">{ROLES[role]}</span>
+      <span className="w-[4.75rem] shrink-0">{name}</span>
       <select
         aria-label={label}
         className="entry min-w-0 flex-1"

@@ -12,6 +12,7 @@ import {
   type Split,
 } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
+import { capital } from '../../core/words.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { Length } from '../figures/Length.js';
@@ -43,11 +44,12 @@ const ICON = 'grid size-7 place-items-center hover:text-pencil disabled:opacity-
 export function OpeningBlock({ opening, at, split, path, context, onMove, onRemove, children }: BlockProps) {
   const act = useBench((state) => state.act);
   const selected = useBench((state) => state.selected);
+  const unit = useBench((state) => state.job.display.unit);
   const { solved, attempt } = context;
   const { fill } = opening;
   const rows = split.kind === 'rows';
   const called = context.names.get(opening.id) ?? 'opening';
-  const name = called.charAt(0).toUpperCase() + called.slice(1);
+  const name = capital(called);
   const mine = solved.fronts.some(
     (front) => front.openingId === opening.id && front.parts.some((part) => part.key === selected),
   );
@@ -56,7 +58,7 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
     attempt(
       act({
         label: name,
-        edits: [{ path: pathTo.openingField(path, 'fill'), value: fillFor(word, fill, () => newId('o')) }],
+        edits: [{ path: pathTo.openingField(path, 'fill'), value: fillFor(word, fill, () => newId('o'), unit) }],
       }),
     );
   return (

@@ -1,7 +1,17 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { openingLike } from '../../core/acts/index.js';
-import { type Edit, type EditPath, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
+import {
+  type Edit,
+  type EditPath,
+  type Graduation,
+  isSplit,
+  newId,
+  type Opening,
+  pathTo,
+  type Split,
+  startingGraduation,
+} from '../../core/job/index.js';
 import { dividerAfter, openingNames } from '../../core/layout/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField } from '../fields/LengthField.js';
@@ -118,10 +128,6 @@ function GraduationRow({ split, path, context }: { split: Split; path: EditPath;
   const act = useBench((state) => state.act);
   const style = useBench((state) => state.job.display);
   const { graduation } = split;
-  const start = {
-    geometric: { kind: 'geometric', ratio: 1.25 },
-    arithmetic: { kind: 'arithmetic', step: style.unit === 'in' ? 38.1 : 40 },
-  } as const;
   const set = (label: string, at: EditPath, value: unknown) =>
     context.attempt(act({ label, edits: [{ path: at, value }] }));
   return (
@@ -131,7 +137,11 @@ function GraduationRow({ split, path, context }: { split: Split; path: EditPath;
         className="entry min-w-0 flex-1"
         value={graduation.kind}
         onChange={(event) =>
-          set('Graduation', pathTo.split(path, 'graduation'), start[event.currentTarget.value as keyof typeof start])
+          set(
+            'Graduation',
+            pathTo.split(path, 'graduation'),
+            startingGraduation(event.currentTarget.value as Graduation['kind'], style.unit),
+          )
         }
       >
         <option value="arithmetic">each larger by the same step</option>

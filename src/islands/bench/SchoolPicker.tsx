@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { compareSchools } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
+import { capital } from '../../core/words.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
 import { Setting } from './SettingRow.js';
@@ -25,7 +26,7 @@ export function SchoolPicker({ solved }: { solved: SolvedCabinet }) {
             <th />
             {schools.map(({ school, label }) => (
               <th key={school} className={`pl-1 leading-tight font-semibold ${school === here ? 'text-pencil' : ''}`}>
-                {label}
+                {capital(label)}
               </th>
             ))}
           </tr>

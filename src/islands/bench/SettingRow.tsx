@@ -6,6 +6,7 @@ import { type Choice, type Leaf, type SettingPath, settingLeaf } from '../../cor
 import { drawChoice, hasChoicePicture } from '../../core/drawing/index.js';
 import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
+import { capital } from '../../core/words.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
@@ -27,7 +28,7 @@ export function Setting({ path, solved }: { path: SettingPath; solved: SolvedCab
   const leaf = settingLeaf(path);
   const act = useBench((state) => state.act);
   const found = settingOf(solved, path);
-  const label = leaf.label.charAt(0).toUpperCase() + leaf.label.slice(1);
+  const label = capital(leaf.label);
   const set = (value: unknown) => act({ label, edits: [{ path: pathTo.setting(solved.cabinet.id, path), value }] });
   const where = <Where label={label} source={found.source} onReset={() => set(undefined)} />;
   return found instanceof Dim ? (

@@ -1,3 +1,4 @@
+import { subjectOf } from '../../core/job/index.js';
 import type { BenchStore } from './store.js';
 
 /**
@@ -5,15 +6,13 @@ import type { BenchStore } from './store.js';
  * setting leads to the field that overrides it here.
  */
 export function leadTo(store: BenchStore, path: string): void {
-  const leaf = path.replace(/^(house|standards)\/(schools\/)?[^/]+\//, '').replace(/^cabinets\/[^/]+\/settings\//, '');
+  const subject = subjectOf(path);
+  const leaf = subject.kind === 'setting' ? subject.setting : path;
   const fold = [...document.querySelectorAll<HTMLElement>('details[data-holds]')].find((each) =>
     each.dataset.holds?.split(' ').includes(leaf),
   );
-  const title = path.startsWith('materials/')
-    ? 'Materials'
-    : path.includes('/face/')
-      ? 'Face and openings'
-      : fold?.dataset.fold;
+  const title =
+    subject.kind === 'material' ? 'Materials' : subject.kind === 'face' ? 'Face and openings' : fold?.dataset.fold;
   if (title) store.getState().setFold(title, true);
   const names = [path, leaf, path.replace(/\/(nominal|movement)$/, '/measured/readings')];
   // The fold draws what it holds after this event.

@@ -1,6 +1,6 @@
 import { inches } from '../../units/index.js';
 import type { House } from '../document.js';
-import { startingSettings } from '../settings.js';
+import { schoolStandards, startingSettings } from '../settings.js';
 import { metricHouse } from './metric.js';
 
 /** The inch set: the same choices, its own numbers. */
@@ -13,15 +13,7 @@ export const inchHouse: House = {
     top: { kind: 'stretchers' },
     fronts: { reveal: { top: inches(1 / 8), bottom: 0 } },
   },
-  schools: {
-    ...structuredClone(metricHouse.schools),
-    traditional: {
-      ...structuredClone(metricHouse.schools.traditional),
-      back: { kind: 'rabbeted', rabbetDepth: inches(3 / 8) },
-      fronts: { lay: 'openings', reveal: { top: inches(1 / 8), bottom: inches(1 / 8) } },
-      materials: { side: 'oak34', front: 'oak34' },
-    },
-  },
+  schools: schoolStandards('inch'),
   starts: {
     base: { width: inches(30), height: inches(34.5), depth: inches(24) },
     wall: { width: inches(30), height: inches(30), depth: inches(12) },

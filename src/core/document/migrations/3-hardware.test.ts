@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { hingeProfileSchema } from '../../fitted/index.js';
+import { hingeProfileSchema } from '../../fitted/hinges/index.js';
 import { readJob } from '../read.js';
 import { toVersion3 } from './3-hardware.js';
 

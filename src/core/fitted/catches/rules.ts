@@ -1,5 +1,6 @@
-import { capital, type FindingDraft, type FindingRule, keysOf, settingPath } from '../../findings/index.js';
+import { type FindingDraft, type FindingRule, keysOf, settingPath } from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
+import { capital } from '../../words.js';
 
 /** A catch with nothing to be screwed to. */
 const nothingCarries: FindingRule = {

@@ -8,10 +8,12 @@ import {
   partOf,
   solveWith,
 } from '../../../../tests/support/cabinets.js';
+import type { SettingOverrides } from '../../document/index.js';
+import { applyEdits } from '../../job/index.js';
 import type { Holes } from '../../machining/index.js';
 import { type Part, partExtent, toCabinet } from '../../parts/index.js';
 import { fixesFor, solve } from '../../solve.js';
-import { hingeCatalogue, solutionId, solutionsOf } from './index.js';
+import { findHinges, hangOn, hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
 const doorOf = (decisions: CabinetDecisions = {}, key = 'door/o2/left') => {
   const solved = solveWith(decisions);
@@ -197,6 +199,42 @@ test('a chosen hinge stays while it fits and gives way when it does not', () => 
   const chosen = doorOf({ settings: { hinges: { choice: solutionId(other) } } }).door.chosen;
   assert.equal(chosen && solutionId(chosen), solutionId(other));
   assert.ok(doorOf({ settings: { hinges: { choice: 'gone/0/3' } } }).door.chosen);
+});
+
+test('what the finder says of a reveal is what the door has once it is hung so', () => {
+  const ends: SettingOverrides['ends'][] = [{}, { leftPanel: 'applied' }, { left: 'wall', filler: 'strip' }];
+  let tried = 0;
+  for (const end of ends)
+    for (const reveal of [1, 2.5, 4]) {
+      const job = jobWith({ settings: { ends: end ?? {} } });
+      const [solved] = solve(job).cabinets;
+      const door = solved?.fitted.hinges.find(({ hinged }) => hinged === 'left');
+      assert.ok(solved && door);
+      const { own, solutions } = findHinges(door, solved, hingeCatalogue, reveal);
+      assert.ok(own !== undefined && Math.abs(own - solved.resolved.settings.fronts.reveal.left.mm) < 1e-9);
+      for (const solution of solutions.slice(0, 3)) {
+        const after = structuredClone(job);
+        applyEdits(after, hangOn(door, solved, solution, reveal).edits);
+        const chosen = solve(after).cabinets[0]?.fitted.hinges.find(({ hinged }) => hinged === 'left')?.chosen;
+        assert.equal(chosen && solutionId(chosen), solutionId(solution));
+        assert.ok(
+          Math.abs((chosen?.residual ?? Number.NaN) - solution.residual) < 1e-9,
+          `${reveal} at ${JSON.stringify(end)}`,
+        );
+        tried += 1;
+      }
+    }
+  assert.ok(tried >= 18, `${tried} tried`);
+});
+
+test('no reveal can be tried where the gap is shared with the neighbour, or on a frame', () => {
+  const own = (settings: SettingOverrides) => {
+    const { solved, door } = doorOf({ settings });
+    return findHinges(door, solved, hingeCatalogue, undefined).own;
+  };
+  assert.equal(own({ ends: { left: 'neighbour' }, fronts: { atNeighbour: 'half' } }), undefined);
+  assert.equal(own({ school: 'faceFrame' }), undefined);
+  assert.equal(own({ fronts: { fit: 'inset', gap: 2 } }), undefined);
 });
 
 test('hinges are counted for buying, and none are figured when they are not wanted', () => {

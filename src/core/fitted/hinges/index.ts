@@ -107,6 +107,7 @@ export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingePro
 export { hingeCatalogue } from './catalogue.js';
 export { drawHingeCorner } from './corner.js';
 export { familyOf } from './families/index.js';
+export { findHinges, hangOn } from './finder.js';
 export { consideredFor, type HungDoor, solutionsOf, turnOf } from './hang.js';
 export { hingeKey, hingeOfKey } from './keys.js';
 

@@ -1,6 +1,5 @@
 import {
   type BuiltCabinet,
-  capital,
   keysOf,
   type NeighbourDraft,
   type NeighbourRule,
@@ -9,6 +8,7 @@ import {
 } from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
 import { fixedTo, obstaclesOf, swingContact } from '../../motions/index.js';
+import { capital } from '../../words.js';
 
 type Shift = { readonly x: number; readonly y: number; readonly z: number };
 

@@ -1,15 +1,9 @@
 import type { Dim } from '../../derive/index.js';
 import type { SettingPath } from '../../document/index.js';
-import {
-  capital,
-  type FindingDraft,
-  type FindingRule,
-  keysOf,
-  type RuleContext,
-  settingPath,
-} from '../../findings/index.js';
+import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
 import { type Act, pathTo } from '../../job/index.js';
+import { capital } from '../../words.js';
 import { consideredFor, freeHeightsOf, type HungDoor, solutionsOf } from './hang.js';
 import type { HingeProfile } from './profile.js';
 import { leastGap } from './solution.js';

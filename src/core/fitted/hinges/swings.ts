@@ -1,12 +1,6 @@
-import {
-  capital,
-  type FindingDraft,
-  type FindingRule,
-  keysOf,
-  type RuleContext,
-  settingPath,
-} from '../../findings/index.js';
+import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
+import { capital } from '../../words.js';
 import type { HungDoor } from './hang.js';
 
 /** A door that cannot be opened this far is no door (degrees). */

@@ -1,12 +1,9 @@
 import { inches } from '../../units/index.js';
 import { choice, length, section } from '../declare.js';
+import { SCHOOL_LABELS } from '../schools/index.js';
 
 export const construction = section(null, {
-  school: choice(
-    'construction',
-    { frameless: 'frameless', faceFrame: 'face frame', traditional: 'traditional casework' },
-    { metric: 'frameless' },
-  ),
+  school: choice('construction', SCHOOL_LABELS, { metric: 'frameless' }),
   depth: {
     means: choice(
       'overall depth runs to',

@@ -1,21 +1,42 @@
 import { name, section } from '../declare.js';
 
+/** What a material is chosen for, as it reads in a list. */
+export const MATERIAL_ROLES = {
+  side: 'sides',
+  bottom: 'bottom',
+  top: 'top',
+  partition: 'partitions',
+  shelf: 'shelves',
+  back: 'back',
+  nailer: 'nailers',
+  toe: 'toe',
+  frame: 'frame',
+  web: 'web frames',
+  end: 'end panels',
+  front: 'fronts',
+  doorFrame: 'door frames',
+  doorPanel: 'door panels',
+} as const;
+
+const made = (role: keyof typeof MATERIAL_ROLES, metric: string, inch: string) =>
+  name(`material of the ${MATERIAL_ROLES[role]}`, { metric, inch });
+
 /** Which material each role is made of, by material id. */
 export const roles = section(null, {
   materials: {
-    side: name('side material', { metric: 'birch18', inch: 'ply34' }),
-    bottom: name('bottom material', { metric: 'birch18', inch: 'ply34' }),
-    top: name('top material', { metric: 'birch18', inch: 'ply34' }),
-    partition: name('partition material', { metric: 'birch18', inch: 'ply34' }),
-    shelf: name('shelf material', { metric: 'birch18', inch: 'ply34' }),
-    back: name('back material', { metric: 'birch6', inch: 'ply14' }),
-    nailer: name('nailer material', { metric: 'birch18', inch: 'ply34' }),
-    toe: name('toe material', { metric: 'birch18', inch: 'ply34' }),
-    frame: name('frame material', { metric: 'oak20', inch: 'oak34' }),
-    web: name('web frame material', { metric: 'oak20', inch: 'oak34' }),
-    end: name('end panel material', { metric: 'front18', inch: 'front34' }),
-    front: name('front material', { metric: 'front18', inch: 'front34' }),
-    doorFrame: name('front frame material', { metric: 'oak20', inch: 'oak34' }),
-    doorPanel: name('front panel material', { metric: 'birch6', inch: 'ply14' }),
+    side: made('side', 'birch18', 'ply34'),
+    bottom: made('bottom', 'birch18', 'ply34'),
+    top: made('top', 'birch18', 'ply34'),
+    partition: made('partition', 'birch18', 'ply34'),
+    shelf: made('shelf', 'birch18', 'ply34'),
+    back: made('back', 'birch6', 'ply14'),
+    nailer: made('nailer', 'birch18', 'ply34'),
+    toe: made('toe', 'birch18', 'ply34'),
+    frame: made('frame', 'oak20', 'oak34'),
+    web: made('web', 'oak20', 'oak34'),
+    end: made('end', 'front18', 'front34'),
+    front: made('front', 'front18', 'front34'),
+    doorFrame: made('doorFrame', 'oak20', 'oak34'),
+    doorPanel: made('doorPanel', 'birch6', 'ply14'),
   },
 });

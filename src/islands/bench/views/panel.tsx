@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { drawPanel } from '../../../core/drawing/index.js';
-import { hingeOfKey } from '../../../core/fitted/index.js';
+import { hingeOfKey } from '../../../core/fitted/hinges/index.js';
 import type { Face } from '../../../core/machining/index.js';
 import { faceName } from '../../../core/parts/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
