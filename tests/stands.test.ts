@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { Dim } from '../src/core/derive/index.js';
-import { edgeOf, type Part, partExtent } from '../src/core/parts/index.js';
+import { edgeOf, type Part } from '../src/core/parts/index.js';
 import { presentJob } from '../src/core/present/index.js';
 import { type SolvedCabinet, solve } from '../src/core/solve.js';
 import { buildable } from './generator/buildable.js';
@@ -38,7 +38,7 @@ test('a part ends where it begins plus what it measures, and the box its sizes m
         close(high.mm - low.mm, size.mm, `${part.key} along ${axis}`);
       }
       const sizes = { u: part.length, v: part.width, w: part.thickness };
-      const { min, max } = partExtent(part);
+      const { min, max } = part.extent;
       for (const way of ['u', 'v', 'w'] as const) {
         const axis = placement[way][1] as 'x';
         const at = { x: 0, y: 1, z: 2 }[axis];

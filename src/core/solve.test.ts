@@ -8,7 +8,7 @@ import { type Cabinet, newCabinet, newJob, stableJson } from './document/index.j
 import { drawerBoxes } from './drawers/index.js';
 import { frameSizes } from './frame/index.js';
 import { countedIds } from './job/index.js';
-import { isMirrored, partExtent } from './parts/index.js';
+import { isMirrored } from './parts/index.js';
 import { presentJob } from './present/index.js';
 import { createSolver, solve, solveCabinet } from './solve.js';
 import { formatLength, inches } from './units/index.js';
@@ -244,8 +244,8 @@ test('in every school parts close along each axis', () => {
     fc.property(buildableDecisions, (decisions) => {
       const solved = solveWith(decisions);
       const { box, face, resolved } = solved;
-      const [left, right] = ['side/left', 'side/right'].map((key) => partExtent(partOf(solved, key)));
-      const bottom = partExtent(partOf(solved, 'bottom'));
+      const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key).extent);
+      const bottom = partOf(solved, 'bottom').extent;
       const enters = box.bottomUnder ? 0 : box.engagement.bottom.mm;
       near(left?.min[0], 0);
       near(right?.max[0], box.width.mm);
@@ -262,7 +262,7 @@ test('in every school parts close along each axis', () => {
       near(left?.max[2], box.topOver ? box.topUnderside.mm + box.engagement.top.mm : box.height.mm);
       const framed = resolved.settings.frame.fitted.value === 'fitted';
       if (framed) {
-        const stiles = ['left', 'right'].map((hand) => partExtent(partOf(solved, `frame/stile/${hand}`)));
+        const stiles = ['left', 'right'].map((hand) => partOf(solved, `frame/stile/${hand}`).extent);
         near((stiles[1]?.max[0] ?? 0) - (stiles[0]?.min[0] ?? 0), box.overallWidth.mm);
         const rail = partOf(solved, 'frame/rail/top');
         near(
@@ -297,7 +297,7 @@ test('no part of a finding-free cabinet is without size, twins mirror, and the p
         for (const part of solved.parts) assert.ok(part.cutLength.mm > 0 && part.cutWidth.mm > 0, part.key);
       const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key));
       assert.ok(left && right);
-      const [l, r] = [partExtent(left), partExtent(right)];
+      const [l, r] = [left.extent, right.extent];
       near(l.min[0] + r.max[0], box.width.mm);
       near(l.max[0] + r.min[0], box.width.mm);
       assert.equal(isMirrored(left.placement), !isMirrored(right.placement));
@@ -312,7 +312,7 @@ test('no part of a finding-free cabinet is without size, twins mirror, and the p
       assert.ok(volume < box.width.mm * (box.sideDepth.mm + 30) * box.height.mm, 'more wood than box');
       if (solved.findings.some((finding) => finding.severity === 'stop')) return;
       for (const part of carcass) {
-        const { min, max } = partExtent(part);
+        const { min, max } = part.extent;
         assert.ok(min[0] >= -0.01 && max[0] <= box.width.mm + 0.01, `${part.key} leaves the box sideways`);
         assert.ok(min[2] >= -0.01 && max[2] <= box.height.mm + 0.01, `${part.key} leaves the box upwards`);
       }

@@ -4,7 +4,7 @@ import { type CabinetDecisions, partOf, solveWith } from '../../../tests/support
 import type { SettingOverrides } from '../document/index.js';
 import type { Opening, Split } from '../job/index.js';
 import type { Operation, OperationKind } from '../machining/index.js';
-import { edgeName, type Part, partExtent } from '../parts/index.js';
+import { edgeName, type Part } from '../parts/index.js';
 
 /** 800 wide, box 720 high on no toe, sides 560 deep, all sheet 18, back 6. */
 const box = (settings: SettingOverrides = {}, more: CabinetDecisions = {}) =>
@@ -104,12 +104,12 @@ test('tops in their kinds', () => {
   assert.deepEqual(keys('uprightFront'), ['stretcher/front']);
   assert.deepEqual(keys('web'), ['web/top/rail/front', 'web/top/rail/rear']);
   assert.deepEqual(keys('none'), []);
-  const upright = partExtent(partOf(box({ top: { kind: 'uprightRear' } }), 'stretcher/rear'));
+  const upright = partOf(box({ top: { kind: 'uprightRear' } }), 'stretcher/rear').extent;
   assert.deepEqual([upright.min[2], upright.max[2]], [620, 720], 'an upright stretcher stands on edge');
   assert.ok(Math.abs(upright.max[1] - (560 - 24.3)) < 1e-9, 'in front of the back');
   const recessed = box({ top: { kind: 'full', recess: 40 } });
-  assert.equal(partExtent(partOf(recessed, 'top')).max[2], 680);
-  assert.equal(partExtent(partOf(recessed, 'side/left')).max[2], 720);
+  assert.equal(partOf(recessed, 'top').extent.max[2], 680);
+  assert.equal(partOf(recessed, 'side/left').extent.max[2], 720);
   const over = box({ top: { kind: 'full', place: 'over' }, joints: { top: 'dado' } });
   assert.deepEqual(size(partOf(over, 'top')), [800, 560]);
   assert.equal(partOf(over, 'side/left').length.mm, 720 - 18 + 6);
@@ -163,7 +163,7 @@ test('screws lie on the centre line of the measured edge, first 50 from an edge,
 
 test('a dado for a fixed shelf lies where the shelf lies, on both sides alike', () => {
   const solved = box({ joints: { shelf: 'dado' } }, { face: rows({ ...open('a'), divider: 'shelf' }, open('b')) });
-  const shelf = partExtent(partOf(solved, 'divider/a'));
+  const shelf = partOf(solved, 'divider/a').extent;
   for (const hand of ['left', 'right']) {
     const [dado] = operations(partOf(solved, `side/${hand}`), 'groove').filter(
       (operation) => operation.along === 'width',
@@ -244,7 +244,7 @@ test('a plinth returns round exposed ends and carries partitions', () => {
   assert.equal(partOf(box({ ...settings, ends: { left: 'exposed' } }), 'plinth/front').length.mm, 750);
   const both = box({ ...settings, ends: { left: 'exposed', right: 'exposed' } });
   assert.equal(partOf(both, 'plinth/front').length.mm, 700);
-  assert.equal(partExtent(partOf(both, 'plinth/front')).min[0], 50);
+  assert.equal(partOf(both, 'plinth/front').extent.min[0], 50);
   assert.equal(partOf(both, 'plinth/cross/1').length.mm, 560 - 80 - 36);
   const crosses = (width: number, face?: Split) =>
     box(settings, { width, ...(face ? { face } : {}) }).parts.filter((part) => part.key.startsWith('plinth/cross'))
@@ -270,12 +270,12 @@ test('nailers by kind, behind a grooved back and in front of any other', () => {
   const heights = (from: 'base' | 'wall' | 'tall') =>
     box({ top: { kind: 'full' } }, { from })
       .parts.filter((part) => part.role === 'nailer')
-      .map((part) => partExtent(part).min[2]);
+      .map((part) => part.extent.min[2]);
   assert.deepEqual(heights('base'), [602]);
   assert.deepEqual(heights('wall'), [602, 18]);
   assert.deepEqual(heights('tall'), [602, 310, 18]);
   const front = (kind: 'grooved' | 'applied' | 'rabbeted') =>
-    partExtent(partOf(box({ back: { kind } }, { from: 'wall' }), 'nailer/high'));
+    partOf(box({ back: { kind } }, { from: 'wall' }), 'nailer/high').extent;
   assert.deepEqual([front('grooved').min[1], front('grooved').max[1]], [542, 560]);
   assert.equal(front('applied').max[1], 554, 'flush with the face of the back');
   assert.ok(!has(box({ back: { kind: 'structural' } }, { from: 'wall' }), 'nailer/high'));
@@ -284,7 +284,7 @@ test('nailers by kind, behind a grooved back and in front of any other', () => {
 test('end panels and fillers come out of the overall width', () => {
   const panelled = box({ ends: { left: 'exposed', leftPanel: 'applied' } });
   assert.equal(panelled.box.width.mm, 782);
-  assert.deepEqual(partExtent(partOf(panelled, 'end/left')).min[0], -18);
+  assert.deepEqual(partOf(panelled, 'end/left').extent.min[0], -18);
   const filled = box({ ends: { right: 'wall', filler: 'strip', scribe: 30 } });
   assert.equal(filled.box.width.mm, 770);
   assert.equal(partOf(filled, 'filler/right').width.mm, 30);
@@ -334,16 +334,16 @@ test('middle rails and stiles stand where the openings divide', () => {
     { school: 'faceFrame' },
     { face: rows(drawer('a'), { ...drawer('b'), fill: columns(drawer('c'), drawer('d')) }) },
   );
-  const rail = partExtent(partOf(solved, 'frame/rail/a'));
-  const stile = partExtent(partOf(solved, 'frame/stile/c'));
+  const rail = partOf(solved, 'frame/rail/a').extent;
+  const stile = partOf(solved, 'frame/stile/c').extent;
   assert.ok(Math.abs(stile.max[2] - rail.min[2]) < 1e-9, 'the middle stile reaches up to the middle rail');
-  const bottom = partExtent(partOf(solved, 'frame/rail/bottom'));
+  const bottom = partOf(solved, 'frame/rail/bottom').extent;
   assert.ok(Math.abs(stile.min[2] - bottom.max[2]) < 1e-9);
 });
 
 test('solid sides take their movement out of a web frame, sheet sides do not', () => {
   const depth = (side: string) =>
-    partExtent(partOf(box({ school: 'traditional', materials: { side } }), 'web/top/rail/rear')).max[1];
+    partOf(box({ school: 'traditional', materials: { side } }), 'web/top/rail/rear').extent.max[1];
   assert.ok(Math.abs(depth('birch18') - 553.7) < 1e-9);
   assert.ok(Math.abs(depth('oak20') - (553.7 - 560 * 0.0037 * 4)) < 1e-9);
 });
@@ -352,11 +352,9 @@ test('a web frame is as wide as its rails, with its cross members spread evenly 
   const [member, tenon] = [70, 12];
   for (const crossMembers of [2, 3, 5]) {
     const solved = box({ school: 'traditional', web: { member, crossMembers, tenon } });
-    const front = partExtent(partOf(solved, 'web/top/rail/front'));
-    const rear = partExtent(partOf(solved, 'web/top/rail/rear'));
-    const crosses = Array.from({ length: crossMembers }, (_, at) =>
-      partExtent(partOf(solved, `web/top/cross/${at + 1}`)),
-    );
+    const front = partOf(solved, 'web/top/rail/front').extent;
+    const rear = partOf(solved, 'web/top/rail/rear').extent;
+    const crosses = Array.from({ length: crossMembers }, (_, at) => partOf(solved, `web/top/cross/${at + 1}`).extent);
     const near = (a: number | undefined, b: number, what: string) =>
       assert.ok(Math.abs((a ?? Number.NaN) - b) < 1e-9, `${what} with ${crossMembers}: ${a}, wanted ${b}`);
     near(crosses.at(0)?.min[0], front.min[0], 'the first stands flush with the left end');

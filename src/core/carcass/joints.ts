@@ -1,7 +1,7 @@
 import { type Dim, length, measuredFrom } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
 import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
-import { edgeOf, type Part, partExtent } from '../parts/index.js';
+import { edgeOf, type Part } from '../parts/index.js';
 import type { Joint } from './build.js';
 
 /** Where two planes are the same plane (mm). */
@@ -141,7 +141,7 @@ export function receiverOf(joint: Joint, parts: readonly Part[]): Receiver | und
   const normal = joint.normal === 'x' ? 0 : 2;
   for (const part of parts) {
     if (!part.receives || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
-    const { min, max } = partExtent(part);
+    const { min, max } = part.extent;
     const middle = joint.level.mm + joint.thickness.mm / 2;
     if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
     if (joint.front.mm > max[1]) continue;

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, type CabinetDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { EdgeHoles, Holes, Operation } from '../machining/index.js';
-import { partExtent, toCabinet } from '../parts/index.js';
+import { toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
 const ways = (solved: SolvedCabinet, key: string): readonly Operation[] => solved.paths.get(key) ?? [];
@@ -53,7 +53,7 @@ test('screws that pull a frame on go into the backs of its stiles, behind the mi
   assert.equal(way.face, 2);
   const stile = partOf(solved, 'frame/stile/left');
   const [x] = toCabinet(stile.placement, 0, way.offset.mm, 0);
-  const { min, max } = partExtent(partOf(solved, 'side/left'));
+  const { min, max } = partOf(solved, 'side/left').extent;
   assert.ok(Math.abs(x - (min[0] + max[0]) / 2) < 1e-9);
   const pockets = partOf(solved, 'side/left').machining.find(({ kind }) => kind === 'pockets');
   assert.ok(pockets?.kind === 'pockets');

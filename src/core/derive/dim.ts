@@ -67,18 +67,18 @@ export class Dim {
   }
 
   times(factor: Dim | number): Dim {
-    const term = asDim(factor, 'plain');
+    const term = asDim(factor);
     return new Dim(this.mm * term.mm, '', 'times', [this, term], combined(this.measure, term.measure, 1));
   }
 
   over(divisor: Dim | number): Dim {
-    const term = asDim(divisor, 'plain');
+    const term = asDim(divisor);
     return new Dim(this.mm / term.mm, '', 'over', [this, term], combined(this.measure, term.measure, -1));
   }
 
   /** This number raised to a whole power. */
   power(exponent: number): Dim {
-    return new Dim(this.mm ** exponent, '', 'power', [this, plain(exponent)], raised(this.measure, exponent));
+    return new Dim(this.mm ** exponent, '', 'power', [this, asDim(exponent)], raised(this.measure, exponent));
   }
 
   private alike(other: Dim | number): Dim {
@@ -114,8 +114,15 @@ export class Dim {
   }
 }
 
-function asDim(value: Dim | number, measure: Measure): Dim {
-  return typeof value === 'number' ? new Dim(value, '', 'setting', [], measure) : value;
+/** Terms of numbers that have none. */
+const NONE: readonly Dim[] = [];
+
+/** Small whole numbers stand in many formulas: two sides, three gaps. */
+const WHOLE = Array.from({ length: 33 }, (_, value) => new Dim(value, '', 'setting', NONE, 'plain'));
+
+function asDim(value: Dim | number): Dim {
+  if (typeof value !== 'number') return value;
+  return WHOLE[value] ?? new Dim(value, '', 'setting', NONE, 'plain');
 }
 
 /** A decided length, in mm, with where it was decided. */

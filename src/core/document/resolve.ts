@@ -1,7 +1,14 @@
 import { Dim, type Source, type SourceKind } from '../derive/index.js';
 import { type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document.js';
-import { type Leaf, type MaterialRole, type Settings, settingLeaves, valueAt } from './settings.js';
+import {
+  type Leaf,
+  type MaterialRole,
+  type SettingOverrides,
+  type Settings,
+  settingLeaves,
+  valueAt,
+} from './settings.js';
 
 /** A decided word with where it was decided. */
 export interface Choice<T extends string = string> {
@@ -103,6 +110,8 @@ type Found = Dim | Choice;
 export class Standards {
   private readonly found = new Map<string, readonly Found[]>();
   private readonly materials = new Map<string, ResolvedMaterial>();
+  /** What came of a cabinet's own decisions, by their identity. */
+  readonly known = new WeakMap<SettingOverrides, { readonly cabinet: Cabinet; readonly resolved: Resolved }>();
 
   constructor(private readonly head: JobHead) {}
 
@@ -130,8 +139,24 @@ export class Standards {
   }
 }
 
-/** Settles every setting for one cabinet: house, then job, then here; the nearest wins and is remembered as the source. */
+/**
+ * Settles every setting for one cabinet: house, then job, then here; the nearest wins and is remembered as the source.
+ * While its own decisions and the standards behind them stay, so does the result: another size asks for nothing anew.
+ */
 export function resolve(head: JobHead, cabinet: Cabinet, standards = new Standards(head)): Resolved {
+  const known = standards.known.get(cabinet.settings);
+  if (
+    known?.cabinet.kind === cabinet.kind &&
+    known.cabinet.id === cabinet.id &&
+    known.cabinet.number === cabinet.number
+  )
+    return known.resolved;
+  const resolved = settle(cabinet, standards);
+  standards.known.set(cabinet.settings, { cabinet, resolved });
+  return resolved;
+}
+
+function settle(cabinet: Cabinet, standards: Standards): Resolved {
   const shared = standards.behind(cabinet);
   const own = ownLayer(cabinet);
   const tree: Record<string, unknown> = {};

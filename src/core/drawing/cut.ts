@@ -10,7 +10,7 @@ import {
 } from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
 import type { Notch } from '../machining/index.js';
-import { type Part, type Point, partExtent, toCabinet } from '../parts/index.js';
+import { type Part, type Point, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { shelfHandles } from './handles.js';
 
@@ -28,7 +28,7 @@ const VIEW = { x: ['y', 'z'], y: ['x', 'z'], z: ['x', 'y'] } as const;
 export function cutItems({ parts }: SolvedCabinet, plane: CutPlane): DrawingItem[] {
   const normal = INDEX[plane.normal];
   const seen = parts
-    .map((part) => ({ part, extent: partExtent(part) }))
+    .map((part) => ({ part, extent: part.extent }))
     .filter(({ extent }) => extent.max[normal] > plane.at);
   // From the far end towards the plane; of those cut, thick parts first, so that a back shows in its groove.
   const beyond = seen
@@ -54,7 +54,7 @@ function flat(point: Point, plane: CutPlane): DrawingPoint {
 }
 
 function outline(part: Part, plane: CutPlane, cut: boolean): DrawingItem {
-  const { min, max } = partExtent(part);
+  const { min, max } = part.extent;
   const tint = TINT[part.role];
   const notches = part.machining.filter((operation): operation is Notch => operation.kind === 'notch');
   if (notches.length > 0 && part.placement.w[1] === plane.normal) {
@@ -99,8 +99,8 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
   const { cabinet, box, face } = solved;
   const cell = face.ok ? face.cells[0] : undefined;
   const at = cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2;
-  const front = Math.min(0, ...solved.parts.map((part) => partExtent(part).min[1]));
-  const rear = Math.max(box.sideDepth.mm, ...solved.parts.map((part) => partExtent(part).max[1]));
+  const front = Math.min(0, ...solved.parts.map((part) => part.extent.min[1]));
+  const rear = Math.max(box.sideDepth.mm, ...solved.parts.map((part) => part.extent.max[1]));
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Side section' },
     min: { h: front, v: -box.underHeight.mm },
@@ -115,14 +115,14 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
 /** Front and rear edge of the adjustable shelves. */
 function shelfDepth({ parts, box }: SolvedCabinet) {
   const shelf = parts.find((part) => part.role === 'shelf');
-  const { min, max } = shelf ? partExtent(shelf) : { min: [0, 0], max: [0, box.clearDepth.mm] };
+  const { min, max } = shelf ? shelf.extent : { min: [0, 0], max: [0, box.clearDepth.mm] };
   return { low: length(min[1] as number), high: length(max[1] as number) };
 }
 
 function cutBy({ parts }: SolvedCabinet, key: string, x: number): boolean {
   const part = parts.find((each) => each.key === key);
   if (!part) return false;
-  const { min, max } = partExtent(part);
+  const { min, max } = part.extent;
   return min[0] < x && max[0] > x;
 }
 
@@ -137,7 +137,7 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
   ];
   const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
   const back = parts.find((part) => part.key === 'back');
-  const end = settings.back.kind.value === 'applied' && back ? partExtent(back).max[1] : rear;
+  const end = settings.back.kind.value === 'applied' && back ? back.extent.max[1] : rear;
   if (Math.abs(end - reach - box.overallDepth.mm) < 0.01)
     items.push(
       dimension(

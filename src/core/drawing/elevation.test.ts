@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, type CabinetDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import { partExtent } from '../parts/index.js';
 import { drawElevation, drawSection, drawThumbnail, laySheet } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -111,7 +110,7 @@ test('a chain line runs through fronts of one blank: up a column, along a row, b
 test('a place on a part lies where the part has it, in elevation and section', () => {
   const solved = solveWith({});
   const side = partOf(solved, 'side/right');
-  const { min } = partExtent(side);
+  const { min } = side.extent;
   const front = drawElevation(solved, 'job').spot?.(side, { u: 100, v: 40 });
   assert.equal(front?.h, min[0]);
   assert.equal(front?.v, 100);

@@ -4,7 +4,7 @@ import { TINT } from '../drafting/index.js';
 import { allKinds, type Fitted } from '../fitted/index.js';
 import { type Front, grainGroups } from '../fronts/index.js';
 import type { Room } from '../motions/index.js';
-import { type Part, type PartRole, partExtent, toCabinet } from '../parts/index.js';
+import { type Part, type PartRole, toCabinet } from '../parts/index.js';
 import type { Bay } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { elevationDimensions } from './elevationDimensions.js';
@@ -73,7 +73,7 @@ interface Outline {
 }
 
 function outlineOf(part: Part): Outline {
-  const { min, max } = partExtent(part);
+  const { min, max } = part.extent;
   return { from: { h: min[0], v: min[2] }, to: { h: max[0], v: max[2] } };
 }
 
@@ -92,7 +92,7 @@ const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];
 function partItems({ parts }: SolvedCabinet): DrawingItem[] {
   const shown = parts
     .filter((part) => !isBehind(part))
-    .map((part) => ({ part, ...outlineOf(part), depth: partExtent(part).min[1] }));
+    .map((part) => ({ part, ...outlineOf(part), depth: part.extent.min[1] }));
   shown.sort((a, b) => b.depth - a.depth || (a.part.role === 'back' ? -1 : 0) - (b.part.role === 'back' ? -1 : 0));
   const covers = shown.filter(({ part }) => COVERING.includes(part.role));
   const regions = shown.map(({ part, from, to }): RegionItem => {

@@ -4,7 +4,6 @@ import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../test
 import type { Job } from '../document/index.js';
 import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/hinges/index.js';
 import { applyEdits } from '../job/index.js';
-import { partExtent } from '../parts/index.js';
 import { solve } from '../solve.js';
 import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet } from './index.js';
 
@@ -44,7 +43,7 @@ test('hinges show where they are bored and let in, on either hand', () => {
     const solved = solveWith({ ...pairOfDoors(0), settings });
     const marks = drawElevation(solved, 'job').items.filter((item) => item.kind === 'hardware');
     const door = partOf(solved, `door/o1/${hand}`);
-    const { min, max } = partExtent(door);
+    const { min, max } = door.extent;
     const inward = hand === 'left' ? 1 : -1;
     const own = [0, 1].map((at) => marks.filter(({ shows }) => shows === hingeKey(door.key, at)));
     return { door, low: min[2], edge: hand === 'left' ? min[0] : max[0], inward, own };

@@ -37,10 +37,10 @@ const cutTooDeep: FindingRule = {
       const through = (depth: Dim) => depth.mm >= part.thickness.mm - TOLERANCE_MM;
       const tooDeep = ({ kind, depth }: Groove | Rabbet) =>
         through(depth) || (kind === 'groove' && depth.mm > part.thickness.mm / 2 + TOLERANCE_MM);
-      const [cut] = part.machining
-        .filter((operation) => operation.kind === 'groove' || operation.kind === 'rabbet')
-        .filter(tooDeep)
-        .sort((a, b) => b.depth.mm - a.depth.mm);
+      let cut: Groove | Rabbet | undefined;
+      for (const operation of part.machining)
+        if ((operation.kind === 'groove' || operation.kind === 'rabbet') && tooDeep(operation))
+          if (!cut || operation.depth.mm > cut.depth.mm) cut = operation;
       if (!cut) return [];
       const { kind, depth } = cut;
       return [

@@ -21,9 +21,16 @@ const constructionRules: readonly FindingRule[] = [
   ...materialRules,
 ];
 
+const known = new WeakMap<readonly AnyKind[], readonly FindingRule[]>();
+
 /** Every rule there is, about the construction and about each kind of fitted thing. */
-export function rulesOf(kinds: readonly AnyKind[]): FindingRule[] {
-  return [...constructionRules, ...kinds.flatMap(({ rules = [] }) => rules)];
+export function rulesOf(kinds: readonly AnyKind[]): readonly FindingRule[] {
+  let rules = known.get(kinds);
+  if (!rules) {
+    rules = [...constructionRules, ...kinds.flatMap((kind) => kind.rules ?? [])];
+    known.set(kinds, rules);
+  }
+  return rules;
 }
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf } from '../../../tests/support/cabinets.js';
 import { applyEdits, type Opening } from '../job/index.js';
-import { partExtent, toCabinet } from '../parts/index.js';
+import { toCabinet } from '../parts/index.js';
 import { fixesFor, solve } from '../solve.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -109,7 +109,7 @@ test('what a finding names is on the part, and inside it', () => {
   for (const { at, parts } of solved.findings) {
     if (!at) continue;
     const part = partOf(solved, parts[0] ?? '');
-    const { min, max } = partExtent(part);
+    const { min, max } = part.extent;
     const point = toCabinet(part.placement, at.u, at.v, 0);
     for (const axis of [1, 2] as const) assert.ok(point[axis] >= min[axis] - 1 && point[axis] <= max[axis] + 1);
   }

@@ -1,6 +1,6 @@
 import type { Cabinet } from '../document/index.js';
 import { type Act, type Fill, type Opening, openingsOf, pathTo, type Split, thicknessOf } from '../job/index.js';
-import { type Part, partExtent } from '../parts/index.js';
+import type { Part } from '../parts/index.js';
 import { type LoadedShelf, loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
@@ -236,16 +236,16 @@ const tooDeep: FindingRule = {
   check: ({ parts, box, resolved, cabinet, show }) => {
     const shelf = parts.find((part) => part.role === 'shelf' && part.piece?.kind !== 'strip');
     if (!shelf) return [];
-    const { max } = partExtent(shelf);
+    const { max } = shelf.extent;
     const nailer = parts.find((part) => {
       if (part.role !== 'nailer') return false;
-      const at = partExtent(part);
-      const level = partExtent(shelf);
+      const at = part.extent;
+      const level = shelf.extent;
       return at.min[1] < max[1] - 0.01 && at.min[2] < level.max[2] && at.max[2] > level.min[2];
     });
     if (!nailer) return [];
     const path = settingPath({ cabinet }, 'shelves/rearPlay');
-    const more = max[1] - partExtent(nailer).min[1] + resolved.settings.shelves.rearPlay.mm;
+    const more = max[1] - nailer.extent.min[1] + resolved.settings.shelves.rearPlay.mm;
     return [
       {
         severity: 'warn',

@@ -4,7 +4,6 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { SettingOverrides } from '../document/index.js';
-import { partExtent } from '../parts/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const two = [
@@ -21,7 +20,7 @@ test('inset fronts lie in their openings with the gap all round, flush with the 
   assert.ok(Math.abs((drawer?.face.v.size.mm ?? 0) - ((drawer?.clear.v.size.mm ?? 0) - 4)) < 1e-9);
   // A pair: (opening − left gap − right gap − middle gap) / 2.
   assert.equal(partOf(solved, 'door/b/left').width.mm, (764 - 6) / 2);
-  const extent = partExtent(partOf(solved, 'drawer/a'));
+  const extent = partOf(solved, 'drawer/a').extent;
   assert.deepEqual([extent.min[1], extent.max[1]], [0, 18]);
   assert.equal(box.mountingPlane.mm, 18);
   assert.equal(solved.fronts.find((front) => front.key === 'door/b/left')?.overlay?.mm, -2);
@@ -32,7 +31,7 @@ test('inset fronts take nothing off the depth, and move what lies behind them ba
   const shelf = (fit: 'overlay' | 'inset') =>
     partOf(solveWith({ settings: { fronts: { fit }, depth: { means: 'carcass' } } }), 'shelf/o2/1');
   assert.equal(shelf('overlay').width.mm - shelf('inset').width.mm, 18);
-  assert.equal(partExtent(shelf('inset')).min[1], 18 + 5);
+  assert.equal(shelf('inset').extent.min[1], 18 + 5);
   const depth = (fit: 'overlay' | 'inset' | 'lipped') =>
     solveWith({ depth: 580, settings: { fronts: { fit, rebateDepth: 9 } } }).box.sideDepth.mm;
   assert.deepEqual([depth('overlay'), depth('inset'), depth('lipped')], [560, 580, 571]);
@@ -56,7 +55,7 @@ test('lipped fronts lap their opening and carry a rebate all round the back', ()
   const drawer = partOf(solved, 'drawer/a');
   assert.equal(drawer.length.mm, 764 + 16);
   assert.equal(drawer.machining.filter((operation) => operation.kind === 'rabbet' && operation.face === 2).length, 4);
-  const extent = partExtent(drawer);
+  const extent = drawer.extent;
   assert.deepEqual([extent.min[1], extent.max[1]], [-9, 9], 'half in, half out');
 });
 
@@ -68,7 +67,7 @@ test('inset fronts in a face frame are measured from its members', () => {
   });
   assert.ok(solved.face.ok);
   assert.equal(solved.face.cells[0]?.face.h.size.mm, 900 - 80 - 4);
-  const front = partExtent(partOf(solved, 'drawer/a'));
+  const front = partOf(solved, 'drawer/a').extent;
   assert.equal(front.min[1], -20, 'flush with the frame');
 });
 

@@ -163,7 +163,10 @@ class FaceLayout {
             axis,
             (at) => `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`,
           );
-    const spans = { face: spansOf('face'), clear: spansOf('clear'), inside: spansOf('inside') };
+    const clear = spansOf('clear');
+    // Without a frame the openings lie between the case parts themselves.
+    const unframed = region.clear === region.inside && between.every(({ widths: { clear: a, inside: b } }) => a === b);
+    const spans = { face: spansOf('face'), clear, inside: unframed ? clear : spansOf('inside') };
 
     this.splits.push({
       axis,
@@ -186,10 +189,11 @@ class FaceLayout {
       });
     }
     for (const [at, opening] of split.parts.entries()) {
+      const closed = withSpan(region.clear, axis, spans.clear[at] as Span);
       const child: Region = {
         face: withSpan(region.face, axis, spans.face[at] as Span),
-        clear: withSpan(region.clear, axis, spans.clear[at] as Span),
-        inside: withSpan(region.inside, axis, spans.inside[at] as Span),
+        clear: closed,
+        inside: unframed ? closed : withSpan(region.inside, axis, spans.inside[at] as Span),
       };
       const childPath = pathTo.opening(path, opening.id);
       if (isSplit(opening.fill)) {

@@ -1,5 +1,5 @@
 import type { PartSize, Space } from './definition.js';
-import { type Operation, pocketRun, spacesOf } from './operations/index.js';
+import { type Footprint, footprintOf, type Operation, pocketRun, spacesOf } from './operations/index.js';
 
 /** Two operations that meet, or leave too little between them. */
 export interface Clash {
@@ -21,8 +21,7 @@ const LEAST_BETWEEN_FACES = 1;
  * it from comparing everything with everything.
  */
 export function findClashes(operations: readonly Operation[], size: PartSize, skin: number): Clash[] {
-  if (operations.length < 2) return [];
-  const spaces = operations.flatMap((operation) => spacesOf(operation, size)).sort((a, b) => a.low[0] - b.low[0]);
+  const spaces = spacesNear(operations, size, skin).sort((a, b) => a.low[0] - b.low[0]);
   const worst = new Map<string, Clash>();
   for (let at = 0; at < spaces.length; at += 1) {
     const a = spaces[at] as Space;
@@ -53,6 +52,28 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
     }
   }
   return [...worst.values()].sort((a, b) => a.left - b.left);
+}
+
+/** The spaces of the operations that come near another one at all: most of a panel's lines of holes do not. */
+function spacesNear(operations: readonly Operation[], size: PartSize, skin: number): Space[] {
+  if (operations.length < 2) return [];
+  const footprints = operations.map((operation) => footprintOf(operation, size));
+  const near = new Set<number>();
+  for (let at = 0; at < operations.length; at += 1) {
+    const a = footprints[at] as Footprint;
+    const { group } = operations[at] as Operation;
+    for (let next = at + 1; next < operations.length; next += 1) {
+      const b = footprints[next] as Footprint;
+      if (!(a.bored || b.bored)) continue;
+      if (group !== undefined && group === (operations[next] as Operation).group) continue;
+      if (a.u[0] > b.u[1] + skin || b.u[0] > a.u[1] + skin) continue;
+      if (a.v[0] > b.v[1] + skin || b.v[0] > a.v[1] + skin) continue;
+      near.add(at).add(next);
+    }
+  }
+  return [...near]
+    .sort((a, b) => a - b)
+    .flatMap((at) => footprints[at]?.spaces ?? spacesOf(operations[at] as Operation, size));
 }
 
 /** Face holes that leave less than `skin` to an edge of the part, each with what is left. */

@@ -54,9 +54,15 @@ export interface Space {
   /** A hole seen from its face is round. */
   readonly round?: { readonly u: number; readonly v: number; readonly radius: number };
   /** The face a hole is bored from, when it is not bored through. */
-  readonly face?: Face;
+  readonly face?: Face | undefined;
   /** A pocket hole is deepest at its edge and runs out on the face. */
   readonly ramp?: Ramp;
+}
+
+/** What lies within these runs of length and width (mm). */
+export interface PlanBounds {
+  readonly u: Run;
+  readonly v: Run;
 }
 
 export interface Ramp {
@@ -119,6 +125,8 @@ export interface OperationDefinition<O extends AnyOperation> {
   readonly kind: O['kind'];
   /** The room it takes, for clearances. */
   spaces(operation: O, size: PartSize): Space[];
+  /** Where all of that lies seen from the face, for what is bored in lines: cheaper than every hole of it. */
+  bounds?(operation: O, size: PartSize): PlanBounds;
   /** What it removes, for solids. */
   cuts(operation: O, size: PartSize): Cut[];
   /** How it is drawn on the panel; a cut that changes the part's own outline draws nothing of its own. */

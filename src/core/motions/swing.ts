@@ -1,5 +1,5 @@
 import type { Room, Turn } from './motion.js';
-import { doorAt, type PlanDoor, type PlanPoint, turned } from './turning.js';
+import { doorAt, type PlanDoor, type PlanPoint } from './turning.js';
 
 /** Something a door may swing into: a rectangle in plan with the heights it stands between. All in cabinet mm. */
 export interface PlanObstacle {
@@ -29,18 +29,16 @@ export function swingContact(
   obstacles: readonly PlanObstacle[],
 ): SwingContact | undefined {
   if (obstacles.length === 0) return undefined;
-  const bodies = [
-    bodyOf('front', plan, low, high, (angle) => doorAt(plan, angle)),
-    ...fixed.map((room) => roomBody(plan, room)),
-  ];
+  const bodies = [frontBody(plan, low, high), ...fixed.map((room) => roomBody(plan, room))];
   const reach = Math.abs(plan.freeEdge - plan.pivot.x) + 200;
+  const step = stepFor(reach);
   let first: SwingContact | undefined;
   for (const body of bodies)
     for (const obstacle of obstacles) {
       if (obstacle.low >= body.high - 0.01 || obstacle.high <= body.low + 0.01) continue;
-      if (distanceTo(plan.pivot, obstacle) > reach) continue;
+      if (distanceTo(plan.pivot, obstacle) > body.reach) continue;
       const last = Math.min(plan.stopAngle, first?.free ?? plan.stopAngle);
-      const free = freeAngle(body, obstacle, last, stepFor(reach));
+      const free = freeAngle(body, obstacle, last, step);
       if (free !== undefined && (!first || free < first.free)) first = { obstacle, by: body.by, free };
     }
   return first;
@@ -57,76 +55,46 @@ function stepFor(reach: number): number {
 
 /** The widest whole angle, up to a last one, before a body meets an obstacle; undefined when it does not, or does shut. */
 function freeAngle(body: Body, obstacle: PlanObstacle, last: number, step: number): number | undefined {
-  if (meets(body.at(0), obstacle)) return undefined;
+  if (meets(body, 0, obstacle)) return undefined;
   for (let angle = step; angle < last + step; angle += step) {
     const tried = Math.min(angle, last);
-    if (!meets(body.at(tried), obstacle)) continue;
+    if (!meets(body, tried, obstacle)) continue;
     for (let fine = tried - step + 1; fine < tried; fine += 1)
-      if (fine > 0 && meets(body.at(fine), obstacle)) return Math.floor(fine - 1);
+      if (fine > 0 && meets(body, fine, obstacle)) return Math.floor(fine - 1);
     return Math.floor(tried - 1);
   }
   return undefined;
 }
 
-/** Something that turns with the front; where it stands at an angle is figured once. */
+/** A rectangle in plan that turns with the front. */
 interface Body {
   readonly by: string;
   readonly low: number;
   readonly high: number;
-  at(angle: number): Outline;
-}
-
-/** A rectangle anyhow turned, and the upright one round it. */
-interface Outline {
+  readonly plan: PlanDoor;
+  /** Its four corners, going round, while the front is shut. */
   readonly corners: readonly PlanPoint[];
-  readonly min: PlanPoint;
-  readonly max: PlanPoint;
+  /** How far its farthest corner lies from the pivot: what is farther off is never met (mm). */
+  readonly reach: number;
 }
 
-function bodyOf(
-  by: Body['by'],
-  plan: PlanDoor,
-  low: number,
-  high: number,
-  corners: (angle: number) => readonly PlanPoint[],
-): Body {
-  const known = new Map<number, Outline>();
-  return {
-    by,
-    low,
-    high,
-    at(angle) {
-      let outline = known.get(angle);
-      if (!outline) {
-        outline = outlineOf(corners(Math.min(angle, plan.stopAngle)));
-        known.set(angle, outline);
-      }
-      return outline;
-    },
-  };
+function bodyOf(by: string, plan: PlanDoor, low: number, high: number, corners: readonly PlanPoint[]): Body {
+  const { pivot } = plan;
+  const reach = Math.max(...corners.map(({ x, y }) => Math.hypot(x - pivot.x, y - pivot.y)));
+  return { by, low, high, plan, corners, reach };
 }
 
-function outlineOf(corners: readonly PlanPoint[]): Outline {
-  const [first] = corners as [PlanPoint, ...PlanPoint[]];
-  let { x: left, y: front } = first;
-  let { x: right, y: rear } = first;
-  for (const { x, y } of corners) {
-    if (x < left) left = x;
-    else if (x > right) right = x;
-    if (y < front) front = y;
-    else if (y > rear) rear = y;
-  }
-  return { corners, min: { x: left, y: front }, max: { x: right, y: rear } };
+function frontBody(plan: PlanDoor, low: number, high: number): Body {
+  return bodyOf('front', plan, low, high, doorAt(plan, 0));
 }
 
 function roomBody(plan: PlanDoor, { by, extent: { min, max } }: Room): Body {
-  const corners: PlanPoint[] = [
+  return bodyOf(by, plan, min[2], max[2], [
     { x: min[0], y: min[1] },
     { x: max[0], y: min[1] },
     { x: max[0], y: max[1] },
     { x: min[0], y: max[1] },
-  ];
-  return bodyOf(by, plan, min[2], max[2], (angle) => corners.map((corner) => turned(plan, corner, angle)));
+  ]);
 }
 
 function distanceTo(point: PlanPoint, { min, max }: PlanObstacle): number {
@@ -135,42 +103,63 @@ function distanceTo(point: PlanPoint, { min, max }: PlanObstacle): number {
   return Math.hypot(dx, dy);
 }
 
+/** Touching is not meeting (mm). */
+const TOUCHING = 1e-6;
+
+/** The corners of a body at the angle that is looked at, written over at each: a door is tried at some hundred angles. */
+const xs = new Float64Array(4);
+const ys = new Float64Array(4);
+
+/** Turns a body to an angle into `xs` and `ys`. */
+function turnTo({ plan, corners }: Body, degrees: number): void {
+  const { hand, pivot } = plan;
+  const radians = (Math.min(degrees, plan.stopAngle) * Math.PI) / 180;
+  const cos = Math.cos(radians);
+  const sin = Math.sin(radians);
+  for (let at = 0; at < 4; at += 1) {
+    const { x, y } = corners[at] as PlanPoint;
+    const dx = (x - pivot.x) * hand;
+    const dy = y - pivot.y;
+    xs[at] = pivot.x + hand * (dx * cos + dy * sin);
+    ys[at] = pivot.y - dx * sin + dy * cos;
+  }
+}
+
 /** Two convex outlines meet unless a side of one of them separates them. */
-function meets({ corners, min, max }: Outline, obstacle: PlanObstacle): boolean {
-  if (
-    min.x >= obstacle.max.x - 1e-6 ||
-    max.x <= obstacle.min.x + 1e-6 ||
-    min.y >= obstacle.max.y - 1e-6 ||
-    max.y <= obstacle.min.y + 1e-6
-  )
-    return false;
-  const box: PlanPoint[] = [
-    obstacle.min,
-    { x: obstacle.max.x, y: obstacle.min.y },
-    obstacle.max,
-    { x: obstacle.min.x, y: obstacle.max.y },
-  ];
-  const [a, b, c] = corners as [PlanPoint, PlanPoint, PlanPoint, PlanPoint];
-  return !separates(normal(a, b), corners, box) && !separates(normal(b, c), corners, box);
+function meets(body: Body, degrees: number, { min, max }: PlanObstacle): boolean {
+  turnTo(body, degrees);
+  let left = Number.POSITIVE_INFINITY;
+  let right = Number.NEGATIVE_INFINITY;
+  let front = Number.POSITIVE_INFINITY;
+  let rear = Number.NEGATIVE_INFINITY;
+  for (let at = 0; at < 4; at += 1) {
+    const x = xs[at] as number;
+    const y = ys[at] as number;
+    if (x < left) left = x;
+    if (x > right) right = x;
+    if (y < front) front = y;
+    if (y > rear) rear = y;
+  }
+  if (left >= max.x - TOUCHING || right <= min.x + TOUCHING) return false;
+  if (front >= max.y - TOUCHING || rear <= min.y + TOUCHING) return false;
+  return !separatedBySide(0, min, max) && !separatedBySide(1, min, max);
 }
 
-function separates(axis: PlanPoint, one: readonly PlanPoint[], other: readonly PlanPoint[]): boolean {
-  const [a, b] = [along(one, axis), along(other, axis)];
-  return a.low >= b.high - 1e-6 || b.low >= a.high - 1e-6;
-}
-
-function normal(a: PlanPoint, b: PlanPoint): PlanPoint {
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-  return { x: (b.y - a.y) / length, y: (a.x - b.x) / length };
-}
-
-function along(points: readonly PlanPoint[], axis: PlanPoint): { low: number; high: number } {
+/** True when an upright rectangle lies wholly beyond the side of the turned body that begins at a corner, or its opposite. */
+function separatedBySide(corner: 0 | 1, min: PlanPoint, max: PlanPoint): boolean {
+  const ax = (ys[corner + 1] as number) - (ys[corner] as number);
+  const ay = (xs[corner] as number) - (xs[corner + 1] as number);
+  const long = Math.sqrt(ax * ax + ay * ay) || 1;
+  const nx = ax / long;
+  const ny = ay / long;
   let low = Number.POSITIVE_INFINITY;
   let high = Number.NEGATIVE_INFINITY;
-  for (const { x, y } of points) {
-    const value = x * axis.x + y * axis.y;
+  for (let at = 0; at < 4; at += 1) {
+    const value = (xs[at] as number) * nx + (ys[at] as number) * ny;
     if (value < low) low = value;
     if (value > high) high = value;
   }
-  return { low, high };
+  const far = (nx > 0 ? max.x : min.x) * nx + (ny > 0 ? max.y : min.y) * ny;
+  const near = (nx > 0 ? min.x : max.x) * nx + (ny > 0 ? min.y : max.y) * ny;
+  return low >= far - TOUCHING || near >= high - TOUCHING;
 }

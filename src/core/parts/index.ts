@@ -9,7 +9,6 @@ export {
   type Part,
   type PartRole,
   type Piece,
-  partExtent,
   partNames,
   type Stands,
   sizeOf,

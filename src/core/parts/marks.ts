@@ -51,7 +51,12 @@ function operationLikeness(operation: Operation): string {
 
 /** Gives every part its mark, merging identical ones. Left and right twins stay apart. */
 export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRow[] {
-  const alike = gather(parts, likeness);
+  const place = new Map(parts.map((part, at) => [part, at]));
+  const first = ([part]: readonly Part[]) => place.get(part as Part) as number;
+  // Most names stand for one part only: nothing has to be compared.
+  const alike = gather(parts, ({ name }) => name)
+    .flatMap((group) => (group.length === 1 ? [group] : gather(group, likeness)))
+    .sort((a, b) => first(a) - first(b));
   // What is cut in a part is written out only where another part might be the same piece.
   const groups = alike.flatMap((group) =>
     group.length === 1 ? [group] : gather(group, (part) => part.machining.map(operationLikeness).join(';')),

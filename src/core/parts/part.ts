@@ -72,19 +72,21 @@ export interface Part {
   readonly cutWidth: Dim;
   readonly bands: readonly Band[];
   /** Left and right twins are mirror images and never share a row. */
-  readonly hand?: 'left' | 'right';
+  readonly hand: 'left' | 'right' | undefined;
   /** Where it stands: its size along each axis is its length, width or thickness. */
   readonly stands: Stands;
   readonly placement: Placement;
+  /** The space it takes up in the cabinet (mm). */
+  readonly extent: Extent;
   /** True where other parts are joined to its faces. */
-  readonly receives?: boolean;
+  readonly receives: boolean;
   /** Which piece it is of something made of several. */
-  readonly piece?: Piece;
+  readonly piece: Piece | undefined;
   /** Id of the opening it serves, for a shelf in it. */
-  readonly opening?: string;
+  readonly opening: string | undefined;
   readonly machining: readonly Operation[];
-  readonly grain?: GrainPlace;
-  readonly note?: string;
+  readonly grain: GrainPlace | undefined;
+  readonly note: string | undefined;
 }
 
 export interface PartDraft {
@@ -110,23 +112,51 @@ export interface PartDraft {
  * Completes a part: its sizes and its place follow from where it stands, each size under its own name and address
  * (`side/left.length`); bands come off for the cut sizes.
  */
-export function makePart({ allowance, axes, ...draft }: PartDraft): Part {
-  const { key, stands } = draft;
-  const bands = (draft.bands ?? []).filter((band) => band.thickness.mm > 0);
-  const name = draft.name.toLowerCase();
-  const length = along(stands, axes.u).size.as(`${name} length`, `${key}.length`);
-  const width = along(stands, axes.v).size.as(`${name} width`, `${key}.width`);
+export function makePart(draft: PartDraft): Part {
+  const { key, name, role, material, stands, axes, allowance } = draft;
+  const bands = draft.bands?.some(isThin) ? draft.bands.filter((band) => !isThin(band)) : (draft.bands ?? NO_BANDS);
+  const called = name.toLowerCase();
+  const length = along(stands, axes.u).size.as(`${called} length`, `${key}.length`);
+  const width = along(stands, axes.v).size.as(`${called} width`, `${key}.width`);
+  const thickness = along(stands, axes.w).size.at(`${key}.thickness`);
+  const { u, v, w } = axes;
+  const placement = {
+    origin: [corner(stands, axes, 'x'), corner(stands, axes, 'y'), corner(stands, axes, 'z')] as const,
+    u,
+    v,
+    w,
+  };
+  // Every part has every field, in one order: what reads parts reads them all alike.
   return {
-    ...draft,
+    key,
+    name,
+    role,
+    material,
     length,
     width,
-    thickness: along(stands, axes.w).size.at(`${key}.thickness`),
+    thickness,
+    cutLength: cutSize(length, bands, 'u', allowance?.length, `${called} cut length`, `${key}.cutLength`),
+    cutWidth: cutSize(width, bands, 'v', allowance?.width, `${called} cut width`, `${key}.cutWidth`),
     bands,
-    cutLength: cutSize(length, bands, 'u', allowance?.length, `${name} cut length`, `${key}.cutLength`),
-    cutWidth: cutSize(width, bands, 'v', allowance?.width, `${name} cut width`, `${key}.cutWidth`),
-    placement: { origin: [corner(stands, axes, 'x'), corner(stands, axes, 'y'), corner(stands, axes, 'z')], ...axes },
-    machining: draft.machining ?? [],
+    hand: draft.hand,
+    stands,
+    placement,
+    extent: extentOf(placement, length.mm, width.mm, thickness.mm),
+    receives: draft.receives ?? false,
+    piece: draft.piece,
+    opening: draft.opening,
+    machining: draft.machining ?? NO_MACHINING,
+    grain: undefined,
+    note: draft.note,
   };
+}
+
+const NO_BANDS: readonly Band[] = [];
+const NO_MACHINING: readonly Operation[] = [];
+
+/** A band of no thickness is none. */
+function isThin({ thickness }: Band): boolean {
+  return thickness.mm <= 0;
 }
 
 function along(stands: Stands, axis: Axis): Span {
@@ -196,16 +226,4 @@ export function partNames(part: Part): PartNames {
 /** Its finished size in mm. */
 export function sizeOf(part: Part): PartSize {
   return { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm };
-}
-
-/** Parts never change: their extents are figured once. */
-const extents = new WeakMap<Part, Extent>();
-
-/** The space the part takes up in the cabinet (mm). */
-export function partExtent(part: Part): Extent {
-  const known = extents.get(part);
-  if (known) return known;
-  const extent = extentOf(part.placement, part.length.mm, part.width.mm, part.thickness.mm);
-  extents.set(part, extent);
-  return extent;
 }

@@ -1,5 +1,4 @@
 import type { Part } from './part.js';
-import { partExtent } from './part.js';
 
 /** Where two planes are the same plane (mm). */
 const SAME_PLANE = 0.01;
@@ -26,7 +25,7 @@ export function uprightAt(
 ): Part | undefined {
   return parts.find((part) => {
     if (!wanted(part)) return false;
-    const { min, max } = partExtent(part);
+    const { min, max } = part.extent;
     return Math.abs((hand === 'left' ? max[0] : min[0]) - x) < SAME_PLANE && z > min[2] && z < max[2];
   });
 }

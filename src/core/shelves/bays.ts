@@ -1,7 +1,7 @@
 import { type Dim, length, plain, setting } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Cell } from '../layout/index.js';
-import { type Part, partExtent, uprightAt } from '../parts/index.js';
+import { type Part, uprightAt } from '../parts/index.js';
 import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
 
 /** Where one adjustable shelf lies. */
@@ -84,7 +84,7 @@ function parityOf(
   if (!shares('left') && !shares('right')) return undefined;
   const { h, v } = bay.cell.inside;
   const before = uprights.filter((part) => {
-    const { min, max } = partExtent(part);
+    const { min, max } = part.extent;
     return part.role === 'partition' && max[0] <= h.low.mm + 0.01 && min[2] < v.high.mm && max[2] > v.low.mm;
   });
   return (before.length % 2) as 0 | 1;

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, type CabinetDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import { partExtent } from '../parts/index.js';
 import { holeDim, holeHeight, holesBetween, type PinGrid, pinGrid } from './index.js';
 
 const gridOf = (decisions: CabinetDecisions): PinGrid => {
@@ -80,7 +79,7 @@ test('shelves of an opening never cross, stay in it, and stand in different hole
         assert.equal(new Set(holes).size, holes.length);
         places.forEach(({ underside, hole }, at) => {
           if (hole === undefined) return;
-          const shelf = partExtent(partOf(solved, `shelf/${cell.opening.id}/${at + 1}`));
+          const shelf = partOf(solved, `shelf/${cell.opening.id}/${at + 1}`).extent;
           assert.ok(shelf.min[2] >= cell.inside.v.low.mm && shelf.max[2] <= cell.inside.v.high.mm + 1e-6);
           const next = places[at + 1];
           if (next?.hole !== undefined)

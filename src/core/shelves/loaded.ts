@@ -1,6 +1,6 @@
 import { type Dim, solved } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import { type Part, partExtent } from '../parts/index.js';
+import type { Part } from '../parts/index.js';
 import type { LoadedShelf } from './sag.js';
 
 /**
@@ -31,10 +31,10 @@ const LET_IN = 30;
 
 /** Between the ends of a fixed shelf and the partitions that stand under it, the widest part that hangs free. */
 function widestSpan(shelf: Part, parts: readonly Part[]): Dim {
-  const { min, max } = partExtent(shelf);
+  const { min, max } = shelf.extent;
   const supports = parts
     .filter((part) => part.role === 'partition')
-    .map(partExtent)
+    .map(({ extent }) => extent)
     .filter(
       (under) =>
         under.min[2] < min[2] - 1 &&

@@ -6,7 +6,6 @@ import { partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { length } from '../derive/index.js';
 import { metricMaterials } from '../document/index.js';
 import type { Material, Opening } from '../job/index.js';
-import { partExtent } from '../parts/index.js';
 import { type LoadedShelf, loadedShelf, longestSpan, shelfSag, smallestStrip } from './index.js';
 
 const { given, expect } = JSON.parse(
@@ -83,10 +82,10 @@ test('a strip is a part of its own and the board gives up its thickness', () => 
   ];
   assert.equal(before.width.mm - after.width.mm, 20);
   assert.deepEqual([strip.length.mm, strip.width.mm, strip.thickness.mm], [before.length.mm, 40, 20]);
-  const [board, edge] = [partExtent(after), partExtent(strip)];
+  const [board, edge] = [after.extent, strip.extent];
   assert.equal(edge.max[2], board.max[2], 'tops flush');
   assert.equal(edge.max[1], board.min[1], 'in front of the board');
-  assert.equal(edge.min[1], partExtent(partOf(plain, 'shelf/o2/1')).min[1]);
+  assert.equal(edge.min[1], partOf(plain, 'shelf/o2/1').extent.min[1]);
 });
 
 test('a partition under a fixed shelf shortens what hangs free', () => {

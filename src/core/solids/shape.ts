@@ -1,5 +1,5 @@
 import { type Cut, cutsOf } from '../machining/index.js';
-import { type Extent, type Part, type Point, partExtent, sizeOf, toCabinet } from '../parts/index.js';
+import { type Extent, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
 /** A block in the cabinet (mm). */
 export interface Block {
@@ -26,7 +26,7 @@ export interface PartShape {
 /** The shape of a part: its extent less all its operations. */
 export function shapeOf(part: Part): PartShape {
   const cuts = part.machining.flatMap((operation) => cutsOf(operation, sizeOf(part)));
-  const { min, max }: Extent = partExtent(part);
+  const { min, max }: Extent = part.extent;
   return {
     key: part.key,
     blank: { min, max },

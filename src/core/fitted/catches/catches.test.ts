@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import { readJob } from '../../document/index.js';
 import type { Holes } from '../../machining/index.js';
-import { partExtent, toCabinet } from '../../parts/index.js';
+import { toCabinet } from '../../parts/index.js';
 import { presentJob } from '../../present/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import { solve } from '../../solve.js';
@@ -38,7 +38,7 @@ function holes(solved: SolvedCabinet): Record<string, number[][]> {
 test('a single door is caught at its free edge: body on the upright, plate on the back of the door, one opposite the other', () => {
   const solved = solveWith(fitted('door'));
   const { 'side/right': body, 'door/o1': plate } = holes(solved) as Record<string, [number[], number[]]>;
-  const inner = partExtent(partOf(solved, 'side/right')).min[0];
+  const inner = partOf(solved, 'side/right').extent.min[0];
   const top = solved.box.topUnderside.mm;
   assert.deepEqual(body, [
     [inner, 12, +(top - 60 - 16).toFixed(3)],
@@ -57,7 +57,7 @@ test('each of a pair is caught under what lies over the opening, beside the meet
   const found = holes(solved);
   assert.equal(found.top?.length, 4);
   assert.ok(found.top?.every(([, , z]) => z === solved.box.topUnderside.mm));
-  const meeting = partExtent(partOf(solved, 'door/o1/left')).max[0];
+  const meeting = partOf(solved, 'door/o1/left').extent.max[0];
   assert.ok(Math.abs((found['door/o1/left']?.[0]?.[0] ?? 0) - (meeting - 30)) < 0.001);
   assert.deepEqual(solved.findings, []);
 });

@@ -4,7 +4,7 @@ import type { Front } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import { type Extent, edgeOf, type Part, partExtent, toPart, uprightAt } from '../../parts/index.js';
+import { type Extent, edgeOf, type Part, toPart, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { CatchProfile } from './profile.js';
@@ -64,7 +64,7 @@ function overDoor(front: Front, cell: Cell, profile: CatchProfile, context: FitC
   const up = high.minus(fromSheet(profile, 'body/out', 'catch stands out').over(2)).as('middle of the catch');
   const carrier = context.parts.find((part) => {
     if (part.placement.w[1] !== 'z') return false;
-    const { min, max } = partExtent(part);
+    const { min, max } = part.extent;
     return Math.abs(min[2] - high.mm) < SAME_PLANE && across.mm > min[0] && across.mm < max[0] && min[1] < LEAST_DEPTH;
   });
   return fixed({ front, profile, up, across, plane: high, carrier, axis: 'x' }, context);
@@ -154,7 +154,7 @@ function strikeHole({ front, profile, up, across }: Fixing, door: Part): Operati
 function struckPart({ parts }: Front, across: Dim, up: Dim): Part | undefined {
   const backs = parts.filter(({ piece }) => piece?.kind !== 'panel');
   return backs.find((part) => {
-    const { max } = partExtent(part);
+    const { max } = part.extent;
     const [u, v] = toPart(part.placement, [across.mm, max[1], up.mm]);
     return u > 0 && u < part.length.mm && v > 0 && v < part.width.mm;
   });

@@ -8,7 +8,6 @@ import {
   regionBetween,
 } from '../../drafting/index.js';
 import { doorAt, type PlanDoor, stopSwing } from '../../motions/index.js';
-import { partExtent } from '../../parts/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import { familyOf } from './families/index.js';
 import { type HungDoor, turnOf } from './hang.js';
@@ -29,7 +28,7 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
   const plan = turnOf(door, solved.box)?.plan;
   const { carrier, chosen, wish } = door;
   if (!plan || !carrier || !chosen) return undefined;
-  const upright = partExtent(carrier);
+  const upright = carrier.extent;
   // Corner coordinates: h from the edge of the opening into it, v to the rear from the face of the closed door.
   const flip = plan.hand;
   const at = (x: number, y: number): DrawingPoint => ({ h: (x - door.plane) * flip, v: y - plan.face });

@@ -11,7 +11,7 @@ import {
 import type { SettingOverrides } from '../../document/index.js';
 import { applyEdits } from '../../job/index.js';
 import type { Holes } from '../../machining/index.js';
-import { type Part, partExtent, toCabinet } from '../../parts/index.js';
+import { type Part, toCabinet } from '../../parts/index.js';
 import { fixesFor, solve } from '../../solve.js';
 import { findHinges, hangOn, hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
@@ -137,7 +137,7 @@ test('a hinge that would stand against a shelf is moved clear of it, at most 60'
     height: 1500,
     parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 1 } }],
   });
-  const shelf = partExtent(partOf(solved, 'shelf/o2/1'));
+  const shelf = partOf(solved, 'shelf/o2/1').extent;
   const [, middle] = door.places;
   assert.ok(middle?.clear && middle.moved !== 0 && Math.abs(middle.moved) <= 60);
   assert.ok(middle.onCase.mm + 27 <= shelf.min[2] || middle.onCase.mm - 27 >= shelf.max[2]);
@@ -283,7 +283,7 @@ test('a height decided for a hinge is kept, and not bored while something stands
   assert.equal(door.places[1]?.onDoor.mm, 500);
   assert.ok(door.places[1]?.decided && door.places[1].clear);
   assert.ok(!door.places[0]?.decided);
-  const shelf = partExtent(partOf(at([]).solved, 'shelf/o2/1'));
+  const shelf = partOf(at([]).solved, 'shelf/o2/1').extent;
   const { solved, door: blocked } = at([{ id: 'h2', mm: shelf.min[2] - door.front.v.low.mm }]);
   assert.equal(blocked.places[1]?.clear, false);
   const cups = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));

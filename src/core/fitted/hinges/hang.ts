@@ -5,7 +5,7 @@ import { type Front, lippedClearance } from '../../fronts/index.js';
 import type { Box, Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Turn } from '../../motions/index.js';
-import { isFrameStile, isUpright, type Part, partExtent, uprightAt } from '../../parts/index.js';
+import { isFrameStile, isUpright, type Part, uprightAt } from '../../parts/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
@@ -158,7 +158,7 @@ export function turnOf(door: HungDoor, box: Box): Turn | undefined {
   const hand = hinged === 'left' ? 1 : -1;
   const { min, max } = front.extent;
   const [hingeEdge, freeEdge] = hand === 1 ? [min[0], max[0]] : [max[0], min[0]];
-  const shut = { hand, hingeEdge, freeEdge, face: min[1], back: partExtent(bored).max[1], stopAngle } as const;
+  const shut = { hand, hingeEdge, freeEdge, face: min[1], back: bored.extent.max[1], stopAngle } as const;
   const family = familyOf(chosen.profile);
   const needsBeside = family.leastGap(chosen, box.frontThickness.mm);
   return {

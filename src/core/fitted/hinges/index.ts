@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { roundForExport } from '../../derive/index.js';
+import type { Operation } from '../../machining/index.js';
 import type { Kind } from '../kind.js';
 import type { PlacedPull } from '../pulls/pulls.js';
 import { hingeApart } from './apart.js';
@@ -53,12 +54,9 @@ export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingePro
   fit(context, profiles) {
     const hangings = hangDoors(context, (context.fitted.pulls ?? []) as readonly PlacedPull[], profiles);
     const fitted = hangings.map(({ door }) => door);
-    const operations = new Map(
-      context.parts.flatMap(({ key }) => {
-        const own = hangings.flatMap(({ machining }) => machining.get(key) ?? []);
-        return own.length > 0 ? [[key, own] as const] : [];
-      }),
-    );
+    const operations = new Map<string, Operation[]>();
+    for (const { machining } of hangings)
+      for (const [key, own] of machining) operations.set(key, [...(operations.get(key) ?? []), ...own]);
     return {
       fitted,
       operations,

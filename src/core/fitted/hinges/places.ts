@@ -2,7 +2,7 @@ import { type Dim, plain, setting } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
-import { type Extent, type Part, partExtent } from '../../parts/index.js';
+import type { Extent, Part } from '../../parts/index.js';
 import { holeHeight, type PinGrid } from '../../shelves/index.js';
 import { familyOf } from './families/index.js';
 import type { HingeSolution } from './solution.js';
@@ -49,6 +49,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
     .over(plain(count - 1, 'spaces between hinges'))
     .as('hinge spacing');
   const free = freeHeights(solution, context);
+  const snaps = snapHeights(solution, context);
   const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
   return Array.from({ length: count }, (_, at): HingePlace => {
     const own = decided.find(({ id }) => id === `h${at + 1}`)?.mm;
@@ -61,7 +62,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
     const even = (at === 0 ? end : at === count - 1 ? size.minus(end) : end.plus(spacing.times(at))).as(
       'hinge above the lower edge of the door',
     );
-    const moved = nearest(low.mm + even.mm, free, snapHeights(solution, context));
+    const moved = nearest(low.mm + even.mm, free, snaps);
     const onDoor = (moved ? even.plus(setting('moved to keep clear', moved, { kind: 'rule' })) : even).as(
       'hinge on the door',
     );
@@ -103,12 +104,12 @@ const IN_THE_WAY: readonly Part['role'][] = ['divider', 'shelf', 'bottom', 'top'
 /** True where a hinge lies wholly on what carries it, on the door, and beside whatever ends there. */
 function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number) => boolean {
   const { front, carrier, parts } = context;
-  const [bottom, top] = [partExtent(carrier).min[2], partExtent(carrier).max[2]];
+  const [bottom, top] = [carrier.extent.min[2], carrier.extent.max[2]];
   const at = (z: number) => hingeRoom(solution, z, context);
   const level = at(0);
   const blocked = parts
     .filter((part) => IN_THE_WAY.includes(part.role))
-    .map(partExtent)
+    .map(({ extent }) => extent)
     .filter(({ min, max }) => [0, 1].every((axis) => overlaps(min, max, level, axis as 0 | 1)))
     .map(({ min, max }) => ({ from: min[2], to: max[2] }));
   const reach = familyOf(solution.profile).reach(solution);

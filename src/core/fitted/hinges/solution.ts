@@ -73,21 +73,44 @@ export function byRank(a: ConcealedSolution, b: ConcealedSolution): number {
  * profile's table, and within a row between its offsets. Beyond the table its last entry serves.
  */
 export function leastGap({ gaps }: Pick<ConcealedProfile, 'gaps'>, thickness: number, offset: number): number {
-  const rows = gaps.map((row) => ({
-    x: row.thickness,
-    y: interpolate(
-      row.at.map((entry) => ({ x: entry.offset, y: entry.gap })),
-      offset,
-    ),
-  }));
-  return interpolate(rows, thickness);
+  return between(tableOf(gaps), thickness, rowAt, offset);
 }
 
-function interpolate(entries: readonly { x: number; y: number }[], x: number): number {
-  const sorted = [...entries].sort((a, b) => a.x - b.x);
-  const after = sorted.findIndex((entry) => entry.x >= x);
-  const [low, high] = [sorted[after - 1], sorted[after]];
-  if (after === -1) return sorted.at(-1)?.y ?? 0;
-  if (!low || !high) return high?.y ?? 0;
-  return low.y + ((high.y - low.y) * (x - low.x)) / (high.x - low.x);
+type Gaps = ConcealedProfile['gaps'];
+type Row = Gaps[number];
+
+const ordered = new WeakMap<Gaps, Gaps>();
+
+/** A table as it is read: thicknesses and cup offsets from the least up. */
+function tableOf(gaps: Gaps): Gaps {
+  let known = ordered.get(gaps);
+  if (!known) {
+    known = gaps
+      .map((row) => ({ ...row, at: [...row.at].sort((a, b) => a.offset - b.offset) }))
+      .sort((a, b) => a.thickness - b.thickness);
+    ordered.set(gaps, known);
+  }
+  return known;
+}
+
+const rowAt = {
+  x: ({ thickness }: Row) => thickness,
+  y: ({ at }: Row, offset: number) => between(at, offset, entryAt, 0),
+};
+const entryAt = { x: ({ offset }: Row['at'][number]) => offset, y: ({ gap }: Row['at'][number]) => gap };
+
+/** The value between the two entries of an ordered table on either side of `x`; beyond its ends, the end's. */
+function between<T>(
+  entries: readonly T[],
+  x: number,
+  of: { readonly x: (entry: T) => number; readonly y: (entry: T, other: number) => number },
+  other: number,
+): number {
+  const after = entries.findIndex((entry) => of.x(entry) >= x);
+  const high = entries[after === -1 ? entries.length - 1 : after];
+  const low = after > 0 ? entries[after - 1] : undefined;
+  if (!high) return 0;
+  if (!low) return of.y(high, other);
+  const [below, above] = [of.y(low, other), of.y(high, other)];
+  return below + ((above - below) * (x - of.x(low))) / (of.x(high) - of.x(low));
 }

@@ -11,7 +11,7 @@ import {
 import { decide } from '../../../../tests/support/edit.js';
 import { applyEdits, type Opening, type Split } from '../../job/index.js';
 import type { Holes } from '../../machining/index.js';
-import { type Part, partExtent, toCabinet } from '../../parts/index.js';
+import { type Part, toCabinet } from '../../parts/index.js';
 import { balancedHeights, holeHeight } from '../../shelves/index.js';
 import { solve } from '../../solve.js';
 
@@ -50,7 +50,7 @@ test('each shelf stands on a hole of the grid, nearest to where equal spaces wou
     const clear = cell.cell.inside.v;
     const even = clear.low.mm + ((clear.size.mm - 3 * 18) / 4) * (at + 1) + 18 * at;
     assert.ok(Math.abs(underside.mm - even) <= 16 + 1e-9);
-    assert.equal(partExtent(partOf(solved, `shelf/o1/${at + 1}`)).min[2], underside.mm);
+    assert.equal(partOf(solved, `shelf/o1/${at + 1}`).extent.min[2], underside.mm);
   }
 });
 

@@ -5,7 +5,7 @@ import { type Front, frontName } from '../../fronts/index.js';
 import type { Box } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import { type Extent, type Part, partExtent } from '../../parts/index.js';
+import type { Extent, Part } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { PullProfile } from './profile.js';
@@ -130,7 +130,7 @@ export function borePulls(pulls: readonly PlacedPull[], fronts: readonly Front[]
 }
 
 function holesIn(part: Part, { profile, holes, upright }: PlacedPull, front: Front): Operation[] {
-  const { min, max } = partExtent(part);
+  const { min, max } = part.extent;
   const from = { x: min[0] - front.h.low.mm, z: min[2] - front.v.low.mm };
   const inside = holes.filter(({ across, up }) => {
     const [x, z] = [front.h.low.mm + across.mm, front.v.low.mm + up.mm];

@@ -27,19 +27,35 @@ const deep = ({ depth, face }: Holes, size: PartSize): Run =>
 export const holes: OperationDefinition<Holes> = {
   kind: 'holes',
   spaces(operation, size) {
+    const { from, offset, positions } = operation;
     const radius = operation.diameter.mm / 2;
-    const w = deep(operation, size);
-    const face = operation.depth ? { face: operation.face } : undefined;
-    return centres(operation, size).map(
-      ({ u, v }): Space => ({
+    const [near, far] = deep(operation, size);
+    const line = fromStart(size, from, offset.mm);
+    const across = isEnd(from);
+    const face = operation.depth ? operation.face : undefined;
+    return positions.map(({ mm }): Space => {
+      const [u, v] = across ? [line, mm] : [mm, line];
+      return {
         operation,
         bored: true,
-        low: [u - radius, v - radius, w[0]],
-        high: [u + radius, v + radius, w[1]],
+        low: [u - radius, v - radius, near],
+        high: [u + radius, v + radius, far],
         round: { u, v, radius },
-        ...face,
-      }),
-    );
+        face,
+      };
+    });
+  },
+  bounds({ from, offset, positions, diameter }, size) {
+    const radius = diameter.mm / 2;
+    const line = fromStart(size, from, offset.mm);
+    let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+    for (const { mm } of positions) {
+      if (mm < low) low = mm;
+      if (mm > high) high = mm;
+    }
+    return isEnd(from)
+      ? { u: [line - radius, line + radius], v: [low - radius, high + radius] }
+      : { u: [low - radius, high + radius], v: [line - radius, line + radius] };
   },
   cuts: (operation, size) =>
     centres(operation, size).map(({ u, v }) => ({

@@ -1,4 +1,14 @@
-import type { Cut, MachiningRow, OperationDefinition, Outline, PartNames, PartSize, Space } from '../definition.js';
+import type {
+  Cut,
+  MachiningRow,
+  OperationDefinition,
+  Outline,
+  PartNames,
+  PartSize,
+  PlanBounds,
+  Run,
+  Space,
+} from '../definition.js';
 import { edgeHoles } from './edgeHoles.js';
 import { groove } from './groove.js';
 import { holes } from './holes.js';
@@ -22,6 +32,27 @@ const byKind = Object.fromEntries(definitions.map((each) => [each.kind, each])) 
 /** The room an operation takes in a part of a size, for clearances. */
 export function spacesOf(operation: Operation, size: PartSize): Space[] {
   return byKind[operation.kind].spaces(operation, size);
+}
+
+/** Where an operation lies seen from the face, and whether it is bored; the spaces, where they had to be made for it. */
+export interface Footprint extends PlanBounds {
+  readonly bored: boolean;
+  readonly spaces?: Space[];
+}
+
+export function footprintOf(operation: Operation, size: PartSize): Footprint {
+  const { bounds, spaces: all } = byKind[operation.kind];
+  if (bounds) return { ...bounds(operation, size), bored: true };
+  const spaces = all(operation, size);
+  const along = (axis: 0 | 1): Run => {
+    let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+    for (const space of spaces) {
+      low = Math.min(low, space.low[axis]);
+      high = Math.max(high, space.high[axis]);
+    }
+    return [low, high];
+  };
+  return { u: along(0), v: along(1), bored: spaces.some(({ bored }) => bored), spaces };
 }
 
 /** What an operation takes out of a part of a size. */

@@ -8,7 +8,7 @@ import {
 } from '../../../drafting/index.js';
 import type { Operation } from '../../../machining/index.js';
 import type { PlanDoor } from '../../../motions/index.js';
-import { edgeOf, partExtent } from '../../../parts/index.js';
+import { edgeOf } from '../../../parts/index.js';
 import { formatMm } from '../../../units/index.js';
 import { fromSheet } from '../../profile.js';
 import type { BoringContext, HingeFamily, ToCorner } from '../family.js';
@@ -144,7 +144,7 @@ function boreCups(
   const setback = plateSetback(profile);
   if (carrier.role === 'frame') {
     // From the face of the frame, plus what the door stands inside it.
-    const inset = box.mountingPlane.mm - partExtent(carrier).min[1];
+    const inset = box.mountingPlane.mm - carrier.extent.min[1];
     const offsetIn = inset > 0.001 ? setback.plus(length(inset, 'door inside the frame')).as('plate holes') : setback;
     result.set(carrier.key, [{ kind: 'edge holes', edge: hinged === 'left' ? 'v1' : 'v0', offset: offsetIn, ...hole }]);
     return result;
