@@ -35,6 +35,12 @@ module.exports = {
       { path: ['^src/(server|pages)/', '^node_modules/better-sqlite3'] },
     ),
     only(
+      'workers-answer-from-the-core',
+      'A worker imports the core.',
+      { path: '^src/workers/', pathNot: TESTS },
+      { path: '^src/(server|pages|islands|layouts|formats)/' },
+    ),
+    only(
       'cli-needs-no-server',
       'The command line is the core and formats.',
       { path: '^cli/', pathNot: TESTS },

@@ -130,8 +130,8 @@ export function createSolver(): (job: Job) => SolvedJob {
   };
 }
 
-/** The decisions outside the cabinets that a cabinet's numbers depend on. */
-function sameHead(a: JobHead, b: JobHead): boolean {
+/** True while every decision outside the cabinets that a cabinet's numbers depend on is the same. */
+export function sameHead(a: JobHead, b: JobHead): boolean {
   return (
     a.house === b.house &&
     a.hardware === b.hardware &&

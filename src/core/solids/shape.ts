@@ -1,5 +1,5 @@
 import { type Cut, cutsOf } from '../machining/index.js';
-import { type Extent, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
+import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
 /** A block in the cabinet (mm). */
 export interface Block {
@@ -23,19 +23,19 @@ export interface PartShape {
   readonly bores: readonly Bore[];
 }
 
-/** The shape of a part: its extent less all its operations. */
+/** The shape of a part: its sizes where it is placed, less all its operations. */
 export function shapeOf(part: Part): PartShape {
-  const cuts = part.machining.flatMap((operation) => cutsOf(operation, sizeOf(part)));
-  const { min, max }: Extent = part.extent;
+  const size = sizeOf(part);
+  const cuts = part.machining.flatMap((operation) => cutsOf(operation, size));
   return {
     key: part.key,
-    blank: { min, max },
+    blank: blockIn(part, { low: [0, 0, 0], high: [size.length, size.width, size.thickness] }),
     blocks: cuts.flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
     bores: cuts.flatMap((cut) => (cut.shape === 'bore' ? [boreIn(part, cut)] : [])),
   };
 }
 
-function blockIn({ placement }: Part, { low, high }: Extract<Cut, { shape: 'block' }>): Block {
+function blockIn({ placement }: Part, { low, high }: Pick<Extract<Cut, { shape: 'block' }>, 'low' | 'high'>): Block {
   const [a, b] = [toCabinet(placement, ...low), toCabinet(placement, ...high)];
   return {
     min: [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.min(a[2], b[2])],

@@ -1,9 +1,8 @@
-import { useMemo } from 'react';
 import { pathTo } from '../../core/job/index.js';
-import { compareSchools } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { capital } from '../../core/words.js';
 import { Length } from '../figures/Length.js';
+import { useAnswer } from './asking.js';
 import { useBench } from './context.js';
 import { Setting } from './SettingRow.js';
 
@@ -12,7 +11,7 @@ export function SchoolPicker({ solved }: { solved: SolvedCabinet }) {
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const { cabinet } = solved;
-  const schools = useMemo(() => compareSchools(job, cabinet), [job, cabinet]);
+  const schools = useAnswer('schools', solved, { kind: 'schools' }) ?? [];
   const here = solved.resolved.settings.school.value;
   const decided = Object.keys(cabinet.settings).filter((key) => key !== 'school').length;
   return (

@@ -1,15 +1,16 @@
 import { RotateCcw } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { sizeNames } from '../../core/acts/index.js';
 import { Dim } from '../../core/derive/index.js';
 import { type Choice, type Leaf, type SettingPath, settingLeaf } from '../../core/document/index.js';
-import { drawChoice, hasChoicePicture } from '../../core/drawing/index.js';
+import { hasChoicePicture } from '../../core/drawing/index.js';
 import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { capital } from '../../core/words.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { useAnswer } from './asking.js';
 import { settingOf } from './choice.js';
 import { useBench } from './context.js';
 
@@ -112,7 +113,7 @@ function ChoiceSetting({
   solved,
   where,
   set: attempt,
-}: RowProps & { path: string; value: string }) {
+}: RowProps & { path: SettingPath; value: string }) {
   const [problem, setProblem] = useState<string | null>(null);
   const set = (next: unknown) => {
     const outcome = attempt(next);
@@ -167,7 +168,7 @@ function libraryOptions(value: string, library: readonly { id: string; name: str
 const PICTURE = { width: 76, height: 58 };
 
 interface PicturesProps {
-  readonly path: string;
+  readonly path: SettingPath;
   readonly label: string;
   readonly value: string;
   readonly options: readonly [string, string][];
@@ -177,17 +178,13 @@ interface PicturesProps {
 
 /** Every option drawn as this very cabinet would be with it. */
 function Pictures({ path, label, value, options, solved, set }: PicturesProps) {
-  const job = useBench((state) => state.job);
   const { cabinet } = solved;
-  const pictures = useMemo(
-    () => options.map(([option]) => drawChoice(job, cabinet, path, option)),
-    [job, cabinet, path, options],
-  );
+  const pictures = useAnswer(path, solved, { kind: 'choices', path, options: options.map(([option]) => option) });
   return (
     <fieldset className="grid grid-cols-3 gap-1" data-path={path} tabIndex={-1}>
       <legend className="sr-only">{label}</legend>
       {options.map(([option, words], at) => {
-        const picture = pictures[at];
+        const picture = pictures?.[at];
         const chosen = option === value;
         return (
           <label

@@ -1,0 +1,45 @@
+import { useEffect, useState } from 'react';
+import type { SolvedCabinet } from '../../core/solve.js';
+import { Asker, type Port } from '../../workers/asker.js';
+import type { Answers, Ask, FromWorker } from '../../workers/asks.js';
+import { useBench } from './context.js';
+
+let asker: Asker | undefined;
+
+/** One worker for the page, started when something is asked for the first time. */
+function theAsker(): Asker {
+  asker ??= new Asker(workerPort());
+  return asker;
+}
+
+function workerPort(): Port {
+  const worker = new Worker(new URL('../../workers/answers.worker.ts', import.meta.url), { type: 'module' });
+  return {
+    post: (message) => worker.postMessage(message),
+    listen(heard, failed) {
+      worker.addEventListener('message', ({ data }: MessageEvent<FromWorker>) => heard(data));
+      worker.addEventListener('error', failed);
+    },
+  };
+}
+
+/**
+ * What a worker says of a cabinet were it decided otherwise. Until it has answered for the cabinet as it is now, what it
+ * said last; undefined before the first answer. `name` tells one question from another.
+ */
+export function useAnswer<A extends Ask>(name: string, solved: SolvedCabinet, ask: A): Answers[A['kind']] | undefined {
+  const job = useBench((state) => state.job);
+  const { cabinet } = solved;
+  const [last, setLast] = useState<{ readonly cabinetId: string; readonly answer: Answers[A['kind']] }>();
+  const wanted = JSON.stringify(ask);
+  useEffect(() => {
+    let left = false;
+    theAsker().ask(name, job, cabinet, JSON.parse(wanted) as A, (answer) => {
+      if (!left) setLast({ cabinetId: cabinet.id, answer: answer as Answers[A['kind']] });
+    });
+    return () => {
+      left = true;
+    };
+  }, [name, job, cabinet, wanted]);
+  return last?.cabinetId === cabinet.id ? last.answer : undefined;
+}
