@@ -92,6 +92,8 @@ export interface HardwareItem {
   readonly hidden: boolean;
   /** Key of the hinge, or of the front it is on. */
   readonly shows?: string;
+  /** True where it can be chosen by itself, apart from the front it is on. */
+  readonly alone?: true;
 }
 
 export type DrawingItem = RegionItem | ShapeItem | LineItem | HoleItem | MarkItem | HardwareItem;
@@ -131,6 +133,8 @@ export interface DimensionItem {
   /** Decisions that have to go with it for the typed value to count. */
   readonly alongside?: readonly Edit[];
   readonly shows?: string;
+  /** One of the sizes of the whole, which stay when a sheet has room for few. */
+  readonly overall?: true;
   /** A word beside the figure, where the drawing alone does not say what is measured. */
   readonly caption?: string;
 }
@@ -146,6 +150,11 @@ export function dimension(
   edits?: EditPath,
 ): DimensionItem {
   return { id, side, level, from, to, dim, ...(edits ? { edits } : {}) };
+}
+
+/** The same as one of the sizes of the whole. */
+export function overall(item: DimensionItem): DimensionItem {
+  return { ...item, overall: true };
 }
 
 export interface TitleBlock {

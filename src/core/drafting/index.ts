@@ -12,6 +12,7 @@ export {
   type LineItem,
   type LineWeight,
   type MarkItem,
+  overall,
   type RegionItem,
   regionBetween,
   type ShapeItem,

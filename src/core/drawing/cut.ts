@@ -6,6 +6,7 @@ import {
   type DrawingItem,
   type DrawingPoint,
   dimension,
+  overall,
   TINT,
 } from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
@@ -131,8 +132,8 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
   const set = (path: SettingPath) => pathTo.setting(cabinet.id, path);
   const rear = box.sideDepth.mm;
   const items = [
-    dimension('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth),
-    dimension('section-side-depth', 'top', 1, 0, rear, box.sideDepth),
+    overall(dimension('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth)),
+    overall(dimension('section-side-depth', 'top', 1, 0, rear, box.sideDepth)),
     dimension('section-clear-height', 'left', 0, box.bottomTop.mm, box.topUnderside.mm, box.clearHeight),
   ];
   const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
@@ -140,14 +141,16 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
   const end = settings.back.kind.value === 'applied' && back ? back.extent.max[1] : rear;
   if (Math.abs(end - reach - box.overallDepth.mm) < 0.01)
     items.push(
-      dimension(
-        'section-depth',
-        'bottom',
-        1,
-        reach,
-        end,
-        box.overallDepth,
-        pathTo.cabinetField(cabinet.id, 'size/depth'),
+      overall(
+        dimension(
+          'section-depth',
+          'bottom',
+          1,
+          reach,
+          end,
+          box.overallDepth,
+          pathTo.cabinetField(cabinet.id, 'size/depth'),
+        ),
       ),
     );
   if (settings.back.kind.value === 'grooved')

@@ -1,6 +1,6 @@
 import type { Span } from '../derive/index.js';
 import type { SettingPath } from '../document/index.js';
-import { type DimensionItem, dimension } from '../drafting/index.js';
+import { type DimensionItem, dimension, overall } from '../drafting/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
@@ -27,14 +27,16 @@ function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
   const { cabinet, box, resolved } = solved;
   const side = resolved.materials.side.thickness.mm;
   const items = [
-    dimension(
-      'width',
-      'bottom',
-      1,
-      -box.beyondLeft.mm,
-      box.width.mm + box.beyondRight.mm,
-      box.overallWidth,
-      pathTo.cabinetField(cabinet.id, 'size/width'),
+    overall(
+      dimension(
+        'width',
+        'bottom',
+        1,
+        -box.beyondLeft.mm,
+        box.width.mm + box.beyondRight.mm,
+        box.overallWidth,
+        pathTo.cabinetField(cabinet.id, 'size/width'),
+      ),
     ),
     dimension('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
   ];
@@ -112,11 +114,13 @@ function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
       dimension('toe-height', 'right', 0, 0, toeHeight, toe.height, toePath),
       dimension('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
     );
-  const overall = dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight);
+  const whole = overall(
+    dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight),
+  );
   items.push(
     cabinet.size.height.from === 'overall'
-      ? { ...overall, edits: pathTo.cabinetField(cabinet.id, 'size/height/mm') }
-      : overall,
+      ? { ...whole, edits: pathTo.cabinetField(cabinet.id, 'size/height/mm') }
+      : whole,
   );
   if (frame.fitted.value === 'fitted') {
     const { foot, height } = frameSizes(box, resolved);

@@ -4,6 +4,8 @@ import {
   type Drawing,
   type DrawingItem,
   type DrawingPoint,
+  dimension,
+  overall,
   regionBetween,
   TINT,
 } from '../drafting/index.js';
@@ -133,8 +135,8 @@ const MOST_OFFSETS = 7;
 
 function dimensions(part: Part, face: Face, flip: boolean): DimensionItem[] {
   const items: DimensionItem[] = [
-    { id: 'panel-length', side: 'right', level: 1, from: 0, to: part.length.mm, dim: part.length },
-    { id: 'panel-width', side: 'bottom', level: 1, from: 0, to: part.width.mm, dim: part.width },
+    overall(dimension('panel-length', 'right', 1, 0, part.length.mm, part.length)),
+    overall(dimension('panel-width', 'bottom', 1, 0, part.width.mm, part.width)),
   ];
   const seen = new Set<string>();
   for (const [at, operation] of part.machining.entries()) {

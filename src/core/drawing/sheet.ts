@@ -106,7 +106,7 @@ export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWid
 const SMALL_SPAN = 12;
 
 function isOverall(item: DimensionItem): boolean {
-  return item.id === 'width' || item.id === 'height' || item.id.endsWith('-depth') || item.id.startsWith('panel-');
+  return item.overall === true;
 }
 
 /** Every text on the sheet, and no two of them on each other. */

@@ -172,6 +172,6 @@ function overlayOf(hinged: 'left' | 'right', { face, clear }: Cell): Dim {
 
 /** What a front is called in a sentence. */
 export function frontName({ parts, key }: Pick<Front, 'parts' | 'key'>): string {
-  const name = parts[0]?.name ?? key;
-  return (name.split(':')[0] ?? name).toLowerCase();
+  const [first] = parts;
+  return (first?.whole ?? first?.name ?? key).toLowerCase();
 }

@@ -47,9 +47,9 @@ function hand(blank: FrontBlank) {
 const UPRIGHT: Axes = { u: '+z', v: '+x', w: '+y' };
 const LYING: Axes = { u: '+x', v: '+z', w: '+y' };
 
-const slab: Making = (blank) => [slabAt(blank, blank.key, blank.name)];
+const slab: Making = (blank) => [slabAt(blank, blank.key, { name: blank.name })];
 
-function slabAt(blank: FrontBlank, key: string, name: string): Part {
+function slabAt(blank: FrontBlank, key: string, called: { readonly name: string; readonly whole?: string }): Part {
   const { settings, materials } = blank.resolved;
   const { h, v } = blank;
   // Fronts out of one blank all run the way the doors do.
@@ -60,7 +60,7 @@ function slabAt(blank: FrontBlank, key: string, name: string): Part {
   const { material, thickness } = materials.front;
   return makePart({
     key,
-    name,
+    ...called,
     role: role(blank),
     material,
     bands,
@@ -92,7 +92,8 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note }: Members):
   const member = (kind: 'rail' | 'stile', where: 'bottom' | 'top' | 'left' | 'right', x: Span, z: Span): Part =>
     makePart({
       key: `${blank.key}/${kind}/${where}`,
-      name: `${blank.name}: ${where} ${kind}`,
+      name: `${where} ${kind}`,
+      whole: blank.name,
       role: role(blank),
       material: blank.resolved.materials.doorFrame.material,
       ...hand(blank),
@@ -142,7 +143,8 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
   return [
     makePart({
       key: `${blank.key}/panel`,
-      name: `${blank.name}: panel`,
+      name: 'panel',
+      whole: blank.name,
       role: role(blank),
       material: panel.material,
       ...hand(blank),
@@ -163,7 +165,7 @@ function trimmed(blank: FrontBlank, rail: Dim): Part[] {
   const { settings, materials } = blank.resolved;
   const y = spanTo(blank.rear.minus(materials.front.thickness), settings.making.trimThickness);
   return [
-    slabAt(blank, `${blank.key}/slab`, `${blank.name}: slab`),
+    slabAt(blank, `${blank.key}/slab`, { name: 'slab', whole: blank.name }),
     ...members(blank, { rail, y, note: 'glued to the slab; keep nails out of the hinge cups' }),
   ];
 }

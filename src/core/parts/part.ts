@@ -61,6 +61,8 @@ export interface Part {
   /** Stable within the cabinet: `side/left`, `door/o2/left`. Selection and drawings refer to it. */
   readonly key: string;
   readonly name: string;
+  /** What it is a piece of, where it is not a thing by itself: "Door 1, left". */
+  readonly whole: string | undefined;
   readonly role: PartRole;
   readonly material: Material;
   /** Finished sizes; length runs along the grain. */
@@ -91,7 +93,9 @@ export interface Part {
 
 export interface PartDraft {
   readonly key: string;
+  /** With a whole it is called after that: "Door 1, left: top rail". */
   readonly name: string;
+  readonly whole?: string;
   readonly role: PartRole;
   readonly material: Material;
   readonly bands?: readonly Band[];
@@ -113,7 +117,8 @@ export interface PartDraft {
  * (`side/left.length`); bands come off for the cut sizes.
  */
 export function makePart(draft: PartDraft): Part {
-  const { key, name, role, material, stands, axes, allowance } = draft;
+  const { key, whole, role, material, stands, axes, allowance } = draft;
+  const name = whole === undefined ? draft.name : `${whole}: ${draft.name}`;
   const bands = draft.bands?.some(isThin) ? draft.bands.filter((band) => !isThin(band)) : (draft.bands ?? NO_BANDS);
   const called = name.toLowerCase();
   const length = along(stands, axes.u).size.as(`${called} length`, `${key}.length`);
@@ -130,6 +135,7 @@ export function makePart(draft: PartDraft): Part {
   return {
     key,
     name,
+    whole,
     role,
     material,
     length,

@@ -171,12 +171,11 @@ function Hardware({
     strokeDasharray: item.hidden && !chosen ? '3 2' : undefined,
   };
   const fill = chosen ? 'var(--color-pencil-pale)' : 'var(--color-sheet)';
-  const hinge = item.shows?.startsWith('hinge/');
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the hinge panel offers the same choice by keyboard
     <g
       data-hardware={item.shows}
-      className={hinge ? 'cursor-pointer' : 'pointer-events-none'}
+      className={item.alone ? 'cursor-pointer' : 'pointer-events-none'}
       onClick={(event) => {
         if (!item.shows) return;
         event.stopPropagation();

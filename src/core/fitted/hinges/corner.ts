@@ -7,8 +7,10 @@ import {
   dimension,
   regionBetween,
 } from '../../drafting/index.js';
+import { frontName } from '../../fronts/index.js';
 import { doorAt, type PlanDoor, stopSwing } from '../../motions/index.js';
 import type { SolvedCabinet } from '../../solve.js';
+import { capital } from '../../words.js';
 import { familyOf } from './families/index.js';
 import { type HungDoor, turnOf } from './hang.js';
 
@@ -61,7 +63,7 @@ export function drawHingeCorner(solved: SolvedCabinet, door: HungDoor, jobName: 
   return {
     title: {
       job: jobName,
-      cabinet: `${solved.cabinet.number} ${door.front.parts[0]?.name.split(':')[0] ?? 'Door'}`,
+      cabinet: `${solved.cabinet.number} ${capital(frontName(door.front))}`,
       view: `Plan, shut and at ${door.stopAngle}°`,
     },
     min,

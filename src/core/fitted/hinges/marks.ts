@@ -5,7 +5,7 @@ import type { BoringContext } from './family.js';
 import type { HingePlace } from './places.js';
 
 /** Why an operation of a hinge is there. */
-export const reasonOf = (door: Part) => `hinge of ${(door.name.split(':')[0] ?? door.name).toLowerCase()}`;
+export const reasonOf = (door: Part) => `hinge of ${(door.whole ?? door.name).toLowerCase()}`;
 
 /** Whose work it is. */
 export const byHinge = (context: BoringContext, what: string): By => ({

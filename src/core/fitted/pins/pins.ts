@@ -95,7 +95,7 @@ function columnsIn(
             diameter: pins.diameter,
             ...(depth ? { depth } : {}),
             by: { kind: 'pins', opening: bay.cell.opening.id },
-            reason: `pins: shelves of the ${bay.cell.name.includes('bay') ? bay.cell.name : `room behind ${bay.cell.name}`}`,
+            reason: `pins: shelves of the ${bay.cell.fill.kind === 'open' ? bay.cell.name : `room behind ${bay.cell.name}`}`,
           },
         ];
   if (!both) return column(holes, pins.depth);

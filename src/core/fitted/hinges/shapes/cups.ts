@@ -188,6 +188,7 @@ function cupSymbols(
     to: { h: middle + width / 2, v: z + height / 2 },
     hidden: true,
     shows: key,
+    alone: true,
   });
   const centre = edge + inward * (front.lap + offset + cup.diameter / 2);
   return [

@@ -49,6 +49,7 @@ export function withLeaves(own: Own): HingeFamily<LeafSolution> {
           to: { h: middle + leaf.knuckle / 2, v: z + leaf.length / 2 },
           hidden: false,
           shows: key,
+          alone: true,
         },
       ];
     },
