@@ -20,9 +20,12 @@ const ALWAYS = [
   'tests/frozen/frozen.test.ts',
   'src/core/solve.test.ts',
   'tests/stands.test.ts',
+  'tests/openings.test.ts',
   'tests/solids/solids.test.ts',
   'tests/typed.test.ts',
 ];
+/** What a rule of a kind finds is tested with the other findings. */
+const RULES = ['src/core/findings/findings.test.ts', 'src/core/findings/neighbours.test.ts'];
 /** A test run longer than this has not come to an end, and so has noticed (ms). */
 const PATIENCE = 90_000;
 const COPIES = 2;
@@ -87,7 +90,8 @@ async function judge(copy: string, mutant: Mutant): Promise<boolean> {
   writeFileSync(path, mutated(text, mutant));
   const beside = listed(dirname(mutant.file)).filter((file) => file.endsWith('.test.ts'));
   try {
-    for (const tests of [[ALWAYS[0] as string], beside, ALWAYS.slice(1)])
+    const rules = /rules|neighbours|swings|apart/.test(mutant.file) ? RULES : [];
+    for (const tests of [[ALWAYS[0] as string], beside, rules, ALWAYS.slice(1)])
       if (tests.length > 0 && (await fails(copy, tests))) return true;
     return false;
   } finally {

@@ -2,6 +2,7 @@ import { receiverOf, shrinkage } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Groove, Rabbet } from '../machining/index.js';
+import { isFrameStile } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
@@ -152,6 +153,36 @@ const negativePacking: FindingRule = {
   },
 };
 
+/** A tenon as long as what it enters is wide, or longer: it comes out at the far edge. */
+const tenonThroughStile: FindingRule = {
+  id: 'carcass/tenon-through-stile',
+  check(context) {
+    const { parts, resolved, show } = context;
+    const { tenon } = resolved.settings.frame;
+    const stiles = parts.filter((part) => isFrameStile(part) && part.piece?.where !== 'middle');
+    const narrow = stiles.filter(({ width }) => tenon.mm >= width.mm - TOLERANCE_MM);
+    const [first] = narrow;
+    if (!first) return [];
+    const half = Math.floor(first.width.mm / 2);
+    return [
+      {
+        severity: 'stop',
+        what: `The tenons of the frame are ${show(tenon.mm)} long and a stile is ${show(first.width.mm)} wide.`,
+        why: 'They come out at its outer edge. Make the tenons shorter or the stile wider.',
+        numbers: [tenon, first.width],
+        parts: narrow.map(({ key }) => key),
+        settings: [settingPath(context, 'frame/tenon')],
+        fixes: [
+          {
+            label: `Make the tenons ${show(half)} long`,
+            edits: [{ path: settingPath(context, 'frame/tenon'), value: half }],
+          },
+        ],
+      },
+    ];
+  },
+};
+
 /** Solid wood that has to be free to move. */
 const solidMoves: FindingRule = {
   id: 'carcass/solid-wood-moves',
@@ -247,6 +278,7 @@ export const carcassRules: readonly FindingRule[] = [
   visibleFasteners,
   partitionWithoutSupport,
   negativePacking,
+  tenonThroughStile,
   solidMoves,
   jointWithoutPartner,
   bottomCannotGoUnder,

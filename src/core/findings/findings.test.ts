@@ -144,6 +144,8 @@ const BAD: Record<string, () => string[]> = {
       ),
     }),
   'carcass/negative-packing': () => rulesOf({ settings: { school: 'faceFrame', frame: { stileLeft: 15 } } }),
+  'carcass/tenon-through-stile': () =>
+    rulesOf({ settings: { school: 'faceFrame', frame: { stileLeft: 25, tenon: 25 } } }),
   'fronts/too-close': () => rulesOf({ settings: { school: 'faceFrame', frame: { midRail: 25 } } }),
   'carcass/solid-wood-moves': () => rulesOf({ settings: { school: 'traditional' } }),
   'carcass/joint-without-partner': () =>

@@ -108,3 +108,23 @@ test('the cut list groups by material, keeps equal widths together and adds up',
   // One drawer front 797 × 140 and two doors 397 × 624, banded all round.
   assert.ok(Math.abs((doors?.totals.band ?? 0) - (2 * (0.797 + 0.14) + 4 * (0.397 + 0.624))) < 1e-6);
 });
+
+test('rows of one width stand from the longest down, and alike ones in the order of their marks', () => {
+  const job = jobWith({});
+  const { cabinets } = job;
+  const [first] = cabinets;
+  assert.ok(first);
+  for (const number of ['10', '2', '3'])
+    cabinets.push({ ...structuredClone(first), id: `c${number}`, number, leftNeighbour: null });
+  for (const { rows } of cutListOf(solve(job))) {
+    for (let at = 1; at < rows.length; at += 1) {
+      const [a, b] = [rows[at - 1], rows[at]];
+      assert.ok(a && b);
+      const width = a.part.cutWidth.mm - b.part.cutWidth.mm;
+      const length = a.part.cutLength.mm - b.part.cutLength.mm;
+      assert.ok(width >= 0 && (width > 0 || length >= 0), `${a.mark} before ${b.mark}`);
+      const [one, other] = [a, b].map(({ mark }) => Number(mark.split('.')[0])) as [number, number];
+      if (width === 0 && length === 0) assert.ok(one <= other, `${a.mark} before ${b.mark}`);
+    }
+  }
+});

@@ -3,6 +3,7 @@ import type { SettingPath } from '../../document/index.js';
 import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
 import { type Act, pathTo } from '../../job/index.js';
+import { endReveal } from '../../layout/index.js';
 import { capital } from '../../words.js';
 import { consideredFor, freeHeightsOf, type HungDoor, solutionsOf } from './hang.js';
 import type { HingeProfile } from './profile.js';
@@ -120,7 +121,7 @@ const gapTooSmall: FindingRule = {
       const there = resolved.settings.ends[hinged].value === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
       const needed = leastGap(chosen.profile, box.frontThickness.mm, chosen.offset);
       if (!there || there.mm >= needed - 0.001) return [];
-      const atNeighbour = resolved.settings.fronts.atNeighbour.value === 'half';
+      const atNeighbour = endReveal(hinged, resolved) !== resolved.settings.fronts.reveal[hinged];
       const path = settingPath(context, wish.fit === 'full' && !atNeighbour ? `fronts/reveal/${hinged}` : 'fronts/gap');
       const value = gapThatTurns(door, context.head.hardware.hinges, box.frontThickness.mm, needed);
       return [
