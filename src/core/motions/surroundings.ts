@@ -24,7 +24,8 @@ export function obstaclesOf(
   shift: { readonly x: number; readonly y: number; readonly z: number } = { x: 0, y: 0, z: 0 },
 ): FrontObstacle[] {
   return rooms.map(({ by, name, front, extent: { min, max } }) => {
-    const inset = by === 'front' ? BESIDE : 0;
+    // A front narrower than what is cut back of it leaves its middle line.
+    const inset = by === 'front' ? Math.min(BESIDE, (max[0] - min[0]) / 2) : 0;
     return {
       front,
       name,

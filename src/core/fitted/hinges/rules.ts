@@ -121,8 +121,11 @@ const gapTooSmall: FindingRule = {
       const there = resolved.settings.ends[hinged].value === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
       const needed = leastGap(chosen.profile, box.frontThickness.mm, chosen.offset);
       if (!there || there.mm >= needed - 0.001) return [];
-      const atNeighbour = endReveal(hinged, resolved) !== resolved.settings.fronts.reveal[hinged];
-      const path = settingPath(context, wish.fit === 'full' && !atNeighbour ? `fronts/reveal/${hinged}` : 'fronts/gap');
+      const { gap, reveal } = resolved.settings.fronts;
+      // Beside another front it is the gap; at the end of the box a reveal, or half of the gap shared with the neighbour.
+      const atEnd = wish.gap !== gap;
+      const shared = atEnd && endReveal(hinged, resolved) !== reveal[hinged];
+      const path = settingPath(context, atEnd && !shared ? `fronts/reveal/${hinged}` : 'fronts/gap');
       const value = gapThatTurns(door, context.head.hardware.hinges, box.frontThickness.mm, needed);
       return [
         {
@@ -138,7 +141,7 @@ const gapTooSmall: FindingRule = {
               : [
                   {
                     label: `Make it ${show(value)}`,
-                    edits: [{ path, value: wish.fit === 'full' && atNeighbour ? value * 2 : value }],
+                    edits: [{ path, value: shared ? value * 2 : value }],
                   },
                 ],
         },
