@@ -18,7 +18,7 @@ export function SchoolPicker({ solved }: { solved: SolvedCabinet }) {
     <>
       <Setting path="school" solved={solved} />
       <p className="text-[0.9375rem] leading-snug">{schools.find(({ school }) => school === here)?.trade}</p>
-      <table className="mt-1 w-full border-collapse text-[0.875rem]">
+      <table className="mt-1 w-full table-fixed border-collapse text-[0.875rem]">
         <caption className="caps pb-1 text-left">The same size in each</caption>
         <thead>
           <tr className="border-b border-ink text-right align-bottom">
