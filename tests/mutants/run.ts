@@ -24,8 +24,11 @@ const ALWAYS = [
   'tests/solids/solids.test.ts',
   'tests/typed.test.ts',
 ];
-/** What a rule of a kind finds is tested with the other findings. */
-const RULES = ['src/core/findings/findings.test.ts', 'src/core/findings/neighbours.test.ts'];
+/** What is tested elsewhere than beside the file: rules of a kind with the other findings, its symbols with the drawings. */
+const ELSEWHERE: readonly [files: RegExp, tests: readonly string[]][] = [
+  [/rules|neighbours|swings|apart/, ['src/core/findings/findings.test.ts', 'src/core/findings/neighbours.test.ts']],
+  [/shapes|families|handles|keys/, ['src/core/drawing/hardware.test.ts']],
+];
 /** A test run longer than this has not come to an end, and so has noticed (ms). */
 const PATIENCE = 90_000;
 const COPIES = 2;
@@ -90,8 +93,8 @@ async function judge(copy: string, mutant: Mutant): Promise<boolean> {
   writeFileSync(path, mutated(text, mutant));
   const beside = listed(dirname(mutant.file)).filter((file) => file.endsWith('.test.ts'));
   try {
-    const rules = /rules|neighbours|swings|apart/.test(mutant.file) ? RULES : [];
-    for (const tests of [[ALWAYS[0] as string], beside, rules, ALWAYS.slice(1)])
+    const elsewhere = ELSEWHERE.flatMap(([files, tests]) => (files.test(mutant.file) ? tests : []));
+    for (const tests of [[ALWAYS[0] as string], beside, elsewhere, ALWAYS.slice(1)])
       if (tests.length > 0 && (await fails(copy, tests))) return true;
     return false;
   } finally {

@@ -43,6 +43,23 @@ test('turning one axis round mirrors a part', () => {
   assert.ok(axes.length === 6);
 });
 
+test("a part is mirrored when its axes turn the other way round than the cabinet's", () => {
+  // The sign of the determinant of the three axes, written out.
+  const vector = (axis: Axis) => ['x', 'y', 'z'].map((name) => (axis[1] === name ? (axis[0] === '+' ? 1 : -1) : 0));
+  fc.assert(
+    fc.property(placements, (placement) => {
+      const [a, b, c] = [placement.u, placement.v, placement.w].map(vector) as [number[], number[], number[]];
+      const cross = [0, 1, 2].map((at) => {
+        const [next, last] = [(at + 1) % 3, (at + 2) % 3];
+        return (a[next] ?? 0) * (b[last] ?? 0) - (a[last] ?? 0) * (b[next] ?? 0);
+      });
+      const determinant = cross.reduce((sum, value, at) => sum + value * (c[at] ?? 0), 0);
+      assert.equal(isMirrored(placement), determinant < 0);
+    }),
+    { numRuns: 300 },
+  );
+});
+
 test('edges are called by where they stand', () => {
   const solved = solveWith({});
   for (const hand of ['left', 'right']) {

@@ -1,0 +1,165 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { buildable } from '../../../tests/generator/buildable.js';
+import { jobWith } from '../../../tests/support/cabinets.js';
+import { type Part, sizeOf } from '../parts/index.js';
+import { solve } from '../solve.js';
+import type { Cut, Outline, Space } from './definition.js';
+import { cutsOf } from './index.js';
+import { footprintOf, type Operation, type OperationKind, outlineOf, spacesOf } from './operations/index.js';
+
+/**
+ * Every kind of operation says four times where it is: for clearances, as what it takes out, as it is drawn and as its
+ * footprint. The four are held against each other, and against what a rule of thumb says of one operation.
+ */
+interface Found {
+  readonly part: Part;
+  readonly operation: Operation;
+}
+
+const found: Found[] = [];
+for (let seed = 0; seed < 260; seed += 1)
+  for (const { parts } of solve(jobWith(buildable(seed).decisions)).cabinets)
+    for (const part of parts)
+      if (Math.min(part.length.mm, part.width.mm, part.thickness.mm) > 1)
+        for (const operation of part.machining) found.push({ part, operation });
+
+type Box = { low: number[]; high: number[] };
+
+function round(boxes: readonly Box[]): Box {
+  const pick = (of: (...values: number[]) => number, side: 'low' | 'high') =>
+    [0, 1, 2].map((axis) => of(...boxes.map((box) => box[side][axis] as number)));
+  return { low: pick(Math.min, 'low'), high: pick(Math.max, 'high') };
+}
+
+function boxOfCut(cut: Cut): Box {
+  if (cut.shape === 'block') return { low: [...cut.low], high: [...cut.high] };
+  const low: number[] = [];
+  const high: number[] = [];
+  const centre = [...cut.centre];
+  for (const axis of [0, 1, 2]) {
+    const at = axis === cut.axis ? undefined : (centre.shift() as number);
+    low.push(at === undefined ? cut.run[0] : at - cut.radius);
+    high.push(at === undefined ? cut.run[1] : at + cut.radius);
+  }
+  return { low, high };
+}
+
+const boxOfSpace = ({ low, high }: Space): Box => ({ low: [...low], high: [...high] });
+
+function near(a: readonly number[], b: readonly number[], axes: readonly number[], what: string): void {
+  for (const axis of axes)
+    assert.ok(Math.abs((a[axis] as number) - (b[axis] as number)) < 1e-6, `${what}: ${a} and ${b}`);
+}
+
+test('what an operation takes out is the room it takes, and its footprint is that room seen from the face', () => {
+  const counts = new Map<OperationKind, number>();
+  for (const { part, operation } of found) {
+    const size = sizeOf(part);
+    const what = `${part.key}: ${operation.kind}, ${operation.reason}`;
+    const [spaces, cuts] = [spacesOf(operation, size), cutsOf(operation, size)];
+    if (spaces.length === 0) continue;
+    counts.set(operation.kind, (counts.get(operation.kind) ?? 0) + 1);
+    const [room, taken] = [round(spaces.map(boxOfSpace)), round(cuts.map(boxOfCut))];
+    // A pocket is cut in steps, each as deep as its beginning.
+    const axes = operation.kind === 'pockets' ? [0, 1] : [0, 1, 2];
+    near(room.low, taken.low, axes, what);
+    near(room.high, taken.high, axes, what);
+    const { u, v, bored } = footprintOf(operation, size);
+    near([u[0], v[0]], room.low, [0, 1], what);
+    near([u[1], v[1]], room.high, [0, 1], what);
+    assert.equal(
+      bored,
+      spaces.every((space) => space.bored),
+      what,
+    );
+    for (const { low, high } of spaces) for (const axis of [0, 1, 2] as const) assert.ok(low[axis] <= high[axis], what);
+  }
+  for (const kind of ['groove', 'rabbet', 'notch', 'holes', 'edge holes', 'slots', 'mortises', 'pockets'] as const)
+    assert.ok((counts.get(kind) ?? 0) >= 20, `${counts.get(kind) ?? 0} ${kind}`);
+});
+
+test('an operation is drawn where it is, from its own face unless it goes through or lies in an edge', () => {
+  for (const { part, operation } of found) {
+    const size = sizeOf(part);
+    const what = `${part.key}: ${operation.kind}, ${operation.reason}`;
+    const room = round(spacesOf(operation, size).map(boxOfSpace));
+    for (const outline of outlineOf(operation, size)) {
+      const [u, v] = runsOf(outline);
+      for (const [axis, run] of [u, v].entries()) {
+        assert.ok(run[0] >= (room.low[axis] as number) - 1e-6, `${what} begins at ${run[0]}, is at ${room.low[axis]}`);
+        assert.ok(run[1] <= (room.high[axis] as number) + 1e-6, `${what} ends at ${run[1]}, is to ${room.high[axis]}`);
+      }
+      const face = faceOf(operation);
+      assert.equal(outline.face, face, what);
+    }
+    const [low, high] = [room.low[2] as number, room.high[2] as number];
+    const face = faceOf(operation);
+    if (face !== undefined && operation.kind !== 'pockets') {
+      // What enters a face begins at it: face 1 lies at 0, face 2 at the thickness.
+      assert.ok(Math.abs((face === 1 ? low : high) - (face === 1 ? 0 : size.thickness)) < 1e-6, what);
+      if ('depth' in operation && operation.depth)
+        assert.ok(Math.abs(high - low - operation.depth.mm) < 1e-6, `${what}: ${high - low} deep`);
+    }
+  }
+});
+
+test('a line of holes lies its offset from its edge, each hole at its place along it', () => {
+  let lines = 0;
+  for (const { part, operation } of found) {
+    if (operation.kind !== 'holes') continue;
+    lines += 1;
+    const size = sizeOf(part);
+    const { from, offset, positions, diameter } = operation;
+    const [across, along] = from[0] === 'u' ? ([0, 1] as const) : ([1, 0] as const);
+    const end = from[0] === 'u' ? size.length : size.width;
+    spacesOf(operation, size).forEach(({ low, high }, at) => {
+      const middle = [0, 1].map((axis) => ((low[axis] as number) + (high[axis] as number)) / 2);
+      const line = from[1] === '0' ? offset.mm : end - offset.mm;
+      assert.ok(Math.abs((middle[across] as number) - line) < 1e-6, `${part.key}, ${operation.reason}`);
+      assert.ok(Math.abs((middle[along] as number) - (positions[at]?.mm ?? Number.NaN)) < 1e-6);
+      assert.ok(Math.abs((high[0] as number) - (low[0] as number) - diameter.mm) < 1e-6);
+    });
+  }
+  assert.ok(lines > 500, `${lines} lines`);
+});
+
+/** The face an operation is drawn on; none for what goes through, and for what lies within an edge. */
+function faceOf(operation: Operation): 1 | 2 | undefined {
+  switch (operation.kind) {
+    case 'holes':
+      return operation.depth ? operation.face : undefined;
+    case 'edge holes':
+    case 'notch':
+      return undefined;
+    case 'slots':
+    case 'mortises':
+      return 'face' in operation.place ? operation.place.face : undefined;
+    default:
+      return operation.face;
+  }
+}
+
+function runsOf(outline: Outline): [[number, number], [number, number]] {
+  switch (outline.shape) {
+    case 'region':
+      return [
+        [outline.u[0], outline.u[1]],
+        [outline.v[0], outline.v[1]],
+      ];
+    case 'hole': {
+      const radius = outline.diameter / 2;
+      return [
+        [outline.u - radius, outline.u + radius],
+        [outline.v - radius, outline.v + radius],
+      ];
+    }
+    case 'line': {
+      const { from, to } = outline;
+      return [
+        [Math.min(from[0], to[0]), Math.max(from[0], to[0])],
+        [Math.min(from[1], to[1]), Math.max(from[1], to[1])],
+      ];
+    }
+  }
+}
