@@ -4,7 +4,7 @@ import type { Cell } from '../src/core/layout/index.js';
 import type { Part } from '../src/core/parts/index.js';
 import { type SolvedCabinet, solve } from '../src/core/solve.js';
 import { buildable } from './generator/buildable.js';
-import { jobWith } from './support/cabinets.js';
+import { type CabinetDecisions, jobWith } from './support/cabinets.js';
 
 /**
  * What the layout says of openings and fronts, held against where the parts stand: nothing here knows how either is
@@ -12,7 +12,46 @@ import { jobWith } from './support/cabinets.js';
  */
 const SEEDS = 240;
 
-const sound: SolvedCabinet[] = [];
+const share = { rule: 'share' as const, weight: 1 };
+const odd = { stileLeft: 47, stileRight: 61, topRail: 39, bottomRail: 43, midRail: 34, midStile: 52, lip: 3, rise: 11 };
+/** A frame with no two members alike, over rows and columns, on a box with an odd overhang at each end. */
+const odds: CabinetDecisions[] = (['exposed', 'neighbour', 'wall'] as const).flatMap((left) =>
+  (['overlay', 'inset'] as const).map((fit) => ({
+    width: 900,
+    settings: {
+      school: 'faceFrame' as const,
+      ends: { left, right: 'exposed' as const, scribe: 9 },
+      frame: { ...odd, overhangExposed: 5, overhangNeighbour: 4 },
+      fronts: { fit, gap: 2.4 },
+    },
+    face: {
+      kind: 'rows' as const,
+      graduation: { kind: 'arithmetic' as const, step: 0 },
+      parts: [
+        {
+          id: 'a',
+          size: { rule: 'fixed' as const, mm: 150 },
+          divider: 'shelf' as const,
+          fill: { kind: 'drawer' as const },
+        },
+        {
+          id: 'b',
+          size: share,
+          fill: {
+            kind: 'columns' as const,
+            graduation: { kind: 'arithmetic' as const, step: 0 },
+            parts: [
+              { id: 'c', size: share, fill: { kind: 'door' as const, hinged: 'left' as const, shelves: 0 } },
+              { id: 'd', size: { rule: 'share' as const, weight: 2 }, fill: { kind: 'pair' as const, shelves: 0 } },
+            ],
+          },
+        },
+      ],
+    },
+  })),
+);
+
+const sound: SolvedCabinet[] = odds.map((decisions) => solve(jobWith(decisions)).cabinets[0] as SolvedCabinet);
 for (let seed = 0; seed < SEEDS; seed += 1) {
   const solved = solve(jobWith(buildable(seed).decisions)).cabinets[0] as SolvedCabinet;
   if (!solved.findings.some(({ severity }) => severity === 'stop')) sound.push(solved);
