@@ -1,19 +1,36 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { type Job, readJobText, stableJson } from '../src/core/document/index.js';
+import {
+  type Job,
+  jobByHand,
+  readJobText,
+  type StartingPoint,
+  stableJson,
+  startingPoints,
+} from '../src/core/document/index.js';
 import { presentJob } from '../src/core/present/index.js';
 import { solve } from '../src/core/solve.js';
 import type { LengthStyle } from '../src/core/units/index.js';
 import { cutListCsv } from '../src/formats/csv.js';
+import { settingsPage, settingsText } from '../src/formats/settings.js';
 import { cutListText } from '../src/formats/text.js';
 
-const USAGE = `alcove solve JOB.json [--tape]
+const USAGE = `alcove new [--unit mm|in] [--from base|wall|tall|open]
+    Prints a small job with one cabinet, to be changed in an editor. What it leaves out (house, materials, hardware) is
+    what a new job starts with.
+
+alcove settings [--unit mm|in] [--page]
+    Lists every setting: what it is, what may stand there, what a new job starts with. --page prints the documentation.
+
+alcove solve JOB.json [--tape]
     Prints everything computed from the job as JSON: cabinets, parts, machining, fronts, findings.
     --tape adds the derivation of every number.
 
 alcove cutlist JOB.json [--csv | --text] [--unit in|mm]
     Prints the cut list, as text unless --csv is given, in the job's unit unless another is asked for.
 `;
+
+const COMMANDS = ['new', 'settings', 'solve', 'cutlist'] as const;
 
 /** What the person at the terminal did wrong, in one sentence. Ends the program with code 2. */
 class Misuse extends Error {}
@@ -34,14 +51,22 @@ function dispatch(args: readonly string[]): string {
   const { values, positionals } = parse(args);
   const [command, file, ...rest] = positionals;
   if (values.help || command === undefined || command === 'help') return USAGE;
-  if (command !== 'solve' && command !== 'cutlist')
-    throw new Misuse(`"${command}" is not a command; there are solve and cutlist.`);
+  if (!COMMANDS.some((each) => each === command))
+    throw new Misuse(`"${command}" is not a command; there are ${COMMANDS.join(', ')}.`);
+  if (values.unit !== undefined && values.unit !== 'mm' && values.unit !== 'in')
+    throw new Misuse('--unit takes mm or in.');
+  if (command === 'new' || command === 'settings') {
+    if (file !== undefined) throw new Misuse(`${command} takes no file; "${file}" is one too many.`);
+    const set = values.unit === 'in' ? 'inch' : 'metric';
+    if (command === 'settings') return values.page ? settingsPage() : settingsText(set);
+    const from = values.from ?? 'base';
+    if (!(from in startingPoints)) throw new Misuse(`--from takes one of ${Object.keys(startingPoints).join(', ')}.`);
+    return `${stableJson(jobByHand(set, from as StartingPoint), 2)}\n`;
+  }
   if (file === undefined) throw new Misuse(`${command} needs the name of a job file.`);
   if (rest.length > 0) throw new Misuse(`${command} takes one job file; "${rest[0]}" is one too many.`);
   const job = readFile(file);
   if (command === 'solve') return `${stableJson(presentJob(solve(job), { tape: values.tape ?? false }), 2)}\n`;
-  if (values.unit !== undefined && values.unit !== 'mm' && values.unit !== 'in')
-    throw new Misuse('--unit takes mm or in.');
   if (values.csv && values.text) throw new Misuse('choose one of --csv and --text.');
   const style: LengthStyle = values.unit ? { ...job.display, unit: values.unit } : job.display;
   return values.csv ? cutListCsv(solve(job), style) : cutListText(solve(job), style);
@@ -58,6 +83,8 @@ function parse(args: readonly string[]) {
         csv: { type: 'boolean' },
         text: { type: 'boolean' },
         unit: { type: 'string' },
+        from: { type: 'string' },
+        page: { type: 'boolean' },
       },
     });
   } catch (error) {
@@ -74,7 +101,9 @@ function readFile(file: string): Job {
   }
   const read = readJobText(text);
   if (!read.ok) {
-    const lines = read.errors.map(({ path, message }) => (path ? `  ${path}: ${message}` : `  ${message}`));
+    const lines = read.errors.map(({ path, where = path, message }) =>
+      where ? `  ${where}: ${message}` : `  ${message}`,
+    );
     throw new Misuse(`${file} is not a job this program can solve:\n${lines.join('\n')}`);
   }
   return read.value;

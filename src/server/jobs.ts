@@ -164,7 +164,8 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
 
 export function invalid(errors: readonly FieldError[]): Refusal {
   const first = errors[0];
-  const where = first?.path ? ` (${first.path})` : '';
+  const place = first?.where || first?.path;
+  const where = place ? ` (${place})` : '';
   return new Refusal(422, 'invalid', `${first?.message ?? 'The document is not valid.'}${where}`, errors);
 }
 

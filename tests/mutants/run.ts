@@ -28,6 +28,7 @@ const ALWAYS = [
 const ELSEWHERE: readonly [files: RegExp, tests: readonly string[]][] = [
   [/rules|neighbours|swings|apart/, ['src/core/findings/findings.test.ts', 'src/core/findings/neighbours.test.ts']],
   [/shapes|families|handles|keys/, ['src/core/drawing/hardware.test.ts']],
+  [/fronts\/|layout\//, ['src/core/layout/reveals.test.ts', 'src/core/fronts/fronts.test.ts']],
 ];
 /** A test run longer than this has not come to an end, and so has noticed (ms). */
 const PATIENCE = 90_000;
@@ -87,11 +88,18 @@ function fails(copy: string, tests: readonly string[]): Promise<boolean> {
   });
 }
 
+/** The tests in the folder of a file, or in the one above where it has none. */
+function testsBeside(file: string): string[] {
+  const folder = dirname(file);
+  const tests = readdirSync(folder).filter((name) => name.endsWith('.test.ts'));
+  return tests.length > 0 || folder === 'src/core' ? tests.map((name) => join(folder, name)) : testsBeside(folder);
+}
+
 async function judge(copy: string, mutant: Mutant): Promise<boolean> {
   const path = join(copy, mutant.file);
   const text = readFileSync(path, 'utf8');
   writeFileSync(path, mutated(text, mutant));
-  const beside = listed(dirname(mutant.file)).filter((file) => file.endsWith('.test.ts'));
+  const beside = testsBeside(mutant.file);
   try {
     const elsewhere = ELSEWHERE.flatMap(([files, tests]) => (files.test(mutant.file) ? tests : []));
     for (const tests of [[ALWAYS[0] as string], beside, elsewhere, ALWAYS.slice(1)])

@@ -1,6 +1,6 @@
 import { startingHardware } from '../fitted/index.js';
-import { type HouseSet, type IdMaker, type Material, newId, startingGraduation } from '../job/index.js';
-import { inches } from '../units/index.js';
+import { countedIds, type HouseSet, type IdMaker, type Material, newId, startingGraduation } from '../job/index.js';
+import { formatLengthWithUnit, inches } from '../units/index.js';
 import {
   type Cabinet,
   type CabinetKind,
@@ -101,6 +101,33 @@ export function newCabinet(job: Job, from: StartingPoint, ids: IdMaker = newId):
     leftNeighbour: null,
     settings: {},
     face,
+  };
+}
+
+/** A small job as one would begin it in an editor: one cabinet, and nothing that a new job starts with anyway. */
+export function jobByHand(set: HouseSet, from: StartingPoint): object {
+  const job = newJob('New job', set);
+  const { leftNeighbour: _stands, settings: _decided, face, size, ...cabinet } = newCabinet(job, from, countedIds());
+  const { format, version, name, display } = job;
+  /** In inches lengths are written out: nobody reads 304.8 as a foot. */
+  const length = (mm: number) => (display.unit === 'in' ? formatLengthWithUnit(mm, display) : mm);
+  const { width, height, depth } = size;
+  const parts = face.parts.map((part) =>
+    part.size.rule === 'fixed' ? { ...part, size: { ...part.size, mm: length(part.size.mm) } } : part,
+  );
+  const high = height.from === 'overall' ? { from: height.from, mm: length(height.mm) } : height;
+  return {
+    format,
+    version,
+    name,
+    display: { unit: display.unit },
+    cabinets: [
+      {
+        ...cabinet,
+        size: { width: length(width), height: high, depth: length(depth) },
+        face: { kind: face.kind, parts },
+      },
+    ],
   };
 }
 

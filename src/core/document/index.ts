@@ -1,4 +1,4 @@
-export { newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
+export { jobByHand, newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
 export {
   type Cabinet,
   type CabinetKind,

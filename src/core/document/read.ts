@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema, libraries } from '../fitted/index.js';
 import { capital } from '../words.js';
+import { isLength, lengthAt, placeInWords, valueIn, withLeftOut, withNumber } from './byHand.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -17,6 +18,8 @@ import { migrateJob, withYounger } from './migrations.js';
 export interface FieldError {
   /** Slash path into the document; empty for the document as a whole. */
   readonly path: string;
+  /** The same place in words: "cabinet 3, size/width". */
+  readonly where?: string;
   readonly message: string;
   /** The limit that was passed, where it is one of a number. */
   readonly limit?: { readonly least: boolean; readonly value: number };
@@ -26,8 +29,8 @@ export type ReadResult<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly errors: readonly FieldError[] };
 
-/** At most this many errors are reported at once. */
-const MOST_ERRORS = 20;
+/** At most this many errors are told one by one. */
+const MOST_ERRORS = 100;
 
 /** Reads a whole job document, bringing older versions forward first. */
 export function readJob(data: unknown): ReadResult<Job> {
@@ -46,10 +49,44 @@ export function readJob(data: unknown): ReadResult<Job> {
   return validate(jobSchema, withYounger(migrateJob(data as Record<string, unknown>, version), version));
 }
 
-/** Reads a job file's text. */
+/**
+ * Reads a job file's text. What a file by hand leaves out is what a new job starts with; a length may be written with its
+ * unit.
+ */
 export function readJobText(text: string): ReadResult<Job> {
   const parsed = parseJson(text);
-  return parsed.ok ? readJob(parsed.value) : parsed;
+  if (!parsed.ok) return parsed;
+  const { value } = parsed;
+  const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
+  const byHand = format === JOB_FORMAT && (version === undefined || version === JOB_VERSION);
+  return byHand ? readWithLengths(jobSchema, withLeftOut(value as Record<string, unknown>)) : readJob(value);
+}
+
+/** Checks data in which lengths may be texts: where the schema wants a number and a text can be read as one, it is. */
+function readWithLengths<T>(schema: z.ZodType<T>, data: unknown): ReadResult<T> {
+  const wrong: FieldError[] = [];
+  let current = data;
+  const result = schema.safeParse(data);
+  for (const path of result.success ? [] : result.error.issues.flatMap(numbersWanted)) {
+    const read = lengthAt(data, path);
+    if (!read) continue;
+    if (read.ok) current = withNumber(current, path, read.mm);
+    else wrong.push({ path: path.join('/'), where: placeInWords(data, path), message: read.message });
+  }
+  const validated = current === data && result.success ? result.data : undefined;
+  if (validated !== undefined) return { ok: true, value: validated };
+  const read = validate(schema, current);
+  if (read.ok || wrong.length === 0) return read;
+  const told = new Set(wrong.map(({ path }) => path));
+  return { ok: false, errors: [...wrong, ...read.errors.filter(({ path }) => !told.has(path))] };
+}
+
+/** The places at which a number was expected and something else stood. */
+function numbersWanted(issue: z.core.$ZodIssue): (string | number)[][] {
+  const path = issue.path.filter((key) => typeof key !== 'symbol');
+  if (issue.code === 'invalid_type') return issue.expected === 'number' ? [path] : [];
+  if (issue.code !== 'invalid_union') return [];
+  return issue.errors.flatMap((branch) => branch.flatMap(numbersWanted)).map((inner) => [...path, ...inner]);
 }
 
 /** Reads the text of a hardware library: profiles of hinges and pulls, each with its units and its source. */
@@ -93,7 +130,10 @@ function refuse(path: string, message: string): ReadResult<never> {
 export function validate<T>(schema: z.ZodType<T>, data: unknown): ReadResult<T> {
   const result = schema.safeParse(data);
   if (result.success) return { ok: true, value: result.data };
-  return { ok: false, errors: result.error.issues.flatMap(describe).slice(0, MOST_ERRORS) };
+  const errors = result.error.issues.flatMap((issue) => describe(issue, data));
+  const more = errors.length - MOST_ERRORS;
+  const last: FieldError[] = more > 0 ? [{ path: '', message: `There are ${more} more things wrong.` }] : [];
+  return { ok: false, errors: [...errors.slice(0, MOST_ERRORS), ...last] };
 }
 
 const WORDS: Readonly<Record<string, string>> = {
@@ -105,35 +145,62 @@ const WORDS: Readonly<Record<string, string>> = {
   array: 'a list',
 };
 
-function describe(issue: z.core.$ZodIssue): FieldError[] {
-  const path = issue.path.map(String).join('/');
-  const at = (message: string): FieldError[] => [{ path, message }];
+function describe(issue: z.core.$ZodIssue, data: unknown): FieldError[] {
+  const keys = issue.path.filter((key) => typeof key !== 'symbol');
+  const path = keys.join('/');
+  const where = placeInWords(data, keys);
+  const at = (message: string): FieldError[] => [{ path, where, message }];
+  const unit = isLength(keys) ? ' mm' : '';
+  const missing = keys.length > 0 && valueIn(data, keys) === undefined;
+  const wanted = (what: string) => (missing ? `"${keys.at(-1)}" is missing: ${what} was expected.` : undefined);
   switch (issue.code) {
     case 'unrecognized_keys':
       return issue.keys.map((key) => ({
         path: [path, key].filter(Boolean).join('/'),
+        where: placeInWords(data, [...keys, key]),
         message: `"${key}" is not a field Alcove knows here.`,
       }));
     case 'invalid_type':
       return at(
-        /received undefined/.test(issue.message)
-          ? `This field is missing: ${WORDS[issue.expected] ?? issue.expected} was expected.`
-          : `${capital(WORDS[issue.expected] ?? issue.expected)} was expected here.`,
+        wanted(WORDS[issue.expected] ?? issue.expected) ??
+          `${capital(WORDS[issue.expected] ?? issue.expected)} was expected here.`,
       );
     case 'too_small':
-      return [{ path, message: bound(issue, 'at least', issue.minimum), ...limitOf(issue, true, issue.minimum) }];
+      return at(bound(issue, 'at least', issue.minimum, unit)).map((each) => ({
+        ...each,
+        ...limitOf(issue, true, issue.minimum),
+      }));
     case 'too_big':
-      return [{ path, message: bound(issue, 'at most', issue.maximum), ...limitOf(issue, false, issue.maximum) }];
+      return at(bound(issue, 'at most', issue.maximum, unit)).map((each) => ({
+        ...each,
+        ...limitOf(issue, false, issue.maximum),
+      }));
     case 'invalid_value':
-      return at(`This should be one of: ${issue.values.map(String).join(', ')}.`);
+      return at(oneOf(issue.values, wanted));
+    case 'invalid_format':
+      // A pattern says nothing to a maker; what was meant does.
+      return at(
+        /pattern/i.test(issue.message)
+          ? 'This text does not have the form that is expected here.'
+          : `${capital(issue.message)}.`,
+      );
     case 'invalid_union': {
-      if ('discriminator' in issue && typeof issue.discriminator === 'string' && issue.errors.length === 0)
-        return at(`What kind this is cannot be told from "${issue.discriminator}".`);
+      const options = 'options' in issue && Array.isArray(issue.options) ? issue.options : literalsOf(issue.errors);
+      if (options.length > 0) return at(oneOf(options, wanted));
+      const kinds = kindsOf(issue.errors);
+      if (kinds) {
+        const field = [...keys, kinds.field];
+        const said =
+          valueIn(data, field) === undefined
+            ? `"${kinds.field}" is missing: one of ${kinds.values.join(', ')} was expected.`
+            : oneOf(kinds.values, () => undefined);
+        return [{ path: field.join('/'), where: placeInWords(data, field), message: said }];
+      }
       const inner =
         issue.errors[0]?.map((each) => ({ ...each, path: [...issue.path, ...each.path] }) as z.core.$ZodIssue) ?? [];
       return inner.length > 0 && issue.errors.length === 1
-        ? inner.flatMap(describe)
-        : at('This is none of the values that can stand here.');
+        ? inner.flatMap((each) => describe(each, data))
+        : at(wanted('a value') ?? 'This is none of the values that can stand here.');
     }
     case 'custom':
       return at(`${capital(issue.message)}.`);
@@ -142,10 +209,39 @@ function describe(issue: z.core.$ZodIssue): FieldError[] {
   }
 }
 
-function bound(issue: { origin: string }, word: string, limit: number | bigint): string {
+function oneOf(values: readonly unknown[], wanted: (what: string) => string | undefined): string {
+  const list = values.map(String).join(', ');
+  return wanted(`one of ${list}`) ?? `This should be one of: ${list}.`;
+}
+
+/** The values of a union in which each branch is one. */
+function literalsOf(branches: readonly (readonly z.core.$ZodIssue[])[]): unknown[] {
+  const values = branches.map(([only, more]) => (only?.code === 'invalid_value' && !more ? only.values : undefined));
+  return values.every((each) => each !== undefined) ? values.flat() : [];
+}
+
+/** What a field may say in a union whose branches are told apart by it; undefined where they are told apart otherwise. */
+function kindsOf(
+  branches: readonly (readonly z.core.$ZodIssue[])[],
+): { readonly field: string; readonly values: readonly unknown[] } | undefined {
+  const told = branches.flatMap((issues) => {
+    const found = issues.find(
+      ({ code, path }) => path.length === 1 && (code === 'invalid_union' || code === 'invalid_value'),
+    );
+    if (!found) return [];
+    const values =
+      found.code === 'invalid_value' ? found.values : 'options' in found ? (found.options as readonly unknown[]) : [];
+    return values.length > 0 ? [{ field: String(found.path[0]), values }] : [];
+  });
+  const [first] = told;
+  if (!first || told.length < branches.length || told.some(({ field }) => field !== first.field)) return undefined;
+  return { field: first.field, values: told.flatMap(({ values }) => values) };
+}
+
+function bound(issue: { origin: string }, word: string, limit: number | bigint, unit: string): string {
   if (issue.origin === 'string') return `This text should have ${word} ${limit} characters.`;
   if (issue.origin === 'array') return `This list should have ${word} ${limit} entries.`;
-  return `This should be ${word} ${limit}.`;
+  return `This should be ${word} ${limit}${unit}.`;
 }
 
 function limitOf({ origin }: { origin: string }, least: boolean, value: number | bigint): Pick<FieldError, 'limit'> {

@@ -95,6 +95,55 @@ test('a front that stands lower or deeper than its neighbour does not meet it', 
   assert.equal(between({ settings: touching }, { depth: 400, settings: touching }, rule).length, 0);
 });
 
+test('hanging ones are compared where they hang: a low one meets only what is level with it', () => {
+  const touching: Settings = { fronts: { reveal: { left: 0, right: 0 } } };
+  const low: CabinetDecisions = { from: 'wall', height: 300, settings: touching };
+  const high = (upper: 'drawer' | 'open'): CabinetDecisions => ({
+    from: 'wall',
+    height: 720,
+    settings: touching,
+    parts: [
+      {
+        id: 'o1',
+        size: { rule: 'fixed', mm: 330 },
+        fill: upper === 'open' ? { kind: 'open', shelves: 0 } : { kind: 'drawer' },
+      },
+      { id: 'o2', size: share, fill: upper === 'open' ? { kind: 'drawer' } : { kind: 'open', shelves: 0 } },
+    ],
+  });
+  const rule = 'fronts/neighbours-meet';
+  for (const [left, right] of [
+    [high('drawer'), low],
+    [low, high('drawer')],
+  ] as const)
+    assert.equal(between(left, right, rule).length, 1, 'its front is beside the upper one');
+  for (const [left, right] of [
+    [high('open'), low],
+    [low, high('open')],
+  ] as const)
+    assert.equal(between(left, right, rule).length, 0, 'beside the open bay stands no front');
+});
+
+test('of several fronts at a joint the pair that lacks most is told, whatever the fronts are called', () => {
+  const rule = 'fronts/neighbours-meet';
+  const thick = (parts: NonNullable<CabinetDecisions['parts']>): CabinetDecisions => ({
+    measured: { front18: 22 },
+    settings: { fronts: { reveal: { left: 1.5, right: 1.5 } } },
+    parts,
+  });
+  const door = (id: string, hinged: 'left' | 'right') => ({
+    id,
+    size: share,
+    fill: { kind: 'door' as const, hinged, shelves: 0 },
+  });
+  const drawer = (id: string) => ({ id, size: share, fill: { kind: 'drawer' as const } });
+  const [found] = between(thick([drawer('a'), door('b', 'right')]), thick([drawer('a'), door('b', 'left')]), rule);
+  assert.deepEqual(found?.parts, ['door/b'], 'the doors below, not the drawers above');
+  // The door of the same name hangs on the far side in both: nothing at the joint turns.
+  const away = between(thick([door('a', 'left'), drawer('b')]), thick([drawer('b'), door('a', 'right')]), rule);
+  assert.deepEqual(away, []);
+});
+
 test('a wide door meets the pull beside it, the same door stopped sooner does not', () => {
   const right = (settings: Settings): CabinetDecisions => ({
     settings,

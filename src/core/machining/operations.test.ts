@@ -2,11 +2,11 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { buildable } from '../../../tests/generator/buildable.js';
 import { jobWith } from '../../../tests/support/cabinets.js';
-import { type Part, sizeOf } from '../parts/index.js';
+import { type Part, partNames, sizeOf } from '../parts/index.js';
 import { solve } from '../solve.js';
 import type { Cut, Outline, Space } from './definition.js';
 import { cutsOf } from './index.js';
-import { footprintOf, type Operation, type OperationKind, outlineOf, spacesOf } from './operations/index.js';
+import { footprintOf, type Operation, type OperationKind, outlineOf, rowOf, spacesOf } from './operations/index.js';
 
 /**
  * Every kind of operation says four times where it is: for clearances, as what it takes out, as it is drawn and as its
@@ -102,6 +102,21 @@ test('an operation is drawn where it is, from its own face unless it goes throug
         assert.ok(Math.abs(high - low - operation.depth.mm) < 1e-6, `${what}: ${high - low} deep`);
     }
   }
+});
+
+test('a cut across the grain is a dado, along it a groove, and every row says what it is measured from', () => {
+  const seen = new Set<string>();
+  for (const { part, operation } of found) {
+    const row = rowOf(operation, partNames(part));
+    if (operation.kind === 'groove') assert.equal(row.what, operation.along === 'width' ? 'Dado' : 'Groove');
+    seen.add(row.what);
+    assert.equal(row.reason, operation.reason);
+    if ('positions' in operation) assert.equal(row.positions, operation.positions);
+    if ('offset' in operation && row.offset) assert.equal(row.offset, operation.offset);
+    if ('from' in operation) assert.ok(row.where.includes(`${partNames(part).edge(operation.from)} edge`), row.where);
+  }
+  for (const what of ['Dado', 'Groove', 'Rabbet', 'Holes', 'Through holes', 'Edge holes', 'Slots', 'Mortises'])
+    assert.ok(seen.has(what), what);
 });
 
 test('a line of holes lies its offset from its edge, each hole at its place along it', () => {

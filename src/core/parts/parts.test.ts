@@ -60,6 +60,34 @@ test("a part is mirrored when its axes turn the other way round than the cabinet
   );
 });
 
+test('opposite edges have opposite names, the far one that of the way the part runs', () => {
+  const opposite: Record<string, string> = {
+    left: 'right',
+    right: 'left',
+    front: 'rear',
+    rear: 'front',
+    top: 'bottom',
+    bottom: 'top',
+  };
+  const far: Record<Axis, string> = {
+    '+x': 'right',
+    '-x': 'left',
+    '+y': 'rear',
+    '-y': 'front',
+    '+z': 'top',
+    '-z': 'bottom',
+  };
+  fc.assert(
+    fc.property(placements, (placement) => {
+      for (const way of ['u', 'v'] as const) {
+        assert.equal(edgeName(placement, `${way}1`), far[placement[way]]);
+        assert.equal(edgeName(placement, `${way}0`), opposite[far[placement[way]]]);
+      }
+    }),
+    { numRuns: 300 },
+  );
+});
+
 test('edges are called by where they stand', () => {
   const solved = solveWith({});
   for (const hand of ['left', 'right']) {

@@ -6,7 +6,7 @@ import {
   neighbourShift,
   settingPath,
 } from '../../findings/index.js';
-import { frontName } from '../../fronts/index.js';
+import { type Front, frontName } from '../../fronts/index.js';
 import { fixedTo, obstaclesOf, swingContact } from '../../motions/index.js';
 import { capital } from '../../words.js';
 
@@ -22,35 +22,33 @@ function shifted(
   };
 }
 
-/** The nearest pair of fronts across the joint, at one height and in one plane: they overlap, or cannot turn. */
+/** The pair of fronts across the joint, at one height and in one plane, that lacks most: they overlap, or cannot turn. */
 const meetingFronts: NeighbourRule = { id: 'fronts/neighbours-meet', check: shifted(fronts) };
 
+interface Meeting {
+  readonly one: Front;
+  readonly other: Front;
+  readonly gap: number;
+  /** What both have to have to turn. */
+  readonly needed: number;
+}
+
 function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm: number) => string): NeighbourDraft[] {
-  let nearest: { gap: number; a: number; b: number } | undefined;
-  left.fronts.forEach((one, a) => {
-    right.fronts.forEach((other, b) => {
+  let worst: Meeting | undefined;
+  const lacks = ({ gap, needed }: Meeting) => Math.max(needed, LEAST_BETWEEN) - gap;
+  for (const one of left.fronts)
+    for (const other of right.fronts) {
       const [low, high] = [other.v.low.mm + shift.z, other.v.high.mm + shift.z];
       const level = low < one.v.high.mm - 1 && high > one.v.low.mm + 1;
       const [front, back] = [other.extent.min[1] + shift.y, other.extent.max[1] + shift.y];
       const inPlane = front < one.extent.max[1] - 1 && back > one.extent.min[1] + 1;
-      if (!level || !inPlane) return;
+      if (!level || !inPlane) continue;
       const gap = other.h.low.mm + shift.x - one.h.high.mm;
-      if (!nearest || gap < nearest.gap) nearest = { gap, a, b };
-    });
-  });
-  if (!nearest) return [];
-  const { gap, a, b } = nearest;
-  const [one, other] = [left.fronts[a], right.fronts[b]];
-  if (!one || !other) return [];
-  const needs = [left, right].flatMap(({ motions }, side) =>
-    motions.flatMap(({ front, plan, needsBeside }) =>
-      (front === one.key || front === other.key) && plan.hand === (side === 0 ? -1 : 1) && needsBeside !== undefined
-        ? [needsBeside]
-        : [],
-    ),
-  );
-  const needed = needs.reduce((sum, need) => sum + need, 0);
-  if (gap >= Math.max(needed, LEAST_BETWEEN) - 1e-6) return [];
+      const meeting = { one, other, gap, needed: neededBy(left, one, -1) + neededBy(right, other, 1) };
+      if (!worst || lacks(meeting) > lacks(worst)) worst = meeting;
+    }
+  if (!worst || lacks(worst) <= 1e-6) return [];
+  const { one, other, gap, needed } = worst;
   const path = settingPath(left, 'fronts/reveal/right');
   return [
     {
@@ -75,6 +73,12 @@ function fronts(left: BuiltCabinet, right: BuiltCabinet, shift: Shift, show: (mm
       ],
     },
   ];
+}
+
+/** What a front needs beside its edge at the joint to turn (mm); nothing where it is hung on its other side. */
+function neededBy({ motions }: BuiltCabinet, { key }: Front, hand: 1 | -1): number {
+  const turn = motions.find(({ front, plan }) => front === key && plan.hand === hand);
+  return turn?.needsBeside ?? 0;
 }
 
 /** Fronts of two cabinets come no nearer than this (mm). */

@@ -1,0 +1,135 @@
+import { startingHardware } from '../fitted/index.js';
+import { startingGraduation, subjectOf } from '../job/index.js';
+import { parseLength } from '../units/index.js';
+import { newJob } from './defaults.js';
+import { JOB_VERSION } from './document.js';
+import { type SettingPath, settingLeaf } from './settings.js';
+
+/**
+ * A job file as somebody writes it with an editor: what it leaves out is what a new job starts with, and a length may be
+ * a text with its unit. A file that Alcove wrote leaves nothing out and is not touched.
+ */
+type Data = Record<string, unknown>;
+
+const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function unitOf({ display }: Data): 'mm' | 'in' {
+  return isData(display) && display.unit === 'in' ? 'in' : 'mm';
+}
+
+/** Puts in what a file by hand leaves out; what it says stays as it is. */
+export function withLeftOut(data: Data): Data {
+  const unit = unitOf(data);
+  const start = newJob('New job', unit === 'in' ? 'inch' : 'metric');
+  const { version = JOB_VERSION, name = start.name, note = '', room, standards, display } = data;
+  return {
+    ...data,
+    version,
+    name,
+    note,
+    display: isData(display) ? { ...start.display, ...display } : (display ?? start.display),
+    room: isData(room) ? { ...start.room, ...room } : (room ?? start.room),
+    standards: isData(standards) ? { ...start.standards, ...standards } : (standards ?? start.standards),
+    house: data.house ?? start.house,
+    materials: data.materials ?? start.materials,
+    hardware: data.hardware ?? startingHardware(),
+    cabinets: Array.isArray(data.cabinets)
+      ? data.cabinets.map((cabinet) => wholeCabinet(cabinet, unit))
+      : (data.cabinets ?? []),
+  };
+}
+
+function wholeCabinet(cabinet: unknown, unit: 'mm' | 'in'): unknown {
+  if (!isData(cabinet)) return cabinet;
+  const { leftNeighbour = null, settings = {}, face } = cabinet;
+  return { ...cabinet, leftNeighbour, settings, face: wholeSplit(face, unit) };
+}
+
+/** A split needs its graduation only where something is graduated. */
+function wholeSplit(split: unknown, unit: 'mm' | 'in'): unknown {
+  if (!isData(split) || !Array.isArray(split.parts)) return split;
+  const { graduation = startingGraduation('arithmetic', unit) } = split;
+  const parts = split.parts.map((part: unknown) =>
+    isData(part) && isData(part.fill) && 'parts' in part.fill ? { ...part, fill: wholeSplit(part.fill, unit) } : part,
+  );
+  return { ...split, graduation, parts };
+}
+
+/** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */
+const LENGTHS = new Set('width height depth length mm finished step ceiling doorway nominal readings'.split(' '));
+
+/** True for a place of the document where a number is a length. */
+export function isLength(path: readonly (string | number)[]): boolean {
+  const subject = subjectOf(path.join('/'));
+  if (subject.kind === 'setting') return settingLeaf(subject.setting as SettingPath)?.measure === 'mm';
+  const last = path.filter((key): key is string => typeof key === 'string').at(-1);
+  return last !== undefined && LENGTHS.has(last);
+}
+
+export type LengthRead = { readonly ok: true; readonly mm: number } | { readonly ok: false; readonly message: string };
+
+/**
+ * The length that is written as a text at a place of a document ("23 3/4 in"; without a unit, in that of the job);
+ * undefined where no length belongs or no text stands.
+ */
+export function lengthAt(data: unknown, path: readonly (string | number)[]): LengthRead | undefined {
+  const text = valueIn(data, path);
+  if (typeof text !== 'string' || !isLength(path)) return undefined;
+  const read = parseLength(text, { unit: isData(data) ? unitOf(data) : 'mm' });
+  return read.ok ? { ok: true, mm: read.mm } : { ok: false, message: `"${text}" is not a length. ${read.message}` };
+}
+
+/** What stands at a place of a document. */
+export function valueIn(data: unknown, path: readonly (string | number)[]): unknown {
+  return path.reduce<unknown>(
+    (node, key) => (typeof node === 'object' && node !== null ? (node as Data)[key] : undefined),
+    data,
+  );
+}
+
+/** A copy of a document with a number put in at a place. */
+export function withNumber(data: unknown, path: readonly (string | number)[], value: number): unknown {
+  const [key, ...rest] = path;
+  if (key === undefined) return value;
+  const copy: unknown[] | Data = Array.isArray(data) ? [...data] : { ...(data as Data) };
+  (copy as Data)[key] = withNumber((data as Data)[key], rest, value);
+  return copy;
+}
+
+/** What one entry of a list is called. */
+const ONE: Readonly<Record<string, string>> = {
+  cabinets: 'cabinet',
+  parts: 'opening',
+  materials: 'material',
+  readings: 'reading',
+  hinges: 'hinge',
+  pulls: 'pull',
+  catches: 'catch',
+  shelvesAt: 'shelf',
+  hingesAt: 'hinge',
+};
+
+/**
+ * A place of a document in words: "cabinet 3, opening o2, fill/shelves". A cabinet goes by its number, anything else in a
+ * list by its id, or by its place where it has none.
+ */
+export function placeInWords(data: unknown, path: readonly (string | number)[]): string {
+  const words: string[] = [];
+  let fields: string[] = [];
+  path.forEach((key, at) => {
+    const list = path[at - 1];
+    const within = valueIn(data, path.slice(0, at));
+    if (!Array.isArray(within) || typeof list !== 'string') {
+      fields.push(String(key));
+      return;
+    }
+    fields.pop();
+    if (fields.length > 0) words.push(fields.join('/'));
+    fields = [];
+    const entry = within[Number(key)];
+    const name = isData(entry) ? (entry.number ?? entry.id) : undefined;
+    words.push(`${ONE[list] ?? `${list} entry`} ${typeof name === 'string' ? name : Number(key) + 1}`);
+  });
+  if (fields.length > 0) words.push(fields.join('/'));
+  return words.join(', ');
+}
