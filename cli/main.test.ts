@@ -27,6 +27,32 @@ test('cutlist prints text or CSV in either unit', () => {
   assert.match(alcove('cutlist', DEMO, '--csv', '--unit', 'in').stdout, /cut length \(in\)/);
 });
 
+test('new prints a job that solves, settings lists them, and a file by hand is told all that is wrong with it', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'alcove-cli-'));
+  const file = join(folder, 'new.json');
+  for (const args of [[], ['--unit', 'in', '--from', 'wall'], ['--from', 'tall']]) {
+    writeFileSync(file, alcove('new', ...args).stdout);
+    const { status, stdout } = alcove('solve', file);
+    assert.equal(status, 0, args.join(' '));
+    const { findings } = JSON.parse(stdout);
+    assert.deepEqual(
+      findings.filter(({ severity }: { severity: string }) => severity === 'stop'),
+      [],
+    );
+  }
+  assert.match(alcove('settings', '--unit', 'in').stdout, /toe\/height = 4 1\/2 in/);
+  assert.match(alcove('settings', '--page').stdout, /^# Settings/);
+  const job = JSON.parse(alcove('new').stdout);
+  job.cabinets[0].number = '12';
+  job.cabinets[0].size.width = 'broad';
+  job.cabinets[0].kind = 'low';
+  writeFileSync(file, JSON.stringify(job));
+  const { status, stderr } = alcove('cutlist', file);
+  assert.equal(status, 2);
+  assert.match(stderr, /cabinet 12, size\/width: "broad" is not a length/);
+  assert.match(stderr, /cabinet 12, kind: This should be one of: base, wall, tall/);
+});
+
 test('a bad call or a bad file ends with code 2 and a plain sentence', () => {
   const folder = mkdtempSync(join(tmpdir(), 'alcove-cli-'));
   const bad = join(folder, 'bad.json');
@@ -39,6 +65,9 @@ test('a bad call or a bad file ends with code 2 and a plain sentence', () => {
     [['cutlist', DEMO, '--unit', 'ell'], /mm or in/],
     [['cutlist', DEMO, '--csv', '--text'], /one of/],
     [['solve', DEMO, '--louder'], /louder/],
+    [['new', '--from', 'shed'], /one of base, wall, tall, open/],
+    [['new', DEMO], /takes no file/],
+    [['settings', '--unit', 'ell'], /mm or in/],
   ];
   for (const [args, words] of table) {
     const { status, stderr, stdout } = alcove(...args);

@@ -23,7 +23,8 @@ alcove settings [--unit mm|in] [--page]
     Lists every setting: what it is, what may stand there, what a new job starts with. --page prints the documentation.
 
 alcove solve JOB.json [--tape]
-    Prints everything computed from the job as JSON: cabinets, parts, machining, fronts, findings.
+    Prints everything computed from the job as JSON (docs/result-format.md): cabinets, parts, machining, fronts, findings
+    with the acts that settle them.
     --tape adds the derivation of every number.
 
 alcove cutlist JOB.json [--csv | --text] [--unit in|mm]
@@ -66,7 +67,8 @@ function dispatch(args: readonly string[]): string {
   if (file === undefined) throw new Misuse(`${command} needs the name of a job file.`);
   if (rest.length > 0) throw new Misuse(`${command} takes one job file; "${rest[0]}" is one too many.`);
   const job = readFile(file);
-  if (command === 'solve') return `${stableJson(presentJob(solve(job), { tape: values.tape ?? false }), 2)}\n`;
+  if (command === 'solve')
+    return `${stableJson(presentJob(solve(job), { tape: values.tape ?? false, fixes: true }), 2)}\n`;
   if (values.csv && values.text) throw new Misuse('choose one of --csv and --text.');
   const style: LengthStyle = values.unit ? { ...job.display, unit: values.unit } : job.display;
   return values.csv ? cutListCsv(solve(job), style) : cutListText(solve(job), style);

@@ -72,7 +72,16 @@ test('an address names one number of a cabinet, and the sizes and edges of every
         ['bottom', 'front', 'left', 'rear', 'right', 'top'].map((name) => `${key}.${name}`),
       );
     }
-    for (const name of ['insideWidth', 'sideDepth', 'clearHeight', 'clearDepth', 'bottomTop', 'faceHeight'] as const)
+    for (const name of [
+      'beyondLeft',
+      'beyondRight',
+      'insideWidth',
+      'sideDepth',
+      'clearHeight',
+      'clearDepth',
+      'bottomTop',
+      'faceHeight',
+    ] as const)
       assert.equal(box[name].address, `box.${name}`);
   }
 });

@@ -138,8 +138,8 @@ function sorted(lines: string[]): string[] {
   return lines.sort();
 }
 
-/** Kinds of hardware younger than the frozen day, where none is fitted. */
-function withoutYounger({ catches, ...rest }: Data): Data {
+/** What is said of a cabinet since the frozen day: balanced heights, and kinds of hardware where none is fitted. */
+function withoutYounger({ catches, balanced: _balanced, ...rest }: Data): Data {
   return Array.isArray(catches) && catches.length === 0 ? rest : { catches, ...rest };
 }
 

@@ -1,6 +1,8 @@
 import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { buildable } from '../../../tests/generator/buildable.js';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { Cabinet } from '../document/index.js';
 import { solve } from '../solve.js';
@@ -71,4 +73,48 @@ test('a summary counts what is open and draws the cabinet', () => {
   );
   assert.ok(stops >= 1 && warnings >= 1);
   assert.equal(thumbnail.width, 2600);
+});
+
+test('every field of a result stands on its page of the documentation', () => {
+  const page = new Set(
+    [...readFileSync('docs/result-format.md', 'utf8').matchAll(/[`"]([A-Za-z]+)[`"]/g)].map(([, word]) => word),
+  );
+  const missing = new Set<string>();
+  const walk = (value: unknown): void => {
+    if (Array.isArray(value)) for (const entry of value) walk(entry);
+    else if (typeof value === 'object' && value !== null)
+      for (const [key, entry] of Object.entries(value)) {
+        // The ids of derivations are no fields.
+        if (!/^d\d+$/.test(key) && !page.has(key)) missing.add(key);
+        walk(entry);
+      }
+  };
+  for (let seed = 0; seed < 60; seed += 1)
+    walk(presentJob(solve(jobWith(buildable(seed).decisions)), { tape: seed % 20 === 0 }));
+  const tight = jobWith({
+    settings: { fronts: { grainRuns: 'columns' }, catches: { doors: 'ostrel-magnet' } },
+    width: 2600,
+  });
+  walk(presentJob(solve(tight), { fixes: true }));
+  assert.deepEqual([...missing], []);
+});
+
+test('alike parts each say where they stand, a finding where it is and what settles it', () => {
+  const solved = solve(jobWith({ from: 'tall', settings: { ends: { left: 'exposed' } } }));
+  const { cabinets, findings } = presentJob(solved, { fixes: true });
+  const nailers = cabinets[0]?.parts.find(({ name }) => name === 'Nailer');
+  assert.equal(nailers?.quantity, 3);
+  const levels = nailers?.pieces.map(({ placement }) => placement.origin[2]) ?? [];
+  assert.equal(new Set(levels).size, 3, `${levels}`);
+  for (const { rows } of solved.cabinets)
+    for (const [at, row] of rows.entries())
+      assert.deepEqual(
+        cabinets[0]?.parts[at]?.pieces.map(({ key }) => key),
+        row.keys,
+      );
+  assert.ok(findings.length > 0 && findings.every(({ id }) => solved.findings.some((each) => each.id === id)));
+  const fixed = findings.find((finding) => 'fixes' in finding && (finding.fixes?.length ?? 0) > 0);
+  assert.ok(fixed && 'fixes' in fixed && fixed.fixes?.[0]?.label);
+  const { now = 0, below = 0, above = 0 } = cabinets[0]?.balanced ?? {};
+  assert.ok(now > 0 && below <= now && now <= above, `${below}, ${now}, ${above}`);
 });

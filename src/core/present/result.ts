@@ -1,3 +1,4 @@
+import { balanceOf } from '../acts/index.js';
 import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
 import { drawerBoxes } from '../drawers/index.js';
 import type { Finding } from '../findings/index.js';
@@ -7,12 +8,14 @@ import { grainGroups } from '../fronts/index.js';
 import type { Rectangle } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Edge, edgeName, type Part } from '../parts/index.js';
-import type { SolvedCabinet, SolvedJob } from '../solve.js';
+import { fixesFor, type SolvedCabinet, type SolvedJob } from '../solve.js';
 import { formatMm } from '../units/index.js';
 
 export interface PresentOptions {
   /** Adds every derivation, as a table that sizes refer to by id. */
   readonly tape?: boolean;
+  /** Adds to every finding the acts that settle it; each is tried on a copy, which takes a solve. */
+  readonly fixes?: boolean;
 }
 
 /**
@@ -33,7 +36,10 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
     job: solved.job.name,
     unit: 'mm',
     cabinets,
-    findings: solved.findings.map((finding) => presentFinding(finding, size)),
+    findings: solved.findings.map((finding) => ({
+      ...presentFinding(finding, size),
+      ...(options.fixes ? { fixes: fixesFor(solved, finding.id) } : {}),
+    })),
     ...(table ? { derivations: table.entries } : {}),
   };
 }
@@ -41,7 +47,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
 type Size = (dim: Dim) => number | { mm: number; tape: string };
 
 function presentCabinet(solved: SolvedCabinet, size: Size) {
-  const { cabinet, resolved, box, face, fronts, rows, fitted, bays, fittings } = solved;
+  const { cabinet, resolved, box, face, fronts, parts, rows, fitted, bays, fittings } = solved;
   const { bottomUnder, topOver, engagement, ...sizes } = box;
   const spans = ({ h, v }: Rectangle) => ({
     left: size(h.low),
@@ -50,6 +56,8 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
     height: size(v.size),
   });
   const framed = resolved.settings.frame.fitted.value === 'fitted';
+  const pieces = new Map(parts.map(({ key, placement, note }) => [key, { key, placement, ...(note ? { note } : {}) }]));
+  const balance = balanceOf(solved);
   return {
     id: cabinet.id,
     number: cabinet.number,
@@ -84,7 +92,14 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       weight: size(front.weight),
       ...(front.overlay ? { overlay: size(front.overlay) } : {}),
     })),
-    parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
+    parts: rows.map(({ mark, quantity, keys, part }) => ({
+      mark,
+      quantity,
+      keys,
+      ...presentPart(part, size),
+      // Alike parts stand in different places: each says its own.
+      pieces: keys.flatMap((key) => pieces.get(key) ?? []),
+    })),
     ...presentFitted(fitted, size),
     shelves: bays.flatMap(({ cell, places }) =>
       places.map(({ underside, hole }, at) => ({
@@ -106,6 +121,8 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       }),
     ),
     fittings,
+    // What side length near this one makes both ends of the pin grid alike.
+    ...(balance ? { balanced: mappedNumbers(balance) } : {}),
   };
 }
 
@@ -114,6 +131,10 @@ function presentFitted(fitted: Fitted, size: Size): Record<string, unknown> {
   return Object.fromEntries(
     allKinds.flatMap(({ id, present }) => (present ? [[id, present(fitted[id as keyof Fitted] as never, size)]] : [])),
   );
+}
+
+function mappedNumbers(numbers: object): Record<string, number> {
+  return Object.fromEntries(Object.entries(numbers).map(([key, value]) => [key, roundForExport(value as number)]));
 }
 
 function mapped(sizes: Record<string, Dim>, size: Size) {
@@ -152,8 +173,9 @@ function presentOperation(operation: Operation, part: Part, size: Size): unknown
 }
 
 function presentFinding(finding: Finding, size: Size) {
-  const { rule, severity, cabinetId, what, why, parts, settings } = finding;
+  const { id, rule, severity, cabinetId, what, why, parts, settings, at } = finding;
   return {
+    id,
     rule,
     severity,
     cabinet: cabinetId,
@@ -162,5 +184,7 @@ function presentFinding(finding: Finding, size: Size) {
     numbers: finding.numbers.map((dim) => ({ label: dim.label, value: size(dim) })),
     parts,
     settings,
+    // On its first part, along the length and the width.
+    ...(at ? { at: { u: roundForExport(at.u), v: roundForExport(at.v) } } : {}),
   };
 }
