@@ -57,7 +57,7 @@ export function JobsView({ jobs: first }: { jobs: readonly JobSummary[] }) {
         </p>
       )}
       {problem && (
-        <p role="alert" className="mb-3 bg-finding-pale px-3 py-1.5 font-semibold text-finding">
+        <p role="alert" className="mb-3 whitespace-pre-line bg-finding-pale px-3 py-1.5 text-finding first-line:font-semibold">
           {problem}
         </p>
       )}
