@@ -57,7 +57,10 @@ export function JobsView({ jobs: first }: { jobs: readonly JobSummary[] }) {
         </p>
       )}
       {problem && (
-        <p role="alert" className="mb-3 whitespace-pre-line bg-finding-pale px-3 py-1.5 text-finding first-line:font-semibold">
+        <p
+          role="alert"
+          className="mb-3 whitespace-pre-line bg-finding-pale px-3 py-1.5 text-finding first-line:font-semibold"
+        >
           {problem}
         </p>
       )}
