@@ -120,6 +120,7 @@ await Promise.all(
     for (let mutant = waiting.pop(); mutant; mutant = waiting.pop()) {
       const killed = await judge(copy, mutant);
       judged += 1;
+      if (judged % 25 === 0) console.log(`${judged} judged, ${judged - survived.length} noticed`);
       if (!killed) {
         survived.push(mutant);
         console.log(

@@ -157,4 +157,14 @@ test('a wide door meets the pull beside it, the same door stopped sooner does no
   const stop = Number(/at (\d+) degrees/.exec(found?.what ?? '')?.[1]);
   assert.equal(between(right({ hinges: { opening: 160, stopAt: stop } }), beside, rule).length, 0);
   assert.equal(between(right({ hinges: { opening: 160 } }), right({ pulls: { doors: 'none' } }), rule).length, 0);
+  // A limiter is offered where what it leaves is still of use.
+  assert.ok(stop >= 60);
+  assert.deepEqual(
+    found?.proposed.map(({ label }) => label),
+    [`Stop the doors at ${stop} degrees`],
+  );
+  assert.deepEqual(
+    found?.proposed[0]?.edits.map((edit) => 'value' in edit && edit.value),
+    [stop],
+  );
 });
