@@ -94,6 +94,61 @@ test('the hinge corner shows the upright, the door shut and open, the cup and th
     assert.ok(Math.abs(Math.abs(item.to - item.from) - Math.abs(item.dim.mm)) < 0.01, item.id);
 });
 
+/** The box round some points of a corner. */
+const round = (points: readonly { h: number; v: number }[]) => ({
+  left: Math.min(...points.map(({ h }) => h)),
+  right: Math.max(...points.map(({ h }) => h)),
+  front: Math.min(...points.map(({ v }) => v)),
+  rear: Math.max(...points.map(({ v }) => v)),
+});
+const metalOf = ({ items }: ReturnType<typeof corner>['drawing']) =>
+  items.flatMap((item) => (item.kind === 'region' && item.tint === 'machining' ? [round([item.from, item.to])] : []));
+
+test('in the corner the cup lies in the door, the plate on the upright, and the arm goes from one to the other', () => {
+  for (const hinged of ['left', 'right'] as const) {
+    const { door, drawing } = corner(pairOfDoors(0), hinged);
+    assert.ok(door.chosen?.kind === 'concealed');
+    const { profile, plate: step } = door.chosen;
+    const thick = door.bored?.thickness.mm ?? 0;
+    const [cup, plate] = metalOf(drawing);
+    const arm = drawing.items.find((item) => item.kind === 'shape' && item.tint === 'machining');
+    assert.ok(cup && plate && arm?.kind === 'shape');
+    assert.ok(Math.abs(cup.rear - thick) < 0.01, 'the cup is in the back');
+    assert.ok(Math.abs(cup.rear - cup.front - profile.cup.depth) < 0.01, 'as deep as it is');
+    assert.ok(Math.abs(plate.left) < 0.01 && plate.right >= step, 'the plate on the face of the upright');
+    const holes = thick + profile.plate.setback;
+    assert.ok(plate.front < holes && plate.rear > holes, 'its holes within it');
+    const way = round(arm.points);
+    const ends = round(arm.points.filter(({ v }) => Math.abs(v - thick) < 0.01));
+    assert.ok(Math.abs(way.front - thick) < 0.01, 'the arm begins at the back of the door');
+    assert.ok(ends.left > cup.left && ends.right < cup.right, 'out of the cup');
+    assert.ok(Math.abs((ends.left + ends.right) / 2 - (cup.left + cup.right) / 2) < 2, 'about its middle');
+    assert.ok(way.left >= plate.left && way.left <= plate.right + 0.01, 'onto the plate');
+    assert.ok(way.rear > holes && way.rear < plate.rear, 'over its holes, not beyond it');
+    for (const { h, v } of arm.points) assert.ok(h >= 0 && v >= thick - 0.01, `in no wood: ${h}, ${v}`);
+  }
+});
+
+test('in the corner of a butt each leaf is let in by its mortise, from the face to as far as it is wide', () => {
+  for (const hinged of ['left', 'right'] as const) {
+    const settings = { school: 'faceFrame' as const, fronts: { fit: 'inset' as const, gap: 2 } };
+    const { door, drawing } = corner({ ...pairOfDoors(0), settings }, hinged);
+    assert.ok(door.chosen?.kind === 'leaf' && door.chosen.mortise > 0);
+    const { mortise, profile } = door.chosen;
+    const leaves = metalOf(drawing).sort((a, b) => a.left - b.left);
+    const [inUpright, inDoor] = leaves;
+    assert.ok(inUpright && inDoor && leaves.length === 2);
+    // The upright ends at 0, the door begins a gap of 2 beyond it.
+    assert.ok(Math.abs(inUpright.left + mortise) < 0.01, `into the upright to ${inUpright.left}`);
+    assert.ok(Math.abs(inDoor.right - 2 - mortise) < 0.01, `into the door to ${inDoor.right}`);
+    assert.ok(inUpright.right <= 1.01 && inDoor.left >= 0.99, 'each to the middle of the gap at most');
+    for (const { front, rear } of leaves) {
+      assert.ok(Math.abs(front) < 0.01, 'from the face');
+      assert.ok(Math.abs(rear - front - profile.leaf.width) < 0.01, 'as far as it is wide');
+    }
+  }
+});
+
 test('hung on the other side the corner is the same drawing', () => {
   const [left, right] = [corner(pairOfDoors(0), 'left').drawing, corner(pairOfDoors(0), 'right').drawing];
   const places = (drawing: typeof left) =>
