@@ -1,8 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { buildable } from '../../../tests/generator/buildable.js';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { type Cabinet, settingLeaves } from '../document/index.js';
+import { type SolvedCabinet, solve } from '../solve.js';
 import { drawChoice, drawPanel, drawSection, hasChoicePicture, laySheet, machiningTable } from './index.js';
 
 test('the side section shows back, nailer, stretchers and toe cut, and its numbers span what they say', () => {
@@ -147,4 +149,39 @@ test('faces are called what a shop calls them', () => {
     machiningTable(door).find(({ reason }) => reason.startsWith('cup: '))?.where ?? '',
     /^back, from the left edge/,
   );
+});
+
+test('an offset on a panel is drawn from the edge it is measured from to what it is the offset of', () => {
+  let offsets = 0;
+  for (let seed = 0; seed < 60; seed += 1) {
+    const solved = solve(jobWith(buildable(seed).decisions)).cabinets[0] as SolvedCabinet;
+    for (const part of solved.parts)
+      for (const face of [1, 2] as const) {
+        const { items, dimensions } = drawPanel(part, face, '', '', solved);
+        const drawn = (axis: 'h' | 'v') =>
+          items.flatMap((item) => {
+            if (item.kind === 'region') return [item.from[axis], item.to[axis]];
+            if (item.kind === 'hole') return [item.at[axis]];
+            return item.kind === 'line' || item.kind === 'shape' ? item.points.map((point) => point[axis]) : [];
+          });
+        for (const { id, side, from, to, dim } of dimensions) {
+          const what = `${part.key}, face ${face}, ${id}`;
+          assert.ok(Math.abs(to - from - dim.mm) < 0.01, `${what} spans ${to - from}, says ${dim.mm}`);
+          const upright = side === 'left' || side === 'right';
+          const full = (upright ? part.length : part.width).mm;
+          const atLow = Math.abs(from) < 0.01;
+          assert.ok(atLow || Math.abs(to - full) < 0.01, `${what} starts at no edge: ${from} to ${to} of ${full}`);
+          const [, at] = /^panel-(\d+)-\d$/.exec(id) ?? [];
+          if (at === undefined || dim.mm > full - 0.01) continue;
+          const end = atLow ? to : from;
+          const places = drawn(upright ? 'v' : 'h');
+          assert.ok(
+            places.some((place) => Math.abs(place - end) < 0.01),
+            `${what}: nothing is drawn at ${end}`,
+          );
+          offsets += 1;
+        }
+      }
+  }
+  assert.ok(offsets > 300, `${offsets} offsets`);
 });
