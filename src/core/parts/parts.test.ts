@@ -173,3 +173,21 @@ test('rows of one width stand from the longest down, and alike ones in the order
     }
   }
 });
+
+test('the totals of a material are the area off the saw, the band round it, and what the finished parts weigh', () => {
+  const { cabinets } = solve(jobWith({ settings: { banding: { frontThickness: 2 } } }));
+  const parts = cabinets.flatMap((each) => each.parts).filter(({ material }) => material.id === 'front18');
+  const group = cutListOf(solve(jobWith({ settings: { banding: { frontThickness: 2 } } }))).find(
+    ({ material }) => material.id === 'front18',
+  );
+  assert.ok(group && parts.length === 3);
+  let [area, weight, band] = [0, 0, 0];
+  for (const { length, width, cutLength, cutWidth, thickness, material } of parts) {
+    area += (cutLength.mm / 1000) * (cutWidth.mm / 1000);
+    weight += (length.mm / 1000) * (width.mm / 1000) * (thickness.mm / 1000) * material.density;
+    band += (2 * (length.mm + width.mm)) / 1000;
+  }
+  assert.ok(Math.abs(group.totals.area - area) < 1e-9);
+  assert.ok(Math.abs(group.totals.weight - weight) < 1e-9, `${group.totals.weight} kg, not ${weight}`);
+  assert.ok(Math.abs(group.totals.band - band) < 1e-9);
+});
