@@ -127,6 +127,26 @@ test('what Alcove writes is read as it is, and a file of an older version is not
   assert.ok(!old.ok && old.errors.some(({ path }) => path === 'house'));
 });
 
+test('a file of this version from before a school was there takes its standards up', () => {
+  const { house } = newJob('', 'metric');
+  const { traditional, ...known } = house.schools;
+  const job = read(file({ house: { ...house, schools: known } }, cabinet()));
+  assert.deepEqual(job.house.schools.traditional, traditional);
+});
+
+test('a thousand cabinets with every length as a text are read, and one wrong among them is named', () => {
+  const texts = { width: '600 mm', height: { from: 'overall', mm: '870 mm' }, depth: '580 mm' };
+  const settings = { toe: { height: '100' }, fronts: { gap: '3', reveal: { left: '1.5', right: '1.5', top: '3' } } };
+  const many = Array.from({ length: 1000 }, (_, at) =>
+    cabinet({ id: `c${at}`, number: `${at}`, size: texts, settings }),
+  );
+  assert.equal(read(file({}, ...many)).cabinets[999]?.size.width, 600);
+  many[700] = cabinet({ id: 'c700', number: '700', size: { ...texts, width: 'broad' } });
+  const lines = said(file({}, ...many));
+  assert.equal(lines.length, 1);
+  assert.match(lines[0] ?? '', /^cabinet 700, size\/width: "broad" is not a length/);
+});
+
 test('of very much wrong the first hundred are told, and how many more there are', () => {
   const many = Array.from({ length: 160 }, (_, at) => cabinet({ id: `c${at}`, number: `${at}`, kind: 'odd' }));
   const lines = said(file({}, ...many));

@@ -1,26 +1,22 @@
-import { startingHardware } from '../fitted/index.js';
-import { startingGraduation, subjectOf } from '../job/index.js';
-import { parseLength } from '../units/index.js';
+import { libraries, startingHardware } from '../fitted/index.js';
+import { houseSetFor, startingGraduation, subjectOf } from '../job/index.js';
+import { type LengthUnit, parseLength } from '../units/index.js';
+import { type Data, isData } from './data.js';
 import { newJob } from './defaults.js';
 import { JOB_VERSION } from './document.js';
 import { type SettingPath, settingLeaf } from './settings.js';
 
-/**
- * A job file as somebody writes it with an editor: what it leaves out is what a new job starts with, and a length may be
- * a text with its unit. A file that Alcove wrote leaves nothing out and is not touched.
- */
-type Data = Record<string, unknown>;
-
-const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
-
-function unitOf({ display }: Data): 'mm' | 'in' {
+function unitOf({ display }: Data): LengthUnit {
   return isData(display) && display.unit === 'in' ? 'in' : 'mm';
 }
 
-/** Puts in what a file by hand leaves out; what it says stays as it is. */
+/**
+ * A job file as somebody writes it with an editor leaves out what a new job starts with: it is put in, and what the file
+ * says stays as it is. A file that Alcove wrote leaves nothing out.
+ */
 export function withLeftOut(data: Data): Data {
   const unit = unitOf(data);
-  const start = newJob('New job', unit === 'in' ? 'inch' : 'metric');
+  const start = newJob('New job', houseSetFor(unit));
   const { version = JOB_VERSION, name = start.name, note = '', room, standards, display } = data;
   return {
     ...data,
@@ -39,14 +35,14 @@ export function withLeftOut(data: Data): Data {
   };
 }
 
-function wholeCabinet(cabinet: unknown, unit: 'mm' | 'in'): unknown {
+function wholeCabinet(cabinet: unknown, unit: LengthUnit): unknown {
   if (!isData(cabinet)) return cabinet;
   const { leftNeighbour = null, settings = {}, face } = cabinet;
   return { ...cabinet, leftNeighbour, settings, face: wholeSplit(face, unit) };
 }
 
 /** A split needs its graduation only where something is graduated. */
-function wholeSplit(split: unknown, unit: 'mm' | 'in'): unknown {
+function wholeSplit(split: unknown, unit: LengthUnit): unknown {
   if (!isData(split) || !Array.isArray(split.parts)) return split;
   const { graduation = startingGraduation('arithmetic', unit) } = split;
   const parts = split.parts.map((part: unknown) =>
@@ -87,26 +83,21 @@ export function valueIn(data: unknown, path: readonly (string | number)[]): unkn
   );
 }
 
-/** A copy of a document with a number put in at a place. */
-export function withNumber(data: unknown, path: readonly (string | number)[], value: number): unknown {
-  const [key, ...rest] = path;
-  if (key === undefined) return value;
-  const copy: unknown[] | Data = Array.isArray(data) ? [...data] : { ...(data as Data) };
-  (copy as Data)[key] = withNumber((data as Data)[key], rest, value);
-  return copy;
+/** Puts a number at a place of a document that has something there; in place. */
+export function putNumber(data: unknown, path: readonly (string | number)[], value: number): void {
+  const last = path.at(-1);
+  if (last !== undefined) (valueIn(data, path.slice(0, -1)) as Data)[last] = value;
 }
 
-/** What one entry of a list is called. */
+/** What one entry of a list is called; a profile as its kind says. */
 const ONE: Readonly<Record<string, string>> = {
   cabinets: 'cabinet',
   parts: 'opening',
   materials: 'material',
   readings: 'reading',
-  hinges: 'hinge',
-  pulls: 'pull',
-  catches: 'catch',
   shelvesAt: 'shelf',
   hingesAt: 'hinge',
+  ...Object.fromEntries(libraries.map(({ id, one }) => [id, one])),
 };
 
 /**

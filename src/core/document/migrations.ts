@@ -1,12 +1,12 @@
 import { withYoungerKinds } from '../fitted/index.js';
 import { type HouseSet, houseSetFor } from '../job/index.js';
+import { type Data, isData } from './data.js';
 import { JOB_VERSION } from './document.js';
 import { toVersion2 } from './migrations/2-schools.js';
 import { toVersion3 } from './migrations/3-hardware.js';
 import { toVersion4 } from './migrations/4-places.js';
 import { fillSchools, fillYounger } from './settings.js';
 
-export type Data = Record<string, unknown>;
 export type Migration = (data: Data) => Data;
 
 /**
@@ -26,8 +26,6 @@ export function migrateJob(
   for (let at = version; at < present; at += 1) current = { ...(steps[at]?.(current) ?? current), version: at + 1 };
   return current;
 }
-
-const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function youngerHouse(house: Data, version: number, set: HouseSet, materials: ReadonlySet<unknown>): Data {
   const { all, schools } = house;

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema, libraries } from '../fitted/index.js';
 import { capital } from '../words.js';
-import { isLength, lengthAt, placeInWords, valueIn, withLeftOut, withNumber } from './byHand.js';
+import { isLength, lengthAt, placeInWords, putNumber, valueIn, withLeftOut } from './byHand.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -59,26 +59,25 @@ export function readJobText(text: string): ReadResult<Job> {
   const { value } = parsed;
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
   const byHand = format === JOB_FORMAT && (version === undefined || version === JOB_VERSION);
-  return byHand ? readWithLengths(jobSchema, withLeftOut(value as Record<string, unknown>)) : readJob(value);
+  if (!byHand) return readJob(value);
+  return readWithLengths(jobSchema, withYounger(withLeftOut(value as Record<string, unknown>), JOB_VERSION));
 }
 
 /** Checks data in which lengths may be texts: where the schema wants a number and a text can be read as one, it is. */
 function readWithLengths<T>(schema: z.ZodType<T>, data: unknown): ReadResult<T> {
-  const wrong: FieldError[] = [];
-  let current = data;
   const result = schema.safeParse(data);
-  for (const path of result.success ? [] : result.error.issues.flatMap(numbersWanted)) {
+  if (result.success) return { ok: true, value: result.data };
+  const wrong = new Map<string, FieldError>();
+  const current = structuredClone(data);
+  for (const path of result.error.issues.flatMap(numbersWanted)) {
     const read = lengthAt(data, path);
-    if (!read) continue;
-    if (read.ok) current = withNumber(current, path, read.mm);
-    else wrong.push({ path: path.join('/'), where: placeInWords(data, path), message: read.message });
+    if (read?.ok) putNumber(current, path, read.mm);
+    else if (read)
+      wrong.set(path.join('/'), { path: path.join('/'), where: placeInWords(data, path), message: read.message });
   }
-  const validated = current === data && result.success ? result.data : undefined;
-  if (validated !== undefined) return { ok: true, value: validated };
   const read = validate(schema, current);
-  if (read.ok || wrong.length === 0) return read;
-  const told = new Set(wrong.map(({ path }) => path));
-  return { ok: false, errors: [...wrong, ...read.errors.filter(({ path }) => !told.has(path))] };
+  if (read.ok) return read;
+  return { ok: false, errors: [...wrong.values(), ...read.errors.filter(({ path }) => !wrong.has(path))] };
 }
 
 /** The places at which a number was expected and something else stood. */
@@ -130,10 +129,11 @@ function refuse(path: string, message: string): ReadResult<never> {
 export function validate<T>(schema: z.ZodType<T>, data: unknown): ReadResult<T> {
   const result = schema.safeParse(data);
   if (result.success) return { ok: true, value: result.data };
-  const errors = result.error.issues.flatMap((issue) => describe(issue, data));
-  const more = errors.length - MOST_ERRORS;
+  const { issues } = result.error;
+  const errors = issues.slice(0, MOST_ERRORS).flatMap((issue) => describe(issue, data));
+  const more = issues.length - MOST_ERRORS;
   const last: FieldError[] = more > 0 ? [{ path: '', message: `There are ${more} more things wrong.` }] : [];
-  return { ok: false, errors: [...errors.slice(0, MOST_ERRORS), ...last] };
+  return { ok: false, errors: [...errors, ...last] };
 }
 
 const WORDS: Readonly<Record<string, string>> = {
