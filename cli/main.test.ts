@@ -66,6 +66,7 @@ test('a bad call or a bad file ends with code 2 and a plain sentence', () => {
     [['cutlist', DEMO, '--csv', '--text'], /one of/],
     [['solve', DEMO, '--louder'], /louder/],
     [['new', '--from', 'shed'], /one of base, wall, tall, open/],
+    [['new', '--from', 'toString'], /one of base, wall, tall, open/],
     [['new', DEMO], /takes no file/],
     [['settings', '--unit', 'ell'], /mm or in/],
   ];

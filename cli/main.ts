@@ -8,6 +8,7 @@ import {
   stableJson,
   startingPoints,
 } from '../src/core/document/index.js';
+import { houseSetFor } from '../src/core/job/index.js';
 import { presentJob } from '../src/core/present/index.js';
 import { solve } from '../src/core/solve.js';
 import type { LengthStyle } from '../src/core/units/index.js';
@@ -58,10 +59,11 @@ function dispatch(args: readonly string[]): string {
     throw new Misuse('--unit takes mm or in.');
   if (command === 'new' || command === 'settings') {
     if (file !== undefined) throw new Misuse(`${command} takes no file; "${file}" is one too many.`);
-    const set = values.unit === 'in' ? 'inch' : 'metric';
+    const set = houseSetFor(values.unit ?? 'mm');
     if (command === 'settings') return values.page ? settingsPage() : settingsText(set);
     const from = values.from ?? 'base';
-    if (!(from in startingPoints)) throw new Misuse(`--from takes one of ${Object.keys(startingPoints).join(', ')}.`);
+    if (!Object.hasOwn(startingPoints, from))
+      throw new Misuse(`--from takes one of ${Object.keys(startingPoints).join(', ')}.`);
     return `${stableJson(jobByHand(set, from as StartingPoint), 2)}\n`;
   }
   if (file === undefined) throw new Misuse(`${command} needs the name of a job file.`);

@@ -3,24 +3,6 @@ import type { HouseSet } from '../core/job/index.js';
 import { formatLengthWithUnit, type LengthStyle } from '../core/units/index.js';
 import { capital } from '../core/words.js';
 
-/** Settings without a title of their own stand under these, in the order in which they come. */
-const UNTITLED = ['Construction', 'Materials and the usual sizes'];
-
-interface Listed {
-  readonly title: string;
-  readonly leaves: readonly Leaf[];
-}
-
-/** Sections of settings with a title each; those without one are gathered under what they are about. */
-function sections(): Listed[] {
-  let untitled = 0;
-  return settingSectionsShown.map(({ title, leaves }) => {
-    if (title !== null) return { title, leaves };
-    untitled += 1;
-    return { title: UNTITLED[Math.min(untitled, UNTITLED.length) - 1] as string, leaves };
-  });
-}
-
 const STYLE: Readonly<Record<HouseSet, LengthStyle>> = {
   metric: { unit: 'mm', mmStep: 0.1, graduation: 64 },
   inch: { unit: 'in', mmStep: 0.1, graduation: 64 },
@@ -42,7 +24,7 @@ function allowed(leaf: Leaf, set: HouseSet): string {
 
 /** Every setting there is as lines of text: path, what it is, what may stand there, what a new job starts with. */
 export function settingsText(set: HouseSet): string {
-  const lines = sections().flatMap(({ title, leaves }) => [
+  const lines = settingSectionsShown.flatMap(({ title, leaves }) => [
     '',
     title,
     ...leaves.flatMap((leaf) => [
@@ -55,7 +37,7 @@ export function settingsText(set: HouseSet): string {
 
 /** The same as a page of the documentation, with both starting sets. */
 export function settingsPage(): string {
-  const tables = sections().map(({ title, leaves }) =>
+  const tables = settingSectionsShown.map(({ title, leaves }) =>
     [
       `## ${title}`,
       '',

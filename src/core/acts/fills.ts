@@ -1,4 +1,5 @@
 import { type Fill, isSplit, type Opening, startingGraduation } from '../job/index.js';
+import type { LengthUnit } from '../units/index.js';
 
 /** What an opening may be closed with, in the words of the list of openings. */
 export const FILLS = {
@@ -19,7 +20,7 @@ export function fillWord(fill: Fill): FillWord {
 }
 
 /** The fill a word stands for; a division begins with two of what was there. `ids` names what is new. */
-export function fillFor(word: FillWord, before: Fill, ids: () => string, unit: 'mm' | 'in'): Fill {
+export function fillFor(word: FillWord, before: Fill, ids: () => string, unit: LengthUnit): Fill {
   const shelves = 'shelves' in before ? before.shelves : 0;
   switch (word) {
     case 'drawer':

@@ -1,4 +1,4 @@
-import type { Dim } from '../derive/index.js';
+import { type Dim, longer, type Span } from '../derive/index.js';
 import type { Cabinet, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 import type { Band, Part } from '../parts/index.js';
@@ -62,4 +62,12 @@ export type Builder = (context: BuildContext) => BuilderResult;
 export function caseBands({ settings }: Resolved): readonly Band[] {
   if (settings.banding.caseEdges.value !== 'front' || settings.frame.fitted.value === 'fitted') return [];
   return [{ edge: 'v0', thickness: settings.banding.caseThickness }];
+}
+
+/** From upright to upright and as far as it enters each: clear width + 2 · engagement. */
+export function across(h: Span, engagement: Dim, name: string): Span {
+  if (engagement.mm === 0) return h;
+  const { low, high, size } = longer(h, engagement);
+  const called = name.toLowerCase();
+  return { low: low.as(`left end of the ${called}`), high: high.as(`right end of the ${called}`), size };
 }

@@ -1,9 +1,9 @@
-import { type Dim, length, type Span, START, spanFrom } from '../derive/index.js';
+import { type Dim, length, START, spanFrom } from '../derive/index.js';
 import type { JointKind, MaterialRole } from '../document/index.js';
 import { insideOf, type Region } from '../layout/index.js';
 import { makePart, type Part, type PartRole, type Piece } from '../parts/index.js';
 import { backRecess } from './back.js';
-import { type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
+import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
 import { webFrame } from './web.js';
 
 interface Horizontal {
@@ -68,16 +68,6 @@ export function between(
     }),
   );
   return { part, joints };
-}
-
-/** From upright to upright and as far as it enters each: clear width + 2 · engagement. */
-export function across(h: Span, engagement: Dim, name: string): Span {
-  if (engagement.mm === 0) return h;
-  return {
-    low: h.low.minus(engagement).as(`left end of the ${name.toLowerCase()}`),
-    high: h.high.plus(engagement).as(`right end of the ${name.toLowerCase()}`),
-    size: h.size.plus(engagement.times(2)),
-  };
 }
 
 /** The bottom: between the sides, or under them over the whole width. */

@@ -1,11 +1,8 @@
 import { type Dim, length, measuredFrom } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
 import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
-import { edgeOf, type Part } from '../parts/index.js';
+import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 import type { Joint } from './build.js';
-
-/** Where two planes are the same plane (mm). */
-const SAME_PLANE = 0.01;
 
 /**
  * Turns joints into machining on both members: dadoes and rabbets in the receiving part, screw, dowel and tenon holes on

@@ -1,4 +1,5 @@
 import { type Dim, length, START, spanFrom, spanTo } from '../derive/index.js';
+import { insideOf } from '../layout/index.js';
 import type { Notch, Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { backRecess } from './back.js';
@@ -51,10 +52,7 @@ function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {
   return (['left', 'right'] as const).map((hand) => ({
     normal: 'z',
     plane,
-    level:
-      hand === 'left'
-        ? length(0, 'left face of the box')
-        : box.width.minus(thickness).as('inner face of the right side'),
+    level: hand === 'left' ? length(0, 'left face of the box') : insideOf(box, resolved).h.high,
     thickness,
     front: length(0),
     depth: box.sideDepth,

@@ -1,7 +1,7 @@
 import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
-import type { BuildContext, BuilderResult, Joint } from './build.js';
+import { across, type BuildContext, type BuilderResult, type Joint } from './build.js';
 import { shrinkage } from './movement.js';
 
 export interface WebFrameDraft {
@@ -23,12 +23,10 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
   const { material, thickness } = resolved.materials.web;
   const engagement = box.engagement[draft.where];
   const { h } = draft.region;
-  const frameWidth = (engagement.mm > 0 ? h.size.plus(engagement.times(2)) : h.size).as(
-    `${draft.name.toLowerCase()} width`,
-  );
+  const run = across(h, engagement, draft.name);
+  const frameWidth = run.size.as(`${draft.name.toLowerCase()} width`);
   const shrink = shrinkage(box.sideDepth, resolved.materials.side.material, resolved.settings);
   const frameDepth = (shrink ? box.clearDepth.minus(shrink) : box.clearDepth).as(`${draft.name.toLowerCase()} depth`);
-  const left = h.low.minus(engagement);
   const z = spanFrom(draft.underside, thickness);
   const allowance = web.allowance;
   const extraWidth = allowance.over(2).as('half the allowance');
@@ -42,7 +40,7 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
       role: 'web',
       material,
       allowance: { length: allowance, width: extraWidth },
-      stands: { x: spanFrom(left, frameWidth), y, z },
+      stands: { x: { ...run, size: frameWidth }, y, z },
       axes: { u: '+x', v: '+y', w: '-z' },
       piece: { kind: 'rail', where },
       note,
@@ -58,7 +56,7 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
       material,
       allowance: { width: extraWidth },
       stands: {
-        x: spanFrom(at === 0 ? left : left.plus(pitch.times(at)), web.member),
+        x: spanFrom(at === 0 ? run.low : run.low.plus(pitch.times(at)), web.member),
         y: spanFrom(web.member.minus(web.tenon), crossLength),
         z,
       },

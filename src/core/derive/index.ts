@@ -15,7 +15,7 @@ export {
 } from './dim.js';
 export type { Measure } from './measure.js';
 export { revived } from './revive.js';
-export { measuredFrom, type Span, START, spanBetween, spanFrom, spanTo } from './span.js';
+export { longer, measuredFrom, type Span, START, spanBetween, spanFrom, spanTo } from './span.js';
 export {
   type Derivation,
   DerivationTable,

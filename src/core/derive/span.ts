@@ -22,6 +22,12 @@ export function spanBetween(low: Dim, high: Dim): Span {
   return { low, high, size: high.minus(low) };
 }
 
+/** The same, so much longer at both ends. */
+export function longer(span: Span, by: Dim): Span {
+  if (by.mm === 0) return span;
+  return { low: span.low.minus(by), high: span.high.plus(by), size: span.size.plus(by.times(2)) };
+}
+
 /** Where nothing is left off: the line everything along this direction is measured from. */
 export const START = length(0);
 

@@ -111,9 +111,20 @@ export class Standards {
   private readonly found = new Map<string, readonly Found[]>();
   private readonly materials = new Map<string, ResolvedMaterial>();
   /** What came of a cabinet's own decisions, by their identity. */
-  readonly known = new WeakMap<SettingOverrides, { readonly cabinet: Cabinet; readonly resolved: Resolved }>();
+  private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Resolved }>();
 
   constructor(private readonly head: JobHead) {}
+
+  /** Every setting and material of a cabinet; the same again while what it decides itself stays. */
+  resolved(cabinet: Cabinet): Resolved {
+    const known = this.known.get(cabinet.settings);
+    // Sources name the cabinet, so it has to be the same one.
+    if (known?.of.id === cabinet.id && known.of.kind === cabinet.kind && known.of.number === cabinet.number)
+      return known.resolved;
+    const resolved = settle(cabinet, this);
+    this.known.set(cabinet.settings, { of: cabinet, resolved });
+    return resolved;
+  }
 
   behind(cabinet: Cabinet): readonly Found[] {
     const school = schoolOf(this.head, cabinet);
@@ -144,16 +155,7 @@ export class Standards {
  * While its own decisions and the standards behind them stay, so does the result: another size asks for nothing anew.
  */
 export function resolve(head: JobHead, cabinet: Cabinet, standards = new Standards(head)): Resolved {
-  const known = standards.known.get(cabinet.settings);
-  if (
-    known?.cabinet.kind === cabinet.kind &&
-    known.cabinet.id === cabinet.id &&
-    known.cabinet.number === cabinet.number
-  )
-    return known.resolved;
-  const resolved = settle(cabinet, standards);
-  standards.known.set(cabinet.settings, { cabinet, resolved });
-  return resolved;
+  return standards.resolved(cabinet);
 }
 
 function settle(cabinet: Cabinet, standards: Standards): Resolved {

@@ -25,8 +25,8 @@ test('every setting stands once, with a default in both sets that its own limits
 });
 
 test('every setting has a row in a section with a title, or says where else it is decided', () => {
-  const without = settingSectionsShown.flatMap(({ title, leaves }) =>
-    title === null ? [...new Set(leaves.map(({ path }) => path[0]))] : [],
+  const without = settingSectionsShown.flatMap(({ elsewhere, leaves }) =>
+    elsewhere ? [...new Set(leaves.map(({ path }) => path[0]))] : [],
   );
   assert.deepEqual(without, ['school', 'depth', 'worktop', 'materials', 'usual']);
   assert.deepEqual(

@@ -49,9 +49,12 @@ function leavesOf(tree: SettingTree, path: readonly string[]): Leaf[] {
   });
 }
 
-/** Sections as they are shown: a title and its settings. */
-export const settingSectionsShown: readonly { readonly title: string | null; readonly leaves: readonly Leaf[] }[] =
-  sections.map(({ title, settings }) => ({ title, leaves: leavesOf(settings as SettingTree, []) }));
+/** Sections as they are shown: a title, its settings, and whether they have a place of their own. */
+export const settingSectionsShown = sections.map(({ title, elsewhere, settings }) => ({
+  title,
+  elsewhere,
+  leaves: leavesOf(settings as SettingTree, []),
+}));
 
 /** Every setting there is, in working order. */
 export const settingLeaves: readonly Leaf[] = settingSectionsShown.flatMap(({ leaves }) => leaves);

@@ -4,7 +4,7 @@ import { type DimensionItem, dimension, overall } from '../drafting/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
-import { endReveal, type Region, type SplitLayout } from '../layout/index.js';
+import { endReveal, type Region, type SplitLayout, sharesGap } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type Beside, sharedGapDimensions } from './neighbours.js';
 
@@ -82,9 +82,8 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
 
 /** The reveal at an end and what sets it: its own, or the gap it carries half of. */
 function solvedReveal(end: 'left' | 'right', resolved: SolvedCabinet['resolved'], cabinetId: string) {
-  const dim = endReveal(end, resolved);
-  const own = dim === resolved.settings.fronts.reveal[end];
-  return { end, dim, edits: own ? pathTo.setting(cabinetId, `fronts/reveal/${end}`) : undefined };
+  const edits = sharesGap(end, resolved) ? undefined : pathTo.setting(cabinetId, `fronts/reveal/${end}`);
+  return { end, dim: endReveal(end, resolved), edits };
 }
 
 function revealDimension(

@@ -1,7 +1,7 @@
 import type { BuildContext, Builder } from '../carcass/index.js';
-import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import { type Dim, length, longer, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import type { Boundary, Box } from '../layout/index.js';
+import { type Boundary, type Box, frameOpening } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axes, makePart, type Part, type Piece } from '../parts/index.js';
 
@@ -31,7 +31,7 @@ export function frameSizes(box: Box, { settings, materials }: Resolved): FrameSi
     width: box.overallWidth.as('frame width'),
     height: box.height.plus(frame.rise).minus(foot).as('frame height'),
     foot,
-    opening: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
+    opening: frameOpening(box, { settings }).size,
     packingLeft: packing(frame.stileLeft, box.beyondLeft, 'left'),
     packingRight: packing(frame.stileRight, box.beyondRight, 'right'),
   };
@@ -112,11 +112,7 @@ class Frame {
     return this.member({
       key: `frame/rail/${which}`,
       name: `Rail, ${which}`,
-      x: this.withTenons({
-        low: frame.stileLeft.minus(box.beyondLeft),
-        high: box.width.plus(box.beyondRight).minus(frame.stileRight),
-        size: this.sizes.opening,
-      }),
+      x: this.withTenons(frameOpening(box, resolved)),
       z: which === 'top' ? spanTo(this.sizes.foot.plus(this.sizes.height), width) : spanFrom(this.sizes.foot, width),
       piece: { kind: 'rail', where: which },
     });
@@ -142,10 +138,8 @@ class Frame {
   }
 
   /** A tenon longer at both ends than what it spans. */
-  private withTenons({ low, high, size }: Span): Span {
-    const { tenon } = this.context.resolved.settings.frame;
-    if (tenon.mm <= 0) return { low, high, size };
-    return { low: low.minus(tenon), high: high.plus(tenon), size: size.plus(tenon.times(2)) };
+  private withTenons(span: Span): Span {
+    return longer(span, this.context.resolved.settings.frame.tenon);
   }
 
   private member(draft: {

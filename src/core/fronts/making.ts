@@ -1,4 +1,4 @@
-import { type Dim, type Span, spanFrom, spanTo } from '../derive/index.js';
+import { type Dim, longer, type Span, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axes, type Band, EDGES, makePart, type Part } from '../parts/index.js';
@@ -108,11 +108,6 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note }: Members):
     member('stile', 'left', spanFrom(h.low, stile), v),
     member('stile', 'right', spanTo(h.high, stile), v),
   ];
-}
-
-/** The same, so much longer at both ends. */
-function longer({ low, high, size }: Span, by: Dim): Span {
-  return { low: low.minus(by), high: high.plus(by), size: size.plus(by.times(2)) };
 }
 
 /**

@@ -139,14 +139,16 @@ export interface SettingTree {
   readonly [key: string]: Declared<never> | Declared<number> | Declared<string> | SettingTree;
 }
 
-/** Settings that are decided together, in working order. One without a title has a place of its own on the bench. */
+/** Settings that are decided together, in working order. */
 export interface Section<T> {
-  readonly title: string | null;
+  readonly title: string;
+  /** True where they are decided at a place of their own on the bench, not in a fold. */
+  readonly elsewhere: boolean;
   readonly settings: T;
 }
 
-export function section<const T>(title: string | null, settings: T): Section<T> {
-  return { title, settings };
+export function section<const T>(title: string, settings: T, { elsewhere = false } = {}): Section<T> {
+  return { title, settings, elsewhere };
 }
 
 /** The values of a tree of declarations. */

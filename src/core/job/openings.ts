@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { inches } from '../units/index.js';
+import { inches, type LengthUnit } from '../units/index.js';
 import { countField, idField, lengthField, shareField } from './fields.js';
 
 /** How big one part of a stack is. A `pin` holds it at a size whatever its rule says; the rest absorb the change. */
@@ -60,7 +60,7 @@ const graduationSchema = z.discriminatedUnion('kind', [
 export type Graduation = z.infer<typeof graduationSchema>;
 
 /** How a stack grows until somebody decides: by 40 mm or 1 1/2 in, or by a quarter. */
-export function startingGraduation(kind: Graduation['kind'], unit: 'mm' | 'in'): Graduation {
+export function startingGraduation(kind: Graduation['kind'], unit: LengthUnit): Graduation {
   if (kind === 'geometric') return { kind, ratio: 1.25 };
   return { kind, step: unit === 'in' ? inches(1.5) : 40 };
 }

@@ -1,4 +1,4 @@
-import { type Dim, length } from '../derive/index.js';
+import { type Dim, length, type Span } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import { type DividerKind, isSplit, type Opening } from '../job/index.js';
 import type { Box } from './box.js';
@@ -76,21 +76,24 @@ function caseOpenings(box: Box, resolved: Resolved): Openings {
   };
 }
 
+/** What a frame leaves between its stiles. */
+export function frameOpening(box: Box, { settings: { frame } }: Pick<Resolved, 'settings'>): Span {
+  return {
+    low: frame.stileLeft.minus(box.beyondLeft).as('inner edge of the left stile'),
+    high: box.width.plus(box.beyondRight).minus(frame.stileRight).as('inner edge of the right stile'),
+    size: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
+  };
+}
+
 /** Openings between the members of a face frame. */
 function frameOpenings(box: Box, resolved: Resolved): Openings {
   const { frame } = resolved.settings;
-  const low = frame.stileLeft.minus(box.beyondLeft).as('inner edge of the left stile');
-  const high = box.width.plus(box.beyondRight).minus(frame.stileRight).as('inner edge of the right stile');
   const lower = box.bottomTop.plus(frame.lip).as('upper edge of the bottom rail');
   const upper = box.height.plus(frame.rise).minus(frame.topRail).as('lower edge of the top rail');
   return {
     framed: true,
     clear: {
-      h: {
-        low,
-        high,
-        size: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
-      },
+      h: frameOpening(box, resolved),
       v: { low: lower, high: upper, size: upper.minus(lower).as('opening between the rails') },
     },
     inside: insideOf(box, resolved),
@@ -101,14 +104,18 @@ function frameOpenings(box: Box, resolved: Resolved): Openings {
   };
 }
 
-/** The reveal at an end: beside a neighbour whose fronts meet these it may be half of the gap they share. */
-export function endReveal(end: 'left' | 'right', { settings }: Resolved): Dim {
-  const { reveal, gap, atNeighbour } = settings.fronts;
-  const shared =
-    atNeighbour.value === 'half' &&
-    settings.ends[end].value === 'neighbour' &&
-    settings.ends[`${end}Panel`].value === 'none';
-  return shared ? gap.over(2).as(`${end} reveal`).because('the gap is shared with the neighbour') : reveal[end];
+/** True where the fronts meet those of a neighbour and each carries half of the gap. */
+export function sharesGap(end: 'left' | 'right', { settings }: Resolved): boolean {
+  const { ends, fronts } = settings;
+  return fronts.atNeighbour.value === 'half' && ends[end].value === 'neighbour' && ends[`${end}Panel`].value === 'none';
+}
+
+/** The reveal at an end: its own, or half of the gap that is shared with a neighbour. */
+export function endReveal(end: 'left' | 'right', resolved: Resolved): Dim {
+  const { reveal, gap } = resolved.settings.fronts;
+  return sharesGap(end, resolved)
+    ? gap.over(2).as(`${end} reveal`).because('the gap is shared with the neighbour')
+    : reveal[end];
 }
 
 /** Overlay on the box: reveals to its edges, dividers behind the gaps and centred on them. */

@@ -26,4 +26,4 @@ export {
   toCabinet,
   toPart,
 } from './placement.js';
-export { faceInto, isFrameStile, isUpright, uprightAt } from './uprights.js';
+export { faceInto, isFrameStile, isUpright, SAME_PLANE, uprightAt } from './uprights.js';

@@ -1,7 +1,7 @@
 import type { Part } from './part.js';
 
 /** Where two planes are the same plane (mm). */
-const SAME_PLANE = 0.01;
+export const SAME_PLANE = 0.01;
 
 /** Sides and partitions: what carries shelves, hinges, catches and runners. */
 export function isUpright({ role }: Part): boolean {

@@ -12,9 +12,9 @@ import { OverallSize } from './OverallSize.js';
 import { SchoolPicker } from './SchoolPicker.js';
 import { Setting } from './SettingRow.js';
 
-/** Sections with a title are folds; the rest have places of their own. The hinge itself is chosen beside its door. */
-const groups = settingSectionsShown.flatMap(({ title, leaves }) =>
-  title === null ? [] : [{ title, leaves: leaves.filter(({ place }) => place === undefined) }],
+/** Sections are folds, but for those with a place of their own. The hinge itself is chosen beside its door. */
+const groups = settingSectionsShown.flatMap(({ title, elsewhere, leaves }) =>
+  elsewhere ? [] : [{ title, leaves: leaves.filter(({ place }) => place === undefined) }],
 );
 
 /** Everything the maker decides about this cabinet, in the order in which it is decided. */

@@ -4,7 +4,7 @@ import type { Front } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import { type Extent, edgeOf, type Part, toPart, uprightAt } from '../../parts/index.js';
+import { type Extent, edgeOf, type Part, SAME_PLANE, toPart, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { CatchProfile } from './profile.js';
@@ -39,8 +39,6 @@ export function placeCatches(context: FitContext, profiles: readonly CatchProfil
     ];
   });
 }
-
-const SAME_PLANE = 0.01;
 
 /** On the upright at the free edge, near the top of the opening. */
 function besideDoor(front: Front, cell: Cell, profile: CatchProfile, context: FitContext): Catch {

@@ -1,7 +1,7 @@
 import { type Act, type Edit, pathTo } from '../../job/index.js';
-import { endReveal } from '../../layout/index.js';
+import { sharesGap } from '../../layout/index.js';
 import type { SolvedCabinet } from '../../solve.js';
-import { consideredFor, type HungDoor, solutionsOf } from './hang.js';
+import { type HungDoor, solutionsOf } from './hang.js';
 import type { HingeProfile } from './profile.js';
 import type { HingeSolution } from './solution.js';
 import { overlayForReveal, solutionId } from './solver.js';
@@ -24,15 +24,11 @@ export function findHinges(
 ): Found {
   const { wish, hinged } = door;
   // A gap that is shared with the neighbour is no reveal of this cabinet's own.
-  const decided = endReveal(hinged, resolved) === resolved.settings.fronts.reveal[hinged];
-  const own =
-    wish.fit === 'full' && wish.carcass === 'frameless' && decided
-      ? overlayForReveal(resolved.materials.side.thickness.mm, wish.overlay.mm)
-      : undefined;
-  const left = consideredFor(door, library).flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
+  const tryable = wish.fit === 'full' && wish.carcass === 'frameless' && !sharesGap(hinged, resolved);
+  const own = tryable ? overlayForReveal(resolved.materials.side.thickness.mm, wish.overlay.mm) : undefined;
   // What lies beyond the box stays free beside the door, whatever the reveal.
   const tried = reveal === undefined || own === undefined ? wish : withGap(wish, wish.gap.mm + reveal - own);
-  return { own, solutions: solutionsOf(tried, left) };
+  return { own, solutions: solutionsOf(tried, library) };
 }
 
 /** Hangs a door on a solution, and gives its edge the reveal it was found for. */

@@ -3,7 +3,7 @@ import type { SettingPath } from '../../document/index.js';
 import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
 import { type Act, pathTo } from '../../job/index.js';
-import { endReveal } from '../../layout/index.js';
+import { sharesGap } from '../../layout/index.js';
 import { capital } from '../../words.js';
 import { consideredFor, freeHeightsOf, type HungDoor, solutionsOf } from './hang.js';
 import type { HingeProfile } from './profile.js';
@@ -121,10 +121,9 @@ const gapTooSmall: FindingRule = {
       const there = resolved.settings.ends[hinged].value === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
       const needed = leastGap(chosen.profile, box.frontThickness.mm, chosen.offset);
       if (!there || there.mm >= needed - 0.001) return [];
-      const { gap, reveal } = resolved.settings.fronts;
       // Beside another front it is the gap; at the end of the box a reveal, or half of the gap shared with the neighbour.
-      const atEnd = wish.gap !== gap;
-      const shared = atEnd && endReveal(hinged, resolved) !== reveal[hinged];
+      const atEnd = wish.gap !== resolved.settings.fronts.gap;
+      const shared = atEnd && sharesGap(hinged, resolved);
       const path = settingPath(context, atEnd && !shared ? `fronts/reveal/${hinged}` : 'fronts/gap');
       const value = gapThatTurns(door, context.head.hardware.hinges, box.frontThickness.mm, needed);
       return [

@@ -22,21 +22,25 @@ const made = (role: keyof typeof MATERIAL_ROLES, metric: string, inch: string) =
   name(`material of the ${MATERIAL_ROLES[role]}`, { metric, inch });
 
 /** Which material each role is made of, by material id. */
-export const roles = section(null, {
-  materials: {
-    side: made('side', 'birch18', 'ply34'),
-    bottom: made('bottom', 'birch18', 'ply34'),
-    top: made('top', 'birch18', 'ply34'),
-    partition: made('partition', 'birch18', 'ply34'),
-    shelf: made('shelf', 'birch18', 'ply34'),
-    back: made('back', 'birch6', 'ply14'),
-    nailer: made('nailer', 'birch18', 'ply34'),
-    toe: made('toe', 'birch18', 'ply34'),
-    frame: made('frame', 'oak20', 'oak34'),
-    web: made('web', 'oak20', 'oak34'),
-    end: made('end', 'front18', 'front34'),
-    front: made('front', 'front18', 'front34'),
-    doorFrame: made('doorFrame', 'oak20', 'oak34'),
-    doorPanel: made('doorPanel', 'birch6', 'ply14'),
+export const roles = section(
+  'What parts are made of',
+  {
+    materials: {
+      side: made('side', 'birch18', 'ply34'),
+      bottom: made('bottom', 'birch18', 'ply34'),
+      top: made('top', 'birch18', 'ply34'),
+      partition: made('partition', 'birch18', 'ply34'),
+      shelf: made('shelf', 'birch18', 'ply34'),
+      back: made('back', 'birch6', 'ply14'),
+      nailer: made('nailer', 'birch18', 'ply34'),
+      toe: made('toe', 'birch18', 'ply34'),
+      frame: made('frame', 'oak20', 'oak34'),
+      web: made('web', 'oak20', 'oak34'),
+      end: made('end', 'front18', 'front34'),
+      front: made('front', 'front18', 'front34'),
+      doorFrame: made('doorFrame', 'oak20', 'oak34'),
+      doorPanel: made('doorPanel', 'birch6', 'ply14'),
+    },
   },
-});
+  { elsewhere: true },
+);
