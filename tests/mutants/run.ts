@@ -15,13 +15,14 @@ const option = (name: string, otherwise: number) => {
 const COUNT = option('count', 200);
 const SEED = option('seed', 1);
 const FOLDERS = ['layout', 'carcass', 'frame', 'fronts', 'fitted/hinges', 'machining', 'parts'];
-/** Asked after the tests beside the file, most telling first. */
-const ALWAYS = [
-  'tests/frozen/frozen.test.ts',
-  'src/core/solve.test.ts',
+/** Asked before the tests beside the file: it notices most. */
+const FIRST = 'tests/frozen/frozen.test.ts';
+/** Asked after them, most telling first. */
+const LAST = [
   'tests/stands.test.ts',
   'tests/openings.test.ts',
   'tests/solids/solids.test.ts',
+  'src/core/solve.test.ts',
   'tests/typed.test.ts',
 ];
 /** What is tested elsewhere than beside the file: rules of a kind with the other findings, its symbols with the drawings. */
@@ -31,7 +32,7 @@ const ELSEWHERE: readonly [files: RegExp, tests: readonly string[]][] = [
   [/fronts\/|layout\//, ['src/core/layout/reveals.test.ts', 'src/core/fronts/fronts.test.ts']],
 ];
 /** A test run longer than this has not come to an end, and so has noticed (ms). */
-const PATIENCE = 90_000;
+const PATIENCE = 180_000;
 const COPIES = 2;
 
 const files = FOLDERS.flatMap((folder) => listed(`src/core/${folder}`)).filter(
@@ -56,18 +57,16 @@ function copyTree(): string {
   return copy;
 }
 
-/** True when a test file fails, or does not end. */
+/** True when a test fails, or does not end. */
 function fails(copy: string, tests: readonly string[]): Promise<boolean> {
   return new Promise((resolve) => {
     const run = spawn(
       process.execPath,
-      ['--import', 'tsx', '--import', './tests/support/seed.ts', '--test', '--test-concurrency=1', ...tests],
-      {
-        cwd: copy,
-        stdio: ['ignore', 'pipe', 'ignore'],
-        detached: true,
-        env: { ...process.env, TYPED_SEEDS: '40' },
-      },
+      [
+        ...['--import', 'tsx', '--import', './tests/support/seed.ts', '--test-reporter=tap'],
+        ...['tests/mutants/together.ts', ...tests],
+      ],
+      { cwd: copy, stdio: ['ignore', 'pipe', 'ignore'], detached: true, env: { ...process.env, TYPED_SEEDS: '40' } },
     );
     const stop = () => {
       try {
@@ -102,9 +101,8 @@ async function judge(copy: string, mutant: Mutant): Promise<boolean> {
   const beside = testsBeside(mutant.file);
   try {
     const elsewhere = ELSEWHERE.flatMap(([files, tests]) => (files.test(mutant.file) ? tests : []));
-    for (const tests of [[ALWAYS[0] as string], beside, elsewhere, ALWAYS.slice(1)])
-      if (tests.length > 0 && (await fails(copy, tests))) return true;
-    return false;
+    const tests = [FIRST, ...beside, ...elsewhere, ...LAST];
+    return await fails(copy, [...new Set(tests)]);
   } finally {
     writeFileSync(path, text);
   }
