@@ -10,8 +10,7 @@ import {
   TINT,
 } from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
-import type { Notch } from '../machining/index.js';
-import { type Part, type Point, toCabinet } from '../parts/index.js';
+import { isRectangle, type Part, type Point, planOutline, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { shelfHandles } from './handles.js';
 
@@ -57,9 +56,8 @@ function flat(point: Point, plane: CutPlane): DrawingPoint {
 function outline(part: Part, plane: CutPlane, cut: boolean): DrawingItem {
   const { min, max } = part.extent;
   const tint = TINT[part.role];
-  const notches = part.machining.filter((operation): operation is Notch => operation.kind === 'notch');
-  if (notches.length > 0 && part.placement.w[1] === plane.normal) {
-    const points = notchedOutline(part, notches).map(([u, v]) => flat(toCabinet(part.placement, u, v, 0), plane));
+  if (part.placement.w[1] === plane.normal && !isRectangle(part)) {
+    const points = planOutline(part).map(([u, v]) => flat(toCabinet(part.placement, u, v, 0), plane));
     return { kind: 'shape', tint, weight: cut ? 'outline' : 'visible', points, shows: part.key };
   }
   return {
@@ -71,28 +69,6 @@ function outline(part: Part, plane: CutPlane, cut: boolean): DrawingItem {
     shows: part.key,
     ...(cut ? { cut: true } : {}),
   };
-}
-
-/** The outline of a part in its own u and v, corners cut away. */
-export function notchedOutline(part: Part, notches: readonly Notch[]): [u: number, v: number][] {
-  const [length, width] = [part.length.mm, part.width.mm];
-  const at = (corner: string) => notches.find((notch) => notch.corner.join() === corner);
-  const corners: [string, [number, number], [number, number]][] = [
-    ['u0,v0', [0, 0], [1, 1]],
-    ['u0,v1', [0, width], [1, -1]],
-    ['u1,v1', [length, width], [-1, -1]],
-    ['u1,v0', [length, 0], [-1, 1]],
-  ];
-  return corners.flatMap(([name, [u, v], [du, dv]], index): [number, number][] => {
-    const notch = at(name);
-    if (!notch) return [[u, v]];
-    const [a, b] = [notch.alongLength.mm * du, notch.alongWidth.mm * dv];
-    const onLength: [number, number] = [u + a, v];
-    const inner: [number, number] = [u + a, v + b];
-    const onWidth: [number, number] = [u, v + b];
-    // Going round, the outline reaches corners 0 and 2 along the width's edge and 1 and 3 along the length's.
-    return index % 2 === 0 ? [onLength, inner, onWidth] : [onWidth, inner, onLength];
-  });
 }
 
 /** The side cut: back, nailers, stretchers, shelves and toe, seen through the middle of the first opening. */

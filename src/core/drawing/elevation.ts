@@ -4,7 +4,7 @@ import { TINT } from '../drafting/index.js';
 import { allKinds, type Fitted } from '../fitted/index.js';
 import { type Front, grainGroups } from '../fronts/index.js';
 import type { Room } from '../motions/index.js';
-import { type Part, type PartRole, toCabinet } from '../parts/index.js';
+import { isRectangle, type Part, type PartRole, planOutline, toCabinet } from '../parts/index.js';
 import type { Bay } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { elevationDimensions } from './elevationDimensions.js';
@@ -95,14 +95,22 @@ function partItems({ parts }: SolvedCabinet): DrawingItem[] {
     .map((part) => ({ part, ...outlineOf(part), depth: part.extent.min[1] }));
   shown.sort((a, b) => b.depth - a.depth || (a.part.role === 'back' ? -1 : 0) - (b.part.role === 'back' ? -1 : 0));
   const covers = shown.filter(({ part }) => COVERING.includes(part.role));
-  const regions = shown.map(({ part, from, to }): RegionItem => {
+  const regions = shown.map(({ part, from, to }): DrawingItem => {
     const front = part.role === 'door' || part.role === 'drawer front';
     const grain =
       front || part.role === 'back' || part.role === 'frame' ? (part.placement.u[1] === 'z' ? 'v' : 'h') : undefined;
+    const weight = front ? 'outline' : 'visible';
+    if (front && !isRectangle(part)) {
+      const points = planOutline(part).map(([u, v]) => {
+        const [h, , z] = toCabinet(part.placement, u, v, 0);
+        return { h, v: z };
+      });
+      return { kind: 'shape', tint: TINT[part.role], weight, points, shows: part.key };
+    }
     return {
       kind: 'region',
       tint: TINT[part.role],
-      weight: front ? 'outline' : 'visible',
+      weight,
       from,
       to,
       shows: part.key,

@@ -14,15 +14,13 @@ import {
   type Face,
   fromStart,
   type MachiningRow,
-  type Notch,
   type Operation,
   outlineOf,
   rowOf,
 } from '../machining/index.js';
-import { edgeName, faceName, isMirrored, type Part, partNames, sizeOf } from '../parts/index.js';
+import { edgeName, faceName, isMirrored, type Part, partNames, planOutline, sizeOf } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { capital } from '../words.js';
-import { notchedOutline } from './cut.js';
 import { pinHandles } from './handles.js';
 
 /**
@@ -33,12 +31,11 @@ import { pinHandles } from './handles.js';
 export function drawPanel(part: Part, face: Face, mark: string, jobName: string, solved?: SolvedCabinet): Drawing {
   const flip = isMirrored(part.placement) !== (face === 2);
   const point = (u: number, v: number): DrawingPoint => ({ h: flip ? part.width.mm - v : v, v: u });
-  const notches = part.machining.filter((operation): operation is Notch => operation.kind === 'notch');
   const outline: DrawingItem = {
     kind: 'shape',
     tint: TINT[part.role],
     weight: 'outline',
-    points: notchedOutline(part, notches).map(([u, v]) => point(u, v)),
+    points: planOutline(part).map(([u, v]) => point(u, v)),
     shows: part.key,
   };
   const drawn = part.machining.flatMap((operation) => operationItems(operation, part, face, point));

@@ -51,6 +51,16 @@ const BAD: Record<string, () => string[]> = {
     }),
   'fronts/inset-without-stop': () => rulesOf({ settings: { fronts: { fit: 'inset', stops: 'none' } } }),
   'fronts/lipped-binds': () => rulesOf({ settings: { fronts: { fit: 'lipped', lip: 12, rebateWidth: 10 } } }),
+  'fronts/groove-breaks-out': () =>
+    rulesOf({ settings: { making: { kind: 'stick' }, materials: { doorPanel: 'birch18' } } }),
+  'fronts/member-too-narrow': () => rulesOf({ settings: { making: { kind: 'stick', rail: 18 } } }),
+  'fronts/rebate-in-tenon': () =>
+    rulesOf({ settings: { making: { kind: 'stick' }, fronts: { fit: 'lipped', rebateDepth: 9 } } }),
+  'fronts/stub-tenon-too-short': () =>
+    rulesOf({ ...oneDoor, height: 1100, settings: { making: { kind: 'stick' }, materials: { doorPanel: 'oak20' } } }),
+  'fronts/panel-leaves-groove': () =>
+    rulesOf({ ...oneDoor, settings: { making: { kind: 'stick', groove: 6 }, materials: { doorPanel: 'oak20' } } }),
+  'fronts/mitre-without-tenon': () => rulesOf({ settings: { making: { kind: 'mitred', rail: 30, stile: 30 } } }),
   'hinges/not-reachable': () => rulesOf({ settings: { hinges: { opening: 178 } } }),
   'hinges/against-shelf': () => rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 14 } }] }),
   'hinges/door-too-small': () =>

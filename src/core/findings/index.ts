@@ -4,6 +4,7 @@ import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingDraft, FindingRule, RuleContext, Severity } from './finding.js';
+import { framedFrontRules } from './framedFronts.js';
 import { frontRules } from './fronts.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
@@ -16,6 +17,7 @@ const constructionRules: readonly FindingRule[] = [
   ...carcassRules,
   ...backRules,
   ...frontRules,
+  ...framedFrontRules,
   ...shelfRules,
   ...machiningRules,
   ...materialRules,

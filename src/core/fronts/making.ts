@@ -2,6 +2,7 @@ import { type Dim, longer, type Span, spanFrom, spanTo } from '../derive/index.j
 import type { Resolved, ResolvedSettings } from '../document/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axes, type Band, EDGES, makePart, type Part } from '../parts/index.js';
+import { frameJoinery, grooveInset, type Member, playAcross } from './joinery.js';
 
 /** A false front is fixed: it closes the view where no drawer can run. */
 export type FrontKind = 'drawer' | 'door' | 'false';
@@ -74,17 +75,19 @@ function slabAt(blank: FrontBlank, key: string, called: { readonly name: string;
 
 interface Members {
   readonly rail: Dim;
+  /** What is cut in each of them. */
+  readonly cut?: (member: Member) => readonly Operation[];
   /** From their face to their back. */
   readonly y: Span;
   /** How far rails enter the stiles; absent where they butt. */
   readonly enters?: Dim;
   /** Rails run to the outer corners. */
   readonly mitred?: boolean;
-  readonly note: string;
+  readonly note?: string;
 }
 
 /** Two stiles and two rails; rails between the stiles, entering them by `enters`, or running to the outer corners. */
-function members(blank: FrontBlank, { rail, y, enters, mitred, note }: Members): Part[] {
+function members(blank: FrontBlank, { rail, y, enters, mitred, note, cut }: Members): Part[] {
   const { stile } = blank.resolved.settings.making;
   const { h, v } = blank;
   const between = { low: h.low.plus(stile), high: h.high.minus(stile), size: h.size.minus(stile.times(2)) };
@@ -100,7 +103,13 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note }: Members):
       stands: { x, y, z },
       axes: kind === 'stile' ? UPRIGHT : LYING,
       piece: { kind, where },
-      note,
+      machining:
+        cut?.({
+          kind,
+          outer: where === 'left' || where === 'bottom' ? 'v0' : 'v1',
+          ...(kind === 'stile' ? { width: stile, meets: rail } : { width: rail, meets: stile }),
+        }) ?? [],
+      ...(note ? { note } : {}),
     });
   return [
     member('rail', 'bottom', across, spanFrom(v.low, rail)),
@@ -112,29 +121,32 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note }: Members):
 
 /**
  * Frame and panel. Grooved: rail = front width − 2 · stile + 2 · groove, its stub tenons as long as the groove is deep.
- * Mitred: stiles and rails the full size of the front, long point to long point. Panel = opening + 2 · groove − 2 · play.
+ * Mitred: stiles and rails the full size of the front, long point to long point. Panel = opening + 2 · groove − 2 · play,
+ * where a solid panel has its own play across the grain.
  */
 function framedFront(blank: FrontBlank, rail: Dim): Part[] {
-  const { settings, materials } = blank.resolved;
+  const { resolved } = blank;
+  const { settings, materials } = resolved;
   const { stile, groove, panelPlay, kind } = settings.making;
-  const { thickness } = materials.doorFrame;
   const { h, v } = blank;
-  const y = spanTo(blank.rear, thickness);
+  const y = spanTo(blank.rear, materials.doorFrame.thickness);
   const mitred = kind.value === 'mitred';
   const frame = members(blank, {
     rail,
     y,
     ...(mitred ? { mitred } : { enters: groove }),
-    note: `inner edge grooved ${mitred ? 'and mitred, loose tenons' : ''}`.trim(),
+    cut: (member) => [...frameJoinery(member, resolved), ...rebatesOf(member, blank, mitred)],
   });
-  const hold = groove.minus(panelPlay).as('panel held in each groove');
+  const within = (whole: Span, member: Dim, play: Dim): Span => {
+    const hold = groove.minus(play).as('panel held in each groove');
+    return {
+      low: whole.low.plus(member).minus(hold),
+      high: whole.high.minus(member).plus(hold),
+      size: whole.size.minus(member.times(2)).plus(hold.times(2)),
+    };
+  };
   const panel = materials.doorPanel;
-  const inset = thickness.minus(panel.thickness).over(2).as('panel behind the face of its frame');
-  const within = (whole: Span, member: Dim): Span => ({
-    low: whole.low.plus(member).minus(hold),
-    high: whole.high.minus(member).plus(hold),
-    size: whole.size.minus(member.times(2)).plus(hold.times(2)),
-  });
+  const inset = grooveInset(resolved);
   return [
     makePart({
       key: `${blank.key}/panel`,
@@ -144,15 +156,24 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
       material: panel.material,
       ...hand(blank),
       stands: {
-        x: within(h, stile),
-        y: spanFrom(inset.mm > 0 ? y.low.plus(inset) : y.low, panel.thickness),
-        z: within(v, rail),
+        x: within(h, stile, playAcross(h.size.minus(stile.times(2)).as('opening between the stiles'), resolved)),
+        y: spanFrom(y.low.plus(inset), panel.thickness),
+        z: within(v, rail, panelPlay),
       },
       axes: UPRIGHT,
       piece: { kind: 'panel' },
+      ...(panel.material.form === 'solid' ? { note: 'floats; fixed in the middle of its width only' } : {}),
     }),
     ...frame,
   ];
+}
+
+/** A lipped front is stepped round its back: along the outer edge of each member, and over the ends of stiles that reach the corners. */
+function rebatesOf({ kind, outer }: Member, { rebates }: FrontBlank, mitred: boolean): Operation[] {
+  const ends = kind === 'stile' && !mitred;
+  return rebates.filter(
+    (each) => each.kind === 'rabbet' && (each.from === outer || (ends && each.from.startsWith('u'))),
+  );
 }
 
 /** Trim on a slab: stiles the front's height, rails between them; the slab is the front's size less its bands. */

@@ -1,5 +1,6 @@
 import type { PartSize, Space } from './definition.js';
 import { type Footprint, footprintOf, type Operation, pocketRun, spacesOf } from './operations/index.js';
+import { apartInPlan } from './plan.js';
 
 /** Two operations that meet, or leave too little between them. */
 export interface Clash {
@@ -100,9 +101,11 @@ function between(first: Space, second: Space): number {
   const a = ramped ? atDepthBeside(first, second) : first;
   const b = ramped ? atDepthBeside(second, first) : second;
   const inPlan =
-    a.round && b.round
-      ? Math.max(0, Math.hypot(a.round.u - b.round.u, a.round.v - b.round.v) - a.round.radius - b.round.radius)
-      : Math.hypot(apart(a, b, 0), apart(a, b, 1));
+    a.corners || b.corners
+      ? apartInPlan(a, b)
+      : a.round && b.round
+        ? Math.max(0, Math.hypot(a.round.u - b.round.u, a.round.v - b.round.v) - a.round.radius - b.round.radius)
+        : Math.hypot(apart(a, b, 0), apart(a, b, 1));
   return Math.hypot(inPlan, apart(a, b, 2));
 }
 

@@ -57,7 +57,12 @@ export interface Space {
   readonly face?: Face | undefined;
   /** A pocket hole is deepest at its edge and runs out on the face. */
   readonly ramp?: Ramp;
+  /** What lies slanting in plan: its corners in order. `low` and `high` are then the room round it. */
+  readonly corners?: readonly PlanPoint[];
 }
+
+/** A place along the length and across the width (mm). */
+export type PlanPoint = readonly [u: number, v: number];
 
 /** What lies within these runs of length and width (mm). */
 export interface PlanBounds {
@@ -74,7 +79,7 @@ export interface Ramp {
   readonly thickness: number;
 }
 
-/** What an operation takes out of a part, in u, v, w (mm): a block, or a round bore along one axis. */
+/** What an operation takes out of a part, in u, v, w (mm): a block, a round bore along one axis, or a prism through w. */
 export type Cut =
   | { readonly shape: 'block'; readonly low: Space['low']; readonly high: Space['high'] }
   | {
@@ -84,6 +89,12 @@ export type Cut =
       readonly centre: readonly [number, number];
       readonly radius: number;
       readonly run: Run;
+    }
+  | {
+      readonly shape: 'prism';
+      /** The corners of what is cut away in plan, in order; it has no hollow in it. */
+      readonly corners: readonly PlanPoint[];
+      readonly w: Run;
     };
 
 /** What an operation looks like from above, in u and v (mm). `face` is absent for what goes through or lies within. */
@@ -112,11 +123,14 @@ export interface MachiningRow {
   readonly where: string;
   /** From the edge it is measured from. */
   readonly offset?: Dim;
+  /** Of each of several alike. */
   readonly positions: readonly Dim[];
+  /** What else is measured: from the second edge, where a stopped cut begins and ends, shoulders at the edges. */
+  readonly further?: readonly Dim[];
   readonly size: Dim;
+  /** Its other size across its face, where it is neither round nor a strip. */
+  readonly by?: Dim;
   readonly depth?: Dim;
-  /** How the second size is read: a depth, unless it says otherwise. */
-  readonly by?: true;
   readonly reason: string;
 }
 

@@ -8,12 +8,16 @@ export type {
   Outline,
   PartNames,
   PartSize,
+  PlanPoint,
 } from './definition.js';
 export {
+  type CutOut,
   cutsOf,
+  type EdgeGroove,
   type EdgeHoles,
   type Groove,
   type Holes,
+  type Mitre,
   type Mortises,
   type Notch,
   type Operation,
@@ -21,9 +25,12 @@ export {
   outlineOf,
   type Pockets,
   type Rabbet,
+  type Recess,
   rowOf,
   type Slots,
+  type Tenon,
   wordsOf,
 } from './operations/index.js';
-export { fromStart } from './place.js';
+export { fromStart, type Stopped } from './place.js';
+export { fromPoint } from './plan.js';
 export { spacedAlong } from './spacing.js';

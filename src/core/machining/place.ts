@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { AnyOperation, EdgeReference, Face, Outline, PartSize, Run, Space } from './definition.js';
+import type { AnyOperation, EdgeReference, Face, Outline, PartSize, PlanPoint, Run, Space } from './definition.js';
 
 /** How far in from a face: the run along w of something that enters it by `depth` (mm). */
 export function into({ thickness }: PartSize, face: Face, depth: number): Run {
@@ -25,6 +25,33 @@ export function strip(size: PartSize, from: EdgeReference, near: number, far: nu
   return isEnd(from) ? [run, [0, size.width]] : [[0, size.length], run];
 }
 
+/** How far a cut along a part stops short of where the part starts and of where it ends; 0 where it runs out. */
+export interface Stopped {
+  readonly start?: Dim;
+  readonly end?: Dim;
+}
+
+/** Such a strip, stopped short at its ends. */
+export function stoppedStrip(size: PartSize, from: EdgeReference, [near, far]: Run, stopped: Stopped = {}): [Run, Run] {
+  const [u, v] = strip(size, from, near, far);
+  const less = ([low, high]: Run): Run => [low + (stopped.start?.mm ?? 0), high - (stopped.end?.mm ?? 0)];
+  return isEnd(from) ? [u, less(v)] : [less(u), v];
+}
+
+/** Where a stopped cut begins and ends, as a row of the table tells it. */
+export function stopsOf(stopped: Stopped | undefined): { readonly further?: readonly Dim[] } {
+  return stopped ? { further: [stopped.start, stopped.end].filter((stop): stop is Dim => stop !== undefined) } : {};
+}
+
+/** What is said of a stopped cut in a list: " stopped 10 from its start". */
+export function stopWords(stopped: Stopped | undefined, show: (mm: number) => string): string {
+  const at = [
+    ...(stopped?.start ? [`${show(stopped.start.mm)} from its start`] : []),
+    ...(stopped?.end ? [`${show(stopped.end.mm)} from its end`] : []),
+  ];
+  return at.length > 0 ? `, stopped ${at.join(' and ')}` : '';
+}
+
 /** A short piece of such a strip, about a position along the edge. */
 export function patch(
   size: PartSize,
@@ -40,6 +67,15 @@ export function patch(
 
 export function space(operation: AnyOperation, bored: boolean, u: Run, v: Run, w: Run): Space {
   return { operation, bored, low: [u[0], v[0], w[0]], high: [u[1], v[1], w[1]] };
+}
+
+/** The room something slanting takes, and what it is. */
+export function slanting(operation: AnyOperation, bored: boolean, corners: readonly PlanPoint[], w: Run): Space {
+  const along = (axis: 0 | 1): Run => [
+    Math.min(...corners.map((corner) => corner[axis])),
+    Math.max(...corners.map((corner) => corner[axis])),
+  ];
+  return { ...space(operation, bored, along(0), along(1), w), corners };
 }
 
 export function block(u: Run, v: Run, w: Run) {

@@ -37,7 +37,10 @@ async function load(): Promise<Solids> {
       };
       if (!meets(a.blank, b.blank)) return 0;
       // Only what is cut where the two blanks meet can part them.
-      const cuts = [...a.blocks, ...b.blocks].filter((cut) => meets(cut, room)).map((cut) => block(cut, OVER));
+      const cuts = [
+        ...[...a.blocks, ...b.blocks].filter((cut) => meets(cut, room)).map((cut) => block(cut, OVER)),
+        ...[...a.prisms, ...b.prisms].map((corners) => Manifold.hull(corners.map(([x, y, z]) => [x, y, z]))),
+      ];
       const whole = block(room);
       const left = cuts.length > 0 ? whole.subtract(Manifold.union(cuts)) : whole;
       const volume = left.volume();

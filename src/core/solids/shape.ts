@@ -15,12 +15,16 @@ export interface Bore {
   readonly radius: number;
 }
 
+/** What is cut away at a slant: the corners of both its ends in the cabinet (mm); it has no hollow in it. */
+export type Prism = readonly Point[];
+
 /** A part as it lies in the cabinet: its blank, and what is cut out of it. */
 export interface PartShape {
   readonly key: string;
   readonly blank: Block;
   readonly blocks: readonly Block[];
   readonly bores: readonly Bore[];
+  readonly prisms: readonly Prism[];
 }
 
 /** The shape of a part: its sizes where it is placed, less all its operations. */
@@ -32,6 +36,11 @@ export function shapeOf(part: Part): PartShape {
     blank: blockIn(part, { low: [0, 0, 0], high: [size.length, size.width, size.thickness] }),
     blocks: cuts.flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
     bores: cuts.flatMap((cut) => (cut.shape === 'bore' ? [boreIn(part, cut)] : [])),
+    prisms: cuts.flatMap((cut) =>
+      cut.shape === 'prism'
+        ? [cut.w.flatMap((w) => cut.corners.map(([u, v]) => toCabinet(part.placement, u, v, w)))]
+        : [],
+    ),
   };
 }
 

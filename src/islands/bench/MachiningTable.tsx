@@ -28,17 +28,17 @@ export function MachiningTable({ part }: { part: Part }) {
                 </span>
                 <span>
                   <Size part={part} at={at} dim={row.size} />
-                  {row.depth && (
-                    <>
-                      <span className="font-normal text-ink-soft"> {row.by ? 'by' : 'deep'} </span>
-                      <Size part={part} at={at} dim={row.depth} />
-                    </>
-                  )}
+                  {row.by && <Beside word="by" part={part} at={at} dim={row.by} />}
+                  {row.depth && <Beside word="deep" part={part} at={at} dim={row.depth} />}
                 </span>
               </p>
               <p className="flex justify-between gap-2">
                 <span className="text-ink-soft">{row.where}</span>
-                {row.offset && <Size part={part} at={at} dim={row.offset} />}
+                <span className="flex gap-x-2.5">
+                  {[...(row.offset ? [row.offset] : []), ...(row.further ?? [])].map((each, index) => (
+                    <Size key={index} part={part} at={at} dim={each} />
+                  ))}
+                </span>
               </p>
               {row.positions.length > 0 && (
                 <p className="flex flex-wrap gap-x-2.5">
@@ -57,6 +57,15 @@ export function MachiningTable({ part }: { part: Part }) {
   );
 }
 
+function Beside({ word, ...size }: { word: string; part: Part; at: number; dim: Dim }) {
+  return (
+    <>
+      <span className="font-normal text-ink-soft"> {word} </span>
+      <Size {...size} />
+    </>
+  );
+}
+
 function Size({ part, at, dim }: { part: Part; at: number; dim: Dim }) {
   const openTape = useBench((state) => state.openTape);
   const style = useBench((state) => state.job.display);
@@ -65,7 +74,7 @@ function Size({ part, at, dim }: { part: Part; at: number; dim: Dim }) {
     openTape((solved) => {
       const row = machiningTable(solved.parts.find((other) => other.key === part.key) ?? part)[at];
       const all = row
-        ? [row.size, ...(row.depth ? [row.depth] : []), ...(row.offset ? [row.offset] : []), ...row.positions]
+        ? [row.size, row.by, row.depth, row.offset, ...row.positions, ...(row.further ?? [])].filter((each) => !!each)
         : [];
       return (
         all.find((other) => other.label === label && other.mm === mm) ?? all.find((other) => other.label === label)

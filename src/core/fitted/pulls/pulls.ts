@@ -5,7 +5,7 @@ import { type Front, frontName } from '../../fronts/index.js';
 import type { Box } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import type { Extent, Part } from '../../parts/index.js';
+import { type Extent, liesOver, type Part } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { PullProfile } from './profile.js';
@@ -130,12 +130,11 @@ export function borePulls(pulls: readonly PlacedPull[], fronts: readonly Front[]
 }
 
 function holesIn(part: Part, { profile, holes, upright }: PlacedPull, front: Front): Operation[] {
-  const { min, max } = part.extent;
+  const { min } = part.extent;
   const from = { x: min[0] - front.h.low.mm, z: min[2] - front.v.low.mm };
-  const inside = holes.filter(({ across, up }) => {
-    const [x, z] = [front.h.low.mm + across.mm, front.v.low.mm + up.mm];
-    return x > min[0] && x < max[0] && z > min[2] && z < max[2];
-  });
+  const inside = holes.filter(({ across, up }) =>
+    liesOver(part, [front.h.low.mm + across.mm, min[1], front.v.low.mm + up.mm]),
+  );
   if (inside.length === 0) return [];
   const less = (position: Dim, start: number, label: string) =>
     Math.abs(start) < 1e-6 ? position : position.minus(length(start, label)).as('pull hole on the part');

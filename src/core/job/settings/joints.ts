@@ -10,6 +10,7 @@ const JOINTS = {
 } as const;
 const END_JOINTS = { ...JOINTS, rabbet: 'rabbet' } as const;
 const FRAMED = { 'frame/fitted': 'fitted' } as const;
+const MITRED = { 'making/kind': 'mitred' } as const;
 const JOINED = ['bottom', 'top', 'shelf', 'partition'] as const;
 const anyJoint = (kind: string) => JOINED.map((where) => ({ [`joints/${where}`]: kind }));
 const noJoint = (kind: string) => Object.fromEntries(JOINED.map((where) => [`joints/${where}`, not(kind)]));
@@ -84,21 +85,21 @@ export const joints = section('Joints', {
       max: 60,
       metric: 23,
       inch: inches(7 / 8),
-      when: anyJoint('tenons'),
+      when: [...anyJoint('tenons'), MITRED],
     }),
     tenonThickness: length('loose tenon thickness', {
       min: 3,
       max: 20,
       metric: 5,
       inch: inches(3 / 16),
-      when: anyJoint('tenons'),
+      when: [...anyJoint('tenons'), MITRED],
     }),
     tenonDepth: length('loose tenon depth in each part', {
       min: 3,
       max: 60,
       metric: 15,
       inch: inches(5 / 8),
-      when: anyJoint('tenons'),
+      when: [...anyJoint('tenons'), MITRED],
     }),
   },
 });

@@ -37,6 +37,33 @@ export const making = section('Making of doors and drawer fronts', {
       when: MADE,
     }),
     groove: length('groove in the frame', { min: 3, max: 25, metric: 10, inch: inches(3 / 8), when: FRAMED }),
+    grooveFrom: choice(
+      'the groove lies',
+      { middle: 'in the middle of the thickness', face: 'at a distance from the face' },
+      { metric: 'middle', when: FRAMED, since: 6 },
+    ),
+    grooveInset: length('groove from the face', {
+      min: 2,
+      max: 40,
+      metric: 7,
+      inch: inches(1 / 4),
+      when: { ...FRAMED, 'making/grooveFrom': 'face' },
+      since: 6,
+    }),
+    grooveSpare: length('groove cut deeper than the tenon is long', {
+      max: 3,
+      metric: 0.5,
+      inch: inches(1 / 64),
+      when: FRAMED,
+      since: 6,
+    }),
+    solidPlay: length('least play of a solid panel across its grain, each side', {
+      max: 6,
+      metric: 2,
+      inch: inches(1 / 16),
+      when: FRAMED,
+      since: 6,
+    }),
     panelPlay: length('panel play each side', { max: 6, metric: 1, inch: inches(1 / 32), when: FRAMED }),
     trimThickness: length('trim thickness', {
       min: 2,

@@ -9,16 +9,25 @@ import type {
   Run,
   Space,
 } from '../definition.js';
+import { cutOut } from './cutOut.js';
+import { edgeGroove } from './edgeGroove.js';
 import { edgeHoles } from './edgeHoles.js';
 import { groove } from './groove.js';
 import { holes } from './holes.js';
+import { mitre } from './mitre.js';
+import { mitreSlots } from './mitreSlots.js';
 import { notch } from './notch.js';
 import { pockets } from './pockets.js';
 import { rabbet } from './rabbet.js';
+import { recess } from './recess.js';
 import { mortises, slots } from './slots.js';
+import { tenon } from './tenon.js';
 
 /** Every kind of operation there is. */
-const definitions = [groove, rabbet, notch, holes, edgeHoles, slots, mortises, pockets] as const;
+const definitions = [
+  ...([groove, edgeGroove, rabbet, recess, notch, cutOut, tenon, mitre] as const),
+  ...([holes, edgeHoles, slots, mitreSlots, mortises, pockets] as const),
+] as const;
 
 type OperationOf<D> = D extends OperationDefinition<infer O> ? O : never;
 /** Something cut or bored in a part. */
@@ -75,10 +84,15 @@ export function wordsOf(operation: Operation, names: PartNames, show: (mm: numbe
   return byKind[operation.kind].words(operation, names, show);
 }
 
+export type { CutOut } from './cutOut.js';
+export type { EdgeGroove } from './edgeGroove.js';
 export type { EdgeHoles } from './edgeHoles.js';
 export type { Groove } from './groove.js';
 export type { Holes } from './holes.js';
+export type { Mitre } from './mitre.js';
 export type { Notch } from './notch.js';
 export { type Pockets, pocketRun } from './pockets.js';
 export type { Rabbet } from './rabbet.js';
+export type { Recess } from './recess.js';
 export type { Mortises, Slots } from './slots.js';
+export type { Tenon } from './tenon.js';

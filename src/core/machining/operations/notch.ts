@@ -28,8 +28,7 @@ export const notch: OperationDefinition<Notch> = {
     where: `${names.edge(corner[0])} ${names.edge(corner[1])} corner`,
     positions: [],
     size: alongLength,
-    depth: alongWidth,
-    by: true,
+    by: alongWidth,
   }),
   words: ({ corner, alongLength, alongWidth }, names, show) =>
     `notch ${show(alongLength.mm)} by ${show(alongWidth.mm)}, ${corner.map((each) => names.edge(each)).join(' ')} corner`,

@@ -1,6 +1,6 @@
 import type { Dim } from '../../derive/index.js';
 import type { EdgeReference, Face, OperationDefinition, Why } from '../definition.js';
-import { strip, sunk } from '../place.js';
+import { type Stopped, stoppedStrip, stopsOf, stopWords, sunk } from '../place.js';
 
 /** A step along an edge. */
 export interface Rabbet extends Why {
@@ -10,18 +10,21 @@ export interface Rabbet extends Why {
   /** How far in from the edge. */
   readonly width: Dim;
   readonly depth: Dim;
+  /** Where it does not run out at both ends of its edge. */
+  readonly stopped?: Stopped;
 }
 
 export const rabbet: OperationDefinition<Rabbet> = {
   kind: 'rabbet',
-  ...sunk<Rabbet>(({ from, width }, size) => strip(size, from, 0, width.mm)),
-  row: ({ face, from, width, depth }, names) => ({
-    what: 'Rabbet',
+  ...sunk<Rabbet>(({ from, width, stopped }, size) => stoppedStrip(size, from, [0, width.mm], stopped)),
+  row: ({ face, from, width, depth, stopped }, names) => ({
+    what: `Rabbet${stopped ? ', stopped' : ''}`,
     where: `${names.face(face)}, ${names.edge(from)} edge`,
     positions: [],
+    ...stopsOf(stopped),
     size: width,
     depth,
   }),
-  words: ({ from, width, depth }, names, show) =>
-    `rabbet ${show(width.mm)} wide, ${show(depth.mm)} deep on the ${names.edge(from)} edge`,
+  words: ({ from, width, depth, stopped }, names, show) =>
+    `rabbet ${show(width.mm)} wide, ${show(depth.mm)} deep on the ${names.edge(from)} edge${stopWords(stopped, show)}`,
 };
