@@ -64,7 +64,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
   const fronts = buildFronts(cells, face.ok ? face.root : undefined, box, resolved);
   const carcass = buildCarcass({ cabinet, box, cells, boundaries: face.ok ? face.boundaries : [], resolved });
   const grid = pinGrid(carcass.parts, resolved);
-  const bays = layOutBays(cells, carcass.parts, grid, resolved);
+  const bays = layOutBays(cells, carcass.parts, grid, resolved, carcass.crossings);
   const built = [
     ...carcass.parts,
     ...bays.flatMap((bay) => buildShelves(bay, box, resolved)),

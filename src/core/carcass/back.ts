@@ -1,8 +1,9 @@
-import { type Dim, spanBetween, spanFrom } from '../derive/index.js';
+import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
 import { insideOf } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
-import { makePart, type Part } from '../parts/index.js';
-import type { BuildContext, Builder } from './build.js';
+import { makePart, type Part, SAME_PLANE } from '../parts/index.js';
+import type { BuildContext, Builder, Joint } from './build.js';
+import { type NailerPlace, nailerPlaces, nailersBehind } from './crossings.js';
 
 /** What takes the edge of the back in a side, a bottom or a full top: a groove, a rabbet, or nothing. */
 export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom' | 'top'): Operation[] {
@@ -158,36 +159,89 @@ function structural(context: BuildContext): BackEdges {
   };
 }
 
-/**
- * Nailers: a wall cabinet one high and one low, a base cabinet one high, a tall one a third in the middle. They stand
- * behind a grooved back, in front of any other.
- */
-export const nailers: Builder = ({ cabinet, box, resolved }) => {
-  const { settings, materials } = resolved;
-  const kind = settings.back.kind.value;
-  if (settings.nailer.rails.value === 'none' || kind === 'structural') return {};
-  const { material, thickness } = materials.nailer;
-  const behind = kind === 'grooved';
-  const y = behind ? box.sideDepth.minus(box.grooveOffset) : box.clearDepth.minus(thickness);
-  const full = topCaptures({ resolved });
-  const inside = insideOf(box, resolved);
-  // In front of the back a nailer has to stay under stretchers and frames as well.
-  const highest = full || !behind ? box.topUnderside : box.topLevel;
-  const width = settings.nailer.width;
-  const low = behind && settings.back.bottomEdge.value === 'past' ? box.floor : box.bottomTop;
-  const heights: [string, Dim][] = [['high', highest.minus(width).as('lower edge of the nailer')]];
-  if (cabinet.kind === 'tall')
-    heights.push(['middle', low.plus(highest).minus(width).over(2).as('lower edge of the middle nailer')]);
-  if (cabinet.kind !== 'base') heights.push(['low', low]);
-  const parts = heights.map(([at, z]) =>
+/** Most a nailer's screws into the panel it lies against may be apart (mm). */
+const NAILER_SPACING = 250;
+
+/** Nailers, each from side to side, or in pieces between the uprights; fastened to them and to the panel they lie against. */
+export const nailers: Builder = (context) => {
+  const { resolved, box } = context;
+  const { material } = resolved.materials.nailer;
+  const inside = insideOf(box, resolved).h;
+  const pieces = nailerPlaces(context).flatMap((place) => {
+    const runs = dividedRuns(context, inside, place);
+    return runs.map((x, at) => ({ ...place, x, key: runs.length > 1 ? `${place.key}/${at + 1}` : place.key }));
+  });
+  const parts = pieces.map(({ key, x, y, z }) =>
     makePart({
-      key: `nailer/${at}`,
+      key,
       name: 'Nailer',
       role: 'nailer',
       material,
-      stands: { x: inside.h, y: spanFrom(y, thickness), z: spanFrom(z, width) },
+      stands: { x, y, z },
       axes: { u: '+x', v: '+z', w: '+y' },
     }),
   );
-  return { parts };
+  return { parts, joints: pieces.flatMap((piece) => nailerJoints(context, piece)) };
 };
+
+/** The whole run, or what is left of it between the partitions that stand at that height. */
+function dividedRuns({ boundaries, resolved }: BuildContext, whole: Span, { z }: NailerPlace): Span[] {
+  if (nailersBehind(resolved) || resolved.settings.nailer.runs.value === 'through') return [whole];
+  const partitions = boundaries
+    .filter(({ kind, within }) => {
+      const { v } = within.inside;
+      return kind === 'partition' && v.low.mm < z.high.mm && v.high.mm > z.low.mm;
+    })
+    .sort((a, b) => a.inside.low.mm - b.inside.low.mm);
+  let from = whole.low;
+  const runs: Span[] = [];
+  for (const { inside } of partitions) {
+    runs.push(spanBetween(from, inside.low));
+    from = inside.high;
+  }
+  return [...runs, spanBetween(from, whole.high)];
+}
+
+function nailerJoints(
+  { resolved, box }: BuildContext,
+  { key, x, y, z, at }: NailerPlace & { readonly x: Span },
+): Joint[] {
+  const { settings } = resolved;
+  const common = { normal: 'x', runs: 'along', level: z.low, thickness: z.size, front: y.low, depth: y.size } as const;
+  const ends = (['u0', 'u1'] as const).map((end): Joint => {
+    const hand = end === 'u0' ? 'left' : 'right';
+    const shows = settings.ends[hand].value === 'exposed' && settings.ends[`${hand}Panel`].value !== 'applied';
+    const kind = settings.joints.nailer.value;
+    return {
+      ...common,
+      plane: (end === 'u0' ? x.low : x.high).mm,
+      kind: kind === 'usual' ? (shows ? 'pocket' : 'screws') : kind,
+      engagement: length(0),
+      member: { key, end, pocketFace: 2, pocketsShow: false },
+      reason: 'holds the nailer',
+      holds: key,
+    };
+  });
+  const edge = at === 'high' ? 'v1' : at === 'low' ? 'v0' : undefined;
+  const against = edge === 'v1' ? box.topUnderside : box.bottomTop;
+  const lies = edge && Math.abs((edge === 'v1' ? z.high : z.low).mm - against.mm) < SAME_PLANE;
+  if (!edge || !lies) return ends;
+  return [
+    ...ends,
+    {
+      normal: 'z',
+      runs: 'along',
+      plane: against.mm,
+      level: x.low,
+      thickness: x.size,
+      front: y.low,
+      depth: y.size,
+      kind: 'screws',
+      engagement: length(0),
+      spacing: length(NAILER_SPACING, 'screws of a nailer at most apart'),
+      member: { key, end: edge, pocketFace: 2, pocketsShow: false },
+      reason: `holds the nailer along its ${edge === 'v1' ? 'upper' : 'lower'} edge`,
+      holds: key,
+    },
+  ];
+}

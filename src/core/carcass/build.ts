@@ -1,7 +1,9 @@
 import { type Dim, longer, type Span } from '../derive/index.js';
 import type { Cabinet, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
+import type { EdgeReference } from '../machining/index.js';
 import type { Band, Part } from '../parts/index.js';
+import type { Crossing } from './crossings.js';
 
 /** What every builder may look at. */
 export interface BuildContext {
@@ -10,6 +12,8 @@ export interface BuildContext {
   readonly cells: readonly Cell[];
   readonly boundaries: readonly Boundary[];
   readonly resolved: Resolved;
+  /** The rails that run through from side to side. */
+  readonly crossings: readonly Crossing[];
 }
 
 /**
@@ -21,7 +25,12 @@ export interface Joint {
   readonly normal: 'x' | 'z';
   /** Cabinet position (mm) of the receiving face along the normal. */
   readonly plane: number;
-  /** Near edge of the joining part's thickness, along the receiving part: z for `x` joints, x for `z` joints. */
+  /**
+   * How its fasteners stand on the receiving part: from front to rear, or for what is joined on edge along its height or
+   * its length, at one depth.
+   */
+  readonly runs?: 'across' | 'along';
+  /** Near edge of what joins, along the receiving part: z for `x` joints, x for `z` joints; and how far it goes there. */
   readonly level: Dim;
   readonly thickness: Dim;
   /** From front to rear: where the joining part starts and how deep it is. */
@@ -30,10 +39,12 @@ export interface Joint {
   readonly kind: JointKind;
   /** How far it enters. */
   readonly engagement: Dim;
-  /** The joining part and its end; a web frame joins as a whole and has no single one. */
+  /** How far its fasteners may be apart, where that is not the shop's rule. */
+  readonly spacing?: Dim;
+  /** The joining part and its end or edge; a dadoed web frame joins as a whole and has no single one. */
   readonly member?: {
     readonly key: string;
-    readonly end: 'u0' | 'u1';
+    readonly end: EdgeReference;
     readonly pocketFace: 1 | 2;
     readonly pocketsShow: boolean;
   };

@@ -3,6 +3,7 @@ import type { Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';
 import { back, nailers } from './back.js';
 import type { BuildContext, Builder, Fitting, Joint } from './build.js';
+import { type Crossing, crossingsOf } from './crossings.js';
 import { dividers } from './dividers.js';
 import { ends } from './ends.js';
 import { framePaths } from './framing.js';
@@ -15,6 +16,8 @@ export interface Built {
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
   readonly fittings: readonly Fitting[];
+  /** The rails that run through from side to side. */
+  readonly crossings: readonly Crossing[];
   /** The ways screws take in parts nothing is bored in for them, by part key. */
   readonly paths: ReadonlyMap<string, readonly Operation[]>;
 }
@@ -26,7 +29,9 @@ export interface Built {
 const builders: readonly Builder[] = [sides, bottom, top, dividers, back, nailers, toe, ends, faceFrame];
 
 /** Builds the carcass by its settings, then cuts and bores the joints between its parts. */
-export function buildCarcass(context: BuildContext): Built {
+export function buildCarcass(given: Omit<BuildContext, 'crossings'>): Built {
+  const crossings = crossingsOf(given);
+  const context: BuildContext = { ...given, crossings };
   const built = builders.map((build) => build(context));
   const joints = built.flatMap((each) => each.joints ?? []);
   const parts = built.flatMap((each) => each.parts ?? []);
@@ -35,6 +40,7 @@ export function buildCarcass(context: BuildContext): Built {
     parts: machined.parts,
     paths: new Map([...machined.paths, ...framePaths(context, machined.parts)]),
     joints,
+    crossings,
     fittings: built.flatMap((each) => each.fittings ?? []),
   };
 }

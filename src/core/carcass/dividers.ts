@@ -3,6 +3,7 @@ import type { Boundary } from '../layout/index.js';
 import { makePart } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
 import { caseBands } from './build.js';
+import { clearDepthAt, notchedRound } from './crossings.js';
 import { between } from './horizontals.js';
 import { webFrame } from './web.js';
 
@@ -37,7 +38,9 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
         role: 'divider',
         material: shelf ? 'shelf' : 'top',
         underside: boundary.inside.low,
-        depth: shelf ? box.clearDepth : resolved.settings.top.stretcherWidth,
+        depth: shelf
+          ? clearDepthAt(box, context.crossings, spanFrom(boundary.inside.low, resolved.materials.shelf.thickness))
+          : resolved.settings.top.stretcherWidth,
         joint: { kind: resolved.settings.joints.shelf.value, engagement: box.engagement.shelf },
         faceDown: false,
         banded: true,
@@ -70,31 +73,38 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
     size: height,
   };
   const key = `divider/${boundary.after}`;
+  const y = spanFrom(START, box.clearDepth);
+  const notched = notchedRound(context.crossings, { y, z });
   const part = makePart({
     key,
     name: 'Partition',
     role: 'partition',
     material,
     bands: caseBands(resolved),
-    stands: { x: { ...boundary.inside, size: thickness }, y: spanFrom(START, box.clearDepth), z },
+    stands: { x: { ...boundary.inside, size: thickness }, y, z },
     axes: { u: '+z', v: '+y', w: '+x' },
     receives: true,
+    machining: notched.machining,
   });
-  const joints = (['u0', 'u1'] as const).map(
-    (end): Joint => ({
+  const joints = (['u0', 'u1'] as const).map((end): Joint => {
+    const engagement = end === 'u0' ? lower : upper;
+    const { front = START, rear } = end === 'u0' ? notched.lower : notched.upper;
+    const to = rear ? box.clearDepth.minus(rear) : box.clearDepth;
+    return {
       normal: 'z',
       plane: v[end === 'u0' ? 'low' : 'high'].mm,
       level: boundary.inside.low,
       thickness,
-      front: length(0),
-      depth: box.clearDepth,
-      kind,
-      engagement: end === 'u0' ? lower : upper,
+      front,
+      depth: front.mm === 0 ? to : to.minus(front),
+      // Where no dado can be cut it is screwed.
+      kind: kind === 'dado' && engagement.mm === 0 ? 'screws' : kind,
+      engagement,
       member: { key, end, pocketFace: 1, pocketsShow: true },
       reason: 'holds the partition',
       holds: key,
-    }),
-  );
+    };
+  });
   return { parts: [part], joints };
 }
 

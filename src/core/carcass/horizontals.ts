@@ -4,6 +4,7 @@ import { insideOf, type Region } from '../layout/index.js';
 import { makePart, type Part, type PartRole, type Piece } from '../parts/index.js';
 import { backRecess } from './back.js';
 import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
+import { uprightStretcher } from './crossings.js';
 import { webFrame } from './web.js';
 
 interface Horizontal {
@@ -117,9 +118,9 @@ export const top: Builder = (context) => {
     case 'stretchers':
       return joined([stretcher(context, 'front'), stretcher(context, 'rear')]);
     case 'uprightRear':
-      return joined([stretcher(context, 'front'), upright(context, 'rear')]);
+      return joined([stretcher(context, 'front'), upright(context)]);
     case 'uprightFront':
-      return joined([upright(context, 'front')]);
+      return joined([upright(context)]);
     case 'web':
       return webFrame(context, {
         key: 'web/top',
@@ -203,41 +204,36 @@ function stretcher(context: BuildContext, where: 'front' | 'rear') {
 }
 
 /** A stretcher on edge: at the front over a sink, at the rear against the back. */
-function upright(context: BuildContext, where: 'front' | 'rear'): { part: Part; joints: Joint[] } {
+function upright(context: BuildContext): { part: Part; joints: Joint[] } {
   const { box, resolved } = context;
-  const { material, thickness } = resolved.materials.top;
-  const width = resolved.settings.top.stretcherWidth;
+  const place = uprightStretcher(context);
+  if (!place) throw new Error('no upright stretcher is asked for');
+  const { key, where, y, z } = place;
   const { kind, engagement } = topJoint(context);
-  const region = insideOf(context.box, context.resolved);
-  const y = where === 'front' ? length(0) : box.clearDepth.minus(thickness).as('front of the upright stretcher');
-  const z = box.topLevel.minus(width).as('lower edge of the upright stretcher');
+  const region = insideOf(box, resolved);
   const part = makePart({
-    key: `stretcher/${where}`,
+    key,
     name: `Upright stretcher, ${where}`,
     role: 'stretcher',
-    material,
-    stands: {
-      x: across(region.h, engagement, 'upright stretcher'),
-      y: spanFrom(y, thickness),
-      z: { low: z, high: box.topLevel, size: width },
-    },
+    material: resolved.materials.top.material,
+    stands: { x: across(region.h, engagement, 'upright stretcher'), y, z },
     axes: { u: '+x', v: '+z', w: '+y' },
     piece: { kind: 'rail', where },
   });
-  // On edge it is fastened along its height: the joint runs upright and is screwed or pocketed only.
   const joints = (['u0', 'u1'] as const).map(
     (end): Joint => ({
       normal: 'x',
+      runs: 'along',
       plane: (end === 'u0' ? region.h.low : region.h.high).mm,
-      level: z,
-      thickness: width,
-      front: y,
-      depth: thickness,
+      level: z.low,
+      thickness: z.size,
+      front: y.low,
+      depth: y.size,
       kind,
       engagement,
-      member: { key: `stretcher/${where}`, end, pocketFace: 2, pocketsShow: where === 'front' },
+      member: { key, end, pocketFace: 2, pocketsShow: where === 'front' },
       reason: `carries the upright ${where} stretcher`,
-      holds: `stretcher/${where}`,
+      holds: key,
     }),
   );
   return { part, joints };

@@ -1,13 +1,13 @@
-import { type Dim, length, measuredFrom } from '../derive/index.js';
+import { type Dim, largest, length, measuredFrom } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
-import { type By, type EdgeReference, type Face, type Operation, spacedAlong } from '../machining/index.js';
+import { type By, type EdgeReference, type Face, fastenersAlong, type Operation } from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 import type { Joint } from './build.js';
 
 /**
- * Turns joints into machining on both members: dadoes and rabbets in the receiving part, screw, dowel and tenon holes on
- * the centre line of what joins, pocket holes in what joins. A joint that finds nothing to join is left alone; a finding
- * says so.
+ * Turns joints into machining on both members: dadoes, recesses and rabbets in the receiving part, screw, dowel and tenon
+ * holes on the centre line of what joins, pocket holes in what joins. A joint that finds nothing to join is left alone; a
+ * finding says so.
  */
 export function machineJoints(
   parts: readonly Part[],
@@ -21,15 +21,13 @@ export function machineJoints(
     if (list) list.push(operation);
     else lists.set(key, [operation]);
   };
-  const add = (key: string, operation: Operation) => addTo(added, key, operation);
   for (const joint of joints) {
     const member = parts.find((part) => part.key === joint.member?.key);
-    const receiver = receiverOf(joint, parts);
-    if (receiver) {
-      const made = machineJoint(joint, receiver, member, resolved);
-      for (const operation of made.receiver) add(receiver.part.key, operation);
-      for (const operation of made.member) if (joint.member) add(joint.member.key, operation);
-      const path = screwPath(joint, receiver, member, resolved);
+    for (const seat of seatsOf(joint, parts)) {
+      const made = machineJoint(joint, seat, member, resolved);
+      for (const operation of made.receiver) addTo(added, seat.part.key, operation);
+      for (const operation of made.member) if (joint.member) addTo(added, joint.member.key, operation);
+      const path = screwPath(joint, seat, member, resolved);
       if (path) addTo(paths, path.key, path.operation);
     }
   }
@@ -42,6 +40,55 @@ export function machineJoints(
   };
 }
 
+/** Where a joint lies on a part that receives it. */
+export interface Seat {
+  readonly part: Part;
+  readonly face: Face;
+  /** From the front of what joins to where both parts are, and how deep that is. */
+  readonly start: Dim;
+  readonly depth: Dim;
+}
+
+/**
+ * The upright (or horizontal) panels one of whose faces lies in the joint's plane and reaches the joint. A part over two
+ * stretchers is fastened to both.
+ */
+export function seatsOf(joint: Joint, parts: readonly Part[]): Seat[] {
+  const [along, normal] = joint.normal === 'x' ? ([2, 0] as const) : ([0, 2] as const);
+  const middle = joint.level.mm + joint.thickness.mm / 2;
+  const [from, to] = [joint.front.mm, joint.front.mm + joint.depth.mm];
+  const seats: Seat[] = [];
+  for (const part of parts) {
+    if (!part.receives || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
+    const { min, max } = part.extent;
+    if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
+    if (from > max[1] - SAME_PLANE || to < min[1] + SAME_PLANE) continue;
+    const face1 = part.placement.origin[normal];
+    const face2 = face1 + (part.placement.w[0] === '+' ? 1 : -1) * part.thickness.mm;
+    const face =
+      Math.abs(face1 - joint.plane) < SAME_PLANE ? 1 : Math.abs(face2 - joint.plane) < SAME_PLANE ? 2 : undefined;
+    if (!face) continue;
+    const seat = { part, face, ...shared(joint, part) } as const;
+    // On edge it is held only by what its whole thickness lies on.
+    if (joint.runs !== 'along' || seat.depth.mm > joint.depth.mm - SAME_PLANE) seats.push(seat);
+  }
+  return seats;
+}
+
+/** A deep part on a shallow one is fastened only where both are. */
+function shared(joint: Joint, part: Part): Pick<Seat, 'start' | 'depth'> {
+  const front = edgeOf(part, 'v0');
+  const before = front.mm - joint.front.mm;
+  const start = before > SAME_PLANE ? front.minus(joint.front).as('front of the part behind that of the joint') : NONE;
+  const beyond = joint.front.mm + joint.depth.mm - front.mm - part.width.mm;
+  let depth = joint.depth;
+  if (start.mm > 0) depth = depth.minus(start);
+  if (beyond > SAME_PLANE) depth = depth.minus(length(beyond, 'joining part beyond it')).as('depth both parts share');
+  return { start, depth };
+}
+
+const NONE = length(0);
+
 /** Diameter of the way a screw makes where nothing is bored for it (mm). */
 const SCREW = 4;
 
@@ -51,122 +98,113 @@ const SCREW = 4;
  */
 function screwPath(
   joint: Joint,
-  { part, face }: Receiver,
+  seat: Seat,
   member: Part | undefined,
   { settings }: Resolved,
 ): { key: string; operation: Operation } | undefined {
   const { fasteners } = settings;
   if (!joint.member || !member) return undefined;
-  const positions = alongJoint(joint, part, fasteners);
+  const places = placesOf(joint, seat, fasteners);
   const diameter = length(SCREW, 'screw');
+  const by: By = { kind: 'joint', what: 'way' };
   if (joint.kind === 'screws') {
-    const depth = fasteners.screwLength.minus(part.thickness).as('screw in the end of the part');
+    const depth = fasteners.screwLength.minus(seat.part.thickness).as('screw in the end of the part');
     if (depth.mm <= 0) return undefined;
-    return {
-      key: member.key,
-      operation: {
-        kind: 'edge holes',
-        edge: joint.member.end,
-        ...inEnd(joint, member, positions),
-        diameter,
-        depth,
-        reason: `way of the screws: ${joint.reason}`,
-        by: { kind: 'joint', what: 'way' },
-      },
-    };
+    const reason = `way of the screws: ${joint.reason}`;
+    const inEnd = inMember(joint, joint.member, member, seat, places);
+    return { key: member.key, operation: { kind: 'edge holes', ...inEnd, diameter, depth, reason, by } };
   }
   if (joint.kind !== 'pocket') return undefined;
   return {
-    key: part.key,
+    key: seat.part.key,
     operation: {
       kind: 'holes',
-      face,
-      from: 'u0',
-      offset: measuredFrom(joint.level, edgeOf(part, 'u0'))
-        .plus(joint.thickness.over(2))
-        .as('centre line of the joint'),
-      positions: onReceiver(joint, part, positions),
+      face: seat.face,
+      ...onReceiver(joint, seat, places),
       diameter,
       depth: fasteners.pocketReach,
       reason: `way of the pocket screws: ${joint.reason}`,
-      by: { kind: 'joint', what: 'way' },
+      by,
     },
   };
 }
 
-/** Where the fasteners of a joint stand, from the front of what joins: dowels and pocket screws closer than the rest. */
-function alongJoint(joint: Joint, receiver: Part, fasteners: ResolvedSettings['fasteners']): Dim[] {
+/** Where the fasteners of a joint stand, from its start: dowels and pocket screws closer than the rest. */
+function placesOf(joint: Joint, { depth }: Seat, fasteners: ResolvedSettings['fasteners']): Dim[] {
   const close = joint.kind === 'pocket' || joint.kind === 'dowels';
-  const spacing = close ? fasteners.pocketSpacing : fasteners.spacing;
-  return spacedAlong(sharedDepth(joint, receiver), fasteners.first, spacing);
+  const spacing = joint.spacing ?? (close ? fasteners.pocketSpacing : fasteners.spacing);
+  const half =
+    joint.kind === 'tenons' ? fasteners.tenonLength.mm / 2 : joint.kind === 'dowels' ? fasteners.dowel.mm / 2 : 0;
+  // Screws along an edge begin beyond the reach of those in its ends.
+  const first = joint.spacing ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
+  return fastenersAlong(joint.runs === 'along' ? joint.thickness : depth, {
+    first,
+    spacing,
+    half,
+  });
 }
 
-/** The same places told from the front edge of the receiving part. */
-function onReceiver(joint: Joint, receiver: Part, positions: readonly Dim[]): readonly Dim[] {
-  const front = measuredFrom(joint.front, edgeOf(receiver, 'v0'));
-  if (front.mm === 0) return positions;
-  return positions.map((position) => position.plus(front).as('position along the joint'));
+interface Line {
+  readonly from: EdgeReference;
+  readonly offset: Dim;
+  readonly positions: readonly Dim[];
 }
 
-/** Holes in the end of what joins: along its middle line, or for a part on edge in the middle of its height. */
-function inEnd(joint: Joint, member: Part, positions: readonly Dim[]): { offset: Dim; positions: readonly Dim[] } {
-  const onEdge = joint.normal === 'x' && member.placement.v[1] === 'z';
-  if (!onEdge) return { offset: member.thickness.over(2).as('middle of the edge'), positions };
-  const [first] = positions;
+/** The line of fasteners on the receiving part: along its depth, or for what joins on edge along its length. */
+function onReceiver(joint: Joint, { part, start }: Seat, places: readonly Dim[]): Line {
+  const level = measuredFrom(joint.level, edgeOf(part, 'u0'));
+  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
+  const moved = (by: Dim) =>
+    by.mm === 0 ? places : places.map((place) => place.plus(by).as('position along the joint'));
+  if (joint.runs === 'along')
+    return {
+      from: 'v0',
+      offset: front.plus(joint.depth.over(2)).as('centre line of the joint'),
+      positions: moved(level),
+    };
   return {
-    offset: first ?? member.thickness.over(2).as('middle of the edge'),
-    positions: [member.width.over(2).as('middle of the height')],
+    from: 'u0',
+    offset: level.plus(joint.thickness.over(2)).as('centre line of the joint'),
+    positions: moved(start.mm === 0 ? front : front.plus(start)),
   };
 }
 
-/** A deep part on a shallow one is fastened only where both are. */
-function sharedDepth(joint: Joint, part: Part): Dim {
-  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
-  return part.width.mm - front.mm < joint.depth.mm
-    ? measuredFrom(part.width, front).as('depth both parts share')
-    : joint.depth;
-}
-
-interface Receiver {
-  readonly part: Part;
-  readonly face: Face;
-}
-
-/** The upright (or horizontal) panel one of whose faces lies in the joint's plane and reaches the joint. */
-export function receiverOf(joint: Joint, parts: readonly Part[]): Receiver | undefined {
-  const along = joint.normal === 'x' ? 2 : 0;
-  const normal = joint.normal === 'x' ? 0 : 2;
-  for (const part of parts) {
-    if (!part.receives || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
-    const { min, max } = part.extent;
-    const middle = joint.level.mm + joint.thickness.mm / 2;
-    if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
-    if (joint.front.mm > max[1]) continue;
-    const face1 = part.placement.origin[normal] as number;
-    const face2 = face1 + (part.placement.w[0] === '+' ? 1 : -1) * part.thickness.mm;
-    if (Math.abs(face1 - joint.plane) < SAME_PLANE) return { part, face: 1 };
-    if (Math.abs(face2 - joint.plane) < SAME_PLANE) return { part, face: 2 };
-  }
-  return undefined;
+/** Holes in the end or edge of what joins: along its middle line, from its own first edge. */
+function inMember(
+  joint: Joint,
+  { end }: NonNullable<Joint['member']>,
+  member: Part,
+  { start }: Seat,
+  places: readonly Dim[],
+): { edge: EdgeReference; offset: Dim; positions: readonly Dim[] } {
+  const offset = member.thickness.over(2).as('middle of the edge');
+  // What joins may begin before the joint does, as a side with a tongue on its front.
+  const own = edgeOf(member, end.startsWith('u') ? 'v0' : 'u0');
+  const begins = joint.runs === 'along' ? joint.level : joint.front;
+  const by = (start.mm === 0 ? begins : begins.plus(start)).minus(own);
+  return {
+    edge: end,
+    offset,
+    positions:
+      Math.abs(by.mm) < SAME_PLANE ? places : places.map((place) => place.plus(by).as('position along the end')),
+  };
 }
 
 function machineJoint(
   joint: Joint,
-  { part, face }: Receiver,
+  seat: Seat,
   member: Part | undefined,
   { settings }: Resolved,
 ): { receiver: Operation[]; member: Operation[] } {
   const { fasteners } = settings;
   const { reason, holds } = joint;
+  const { part, face } = seat;
   const by: By = { kind: 'joint', what: joint.kind };
-  const offset = measuredFrom(joint.level, edgeOf(part, 'u0')).as('near edge of the joint');
-  const centre = offset.plus(joint.thickness.over(2)).as('centre line of the joint');
-  const from: EdgeReference = 'u0';
-  const end = joint.member?.end ?? 'u0';
   if (joint.kind === 'dado' || joint.kind === 'rabbet')
-    return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face, offset)] : [], member: [] };
-  const positions = alongJoint(joint, part, fasteners);
-  const inReceiver = () => onReceiver(joint, part, positions);
+    return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face)] : [], member: [] };
+  const places = placesOf(joint, seat, fasteners);
+  const inReceiver = () => onReceiver(joint, seat, places);
+  const inEnd = () => (joint.member && member ? inMember(joint, joint.member, member, seat, places) : undefined);
   switch (joint.kind) {
     case 'screws':
       return {
@@ -174,9 +212,7 @@ function machineJoint(
           {
             kind: 'holes',
             face: face === 1 ? 2 : 1,
-            from,
-            offset: centre,
-            positions: inReceiver(),
+            ...inReceiver(),
             diameter: fasteners.pilot,
             reason: `screws: ${reason}`,
             by,
@@ -186,7 +222,8 @@ function machineJoint(
         member: [],
       };
     case 'pocket': {
-      if (!joint.member) return { receiver: [], member: [] };
+      const end = inEnd();
+      if (!joint.member || !end) return { receiver: [], member: [] };
       const { pocketFace, pocketsShow } = joint.member;
       return {
         receiver: [],
@@ -194,8 +231,8 @@ function machineJoint(
           {
             kind: 'pockets',
             face: pocketFace,
-            edge: end,
-            positions,
+            edge: end.edge,
+            positions: end.positions,
             plugged: pocketsShow,
             reason: `pocket screws: ${reason}`,
             by,
@@ -204,35 +241,11 @@ function machineJoint(
       };
     }
     case 'dowels': {
-      const diameter = fasteners.dowel;
+      const bored = { diameter: fasteners.dowel, reason: `dowels: ${reason}`, by };
+      const end = inEnd();
       return {
-        receiver: [
-          {
-            kind: 'holes',
-            face,
-            from,
-            offset: centre,
-            positions: inReceiver(),
-            diameter,
-            depth: fasteners.dowelInFace,
-            reason: `dowels: ${reason}`,
-            by,
-            holds,
-          },
-        ],
-        member: member
-          ? [
-              {
-                kind: 'edge holes',
-                edge: end,
-                ...inEnd(joint, member, positions),
-                diameter,
-                depth: fasteners.dowelInEnd,
-                reason: `dowels: ${reason}`,
-                by,
-              },
-            ]
-          : [],
+        receiver: [{ kind: 'holes', face, ...inReceiver(), depth: fasteners.dowelInFace, ...bored, holds }],
+        member: end ? [{ kind: 'edge holes', ...end, depth: fasteners.dowelInEnd, ...bored }] : [],
       };
     }
     case 'tenons': {
@@ -243,30 +256,44 @@ function machineJoint(
         reason: `loose tenons: ${reason}`,
         by,
       };
+      const { from, ...line } = inReceiver();
+      const end = inEnd();
+      const opposite = end && { place: { edge: end.edge }, offset: end.offset, positions: end.positions };
       return {
-        receiver: [{ kind: 'slots', place: { face, from }, offset: centre, positions: inReceiver(), ...slot, holds }],
-        member: member
-          ? [
-              {
-                kind: 'slots',
-                place: { edge: end },
-                ...inEnd(joint, member, positions),
-                ...slot,
-              },
-            ]
-          : [],
+        receiver: [{ kind: 'slots', place: { face, from }, ...line, ...slot, holds }],
+        member: opposite ? [{ kind: 'slots', ...opposite, ...slot }] : [],
       };
     }
   }
 }
 
-/** A dado, or a rabbet where the joint lies at the very end of the part. */
-function cutIn(joint: Joint, part: Part, face: Face, offset: Dim): Operation {
-  const { reason, holds, engagement, thickness } = joint;
+const AT_FRONT = length(0, 'at the front edge');
+
+/** What is narrower than this share of the panel gets a recess of its end's size, not a cut across the whole panel. */
+const NARROW = 0.6;
+
+/** A dado, or a rabbet where the joint lies at the very end of the part; a recess for what is much narrower than it. */
+function cutIn(joint: Joint, part: Part, face: Face): Operation {
+  const { reason, holds, engagement, thickness, depth } = joint;
   const by: By = { kind: 'joint', what: joint.kind };
-  const atStart = Math.abs(offset.mm) < SAME_PLANE;
+  const offset = measuredFrom(joint.level, edgeOf(part, 'u0')).as('near edge of the joint');
+  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   const toEnd = part.length.minus(offset).minus(thickness);
+  const atStart = Math.abs(offset.mm) < SAME_PLANE;
   const atEnd = Math.abs(toEnd.mm) < SAME_PLANE;
+  if (joint.runs === 'along' || depth.mm < NARROW * part.width.mm)
+    return {
+      kind: 'recess',
+      face,
+      u: { edge: 'u0', offset },
+      v: { edge: 'v0', offset: front.mm === 0 ? AT_FRONT : front.as('front of the joint') },
+      alongLength: thickness,
+      alongWidth: depth,
+      depth: engagement,
+      reason,
+      by,
+      holds,
+    };
   if (atStart || atEnd)
     return {
       kind: 'rabbet',

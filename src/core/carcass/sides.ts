@@ -36,7 +36,7 @@ export const sides: Builder = (context) => {
       stands: { x: hand === 'left' ? spanFrom(START, thickness) : spanTo(box.width, thickness), y, z },
       axes: { u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },
       receives: true,
-      machining: [...backRecess(context, 'side'), ...toeNotch(context, hand), ...framePockets(context, hand)],
+      machining: [...backRecess(context, 'side'), ...toeNotch(context, hand, tongue), ...framePockets(context, hand)],
       ...(tongue ? { note: 'tongue on the front edge for the frame' } : {}),
     });
   return { parts: [side('left'), side('right')], joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };
@@ -68,7 +68,7 @@ function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {
  * The toe is cut out of the lower front corner: as high as the toe, as deep as its setback and, where the board runs
  * over the sides, the board. An exposed side keeps the board behind it and shows only the setback.
  */
-function toeNotch({ box, resolved }: BuildContext, hand: 'left' | 'right'): Operation[] {
+function toeNotch({ box, resolved }: BuildContext, hand: 'left' | 'right', tongue: Dim | undefined): Operation[] {
   const { toe, ends } = resolved.settings;
   if (toe.kind.value !== 'notched' || box.bottomUnder) return [];
   const over = toe.board.value === 'over' && ends[hand].value !== 'exposed';
@@ -79,7 +79,8 @@ function toeNotch({ box, resolved }: BuildContext, hand: 'left' | 'right'): Oper
     kind: 'notch',
     corner: ['u0', 'v0'],
     alongLength: toe.height.as('notch height'),
-    alongWidth: depth,
+    // On a side with a tongue it is measured from the tongue's edge.
+    alongWidth: tongue ? depth.plus(tongue).as('notch depth from the edge of the tongue') : depth,
     reason: over ? 'toe space, with the board over the sides' : 'toe space',
     by: { kind: 'toe' },
     holds: 'toe/board',

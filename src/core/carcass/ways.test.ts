@@ -60,7 +60,7 @@ test('screws that pull a frame on go into the backs of its stiles, behind the mi
   assert.equal(way.positions.length, pockets.positions.length);
 });
 
-test('a dowel in a stretcher on edge stands in the middle of its height', () => {
+test('two dowels in a stretcher on edge stand one above the other, a quarter of its height from its edges', () => {
   const solved = solveWith({ settings: { top: { kind: 'uprightRear' }, joints: { top: 'dowels' } } });
   const holes = partOf(solved, 'stretcher/rear').machining.find(
     (each): each is EdgeHoles => each.kind === 'edge holes',
@@ -68,14 +68,14 @@ test('a dowel in a stretcher on edge stands in the middle of its height', () => 
   assert.ok(holes);
   assert.deepEqual(
     holes.positions.map(({ mm }) => mm),
-    [50],
+    [25, 75],
   );
   assert.equal(holes.offset.mm, 9);
   const inSide = partOf(solved, 'side/left').machining.find(({ reason }) => /dowels: carries the upright/.test(reason));
   assert.ok(inSide?.kind === 'holes');
   const side = partOf(solved, 'side/left').placement;
   const stretcher = partOf(solved, 'stretcher/rear').placement;
-  const [, sy, sz] = toCabinet(side, inSide.offset.mm, inSide.positions[0]?.mm ?? 0, 0);
+  const [, sy, sz] = toCabinet(side, inSide.positions[0]?.mm ?? 0, inSide.offset.mm, 0);
   const [, ty, tz] = toCabinet(stretcher, 0, holes.positions[0]?.mm ?? 0, holes.offset.mm);
   assert.ok(Math.abs(sy - ty) < 0.01 && Math.abs(sz - tz) < 0.01, `${sy} ${sz} is not ${ty} ${tz}`);
 });

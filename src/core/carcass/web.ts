@@ -1,7 +1,8 @@
-import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { across, type BuildContext, type BuilderResult, type Joint } from './build.js';
+import { clearDepthAt } from './crossings.js';
 import { shrinkage } from './movement.js';
 
 export interface WebFrameDraft {
@@ -18,7 +19,7 @@ export interface WebFrameDraft {
  * it enters each upright; cross member = frame depth − 2 · member width + 2 · tenon. Rough stock carries the allowance:
  * members are half of it wider, long rails the whole of it longer, cross members' length unchanged.
  */
-export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft): BuilderResult {
+export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebFrameDraft): BuilderResult {
   const { web, joints: jointSettings } = resolved.settings;
   const { material, thickness } = resolved.materials.web;
   const engagement = box.engagement[draft.where];
@@ -26,8 +27,9 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
   const run = across(h, engagement, draft.name);
   const frameWidth = run.size.as(`${draft.name.toLowerCase()} width`);
   const shrink = shrinkage(box.sideDepth, resolved.materials.side.material, resolved.settings);
-  const frameDepth = (shrink ? box.clearDepth.minus(shrink) : box.clearDepth).as(`${draft.name.toLowerCase()} depth`);
   const z = spanFrom(draft.underside, thickness);
+  const clear = clearDepthAt(box, crossings, z);
+  const frameDepth = (shrink ? clear.minus(shrink) : clear).as(`${draft.name.toLowerCase()} depth`);
   const allowance = web.allowance;
   const extraWidth = allowance.over(2).as('half the allowance');
   const note = shrink
@@ -42,6 +44,7 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
       allowance: { length: allowance, width: extraWidth },
       stands: { x: { ...run, size: frameWidth }, y, z },
       axes: { u: '+x', v: '+y', w: '-z' },
+      receives: true,
       piece: { kind: 'rail', where },
       note,
     });
@@ -65,22 +68,37 @@ export function webFrame({ box, resolved }: BuildContext, draft: WebFrameDraft):
       note,
     }),
   );
-  const joints = (['low', 'high'] as const).map(
-    (side): Joint => ({
-      normal: 'x',
-      plane: h[side].mm,
-      level: draft.underside,
-      thickness,
-      front: length(0),
-      depth: frameDepth,
-      kind: jointSettings[draft.where].value,
-      engagement,
-      reason: `carries the ${draft.name.toLowerCase()}`,
-      holds: draft.key,
-    }),
+  const kind = jointSettings[draft.where].value;
+  const rails = { front: spanFrom(START, web.member), rear: spanTo(frameDepth, web.member) };
+  const joint = (side: 'low' | 'high', depth: Span, member?: Joint['member']): Joint => ({
+    normal: 'x',
+    plane: h[side].mm,
+    level: draft.underside,
+    thickness,
+    front: depth.low,
+    depth: depth.size,
+    kind,
+    engagement,
+    ...(member ? { member } : {}),
+    reason: `carries the ${draft.name.toLowerCase()}`,
+    holds: draft.key,
+  });
+  // In a dado it lies as a whole; else each rail is fastened by its ends, in solid sides the front one only.
+  const fastened = shrink ? (['front'] as const) : (['front', 'rear'] as const);
+  const joints = (['low', 'high'] as const).flatMap((side): Joint[] =>
+    kind === 'dado' || kind === 'rabbet'
+      ? [joint(side, spanFrom(START, frameDepth))]
+      : fastened.map((where) =>
+          joint(side, rails[where], {
+            key: `${draft.key}/rail/${where}`,
+            end: side === 'low' ? 'u0' : 'u1',
+            pocketFace: 2,
+            pocketsShow: false,
+          }),
+        ),
   );
   return {
-    parts: [rail('front', spanFrom(START, web.member)), rail('rear', spanTo(frameDepth, web.member)), ...crosses],
+    parts: [rail('front', rails.front), rail('rear', rails.rear), ...crosses],
     joints,
   };
 }

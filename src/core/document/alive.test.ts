@@ -37,6 +37,7 @@ const WAYS: CabinetDecisions[] = [
     settings: { making: { kind: 'stick', drawers: 'likeDoors' }, pulls: { drawerPlace: 'rail' } },
   },
   { settings: { making: { kind: 'trim' } } },
+  { settings: { making: { kind: 'stick', groove: 12 }, materials: { doorPanel: 'oak20' } } },
   { settings: { fronts: { grainRuns: 'face' } } },
   { settings: { fronts: { fit: 'lipped' } } },
   { settings: { fronts: { fit: 'inset', gap: 2, stops: 'none' } } },

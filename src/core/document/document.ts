@@ -16,7 +16,7 @@ import { overridesSchema, settingLeaves, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';
 /** The last version that wanted a migration. What came since only adds settings or kinds of hardware, which are filled in. */
-const LAST_MIGRATED = 4;
+export const LAST_MIGRATED = 4;
 export const JOB_VERSION = Math.max(
   LAST_MIGRATED,
   ...settingLeaves.map(({ since }) => since),

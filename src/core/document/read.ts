@@ -11,6 +11,7 @@ import {
   type JobHead,
   jobHeadSchema,
   jobSchema,
+  LAST_MIGRATED,
 } from './document.js';
 import { migrateJob, withYounger } from './migrations.js';
 
@@ -58,9 +59,12 @@ export function readJobText(text: string): ReadResult<Job> {
   if (!parsed.ok) return parsed;
   const { value } = parsed;
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
-  const byHand = format === JOB_FORMAT && (version === undefined || version === JOB_VERSION);
+  // What came since the last version that wanted a migration is only added, so a file of then is read as one of today.
+  const since = version === undefined ? JOB_VERSION : Number(version);
+  const byHand = format === JOB_FORMAT && since >= LAST_MIGRATED && since <= JOB_VERSION;
   if (!byHand) return readJob(value);
-  return readWithLengths(jobSchema, withYounger(withLeftOut(value as Record<string, unknown>), JOB_VERSION));
+  const whole = withLeftOut({ ...(value as Record<string, unknown>), version: JOB_VERSION });
+  return readWithLengths(jobSchema, withYounger(whole, since));
 }
 
 /** Checks data in which lengths may be texts: where the schema wants a number and a text can be read as one, it is. */

@@ -162,6 +162,8 @@ function fasteners({ joints, resolved }: SolvedCabinet): DrawingItem[] {
 }
 
 function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved']): DrawingItem[] {
+  // What is joined on edge is seen end on, or not at all.
+  if (joint.runs === 'along') return [];
   const level = joint.normal === 'x';
   const middle = joint.level.mm + joint.thickness.mm / 2;
   const inward = joint.member?.end === 'u1' ? -1 : 1;

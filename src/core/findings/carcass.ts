@@ -1,4 +1,4 @@
-import { receiverOf, shrinkage } from '../carcass/index.js';
+import { seatsOf, shrinkage } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Groove, Rabbet } from '../machining/index.js';
@@ -104,23 +104,17 @@ const partitionWithoutSupport: FindingRule = {
       .filter((part) => part.role === 'partition')
       .flatMap((part): FindingDraft[] => {
         const foot = joints.find((joint) => joint.member?.key === part.key && joint.member.end === 'u0');
-        const receiver = foot && receiverOf(foot, parts);
-        const depth = receiver?.part.width.mm ?? 0;
-        const web =
-          foot &&
-          parts.some(
-            (other) =>
-              other.role === 'web' &&
-              other.piece?.kind === 'rail' &&
-              Math.abs(other.stands.z.high.mm - foot.plane) < 0.01,
-          );
-        if (web || depth >= part.width.mm * 0.6) return [];
+        const seats = foot ? seatsOf(foot, parts) : [];
+        const carried = seats.reduce((sum, { depth }) => sum + depth.mm, 0);
+        const framed = seats.some(({ part: { role } }) => role === 'web');
+        if (framed || carried >= part.width.mm * 0.6) return [];
         return [
           {
             severity: 'warn',
-            what: receiver
-              ? 'A partition stands on a part that is not as deep as it is.'
-              : 'A partition stands on nothing.',
+            what:
+              seats.length > 0
+                ? 'A partition stands on a part that is not as deep as it is.'
+                : 'A partition stands on nothing.',
             why: 'Its rear hangs free and sags under load. Put a fixed shelf or a web frame under it.',
             parts: [part.key],
           },
@@ -212,7 +206,7 @@ const solidMoves: FindingRule = {
 const jointWithoutPartner: FindingRule = {
   id: 'carcass/joint-without-partner',
   check({ joints, parts }) {
-    const loose = joints.filter((joint) => !receiverOf(joint, parts));
+    const loose = joints.filter((joint) => seatsOf(joint, parts).length === 0);
     const keys = [...new Set(loose.map((joint) => joint.holds))];
     // A partition's head or foot may butt a frame or stretcher on purpose; only ends of horizontals are meant here.
     const horizontals = keys.filter((key) => loose.some((joint) => joint.holds === key && joint.normal === 'x'));

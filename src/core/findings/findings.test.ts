@@ -105,11 +105,6 @@ const BAD: Record<string, () => string[]> = {
   'shelves/pin-depth': () => rulesOf({ settings: { pins: { depth: 8 } } }),
   'shelves/pin-depth (through)': () => rulesOf({ settings: { pins: { depth: 17 } } }),
   'shelves/too-tight': () => rulesOf({ settings: { shelves: { sidePlay: 0.2 } } }),
-  'shelves/too-deep': () =>
-    rulesOf({
-      settings: { back: { kind: 'applied' }, pins: { kind: 'none' } },
-      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 1, shelvesAt: [{ id: 's1', mm: 690 }] } }],
-    }),
   'machining/screw-through-face': () =>
     rulesOf({ settings: { joints: { bottom: 'pocket' }, fasteners: { pocketReach: 17 } } }),
   'machining/operations-meet (way of a screw)': () =>

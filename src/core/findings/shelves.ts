@@ -148,8 +148,8 @@ const oneLine: FindingRule = {
   id: 'shelves/one-line',
   check({ bays, grid, box, resolved, cabinet, show }) {
     if (bays.length === 0 || !grid) return [];
-    const lines = pinLines(box, resolved, grid);
-    if (lines.rear) return [];
+    const lines = bays.map(({ stopsAt }) => pinLines(box, resolved, grid, stopsAt)).find(({ rear }) => !rear);
+    if (!lines) return [];
     return [
       {
         severity: 'stop',
@@ -230,34 +230,4 @@ const LEAST_PLAY = 0.5;
 const MOST_PLAY = 4;
 const USUAL_PLAY = 1.5;
 
-/** A shelf deeper than the room it lies in. */
-const tooDeep: FindingRule = {
-  id: 'shelves/too-deep',
-  check: ({ parts, box, resolved, cabinet, show }) => {
-    const shelf = parts.find((part) => part.role === 'shelf' && part.piece?.kind !== 'strip');
-    if (!shelf) return [];
-    const { max } = shelf.extent;
-    const nailer = parts.find((part) => {
-      if (part.role !== 'nailer') return false;
-      const at = part.extent;
-      const level = shelf.extent;
-      return at.min[1] < max[1] - 0.01 && at.min[2] < level.max[2] && at.max[2] > level.min[2];
-    });
-    if (!nailer) return [];
-    const path = settingPath({ cabinet }, 'shelves/rearPlay');
-    const more = max[1] - nailer.extent.min[1] + resolved.settings.shelves.rearPlay.mm;
-    return [
-      {
-        severity: 'warn',
-        what: `An adjustable shelf runs to ${show(max[1])} and meets the nailer that stands before the back there.`,
-        why: 'It cannot be set at that height. Make the shelves shallower, or set the shelf clear of the nailer.',
-        numbers: [shelf.width, box.clearDepth],
-        parts: [shelf.key, nailer.key],
-        settings: [path],
-        fixes: [{ label: `Leave ${show(more)} behind the shelves`, edits: [{ path, value: more }] }],
-      },
-    ];
-  },
-};
-
-export const shelfRules: readonly FindingRule[] = [sags, noHole, noUpright, oneLine, pinDepth, tooTight, tooDeep];
+export const shelfRules: readonly FindingRule[] = [sags, noHole, noUpright, oneLine, pinDepth, tooTight];

@@ -33,4 +33,4 @@ export {
 } from './operations/index.js';
 export { fromStart, type Stopped } from './place.js';
 export { fromPoint } from './plan.js';
-export { spacedAlong } from './spacing.js';
+export { fastenersAlong, spacedAlong } from './spacing.js';

@@ -1,15 +1,43 @@
-import { type Dim, plain } from '../derive/index.js';
+import { type Dim, length, plain } from '../derive/index.js';
 
 /**
- * Positions along a joint: the first and last at `first` from the ends, the rest equally between them and at most
- * `spacing` apart. A joint too short for two gets one in its middle.
+ * Positions along an edge: the first and last at `first` from the ends, the rest equally between them and at most
+ * `spacing` apart. An edge too short for two gets one in its middle.
  */
-export function spacedAlong(length: Dim, first: Dim, spacing: Dim): Dim[] {
-  const run = length.mm - 2 * first.mm;
-  if (run <= 0) return [length.over(2).as('middle of the joint')];
+export function spacedAlong(edge: Dim, first: Dim, spacing: Dim): Dim[] {
+  const run = edge.mm - 2 * first.mm;
+  if (run <= 0) return [edge.over(2).as('middle of the joint')];
   const gaps = Math.max(1, Math.ceil(run / spacing.mm - 1e-9));
-  const apart = length.minus(first.times(2)).over(plain(gaps, 'spaces')).as('spacing along the joint');
+  const apart = edge.minus(first.times(2)).over(plain(gaps, 'spaces')).as('spacing along the joint');
   return Array.from({ length: gaps + 1 }, (_, at) =>
     at === 0 ? first : first.plus(apart.times(at)).as('position along the joint'),
   );
 }
+
+/** Narrower than this only one fastener has room; up to the second two stand near its edges (mm). */
+const ONE_BELOW = 38;
+const TWO_TO = 250;
+const FROM_EDGE = { least: 12, most: 25 };
+
+/**
+ * Fasteners of what joins with an end so wide. Never one alone where there is room for two, or it could turn: from 38 to
+ * 250 wide two, max(12, min(25, width / 4)) from its edges; wider by the rule for edges. `half` is how far one reaches
+ * along the joint to each side of its middle.
+ */
+export function fastenersAlong(
+  width: Dim,
+  { first, spacing, half }: { first: Dim; spacing: Dim; half: number },
+): Dim[] {
+  if (width.mm > TWO_TO) return spacedAlong(width, first, spacing);
+  const middle = () => [width.over(2).as('middle of the joint')];
+  if (width.mm < ONE_BELOW) return middle();
+  const quarter = width.over(4).as('a quarter of the width');
+  const { least, most } = FROM_EDGE;
+  const near = Math.max(least, half + SKIN, Math.min(most, quarter.mm));
+  const edge = near === quarter.mm ? quarter : length(near, 'first fastener from the edge');
+  if (width.mm - 2 * edge.mm < 2 * half + SKIN) return middle();
+  return [edge, width.minus(edge).as('position along the joint')];
+}
+
+/** Wood between two fasteners and to the edge (mm). */
+const SKIN = 4;

@@ -8,12 +8,12 @@ import type { Bay } from './bays.js';
  * Adjustable shelves of one opening at their heights: width = clear width − 2 · side play,
  * depth = clear depth − max(0, mounting plane) − front setback − rear play.
  */
-export function buildShelves({ cell, places }: Bay, box: Box, { settings, materials }: Resolved): Part[] {
+export function buildShelves({ cell, places, stopsAt }: Bay, box: Box, { settings, materials }: Resolved): Part[] {
   const { inside } = cell;
   const { id } = cell.opening;
   const { material, thickness } = materials.shelf;
   const { sidePlay, frontSetback } = settings.shelves;
-  const { strip, depth } = shelfDepths(box, settings);
+  const { strip, depth } = shelfDepths(box, settings, stopsAt);
   const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
   const banded = settings.banding.caseEdges.value === 'front' && !strip;
   const bands: Band[] = banded ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
@@ -50,11 +50,15 @@ export function buildShelves({ cell, places }: Bay, box: Box, { settings, materi
 }
 
 /** Depth of the board: what is left of the clear depth, less a front strip where there is one. */
-export function shelfDepths(box: Box, settings: Resolved['settings']): { strip: Dim | undefined; depth: Dim } {
+export function shelfDepths(
+  box: Box,
+  settings: Resolved['settings'],
+  stopsAt: Dim = box.clearDepth,
+): { strip: Dim | undefined; depth: Dim } {
   const { frontSetback, rearPlay, stripHeight, stripThickness } = settings.shelves;
   const strip = stripHeight.mm > 0 ? stripThickness : undefined;
   const plane = largest(length(0), box.mountingPlane);
-  const forward = plane.mm > 0 ? box.clearDepth.minus(plane.as('front plane')) : box.clearDepth;
+  const forward = plane.mm > 0 ? stopsAt.minus(plane.as('front plane')) : stopsAt;
   const depth = forward.minus(frontSetback).minus(rearPlay);
   return { strip, depth: (strip ? depth.minus(strip) : depth).as('shelf depth') };
 }

@@ -1,3 +1,4 @@
+import type { Crossing } from '../carcass/index.js';
 import { type Dim, length, plain, setting } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Cell } from '../layout/index.js';
@@ -21,6 +22,10 @@ export interface Bay {
   /** Beside a partition too thin for pins from both faces: only every other hole, the even or the odd ones. */
   readonly parity: 0 | 1 | undefined;
   readonly places: readonly ShelfPlace[];
+  /** The rails its shelves pass, none where they may stand in front of them. */
+  readonly rails: readonly Crossing[];
+  /** Face of the rail its shelves stop at, where they would have to give up too many holes to pass it. */
+  readonly stopsAt: Dim | undefined;
 }
 
 /** Room kept above the floor of an opening and below its ceiling (mm). */
@@ -34,6 +39,7 @@ export function layOutBays(
   uprights: readonly Part[],
   grid: PinGrid | undefined,
   resolved: Resolved,
+  crossings: readonly Crossing[] = [],
 ): Bay[] {
   const shelved = cells.filter((cell) => shelvesOf(cell) > 0);
   const carried = shelved.map((cell) => ({
@@ -43,8 +49,38 @@ export function layOutBays(
   }));
   return carried.map((bay) => {
     const parity = parityOf(bay, carried, uprights, resolved);
-    return { ...bay, parity, places: placeShelves(bay.cell, grid, parity, resolved) };
+    const there = railsIn(bay.cell, crossings);
+    const rails = grid && mayPass(bay.cell, grid, parity, there, resolved) ? there : [];
+    const places = placeShelves(bay.cell, grid, parity, rails, resolved);
+    const [first] = [...there].sort((a, b) => a.y.low.mm - b.y.low.mm);
+    // One that found no free hole stops in front of the rail like those that were not to pass it.
+    const all = places.every(({ hole }) => hole !== undefined);
+    return { ...bay, parity, rails, places, stopsAt: rails.length > 0 && all ? undefined : first?.y.low };
   });
+}
+
+/** Holes a bay may give up so that its shelves pass a rail at full depth. */
+const MOST_LOST = 3;
+
+/** The rails that run through an opening at the rear. */
+function railsIn({ inside: { v } }: Cell, crossings: readonly Crossing[]): Crossing[] {
+  return crossings.filter(({ z }) => z.low.mm < v.high.mm - 1e-6 && z.high.mm > v.low.mm + 1e-6);
+}
+
+/**
+ * Holes that bring a shelf into a rail are left out, if no more than three are lost by it; else, and where nothing is
+ * bored, the shelves of the opening stop in front of the rail.
+ */
+function mayPass(
+  cell: Cell,
+  grid: PinGrid,
+  parity: 0 | 1 | undefined,
+  rails: readonly Crossing[],
+  resolved: Resolved,
+): boolean {
+  const all = holesForShelf(cell, grid, parity, [], resolved);
+  const left = holesForShelf(cell, grid, parity, rails, resolved);
+  return left.length > 0 && all.length - left.length <= MOST_LOST;
 }
 
 function closing(parts: readonly Part[], { inside: { h, v } }: Cell, hand: 'left' | 'right'): Part | undefined {
@@ -95,13 +131,26 @@ function holesForShelf(
   { inside }: Pick<Cell, 'inside'>,
   grid: PinGrid,
   parity: 0 | 1 | undefined,
+  rails: readonly Crossing[],
   { settings, materials }: Resolved,
 ): number[] {
   const { low, high } = inside.v;
   const above = materials.shelf.thickness.mm + settings.pins.diameter.mm / 2;
   return holesBetween(grid, low.mm + ROOM, high.mm - ROOM - above).filter(
-    (k) => parity === undefined || k % 2 === parity,
+    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, { settings, materials }),
   );
+}
+
+/** True when a shelf in a hole meets none of the rails. */
+export function passesRails(
+  grid: PinGrid,
+  k: number,
+  rails: readonly Crossing[],
+  { settings, materials }: Pick<Resolved, 'settings' | 'materials'>,
+): boolean {
+  const low = holeHeight(grid, k) + settings.pins.diameter.mm / 2;
+  const high = low + materials.shelf.thickness.mm;
+  return rails.every(({ z }) => high <= z.low.mm || low >= z.high.mm);
 }
 
 /** Where there are no holes a shelf is moved in steps of this (mm). */
@@ -109,12 +158,12 @@ const STEP = 10;
 
 /** Every height the underside of a shelf of a bay may have (mm above the underside of the box), the lowest first. */
 export function shelfHeights(
-  { cell, parity }: Pick<Bay, 'cell' | 'parity'>,
+  { cell, parity, rails }: Pick<Bay, 'cell' | 'parity' | 'rails'>,
   grid: PinGrid | undefined,
   resolved: Resolved,
 ): number[] {
   const rise = resolved.settings.pins.diameter.mm / 2;
-  if (grid) return holesForShelf(cell, grid, parity, resolved).map((k) => holeHeight(grid, k) + rise);
+  if (grid) return holesForShelf(cell, grid, parity, rails, resolved).map((k) => holeHeight(grid, k) + rise);
   const { low, high } = cell.inside.v;
   const room = high.mm - low.mm - 2 * ROOM - resolved.materials.shelf.thickness.mm;
   return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.mm + ROOM + n * STEP);
@@ -125,6 +174,7 @@ function placeShelves(
   { fill, inside, path }: Cell,
   grid: PinGrid | undefined,
   parity: 0 | 1 | undefined,
+  rails: readonly Crossing[],
   { settings, materials }: Resolved,
 ): ShelfPlace[] {
   if (!('shelves' in fill)) return [];
@@ -136,7 +186,7 @@ function placeShelves(
     .over(plain(count + 1, 'spaces'))
     .as('space between shelves');
   const rise = settings.pins.diameter.over(2).as('shelf above the middle of its hole');
-  const usable = grid ? holesForShelf({ inside }, grid, parity, { settings, materials }) : [];
+  const usable = grid ? holesForShelf({ inside }, grid, parity, rails, { settings, materials }) : [];
   let lowest = Number.NEGATIVE_INFINITY;
   return Array.from({ length: count }, (_, at): ShelfPlace => {
     const own = shelvesAt.find(({ id }) => id === `s${at + 1}`)?.mm;

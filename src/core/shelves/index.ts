@@ -1,5 +1,13 @@
 export { buildShelves } from './adjustable.js';
-export { type Bay, layOutBays, oppositeDepth, type ShelfPlace, shelfHeights, tooThinForBoth } from './bays.js';
+export {
+  type Bay,
+  layOutBays,
+  oppositeDepth,
+  passesRails,
+  type ShelfPlace,
+  shelfHeights,
+  tooThinForBoth,
+} from './bays.js';
 export { balancedHeights, holeDim, holeHeight, holesBetween, type PinGrid, pinGrid } from './grid.js';
 export { type PinLines, pinLines } from './lines.js';
 export { loadedShelf } from './loaded.js';

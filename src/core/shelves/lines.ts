@@ -14,15 +14,15 @@ const LEAST_BETWEEN_LINES = 48;
 
 /**
  * Front line behind max(0, yM). Rear line a whole number of grid steps behind it with its hole clear of the back, or a
- * set distance before the back.
+ * set distance before the back; before the rail, where the shelves stop in front of one (`clearDepth`).
  */
-export function pinLines(box: Box, { settings }: Resolved, grid: PinGrid): PinLines {
+export function pinLines(box: Box, { settings }: Resolved, grid: PinGrid, clearDepth: Dim = box.clearDepth): PinLines {
   const { pins } = settings;
   const plane = box.mountingPlane;
   const front = (plane.mm > 0 ? plane.plus(pins.front) : pins.front).as('front line of pin holes');
-  const furthest = box.clearDepth.minus(pins.rearClear).minus(pins.diameter.over(2)).as('furthest a hole may stand');
+  const furthest = clearDepth.minus(pins.rearClear).minus(pins.diameter.over(2)).as('furthest a hole may stand');
   if (pins.rear.value === 'groove') {
-    const rear = box.clearDepth.minus(pins.rearSet).as('rear line of pin holes');
+    const rear = clearDepth.minus(pins.rearSet).as('rear line of pin holes');
     return { front, rear: rear.mm - front.mm >= LEAST_BETWEEN_LINES ? rear : undefined };
   }
   const steps = Math.floor((furthest.mm - front.mm) / grid.step.mm + 1e-9);

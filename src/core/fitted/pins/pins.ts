@@ -11,16 +11,17 @@ import {
   holesBetween,
   oppositeDepth,
   type PinGrid,
+  passesRails,
   pinLines,
   tooThinForBoth,
 } from '../../shelves/index.js';
 
 /** Numbers of the holes bored for a bay: all it has room for, or some above and below each shelf. The lowest first. */
-export function holesOf({ cell, places, parity }: Bay, grid: PinGrid, { settings }: Resolved): number[] {
-  const { pins } = settings;
+export function holesOf({ cell, places, parity, rails }: Bay, grid: PinGrid, resolved: Resolved): number[] {
+  const { pins } = resolved.settings;
   const { low, high } = cell.inside.v;
   const within = holesBetween(grid, low.mm + pins.ends.mm, high.mm - pins.ends.mm).filter(
-    (k) => parity === undefined || k % 2 === parity,
+    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, resolved),
   );
   const own = places.flatMap(({ hole }) => (hole === undefined ? [] : [hole]));
   const reach = pins.around.mm * (parity === undefined ? 1 : 2);
@@ -38,8 +39,8 @@ export function borePins(
 ): Map<string, Operation[]> {
   const bored = new Map<string, Operation[]>();
   if (!grid) return bored;
-  const lines = pinLines(box, resolved, grid);
-  for (const bay of bays)
+  for (const bay of bays) {
+    const lines = pinLines(box, resolved, grid, bay.stopsAt);
     for (const hand of ['left', 'right'] as const) {
       const upright = bay[hand];
       if (!upright) continue;
@@ -52,6 +53,7 @@ export function borePins(
       );
       bored.set(upright.key, [...(bored.get(upright.key) ?? []), ...operations]);
     }
+  }
   return bored;
 }
 

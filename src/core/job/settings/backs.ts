@@ -75,5 +75,16 @@ export const backs = section('Back and nailers', {
       inch: inches(4),
       when: { 'nailer/rails': not('none') },
     }),
+    runs: choice(
+      'a nailer in front of the back runs',
+      { through: 'through, partitions notched round it', divided: 'from upright to upright' },
+      {
+        metric: 'through',
+        since: 6,
+        trade:
+          'Through, one rail from side to side carries the load of a hung box, and partitions are notched. Divided, partitions stay whole and each piece is fastened by itself.',
+        when: { 'nailer/rails': not('none'), 'back/kind': ['rabbeted', 'applied', 'none'] },
+      },
+    ),
   },
 });

@@ -25,6 +25,17 @@ export const joints = section('Joints', {
     top: choice('top joint', END_JOINTS, { metric: 'screws' }),
     shelf: choice('fixed shelf and frame joint', JOINTS, { metric: 'screws' }),
     partition: choice('partition joint', JOINTS, { metric: 'screws' }),
+    nailer: choice(
+      'nailer joint',
+      {
+        usual: 'screws where hidden, else pocket screws',
+        screws: JOINTS.screws,
+        pocket: JOINTS.pocket,
+        dowels: JOINTS.dowels,
+        tenons: JOINTS.tenons,
+      },
+      { metric: 'usual', since: 6, when: { 'nailer/rails': not('none') } },
+    ),
     dadoDepth: length('dado depth', { min: 1, max: 30, metric: 6, inch: inches(1 / 4), when: anyJoint('dado') }),
     rabbetDepth: length('rabbet depth', {
       min: 1,

@@ -45,7 +45,7 @@ export const making = section('Making of doors and drawer fronts', {
     grooveInset: length('groove from the face', {
       min: 2,
       max: 40,
-      metric: 7,
+      metric: 6,
       inch: inches(1 / 4),
       when: { ...FRAMED, 'making/grooveFrom': 'face' },
       since: 6,
