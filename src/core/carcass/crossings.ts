@@ -1,4 +1,4 @@
-import { type Dim, length, type Span, START, spanBetween, spanFrom } from '../derive/index.js';
+import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
