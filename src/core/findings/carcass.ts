@@ -130,20 +130,30 @@ const negativePacking: FindingRule = {
     const { box, resolved, show } = context;
     if (resolved.settings.frame.fitted.value !== 'fitted') return [];
     const { packingLeft, packingRight } = frameSizes(box, resolved);
-    return [packingLeft, packingRight].flatMap((packing): FindingDraft[] =>
-      packing.mm >= -TOLERANCE_MM
-        ? []
-        : [
-            {
-              severity: 'warn',
-              what: `The side stands ${show(-packing.mm)} into the frame opening.`,
-              why: 'Packing behind the frame comes out negative: drawers and doors strike the side. Widen the stile or lessen the overhang.',
-              numbers: [packing],
-              parts: [packing === packingLeft ? 'frame/stile/left' : 'frame/stile/right'],
-              settings: [settingPath(context, `frame/stile${packing === packingLeft ? 'Left' : 'Right'}`)],
-            },
-          ],
-    );
+    const { frame, fronts } = resolved.settings;
+    // A tongue would stand in the rails, an inset front in the side.
+    const tongue = frame.attachment.value === 'tongue';
+    const stop = tongue || fronts.fit.value === 'inset';
+    return (['left', 'right'] as const).flatMap((hand): FindingDraft[] => {
+      const packing = hand === 'left' ? packingLeft : packingRight;
+      if (packing.mm >= -TOLERANCE_MM) return [];
+      const stile = hand === 'left' ? frame.stileLeft : frame.stileRight;
+      const wanted = stile.mm - packing.mm;
+      const path = settingPath(context, hand === 'left' ? 'frame/stileLeft' : 'frame/stileRight');
+      return [
+        {
+          severity: stop ? 'stop' : 'warn',
+          what: `The side stands ${show(-packing.mm)} into the frame opening.`,
+          why: `Packing behind the frame comes out negative: ${
+            tongue ? "the side's tongue meets the rails" : 'drawers and doors strike the side'
+          }. Widen the stile or lessen the overhang.`,
+          numbers: [packing],
+          parts: [`frame/stile/${hand}`, `side/${hand}`],
+          settings: [path],
+          fixes: [{ label: `Make the stile ${show(wanted)} wide`, edits: [{ path, value: wanted }] }],
+        },
+      ];
+    });
   },
 };
 

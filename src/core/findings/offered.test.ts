@@ -16,7 +16,7 @@ const TABLE: Record<string, readonly [findings: number, proposed: number, offere
   'carcass/bottom-cannot-go-under': [30, 30, 30],
   'carcass/bottom-in-withdrawal': [16, 16, 16],
   'carcass/cut-too-deep': [40, 0, 0],
-  'carcass/negative-packing': [50, 0, 0],
+  'carcass/negative-packing': [50, 50, 44],
   'carcass/racks': [33, 14, 7],
   'carcass/solid-wood-moves': [44, 0, 0],
   'carcass/visible-fasteners': [10, 20, 20],
