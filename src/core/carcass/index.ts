@@ -1,6 +1,5 @@
 export type { BuildContext, Builder, Fitting, Joint } from './build.js';
 export { type Built, buildCarcass } from './carcass.js';
 export type { Crossing } from './crossings.js';
-export { clearDepthAt } from './crossings.js';
 export { seatsOf } from './joints.js';
 export { shrinkage } from './movement.js';
