@@ -120,7 +120,7 @@ function operationItems(operation: Operation, part: Part, face: Face, point: ToD
       case 'line':
         return {
           kind: 'line',
-          weight: outline.face !== face ? 'hidden' : outline.heavy ? 'outline' : 'visible',
+          weight: outline.face !== face && !outline.seen ? 'hidden' : outline.heavy ? 'outline' : 'visible',
           points: [point(...outline.from), point(...outline.to)],
         };
     }

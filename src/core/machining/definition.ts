@@ -108,6 +108,8 @@ export type Outline =
       /** Absent for a line inside the wood, which is dashed from both faces. */
       readonly face?: Face;
       readonly heavy?: boolean;
+      /** True for what is seen from both faces, as the shoulders of a tenon are. */
+      readonly seen?: true;
     };
 
 /** What the edges and faces of a part are called where it stands. */

@@ -37,10 +37,10 @@ export const tenon: OperationDefinition<Tenon> = {
     const shoulder = fromStart(size, end, length.mm);
     const tip = fromStart(size, end, 0);
     const edges = [...(inset?.v0 ? [inset.v0.mm] : []), ...(inset?.v1 ? [size.width - inset.v1.mm] : [])];
-    return ([1, 2] as const).flatMap((face): Outline[] => [
-      { shape: 'line', from: [shoulder, 0], to: [shoulder, size.width], face },
-      ...edges.map((v): Outline => ({ shape: 'line', from: [shoulder, v], to: [tip, v], face })),
-    ]);
+    return [
+      { shape: 'line', from: [shoulder, 0], to: [shoulder, size.width], seen: true },
+      ...edges.map((v): Outline => ({ shape: 'line', from: [shoulder, v], to: [tip, v], seen: true })),
+    ];
   },
   row: ({ end, length, offset, thickness, inset }, names) => ({
     what: 'Tenon',
