@@ -3,7 +3,8 @@ import { insideOf } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part, SAME_PLANE } from '../parts/index.js';
 import type { BuildContext, Builder, Joint } from './build.js';
-import { type NailerPlace, nailerPlaces, nailersBehind } from './crossings.js';
+import { type NailerPlace, nailerPlaces } from './crossings.js';
+import { endShows } from './ends.js';
 
 /** What takes the edge of the back in a side, a bottom or a full top: a groove, a rabbet, or nothing. */
 export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom' | 'top'): Operation[] {
@@ -168,7 +169,7 @@ export const nailers: Builder = (context) => {
   const { material } = resolved.materials.nailer;
   const inside = insideOf(box, resolved).h;
   const pieces = nailerPlaces(context).flatMap((place) => {
-    const runs = dividedRuns(context, inside, place);
+    const runs = runsOf(context, inside, place);
     return runs.map((x, at) => ({ ...place, x, key: runs.length > 1 ? `${place.key}/${at + 1}` : place.key }));
   });
   const parts = pieces.map(({ key, x, y, z }) =>
@@ -185,8 +186,8 @@ export const nailers: Builder = (context) => {
 };
 
 /** The whole run, or what is left of it between the partitions that stand at that height. */
-function dividedRuns({ boundaries, resolved }: BuildContext, whole: Span, { z }: NailerPlace): Span[] {
-  if (nailersBehind(resolved) || resolved.settings.nailer.runs.value === 'through') return [whole];
+function runsOf({ boundaries }: BuildContext, whole: Span, { z, divided }: NailerPlace): Span[] {
+  if (!divided) return [whole];
   const partitions = boundaries
     .filter(({ kind, within }) => {
       const { v } = within.inside;
@@ -209,8 +210,7 @@ function nailerJoints(
   const { settings } = resolved;
   const common = { normal: 'x', runs: 'along', level: z.low, thickness: z.size, front: y.low, depth: y.size } as const;
   const ends = (['u0', 'u1'] as const).map((end): Joint => {
-    const hand = end === 'u0' ? 'left' : 'right';
-    const shows = settings.ends[hand].value === 'exposed' && settings.ends[`${hand}Panel`].value !== 'applied';
+    const shows = endShows(end === 'u0' ? 'left' : 'right', settings);
     const kind = settings.joints.nailer.value;
     return {
       ...common,

@@ -24,7 +24,7 @@ export interface NailerPlace extends Crossing {
 type Where = Pick<BuildContext, 'cabinet' | 'box' | 'resolved'>;
 
 /** Behind a grooved back nailers are out of the way; in front of any other they take room from the clear depth. */
-export function nailersBehind({ settings }: Resolved): boolean {
+function nailersBehind({ settings }: Resolved): boolean {
   return settings.back.kind.value === 'grooved';
 }
 
@@ -47,6 +47,7 @@ export function nailerPlaces({ cabinet, box, resolved }: Where): NailerPlace[] {
     key: `nailer/${at}`,
     y,
     z: spanFrom(z, nailer.width),
+    divided: !behind && nailer.runs.value === 'divided',
   });
   const high = place('high', highest.minus(nailer.width).as('lower edge of the nailer'));
   const served = top.kind.value === 'uprightRear' && !behind;
@@ -82,8 +83,7 @@ export function uprightStretcher({
 export function crossingsOf(context: Where): Crossing[] {
   const { resolved } = context;
   const stretcher = uprightStretcher(context);
-  const divided = resolved.settings.nailer.runs.value === 'divided';
-  const nailers = nailersBehind(resolved) ? [] : nailerPlaces(context).map((place) => ({ ...place, divided }));
+  const nailers = nailersBehind(resolved) ? [] : nailerPlaces(context);
   return [...nailers, ...(stretcher ? [stretcher] : [])];
 }
 

@@ -1,6 +1,12 @@
 import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import type { ResolvedSettings } from '../document/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder } from './build.js';
+
+/** True when an end of the box is seen as it is: exposed, and no show panel covers it. */
+export function endShows(end: 'left' | 'right', { ends }: ResolvedSettings): boolean {
+  return ends[end].value === 'exposed' && ends[`${end}Panel`].value !== 'applied';
+}
 
 /** What is added at the ends of the box: applied show panels, and filler strips that meet a wall. */
 export const ends: Builder = (context) => ({

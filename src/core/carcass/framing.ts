@@ -2,15 +2,16 @@ import { length, measuredFrom } from '../derive/index.js';
 import { type Operation, spacedAlong } from '../machining/index.js';
 import { edgeOf, type Part } from '../parts/index.js';
 import type { BuildContext } from './build.js';
+import { endShows } from './ends.js';
 
 /**
  * Pocket holes in a side that pull a face frame on: on the outside of an end that is hidden, inside and plugged on an
  * exposed one.
  */
 export function framePockets({ box, resolved }: BuildContext, hand: 'left' | 'right'): Operation[] {
-  const { frame, ends, fasteners } = resolved.settings;
+  const { frame, fasteners } = resolved.settings;
   if (frame.fitted.value !== 'fitted' || frame.attachment.value !== 'pocket') return [];
-  const hidden = ends[hand].value !== 'exposed' || ends[`${hand}Panel`].value === 'applied';
+  const hidden = !endShows(hand, resolved.settings);
   return [
     {
       kind: 'pockets',

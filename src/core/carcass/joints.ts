@@ -80,11 +80,11 @@ function shared(joint: Joint, part: Part): Pick<Seat, 'start' | 'depth'> {
   const front = edgeOf(part, 'v0');
   const before = front.mm - joint.front.mm;
   const start = before > SAME_PLANE ? front.minus(joint.front).as('front of the part behind that of the joint') : NONE;
-  const beyond = joint.front.mm + joint.depth.mm - front.mm - part.width.mm;
-  let depth = joint.depth;
-  if (start.mm > 0) depth = depth.minus(start);
-  if (beyond > SAME_PLANE) depth = depth.minus(length(beyond, 'joining part beyond it')).as('depth both parts share');
-  return { start, depth };
+  const rear = edgeOf(part, 'v1');
+  const within = joint.front.mm + joint.depth.mm <= rear.mm + SAME_PLANE;
+  const depth = within ? joint.depth : measuredFrom(rear, joint.front);
+  if (within && start.mm === 0) return { start, depth };
+  return { start, depth: (start.mm === 0 ? depth : depth.minus(start)).as('depth both parts share') };
 }
 
 const NONE = length(0);
@@ -136,7 +136,7 @@ function placesOf(joint: Joint, { depth }: Seat, fasteners: ResolvedSettings['fa
   const half =
     joint.kind === 'tenons' ? fasteners.tenonLength.mm / 2 : joint.kind === 'dowels' ? fasteners.dowel.mm / 2 : 0;
   // Screws along an edge begin beyond the reach of those in its ends.
-  const first = joint.spacing ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
+  const first = joint.member?.end.startsWith('v') ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
   return fastenersAlong(joint.runs === 'along' ? joint.thickness : depth, {
     first,
     spacing,

@@ -128,6 +128,10 @@ test('what Alcove writes is read as it is, and a file of an older version is not
   assert.ok(!old.ok && old.errors.some(({ path }) => path === 'house'));
   // What came since version 4 is only added, so a file written by hand then is read like one of today.
   assert.ok(of(4).ok);
+  for (const version of ['5', 4.5, true, null]) {
+    const odd = readJobText(JSON.stringify({ format: 'alcove-job', version, cabinets: [] }));
+    assert.ok(!odd.ok && odd.errors[0]?.path === 'version', `${version}`);
+  }
 });
 
 test('a file of this version from before a school was there takes its standards up', () => {

@@ -60,9 +60,9 @@ export function readJobText(text: string): ReadResult<Job> {
   const { value } = parsed;
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
   // What came since the last version that wanted a migration is only added, so a file of then is read as one of today.
-  const since = version === undefined ? JOB_VERSION : Number(version);
-  const byHand = format === JOB_FORMAT && since >= LAST_MIGRATED && since <= JOB_VERSION;
-  if (!byHand) return readJob(value);
+  const since = version === undefined ? JOB_VERSION : version;
+  const younger = typeof since === 'number' && Number.isInteger(since) && since >= LAST_MIGRATED;
+  if (format !== JOB_FORMAT || !younger || since > JOB_VERSION) return readJob(value);
   const whole = withLeftOut({ ...(value as Record<string, unknown>), version: JOB_VERSION });
   return readWithLengths(jobSchema, withYounger(whole, since));
 }

@@ -1,3 +1,4 @@
+import { endShows } from '../carcass/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingRule, setChoice, settingPath } from './finding.js';
 
@@ -139,10 +140,9 @@ const racks: FindingRule = {
 const backEdgeShows: FindingRule = {
   id: 'carcass/back-edge-shows',
   check(context) {
-    const { ends, back } = context.resolved.settings;
-    const shown = (['left', 'right'] as const).filter(
-      (end) => ends[end].value === 'exposed' && ends[`${end}Panel`].value === 'none',
-    );
+    const { settings } = context.resolved;
+    const { back } = settings;
+    const shown = (['left', 'right'] as const).filter((end) => endShows(end, settings));
     if (back.kind.value !== 'applied' || shown.length === 0) return [];
     return [
       {

@@ -1,7 +1,7 @@
-import { seatsOf, shrinkage } from '../carcass/index.js';
+import { endShows, seatsOf, shrinkage } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
-import type { Groove, Rabbet } from '../machining/index.js';
+import type { Groove, Operation, Rabbet, Recess } from '../machining/index.js';
 import { isFrameStile } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
@@ -30,18 +30,23 @@ const bottomInWithdrawal: FindingRule = {
   },
 };
 
-/** A dado or groove takes at most half of what it is cut in; a rabbet may take more, but never all of it. */
+type Sunk = Groove | Rabbet | Recess;
+
+function isSunk(operation: Operation): operation is Sunk {
+  return operation.kind === 'groove' || operation.kind === 'rabbet' || operation.kind === 'recess';
+}
+
+/** A dado, groove or recess takes at most half of what it is cut in; a rabbet may take more, but never all of it. */
 const cutTooDeep: FindingRule = {
   id: 'carcass/cut-too-deep',
   check: ({ parts, show }) =>
     parts.flatMap((part): FindingDraft[] => {
       const through = (depth: Dim) => depth.mm >= part.thickness.mm - TOLERANCE_MM;
-      const tooDeep = ({ kind, depth }: Groove | Rabbet) =>
-        through(depth) || (kind === 'groove' && depth.mm > part.thickness.mm / 2 + TOLERANCE_MM);
-      let cut: Groove | Rabbet | undefined;
+      const tooDeep = ({ kind, depth }: Sunk) =>
+        through(depth) || (kind !== 'rabbet' && depth.mm > part.thickness.mm / 2 + TOLERANCE_MM);
+      let cut: Sunk | undefined;
       for (const operation of part.machining)
-        if ((operation.kind === 'groove' || operation.kind === 'rabbet') && tooDeep(operation))
-          if (!cut || operation.depth.mm > cut.depth.mm) cut = operation;
+        if (isSunk(operation) && tooDeep(operation)) if (!cut || operation.depth.mm > cut.depth.mm) cut = operation;
       if (!cut) return [];
       const { kind, depth } = cut;
       return [
@@ -49,8 +54,8 @@ const cutTooDeep: FindingRule = {
           severity: through(depth) ? 'stop' : 'warn',
           what: `A ${kind} ${show(depth.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
           why:
-            kind === 'groove'
-              ? 'More than half the thickness is gone there, and the part will break along the groove.'
+            kind !== 'rabbet'
+              ? `More than half the thickness is gone there, and the part will break along the ${kind}.`
               : 'Nothing of the part is left behind the rabbet. Make the rabbet shallower or the part thicker.',
           numbers: [depth, part.thickness],
           parts: [part.key],
@@ -64,9 +69,8 @@ const visibleFasteners: FindingRule = {
   id: 'carcass/visible-fasteners',
   check(context) {
     const { parts, resolved } = context;
-    const { ends } = resolved.settings;
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
-      if (ends[end].value !== 'exposed' || ends[`${end}Panel`].value === 'applied') return [];
+      if (!endShows(end, resolved.settings)) return [];
       const side = parts.find((part) => part.key === `side/${end}`);
       const seen =
         side?.machining.filter(

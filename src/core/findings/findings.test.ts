@@ -342,4 +342,8 @@ test('a rabbet as deep as the side is thick stops, a shallower one does not', ()
   assert.deepEqual(found(12), []);
   assert.equal(found(30)[0]?.severity, 'stop');
   assert.match(found(30)[0]?.what ?? '', /^A rabbet 30 mm deep is cut in side, left/);
+  // What a stretcher sits in is held to the same rule.
+  const sunk = solveWith({ settings: { top: { kind: 'stretchers' }, joints: { top: 'dado', dadoDepth: 12 } } });
+  const recess = sunk.findings.find(({ what }) => /^A recess 12 mm deep is cut in side, left/.test(what));
+  assert.equal(recess?.rule, 'carcass/cut-too-deep');
 });

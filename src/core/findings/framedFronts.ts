@@ -1,5 +1,5 @@
 import { shrinkage } from '../carcass/index.js';
-import { type Front, frontName, grooveCut, grooveInset, slotPlaces } from '../fronts/index.js';
+import { behindGroove, type Front, frontName, grooveCut, grooveInset, slotPlaces } from '../fronts/index.js';
 import type { Part } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { capital } from '../words.js';
@@ -25,9 +25,8 @@ const grooveBreaksOut: FindingRule = {
     const framed = framedFronts(context);
     const [first] = framed;
     if (!first) return [];
-    const { doorFrame, doorPanel } = resolved.materials;
     const before = grooveInset(resolved);
-    const behind = doorFrame.thickness.minus(before).minus(doorPanel.thickness).as('wood behind the groove');
+    const behind = behindGroove(resolved);
     const least = Math.min(before.mm, behind.mm);
     if (least >= WALL - TOLERANCE_MM) return [];
     return [
@@ -83,11 +82,7 @@ const rebateInTenon: FindingRule = {
     const framed = framedFronts(context);
     if (framed.length === 0 || settings.fronts.fit.value !== 'lipped' || settings.making.kind.value !== 'stick')
       return [];
-    const shoulder = materials.doorFrame.thickness
-      .minus(grooveInset(resolved))
-      .minus(materials.doorPanel.thickness)
-      .as('shoulder at the back');
-    const into = settings.fronts.rebateDepth.minus(shoulder).as('rebate into the tenon');
+    const into = settings.fronts.rebateDepth.minus(behindGroove(resolved)).as('rebate into the tenon');
     if (into.mm <= TOLERANCE_MM) return [];
     const left = materials.doorPanel.thickness.minus(into).as('tenon left at the corner');
     const stop = left.mm < LEAST_TENON - TOLERANCE_MM;

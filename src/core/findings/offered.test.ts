@@ -15,7 +15,7 @@ const TABLE: Record<string, readonly [findings: number, proposed: number, offere
   'carcass/back-not-held': [3, 3, 3],
   'carcass/bottom-cannot-go-under': [30, 30, 30],
   'carcass/bottom-in-withdrawal': [16, 16, 16],
-  'carcass/cut-too-deep': [40, 0, 0],
+  'carcass/cut-too-deep': [52, 0, 0],
   'carcass/negative-packing': [50, 50, 44],
   'carcass/racks': [33, 14, 7],
   'carcass/solid-wood-moves': [44, 0, 0],

@@ -1,5 +1,5 @@
 import { shrinkage } from '../carcass/index.js';
-import { type Dim, largest, length } from '../derive/index.js';
+import { type Dim, diagonal, largest, length } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { EdgeReference, Operation } from '../machining/index.js';
 
@@ -23,6 +23,12 @@ export function grooveInset({ settings, materials }: Resolved): Dim {
   return making.grooveFrom.value === 'face'
     ? making.grooveInset
     : materials.doorFrame.thickness.minus(materials.doorPanel.thickness).over(2).as('groove from the face');
+}
+
+/** Wood between the groove and the back of the frame: the tenons' rear shoulder. */
+export function behindGroove(resolved: Resolved): Dim {
+  const { doorFrame, doorPanel } = resolved.materials;
+  return doorFrame.thickness.minus(grooveInset(resolved)).minus(doorPanel.thickness).as('wood behind the groove');
 }
 
 /**
@@ -64,8 +70,8 @@ export function frameJoinery(member: Member, resolved: Resolved): Operation[] {
 
 const ENDS = ['u0', 'u1'] as const;
 /** Loose tenons of a mitre stay this far from the outer corner and from the panel's groove (mm). */
-const FROM_CORNER = 8;
-const FROM_GROOVE = 3;
+const FROM_CORNER = length(8, 'kept from the outer corner');
+const FROM_GROOVE = length(3, 'kept from the groove');
 /** From this width on a mitre has two (mm). */
 const TWO_FROM = 75;
 
@@ -111,15 +117,17 @@ function mitreAt(end: 'u0' | 'u1', member: Member, resolved: Resolved): Operatio
  */
 export function slotPlaces({ width, meets }: Pick<Member, 'width' | 'meets'>, settings: Resolved['settings']): Dim[] {
   const { tenonLength, tenonDepth } = settings.fasteners;
-  const along = Math.hypot(width.mm, meets.mm);
-  const [narrow, wide] = [Math.min(width.mm, meets.mm), Math.max(width.mm, meets.mm)];
-  const first = (tenonDepth.mm * wide) / narrow + FROM_CORNER;
-  const last = (along * (narrow - grooveCut(settings).mm)) / narrow - FROM_GROOVE;
-  const half = tenonLength.mm / 2;
-  const place = (mm: number) => length(mm, 'loose tenon from the outer corner');
-  if (narrow >= TWO_FROM && last - first >= 2 * tenonLength.mm + FROM_GROOVE)
-    return [place(first + half), place(last - half)];
-  return last - first >= tenonLength.mm ? [place((first + last) / 2)] : [];
+  const [narrow, wide] = width.mm < meets.mm ? [width, meets] : [meets, width];
+  const along = diagonal(narrow, wide).as('length of the mitre');
+  const first = tenonDepth.times(wide).over(narrow).plus(FROM_CORNER).as('first a loose tenon may begin');
+  const inside = narrow.minus(grooveCut(settings)).as('member less its groove');
+  const last = along.times(inside).over(narrow).minus(FROM_GROOVE).as('last it may end');
+  const half = tenonLength.over(2).as('half the loose tenon');
+  const room = last.mm - first.mm;
+  const place = (at: Dim) => at.as('loose tenon from the outer corner');
+  if (narrow.mm >= TWO_FROM && room >= 2 * tenonLength.mm + FROM_GROOVE.mm)
+    return [place(first.plus(half)), place(last.minus(half))];
+  return room >= tenonLength.mm ? [place(first.plus(last).over(2))] : [];
 }
 
 /**

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { buildable } from '../../../tests/generator/buildable.js';
 import { jobWith } from '../../../tests/support/cabinets.js';
+import { length } from '../derive/index.js';
 import { type Part, partNames, sizeOf } from '../parts/index.js';
 import { solve } from '../solve.js';
 import type { Cut, Outline, Space } from './definition.js';
@@ -111,6 +112,46 @@ test('an operation is drawn where it is, from its own face unless it goes throug
       if ('depth' in operation && operation.depth)
         assert.ok(Math.abs(high - low - operation.depth.mm) < 1e-6, `${what}: ${high - low} deep`);
     }
+  }
+});
+
+test('stopped cuts, recesses and cut-outs lie where they are said to, on a part 600 by 200 by 18', () => {
+  const size = { length: 600, width: 200, thickness: 18 };
+  const why = { reason: 'made by hand', by: { kind: 'test' } } as const;
+  const mm = (value: number) => length(value, 'by hand');
+  const stopped = { start: mm(10), end: mm(25) };
+  const sunk = { face: 1, depth: mm(6), ...why } as const;
+  const from = { u: { edge: 'u1', offset: mm(100) }, v: { edge: 'v0', offset: mm(20) } } as const;
+  const made: [Operation, number[], number[]][] = [
+    [
+      { kind: 'groove', along: 'width', from: 'u0', offset: mm(50), width: mm(18), stopped, ...sunk },
+      [50, 10, 0],
+      [68, 175, 6],
+    ],
+    [{ kind: 'rabbet', from: 'v1', width: mm(12), stopped, ...sunk, face: 2 }, [10, 188, 12], [575, 200, 18]],
+    [
+      { kind: 'edge groove', edge: 'v0', offset: mm(7), width: mm(4), depth: mm(10), stopped, ...why },
+      [10, 0, 7],
+      [575, 10, 11],
+    ],
+    [{ kind: 'recess', ...from, alongLength: mm(30), alongWidth: mm(40), ...sunk }, [470, 20, 0], [500, 60, 6]],
+    [
+      { kind: 'cut-out', shape: 'rectangle', ...from, alongLength: mm(30), alongWidth: mm(40), ...why },
+      [470, 20, 0],
+      [500, 60, 18],
+    ],
+    [
+      { kind: 'cut-out', shape: 'round', ...from, alongLength: mm(60), alongWidth: mm(60), ...why },
+      [440, 20, 0],
+      [500, 80, 18],
+    ],
+  ];
+  for (const [operation, low, high] of made) {
+    for (const boxes of [spacesOf(operation, size).map(boxOfSpace), cutsOf(operation, size).map(boxOfCut)]) {
+      near(round(boxes).low, low, [0, 1, 2], operation.kind);
+      near(round(boxes).high, high, [0, 1, 2], operation.kind);
+    }
+    assert.ok(outlineOf(operation, size).length > 0, operation.kind);
   }
 });
 

@@ -1,7 +1,7 @@
 import type { Dim } from '../../derive/index.js';
 import type { SettingPath } from '../../document/index.js';
 import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
-import { frontName, grooveInset } from '../../fronts/index.js';
+import { behindGroove, frontName } from '../../fronts/index.js';
 import { type Act, pathTo } from '../../job/index.js';
 import { sharesGap } from '../../layout/index.js';
 import { capital } from '../../words.js';
@@ -186,11 +186,8 @@ const cupDoesNotFit: FindingRule = {
       const findings: FindingDraft[] = [];
       const panel = front.parts.find((part) => part.piece?.kind === 'panel');
       if (panel) {
-        const behindGroove = Math.max(
-          0,
-          resolved.materials.doorFrame.thickness.mm - grooveInset(resolved).mm - panel.thickness.mm,
-        );
-        const groove = cup.depth > behindGroove ? making.groove.mm : 0;
+        const behind = Math.max(0, behindGroove(resolved).mm);
+        const groove = cup.depth > behind ? making.groove.mm : 0;
         const shoulder = fronts.fit.value === 'lipped' ? fronts.rebateWidth.mm : 0;
         const needed = shoulder + chosen.offset + cup.diameter + CUP_MARGIN;
         const there = making.stile.mm - groove;

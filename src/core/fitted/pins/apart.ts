@@ -12,7 +12,8 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
   const [start, edge] = [edgeOf(part, 'u0').mm, edgeOf(part, 'v0').mm];
   const { settings } = resolved;
   const acts: Act[] = [];
-  const { front, rear } = pinLines(box, resolved, grid);
+  const bay = bays.find(({ left, right }) => left?.key === part.key || right?.key === part.key);
+  const { front, rear } = pinLines(box, resolved, grid, bay?.stopsAt);
   const onRear = rear && Math.abs(pins.offset.mm + edge - rear.mm) < 0.05;
   if (onRear) {
     const shifted = { ...pins, offset: pins.offset.minus(grid.step) };
@@ -32,7 +33,6 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
       acts.push({ label: `Set the front line back to ${show(value)}`, edits: [{ path, value }] });
     }
   }
-  const bay = bays.find(({ left, right }) => left?.key === part.key || right?.key === part.key);
   if (bay) {
     const z = toCabinet(part.placement, clash.u, clash.v, 0)[2];
     const { low, high } = bay.cell.inside.v;
