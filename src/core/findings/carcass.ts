@@ -280,6 +280,30 @@ const webFrameTooSmall: FindingRule = {
   },
 };
 
+/** Tenons so long that the grooves for them leave too little of a web frame's rails. */
+const webTenonTooLong: FindingRule = {
+  id: 'carcass/web-tenon-too-long',
+  check(context) {
+    const { parts, resolved, show } = context;
+    const { member, tenon } = resolved.settings.web;
+    const frames = parts.filter(({ role, piece }) => role === 'web' && piece?.kind === 'rail');
+    if (frames.length === 0 || tenon.mm <= member.mm / 2) return [];
+    const value = Math.floor(member.mm / 3);
+    const path = settingPath(context, 'web/tenon');
+    return [
+      {
+        severity: 'stop',
+        what: `The web frames' tenons are ${show(tenon.mm)} long, in rails ${show(member.mm)} wide.`,
+        why: 'The groove for them leaves less than half of the rail. Make the tenons shorter or the members wider.',
+        numbers: [tenon, member],
+        parts: frames.map(({ key }) => key),
+        settings: [path],
+        fixes: [{ label: `Make the tenons ${show(value)} long`, edits: [{ path, value }] }],
+      },
+    ];
+  },
+};
+
 export const carcassRules: readonly FindingRule[] = [
   bottomInWithdrawal,
   cutTooDeep,
@@ -291,4 +315,5 @@ export const carcassRules: readonly FindingRule[] = [
   jointWithoutPartner,
   bottomCannotGoUnder,
   webFrameTooSmall,
+  webTenonTooLong,
 ];

@@ -97,6 +97,12 @@ export interface FindingRule {
   check(context: RuleContext): FindingDraft[];
 }
 
+/** A rule for what nobody thought of: it looks after all others and leaves alone what a stop of theirs names. */
+export interface GeneralRule {
+  readonly id: string;
+  check(context: RuleContext, named: ReadonlySet<string>): FindingDraft[];
+}
+
 /** What a rule about two cabinets finds, and on which of them. */
 export type NeighbourDraft = FindingDraft & Pick<Finding, 'cabinetId'>;
 

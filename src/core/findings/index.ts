@@ -6,6 +6,7 @@ import { carcassRules } from './carcass.js';
 import type { BuiltCabinet, Finding, FindingDraft, FindingRule, RuleContext, Severity } from './finding.js';
 import { framedFrontRules } from './framedFronts.js';
 import { frontRules } from './fronts.js';
+import { generalRules } from './general.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
@@ -40,9 +41,13 @@ const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 /** Runs every rule over one built cabinet; stops come first. */
 export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
   const context: RuleContext = { ...built, head, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
-  return rulesOf(kinds)
-    .flatMap((rule) => rule.check(context).map((draft, at) => findingFrom(draft, rule.id, built.cabinet.id, at)))
-    .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  const all = (id: string, drafts: readonly FindingDraft[]) =>
+    drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
+  const said = rulesOf(kinds).flatMap((rule) => all(rule.id, rule.check(context)));
+  const named = new Set(said.filter(({ severity }) => severity === 'stop').flatMap(({ parts }) => parts));
+  return [...said, ...generalRules.flatMap((rule) => all(rule.id, rule.check(context, named)))].sort(
+    (a, b) => RANK[a.severity] - RANK[b.severity],
+  );
 }
 
 /** A finding from what its rule said. */
@@ -86,5 +91,6 @@ export {
   type Severity,
   settingPath,
 } from './finding.js';
+export { generalRules } from './general.js';
 export { settled } from './machining.js';
 export { type NeighbourShift, neighbourShift } from './neighbours.js';

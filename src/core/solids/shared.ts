@@ -1,0 +1,120 @@
+import type { Point } from '../parts/index.js';
+import type { Block, PartShape, Prism } from './shape.js';
+
+/** Less than this along an axis is rounding, and nothing is shared (mm). */
+const THIN = 0.01;
+
+/**
+ * How much space two parts share (mm³), by their extents and what is cut out of them: blocks exactly, what is slanting by
+ * its outline in plan. Bores are left out, so a hair more may be said than is there.
+ */
+export function sharedVolume(a: PartShape, b: PartShape): number {
+  const common = meeting(a.blank, b.blank);
+  if (!common) return 0;
+  let rest: Block[] = [common];
+  for (const cut of [...a.blocks, ...b.blocks]) rest = rest.flatMap((block) => without(block, cut));
+  const prisms = [...a.prisms, ...b.prisms];
+  return rest.reduce((sum, block) => sum + volumeWithout(block, prisms), 0);
+}
+
+/** Where two blocks meet, if they do. */
+export function meeting(a: Block, b: Block): Block | undefined {
+  const min = a.min.map((low, k) => Math.max(low, b.min[k] as number)) as unknown as Point;
+  const max = a.max.map((high, k) => Math.min(high, b.max[k] as number)) as unknown as Point;
+  return min.every((low, k) => (max[k] as number) - low > THIN) ? { min, max } : undefined;
+}
+
+/** What is left of a block when another is cut out of it: at most two pieces an axis. */
+function without(block: Block, cut: Block): Block[] {
+  const hit = meeting(block, cut);
+  if (!hit) return [block];
+  const pieces: Block[] = [];
+  const min = [...block.min] as [number, number, number];
+  const max = [...block.max] as [number, number, number];
+  for (const k of [0, 1, 2] as const) {
+    if (hit.min[k] - min[k] > THIN) pieces.push({ min: [...min], max: replaced(max, k, hit.min[k]) });
+    if (max[k] - hit.max[k] > THIN) pieces.push({ min: replaced(min, k, hit.max[k]), max: [...max] });
+    min[k] = hit.min[k];
+    max[k] = hit.max[k];
+  }
+  return pieces;
+}
+
+function replaced(point: Point, k: 0 | 1 | 2, value: number): Point {
+  const changed = [...point] as [number, number, number];
+  changed[k] = value;
+  return changed;
+}
+
+type Plan = readonly (readonly [number, number])[];
+
+/** Volume of a block less the prisms that go right through it along one axis. */
+function volumeWithout(block: Block, prisms: readonly Prism[]): number {
+  const size = block.max.map((high, k) => high - block.min[k as 0]);
+  const whole = (size[0] as number) * (size[1] as number) * (size[2] as number);
+  for (const through of [0, 1, 2] as const) {
+    const [p, q] = ([0, 1, 2] as const).filter((k) => k !== through) as [0 | 1 | 2, 0 | 1 | 2];
+    const cuts = prisms.filter((prism) => goesThrough(prism, block, through));
+    if (cuts.length === 0) continue;
+    const rectangle: Plan = [
+      [block.min[p], block.min[q]],
+      [block.max[p], block.min[q]],
+      [block.max[p], block.max[q]],
+      [block.min[p], block.max[q]],
+    ];
+    let pieces: Plan[] = [rectangle];
+    for (const prism of cuts) {
+      const plan = anticlockwise(prism.slice(0, prism.length / 2).map((point) => [point[p], point[q]] as const));
+      pieces = pieces.flatMap((piece) => outside(piece, plan));
+    }
+    return pieces.reduce((sum, piece) => sum + Math.abs(area(piece)), 0) * (size[through] as number);
+  }
+  return whole;
+}
+
+/** A prism has the corners of one end first, then those of the other: along which axis they lie apart. */
+function goesThrough(prism: Prism, block: Block, axis: 0 | 1 | 2): boolean {
+  const [one, other] = [prism[0], prism[prism.length / 2]];
+  if (!one || !other || Math.abs(one[axis] - other[axis]) < THIN) return false;
+  const [low, high] = [Math.min(one[axis], other[axis]), Math.max(one[axis], other[axis])];
+  return low < block.min[axis] + THIN && high > block.max[axis] - THIN;
+}
+
+function area(plan: Plan): number {
+  return plan.reduce((sum, [x, y], at) => {
+    const [nextX, nextY] = plan[(at + 1) % plan.length] as readonly [number, number];
+    return sum + (x * nextY - nextX * y) / 2;
+  }, 0);
+}
+
+function anticlockwise(plan: Plan): Plan {
+  return area(plan) < 0 ? [...plan].reverse() : plan;
+}
+
+/** The pieces of a convex outline that lie outside another: cut off along each of its edges in turn. */
+function outside(piece: Plan, cut: Plan): Plan[] {
+  const pieces: Plan[] = [];
+  let rest = piece;
+  for (const [at, from] of cut.entries()) {
+    const to = cut[(at + 1) % cut.length] as readonly [number, number];
+    const side = ([x, y]: readonly [number, number]) =>
+      (to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0]);
+    const beyond = clipped(rest, (point) => -side(point));
+    if (beyond.length > 2) pieces.push(beyond);
+    rest = clipped(rest, side);
+    if (rest.length < 3) break;
+  }
+  return pieces;
+}
+
+/** The part of a convex outline where `side` is not negative. */
+function clipped(piece: Plan, side: (point: readonly [number, number]) => number): Plan {
+  return piece.flatMap((point, at) => {
+    const next = piece[(at + 1) % piece.length] as readonly [number, number];
+    const [here, there] = [side(point), side(next)];
+    const kept = here >= 0 ? [point] : [];
+    if (here >= 0 === there >= 0) return kept;
+    const share = here / (here - there);
+    return [...kept, [point[0] + (next[0] - point[0]) * share, point[1] + (next[1] - point[1]) * share] as const];
+  });
+}
