@@ -118,6 +118,7 @@ test('worked case: face-frame base with three drawers, exposed left end, wall on
       frame: {
         stileLeft: given.stileWidth.left,
         stileRight: given.stileWidth.right,
+        wallStile: 'within',
         topRail: given.topRail,
         midRail: given.midRails,
         bottomRail: given.bottomRail,

@@ -1,7 +1,7 @@
 import { type Dim, longer, type Span } from '../derive/index.js';
 import type { Cabinet, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
-import type { EdgeReference } from '../machining/index.js';
+import type { EdgeReference, Operation } from '../machining/index.js';
 import type { Band, Part } from '../parts/index.js';
 import type { Crossing } from './crossings.js';
 
@@ -64,6 +64,8 @@ export interface BuilderResult {
   readonly parts?: readonly Part[];
   readonly joints?: readonly Joint[];
   readonly fittings?: readonly Fitting[];
+  /** Ways of screws in parts nothing is bored in for them. */
+  readonly paths?: readonly (readonly [key: string, operation: Operation])[];
 }
 
 /** Builds one kind of part for a cabinet. */

@@ -38,9 +38,19 @@ export function buildCarcass(given: Omit<BuildContext, 'crossings'>): Built {
   const machined = machineJoints(parts, joints, context.resolved);
   return {
     parts: machined.parts,
-    paths: new Map([...machined.paths, ...framePaths(context, machined.parts)]),
+    paths: waysByPart([
+      ...machined.paths,
+      ...framePaths(context, machined.parts),
+      ...built.flatMap(({ paths = [] }) => paths.map(([key, way]) => [key, [way]] as const)),
+    ]),
     joints,
     crossings,
     fittings: built.flatMap((each) => each.fittings ?? []),
   };
+}
+
+function waysByPart(found: readonly (readonly [key: string, ways: readonly Operation[]])[]): Map<string, Operation[]> {
+  const all = new Map<string, Operation[]>();
+  for (const [key, ways] of found) all.set(key, [...(all.get(key) ?? []), ...ways]);
+  return all;
 }

@@ -1,4 +1,6 @@
-import { length, measuredFrom } from '../derive/index.js';
+import { length, measuredFrom, type Span } from '../derive/index.js';
+import { frameSizes } from '../frame/index.js';
+import { frameOpening } from '../layout/index.js';
 import { type Operation, spacedAlong } from '../machining/index.js';
 import { edgeOf, type Part } from '../parts/index.js';
 import type { BuildContext } from './build.js';
@@ -12,15 +14,21 @@ export function framePockets({ box, resolved }: BuildContext, hand: 'left' | 'ri
   const { frame, fasteners } = resolved.settings;
   if (frame.fitted.value !== 'fitted' || frame.attachment.value !== 'pocket') return [];
   const hidden = !endShows(hand, resolved.settings);
+  const { foot, height } = frameSizes(box, resolved);
+  // Above the toe, where the sides are notched there is no front edge; and only where the stile stands before it.
+  const low = foot.mm > box.floor.mm ? foot : box.floor;
+  const head = foot.plus(height).as('upper end of the frame');
+  const high = head.mm < box.height.mm ? head : box.height;
   return [
     {
       kind: 'pockets',
       face: hidden ? 2 : 1,
       edge: 'v0',
-      // Above the toe: where the sides are notched there is no front edge below the bottom.
-      positions: spacedAlong(box.faceHeight, fasteners.first, fasteners.pocketSpacing).map((position) =>
-        box.floor.mm > 0 ? position.plus(box.floor).as('position along the side') : position,
-      ),
+      positions: spacedAlong(
+        measuredFrom(high, low).as('side behind the stile'),
+        fasteners.first,
+        fasteners.pocketSpacing,
+      ).map((position) => (low.mm > 0 ? position.plus(low).as('position along the side') : position)),
       plugged: !hidden,
       reason: hidden
         ? 'pulls the face frame on, from the hidden outside'
@@ -30,6 +38,39 @@ export function framePockets({ box, resolved }: BuildContext, hand: 'left' | 'ri
     },
   ];
 }
+
+/** Pocket holes stay this far from the middle of a partition that stands on the bottom (mm). */
+const FROM_PARTITION = 40;
+
+/** Pocket holes in the underside of the bottom that pull its front edge to the bottom rail of the frame. */
+export function bottomPockets({ box, boundaries, resolved }: BuildContext, bottom: Span): Operation[] {
+  const { frame, fasteners } = resolved.settings;
+  if (frame.fitted.value !== 'fitted') return [];
+  const { foot } = frameSizes(box, resolved);
+  const middle = box.bottomTop.mm - resolved.materials.bottom.thickness.mm / 2;
+  if (middle < foot.mm + EDGE || middle > foot.mm + frame.bottomRail.mm - EDGE) return [];
+  const opening = frameOpening(box, resolved);
+  const partitions = boundaries.filter(({ axis }) => axis === 'columns').map(({ centre }) => centre.mm);
+  const positions = spacedAlong(opening.size, fasteners.first, fasteners.pocketSpacing)
+    .map((position) => measuredFrom(position.plus(opening.low), bottom.low).as('position along the bottom'))
+    .filter(({ mm }) => partitions.every((centre) => Math.abs(mm + bottom.low.mm - centre) > FROM_PARTITION));
+  if (positions.length === 0) return [];
+  return [
+    {
+      kind: 'pockets',
+      face: 2,
+      edge: 'v0',
+      positions,
+      plugged: false,
+      reason: 'pulls the bottom rail of the frame on, from below',
+      by: { kind: 'frame' },
+      holds: 'frame/rail/bottom',
+    },
+  ];
+}
+
+/** A screw has so much wood on both sides of its middle (mm). */
+const EDGE = 5;
 
 /** Diameter of a pocket screw (mm). */
 const SCREW = 4;

@@ -5,6 +5,7 @@ import { makePart, type Part, type PartRole, type Piece } from '../parts/index.j
 import { backRecess } from './back.js';
 import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
 import { uprightStretcher } from './crossings.js';
+import { bottomPockets } from './framing.js';
 import { webFrame } from './web.js';
 
 interface Horizontal {
@@ -36,6 +37,7 @@ export function between(
   const { material, thickness } = resolved.materials[draft.material];
   const { kind, engagement } = draft.joint;
   const front = draft.front ?? length(0);
+  const x = across(region.h, engagement, draft.name);
   const part = makePart({
     key: draft.key,
     name: draft.name,
@@ -43,7 +45,7 @@ export function between(
     material,
     bands: draft.banded ? caseBands(resolved) : [],
     stands: {
-      x: across(region.h, engagement, draft.name),
+      x,
       y: spanFrom(front, draft.depth),
       z: spanFrom(draft.underside, thickness),
     },
@@ -51,7 +53,11 @@ export function between(
     receives: true,
     ...(draft.piece ? { piece: draft.piece } : {}),
     machining:
-      draft.role === 'bottom' ? backRecess(context, 'bottom') : draft.role === 'top' ? backRecess(context, 'top') : [],
+      draft.role === 'bottom'
+        ? [...backRecess(context, 'bottom'), ...bottomPockets(context, x)]
+        : draft.role === 'top'
+          ? backRecess(context, 'top')
+          : [],
   });
   const joints = (['u0', 'u1'] as const).map(
     (end): Joint => ({
@@ -89,7 +95,7 @@ export const bottom: Builder = (context) => {
       },
       axes: { u: '+x', v: '+y', w: '-z' },
       receives: true,
-      machining: backRecess(context, 'bottom'),
+      machining: [...backRecess(context, 'bottom'), ...bottomPockets(context, spanFrom(START, box.width))],
     });
     return { parts: [part] };
   }

@@ -141,8 +141,8 @@ const negativePacking: FindingRule = {
     return (['left', 'right'] as const).flatMap((hand): FindingDraft[] => {
       const packing = hand === 'left' ? packingLeft : packingRight;
       if (packing.mm >= -TOLERANCE_MM) return [];
-      const stile = hand === 'left' ? frame.stileLeft : frame.stileRight;
-      const wanted = stile.mm - packing.mm;
+      const decided = hand === 'left' ? frame.stileLeft : frame.stileRight;
+      const wanted = decided.mm - packing.mm;
       const path = settingPath(context, hand === 'left' ? 'frame/stileLeft' : 'frame/stileRight');
       return [
         {
@@ -280,6 +280,45 @@ const webFrameTooSmall: FindingRule = {
   },
 };
 
+/** A frame that reaches below the floor, or makes a hanging box taller than was typed. */
+const frameBeyondBox: FindingRule = {
+  id: 'carcass/frame-beyond-box',
+  check(context) {
+    const { box, resolved, cabinet, show } = context;
+    const { frame } = resolved.settings;
+    if (frame.fitted.value !== 'fitted') return [];
+    const { foot, height } = frameSizes(box, resolved);
+    const hangs = cabinet.kind === 'wall';
+    const below = -foot.mm - box.underHeight.mm;
+    const path = settingPath(context, 'frame/bottomRail');
+    if (!hangs && below > TOLERANCE_MM) {
+      const value = frame.bottomRail.mm - below;
+      return [
+        {
+          severity: 'stop',
+          what: `The face frame reaches ${show(below)} below the floor.`,
+          why: `Its bottom rail ends on the bottom of the box and is wider than the bottom and what is below it are high. Make the rail narrower, or give it a lip above the floor of the box.`,
+          numbers: [foot, frame.bottomRail],
+          parts: ['frame/rail/bottom', 'frame/stile/left', 'frame/stile/right'],
+          settings: [path],
+          fixes: value >= 10 ? [{ label: `Make the bottom rail ${show(value)} wide`, edits: [{ path, value }] }] : [],
+        },
+      ];
+    }
+    if (!hangs || height.mm <= box.overallHeight.mm + TOLERANCE_MM) return [];
+    return [
+      {
+        severity: 'note',
+        what: `With its frame the cabinet is ${show(height.mm)} high; ${show(box.overallHeight.mm)} was typed for the box.`,
+        why: `The frame hangs ${show(Math.max(0, -foot.mm))} below the box and rises ${show(frame.rise.mm)} above it. Allow for it where it is hung.`,
+        numbers: [height, box.overallHeight],
+        parts: ['frame/rail/bottom', 'frame/rail/top'],
+        settings: [path],
+      },
+    ];
+  },
+};
+
 /** Tenons so long that the grooves for them leave too little of a web frame's rails. */
 const webTenonTooLong: FindingRule = {
   id: 'carcass/web-tenon-too-long',
@@ -316,4 +355,5 @@ export const carcassRules: readonly FindingRule[] = [
   bottomCannotGoUnder,
   webFrameTooSmall,
   webTenonTooLong,
+  frameBeyondBox,
 ];

@@ -35,6 +35,9 @@ const hingedRight: Pick<CabinetDecisions, 'parts'> = {
 const BAD: Record<string, () => string[]> = {
   'carcass/two-in-one-place': () =>
     rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
+  'carcass/frame-beyond-box': () =>
+    rulesOf({ settings: { school: 'faceFrame', toe: { kind: 'none' }, frame: { bottomRail: 120 } } }),
+  'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),
   'carcass/web-tenon-too-long': () => rulesOf({ settings: { school: 'traditional', web: { tenon: 50 } } }),
   'sizes/part-vanishes': () => rulesOf({ width: 60, settings: { fronts: { reveal: { left: 35, right: 35 } } } }),
   'sizes/part-exceeds-sheet': () => rulesOf({ width: 2600 }),

@@ -1,9 +1,10 @@
 import type { BuildContext, Builder } from '../carcass/index.js';
 import { type Dim, length, longer, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import { type Boundary, type Box, frameOpening } from '../layout/index.js';
+import { type Boundary, type Box, frameOpening, stileWidth } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axes, makePart, type Part, type Piece } from '../parts/index.js';
+import { joinFrame } from './joinery.js';
 
 export interface FrameSizes {
   readonly width: Dim;
@@ -32,24 +33,26 @@ export function frameSizes(box: Box, { settings, materials }: Resolved): FrameSi
     height: box.height.plus(frame.rise).minus(foot).as('frame height'),
     foot,
     opening: frameOpening(box, { settings }).size,
-    packingLeft: packing(frame.stileLeft, box.beyondLeft, 'left'),
-    packingRight: packing(frame.stileRight, box.beyondRight, 'right'),
+    packingLeft: packing(stileWidth('left', settings), box.beyondLeft, 'left'),
+    packingRight: packing(stileWidth('right', settings), box.beyondRight, 'right'),
   };
 }
+
+/** A stile that goes on further than this beyond the side is backed (mm). */
+const BACKED_FROM = 50;
 
 /** Stiles run the full height, rails between them; middle stiles between rails. */
 export const faceFrame: Builder = (context) => {
   if (context.resolved.settings.frame.fitted.value !== 'fitted') return {};
   const frame = new Frame(context);
-  return {
-    parts: [
-      frame.stile('left'),
-      frame.stile('right'),
-      frame.rail('top'),
-      ...context.boundaries.map((each) => frame.middle(each)),
-      frame.rail('bottom'),
-    ],
-  };
+  const members = [
+    frame.stile('left'),
+    frame.stile('right'),
+    frame.rail('top'),
+    ...context.boundaries.map((each) => frame.middle(each)),
+    frame.rail('bottom'),
+  ];
+  return joinFrame(members, context.resolved.settings);
 };
 
 class Frame {
@@ -61,13 +64,21 @@ class Frame {
 
   stile(hand: 'left' | 'right'): Part {
     const { box, resolved } = this.context;
-    const { frame, ends } = resolved.settings;
-    const width = hand === 'left' ? frame.stileLeft : frame.stileRight;
+    const { ends, frame } = resolved.settings;
+    const width = stileWidth(hand, resolved.settings);
     const x =
       hand === 'left'
         ? spanFrom(length(0).minus(box.beyondLeft), width)
         : spanTo(box.beyondRight.mm === 0 ? box.width : box.width.plus(box.beyondRight), width);
     const wall = ends[hand].value === 'wall';
+    const beyond = hand === 'left' ? box.beyondLeft : box.beyondRight;
+    const notes = [
+      ...(wall
+        ? [frame.wallStile.value === 'wider' ? 'wider by what is scribed to the wall' : 'the scribe lies within it']
+        : []),
+      ...(ends[hand].value === 'exposed' ? ['leave slightly proud and trim flush'] : []),
+      ...(beyond.mm > BACKED_FROM ? ['back it with a strip on the side or a cleat on the wall'] : []),
+    ];
     return this.member({
       key: `frame/stile/${hand}`,
       name: `Stile, ${hand}`,
@@ -76,11 +87,7 @@ class Frame {
       piece: { kind: 'stile', where: hand },
       hand,
       machining: this.tongueGroove(hand),
-      note: wall
-        ? 'wider by the scribe allowance'
-        : ends[hand].value === 'exposed'
-          ? 'leave slightly proud and trim flush'
-          : '',
+      note: notes.join('; '),
     });
   }
 

@@ -1,5 +1,5 @@
 import { type Dim, length, setting, sumOf } from '../derive/index.js';
-import type { Cabinet, Resolved } from '../document/index.js';
+import type { Cabinet, Resolved, ResolvedSettings } from '../document/index.js';
 
 /**
  * The sizes every other rule stands on. All in mm; x from the left face of the box, y from the carcass front edge to
@@ -157,7 +157,7 @@ function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Di
   if (settings.frame.fitted.value === 'fitted') {
     const overhang =
       kind === 'wall'
-        ? settings.ends.scribe
+        ? reachToWall(settings)
         : kind === 'exposed'
           ? settings.frame.overhangExposed
           : settings.frame.overhangNeighbour;
@@ -167,6 +167,11 @@ function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Di
   if (kind === 'wall' && settings.ends.filler.value === 'strip')
     return settings.ends.scribe.as(label, address).because('a filler strip meets the wall');
   return length(0, label).at(address);
+}
+
+/** How far a frame goes on beyond the box at a wall: what is left for scribing and the filler it carries. */
+export function reachToWall({ ends, frame }: ResolvedSettings): Dim {
+  return frame.filler.mm > 0 ? ends.scribe.plus(frame.filler).as('scribe and filler') : ends.scribe;
 }
 
 /** S = D − front and bumper (when D runs to the face of the fronts) − frame thickness − applied back thickness. */

@@ -1,7 +1,7 @@
 import { type Dim, length, type Span } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import { type DividerKind, isSplit, type Opening } from '../job/index.js';
-import type { Box } from './box.js';
+import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';
 
 /** How wide a boundary between two neighbours is, in each of a region's three meanings. All lie on one centre line. */
@@ -76,12 +76,25 @@ function caseOpenings(box: Box, resolved: Resolved): Openings {
   };
 }
 
+/** Width of an outer stile as it is made: at a wall wider by scribe and filler, unless these are to lie within it. */
+export function stileWidth(end: 'left' | 'right', settings: Resolved['settings']): Dim {
+  const { frame, ends } = settings;
+  const decided = end === 'left' ? frame.stileLeft : frame.stileRight;
+  return ends[end].value === 'wall' && frame.wallStile.value === 'wider'
+    ? decided
+        .plus(reachToWall(settings))
+        .as(`${end} stile as made`)
+        .because('it reaches the wall, the rails stay as they are')
+    : decided;
+}
+
 /** What a frame leaves between its stiles. */
-export function frameOpening(box: Box, { settings: { frame } }: Pick<Resolved, 'settings'>): Span {
+export function frameOpening(box: Box, { settings }: Pick<Resolved, 'settings'>): Span {
+  const [left, right] = [stileWidth('left', settings), stileWidth('right', settings)];
   return {
-    low: frame.stileLeft.minus(box.beyondLeft).as('inner edge of the left stile'),
-    high: box.width.plus(box.beyondRight).minus(frame.stileRight).as('inner edge of the right stile'),
-    size: box.overallWidth.minus(frame.stileLeft).minus(frame.stileRight).as('opening between the stiles'),
+    low: left.minus(box.beyondLeft).as('inner edge of the left stile'),
+    high: box.width.plus(box.beyondRight).minus(right).as('inner edge of the right stile'),
+    size: box.overallWidth.minus(left).minus(right).as('opening between the stiles'),
   };
 }
 

@@ -2,6 +2,10 @@ import { inches } from '../../units/index.js';
 import { choice, length, section } from '../declare.js';
 
 const FRAMED = { 'frame/fitted': 'fitted' } as const;
+const FRAMED_AT_WALL = [
+  { 'frame/fitted': 'fitted', 'ends/left': 'wall' },
+  { 'frame/fitted': 'fitted', 'ends/right': 'wall' },
+] as const;
 
 export const frame = section('Face frame', {
   frame: {
@@ -21,6 +25,19 @@ export const frame = section('Face frame', {
     ),
     stileLeft: length('left stile', { min: 10, max: 300, metric: 40, inch: inches(1 + 1 / 2), when: FRAMED }),
     stileRight: length('right stile', { min: 10, max: 300, metric: 40, inch: inches(1 + 1 / 2), when: FRAMED }),
+    wallStile: choice(
+      'a stile at a wall',
+      { wider: 'is made wider by scribe and filler', within: 'is as wide as decided, the scribe within it' },
+      {
+        metric: 'wider',
+        since: 7,
+        before: 'within',
+        trade:
+          'Wider, the opening and the packing stay what they are anywhere in the run. Within, the width typed is the width sawn, and the maker has thought of the scribe.',
+        when: FRAMED_AT_WALL,
+      },
+    ),
+    filler: length('filler carried by the stile at a wall', { max: 300, metric: 0, since: 7, when: FRAMED_AT_WALL }),
     topRail: length('top rail', { min: 10, max: 300, metric: 45, inch: inches(1 + 3 / 4), when: FRAMED }),
     midRail: length('middle rails', { min: 10, max: 300, metric: 32, inch: inches(1 + 1 / 4), when: FRAMED }),
     midStile: length('middle stiles', { min: 10, max: 300, metric: 40, inch: inches(1 + 1 / 2), when: FRAMED }),
