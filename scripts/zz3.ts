@@ -1,4 +1,4 @@
 import { solveWith } from '../tests/support/cabinets.js';
 const share = { rule: 'share' as const, weight: 1 };
-const s=solveWith({width:900, parts:[{ id: 'o1', size: share, fill: { kind: 'drawer' } },{ id: 'o2', size: share, fill: { kind: 'columns', graduation: { kind: 'arithmetic', step: 10 }, parts: [{ id: 'o3', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } },{ id: 'o4', size: share, fill: { kind: 'door', hinged: 'right', shelves: 0 } }]}}], settings:{school:'faceFrame',frame:{tenon:25}}});
-for(const p of s.parts.filter(p=>p.role==='frame')) console.log(p.key,p.extent.min,p.extent.max,p.machining.map(m=>m.kind).join());
+for (const sh of [0,1]) { const s=solveWith({width:900, measured:{birch18:18}, face:{kind:'columns',graduation:{kind:'arithmetic',step:10},parts:[{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', shelves: sh } },{ id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', shelves: sh } }]}});
+console.log(sh, s.grid?.step.mm, s.fitted.hinges.map(d=>d.places.map(p=>[p.onCase.mm,p.moved].join('/')).join(' ')), s.parts.filter(p=>p.role==='shelf').map(p=>p.extent.min[2])); }

@@ -152,6 +152,8 @@ function decisionsFor(chosen: Chosen, random: Random, path: readonly string[], v
     say('frame/stileRight', 50);
     say('frame/midRail', 45);
     say('frame/midStile', 45);
+    // A frame ends on the floor where nothing holds the box up.
+    if (chosen.toe === 'none' && chosen.kind !== 'wall') say('frame/lip', 25);
     // Pocket holes want a plain front edge: what stands upright behind it, or shows, goes with a tongue.
     const plain =
       ['full', 'stretchers', 'none'].includes(chosen.top) && [left, right].every((end) => end !== 'exposed');

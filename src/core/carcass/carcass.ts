@@ -6,7 +6,7 @@ import type { BuildContext, Builder, Fitting, Joint } from './build.js';
 import { type Crossing, crossingsOf } from './crossings.js';
 import { dividers } from './dividers.js';
 import { ends } from './ends.js';
-import { framePaths } from './framing.js';
+import { framePaths, withFramePockets } from './framing.js';
 import { bottom, top } from './horizontals.js';
 import { machineJoints } from './joints.js';
 import { sides } from './sides.js';
@@ -36,11 +36,12 @@ export function buildCarcass(given: Omit<BuildContext, 'crossings'>): Built {
   const joints = built.flatMap((each) => each.joints ?? []);
   const parts = built.flatMap((each) => each.parts ?? []);
   const machined = machineJoints(parts, joints, context.resolved);
+  const whole = withFramePockets(context, machined.parts);
   return {
-    parts: machined.parts,
+    parts: whole,
     paths: waysByPart([
       ...machined.paths,
-      ...framePaths(context, machined.parts),
+      ...framePaths(context, whole),
       ...built.flatMap(({ paths = [] }) => paths.map(([key, way]) => [key, [way]] as const)),
     ]),
     joints,

@@ -3,6 +3,7 @@ import type { Resolved, ResolvedSettings } from '../document/index.js';
 import { type By, type EdgeReference, type Face, fastenersAlong, type Operation } from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 import type { Joint } from './build.js';
+import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
 
 /**
  * Turns joints into machining on both members: dadoes, recesses and rabbets in the receiving part, screw, dowel and tenon
@@ -21,13 +22,15 @@ export function machineJoints(
     if (list) list.push(operation);
     else lists.set(key, [operation]);
   };
-  for (const joint of joints) {
-    const member = parts.find((part) => part.key === joint.member?.key);
-    for (const seat of seatsOf(joint, parts)) {
-      const made = machineJoint(joint, seat, member, resolved);
+  const lines = new Map<string, Line[]>();
+  for (const wanted of joints) {
+    const member = parts.find((part) => part.key === wanted.member?.key);
+    for (const seat of seatsOf(wanted, parts)) {
+      const { joint, places } = clearOfOtherFace(wanted, seat, lines, resolved);
+      const made = machineJoint(joint, seat, member, resolved, places);
       for (const operation of made.receiver) addTo(added, seat.part.key, operation);
       for (const operation of made.member) if (joint.member) addTo(added, joint.member.key, operation);
-      const path = screwPath(joint, seat, member, resolved);
+      const path = screwPath(joint, seat, member, resolved, places);
       if (path) addTo(paths, path.key, path.operation);
     }
   }
@@ -38,6 +41,39 @@ export function machineJoints(
     }),
     paths,
   };
+}
+
+/**
+ * A joint as it can be made on a panel to whose other face something may be joined already, and where its fasteners stand
+ * from its start.
+ */
+function clearOfOtherFace(
+  wanted: Joint,
+  seat: Seat,
+  lines: Map<string, Line[]>,
+  { settings }: Resolved,
+): { joint: Joint; places: readonly Dim[] } {
+  const half = halfOf(wanted.kind, settings);
+  if (half === undefined || !wanted.member || wanted.runs === 'along')
+    return { joint: wanted, places: half === undefined ? [] : placesOf(wanted, seat, settings.fasteners) };
+  const known = lines.get(seat.part.key) ?? [];
+  lines.set(seat.part.key, known);
+  const facing = facingLines(known, seat.face, wanted);
+  const joint = facing.length > 0 ? { ...wanted, kind: kindFacing(wanted.kind) } : wanted;
+  const own = halfOf(joint.kind, settings) ?? half;
+  const start = joint.front.mm + seat.start.mm;
+  const there = facing.flatMap((line) => line.positions.map((at) => ({ at: at - start, half: line.half })));
+  const usual = placesOf(joint, seat, settings.fasteners);
+  const places =
+    there.length > 0 ? movedClear([usual, placesOf(wanted, seat, settings.fasteners)], seat.depth, own, there) : usual;
+  known.push({
+    face: seat.face,
+    from: joint.level.mm,
+    to: joint.level.mm + joint.thickness.mm,
+    positions: places.map(({ mm }) => mm + start),
+    half: own,
+  });
+  return { joint, places };
 }
 
 /** Where a joint lies on a part that receives it. */
@@ -101,10 +137,10 @@ function screwPath(
   seat: Seat,
   member: Part | undefined,
   { settings }: Resolved,
+  places: readonly Dim[],
 ): { key: string; operation: Operation } | undefined {
   const { fasteners } = settings;
   if (!joint.member || !member) return undefined;
-  const places = placesOf(joint, seat, fasteners);
   const diameter = length(SCREW, 'screw');
   const by: By = { kind: 'joint', what: 'way' };
   if (joint.kind === 'screws') {
@@ -144,14 +180,14 @@ function placesOf(joint: Joint, { depth }: Seat, fasteners: ResolvedSettings['fa
   });
 }
 
-interface Line {
+interface OnPart {
   readonly from: EdgeReference;
   readonly offset: Dim;
   readonly positions: readonly Dim[];
 }
 
 /** The line of fasteners on the receiving part: along its depth, or for what joins on edge along its length. */
-function onReceiver(joint: Joint, { part, start }: Seat, places: readonly Dim[]): Line {
+function onReceiver(joint: Joint, { part, start }: Seat, places: readonly Dim[]): OnPart {
   const level = measuredFrom(joint.level, edgeOf(part, 'u0'));
   const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   const moved = (by: Dim) =>
@@ -195,6 +231,7 @@ function machineJoint(
   seat: Seat,
   member: Part | undefined,
   { settings }: Resolved,
+  places: readonly Dim[],
 ): { receiver: Operation[]; member: Operation[] } {
   const { fasteners } = settings;
   const { reason, holds } = joint;
@@ -202,7 +239,6 @@ function machineJoint(
   const by: By = { kind: 'joint', what: joint.kind };
   if (joint.kind === 'dado' || joint.kind === 'rabbet')
     return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face)] : [], member: [] };
-  const places = placesOf(joint, seat, fasteners);
   const inReceiver = () => onReceiver(joint, seat, places);
   const inEnd = () => (joint.member && member ? inMember(joint, joint.member, member, seat, places) : undefined);
   switch (joint.kind) {

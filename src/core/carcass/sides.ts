@@ -4,7 +4,6 @@ import type { Notch, Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { backRecess } from './back.js';
 import { type BuildContext, type Builder, caseBands, type Joint } from './build.js';
-import { framePockets } from './framing.js';
 
 /** Left and right side. They stand on the bottom when it lies under them, and reach the floor when there is no base. */
 export const sides: Builder = (context) => {
@@ -36,7 +35,7 @@ export const sides: Builder = (context) => {
       stands: { x: hand === 'left' ? spanFrom(START, thickness) : spanTo(box.width, thickness), y, z },
       axes: { u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },
       receives: true,
-      machining: [...backRecess(context, 'side'), ...toeNotch(context, hand, tongue), ...framePockets(context, hand)],
+      machining: [...backRecess(context, 'side'), ...toeNotch(context, hand, tongue)],
       ...(tongue ? { note: 'tongue on the front edge for the frame' } : {}),
     });
   return { parts: [side('left'), side('right')], joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };

@@ -28,6 +28,7 @@ export {
   type Recess,
   rowOf,
   type Slots,
+  spacesOf,
   type Tenon,
   wordsOf,
 } from './operations/index.js';

@@ -55,11 +55,13 @@ export function hangDoors(
 ): Hanging[] {
   if (context.resolved.settings.hinges.family.value === 'none') return [];
   const plates = new Set<number>();
+  const before: Hanging[] = [];
   return context.fronts.flatMap((front) => {
     const cell = context.cells.find((each) => each.opening.id === front.openingId);
     if (!front.hinged || !front.overlay || !cell) return [];
     const pull = pulls.find((each) => each.frontKey === front.key);
-    const hanging = hang({ front, hinged: front.hinged, cell, pull }, context, profiles, plates);
+    const hanging = hang({ front, hinged: front.hinged, cell, pull }, context, profiles, plates, before);
+    before.push(hanging);
     const { chosen } = hanging.door;
     if (chosen?.kind === 'concealed') plates.add(chosen.plate);
     return [hanging];
@@ -78,6 +80,7 @@ function hang(
   { parts, box, resolved, grid }: FitContext,
   profiles: readonly HingeProfile[],
   plates: ReadonlySet<number>,
+  before: readonly Hanging[],
 ): Hanging {
   const { settings } = resolved;
   const plane = (hinged === 'left' ? cell.clear.h.low : cell.clear.h.high).mm;
@@ -102,7 +105,8 @@ function hang(
     weight: weight.mm,
   });
   const mountingPlane = box.mountingPlane.mm;
-  const where: PlaceContext = { front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings };
+  const behind = platesBehind({ ...base, places: [] }, before);
+  const where: PlaceContext = { front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings, behind };
   const places = placeHinges(chosen, count, where);
   const clear = places.filter((place) => place.clear);
   const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };
@@ -110,6 +114,24 @@ function hang(
     door: { ...base, places },
     machining: clear.length > 0 ? familyOf(chosen.profile).bore(chosen, clear, context) : new Map(),
   };
+}
+
+/** Holes from both faces of a panel may together be as deep as it is thick less this, or they must not face each other (mm). */
+const LEFT_BETWEEN = 1;
+
+/**
+ * Heights (mm) of plate holes in the other face of the partition that carries a door, where hers would meet them: both
+ * together deeper than the partition − 1.
+ */
+function platesBehind(door: HungDoor, others: readonly Hanging[]): number[] {
+  const { carrier, chosen, hinged } = door;
+  if (carrier?.role !== 'partition' || chosen?.kind !== 'concealed') return [];
+  return others.flatMap(({ door: other }) => {
+    if (other.carrier !== carrier || other.hinged === hinged || other.chosen?.kind !== 'concealed') return [];
+    const { plate } = other.chosen.profile;
+    if (plate.depth + chosen.profile.plate.depth <= carrier.thickness.mm - LEFT_BETWEEN) return [];
+    return other.places.flatMap(({ onCase }) => [onCase.mm - plate.apart / 2, onCase.mm + plate.apart / 2]);
+  });
 }
 
 /** Every profile of a library as a door sees it, with the reason where one is ruled out. */

@@ -23,8 +23,12 @@ export interface HingePlace {
 
 /** Doors lower than this many end distances. */
 const LOW_DOOR = 3;
-/** A hinge is moved no further than this to keep clear (mm). */
+/** A hinge is moved no further than this to keep clear, or two steps of the grid and what it takes to reach it where plates stand behind (mm). */
 const MOST_MOVE = 60;
+const MOST_MOVE_BEHIND = 80;
+const HALF_STEP = 16;
+/** Middles of plate holes in two faces of one panel are at least so far apart (mm): 5 wide, with 3 between them and play. */
+const PLATE_HOLES_APART = 9;
 
 export interface PlaceContext {
   readonly front: Front;
@@ -37,6 +41,8 @@ export interface PlaceContext {
   readonly mountingPlane: number;
   readonly grid: PinGrid | undefined;
   readonly settings: ResolvedSettings;
+  /** Heights (mm) of plate holes already in the other face of what carries the hinge, too deep to face these. */
+  readonly behind?: readonly number[];
 }
 
 /** First and last at the end distance, the rest equally between; then moved to the grid and clear of what stands there. */
@@ -50,6 +56,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
     .as('hinge spacing');
   const free = freeHeights(solution, context);
   const snaps = snapHeights(solution, context);
+  const most = context.behind?.length ? MOST_MOVE_BEHIND : MOST_MOVE;
   const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
   return Array.from({ length: count }, (_, at): HingePlace => {
     const own = decided.find(({ id }) => id === `h${at + 1}`)?.mm;
@@ -62,7 +69,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
     const even = (at === 0 ? end : at === count - 1 ? size.minus(end) : end.plus(spacing.times(at))).as(
       'hinge above the lower edge of the door',
     );
-    const moved = nearest(low.mm + even.mm, free, snaps);
+    const moved = nearest(low.mm + even.mm, free, snaps, most);
     const onDoor = (moved ? even.plus(setting('moved to keep clear', moved, { kind: 'rule' })) : even).as(
       'hinge on the door',
     );
@@ -114,9 +121,14 @@ function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number
     .map(({ min, max }) => ({ from: min[2], to: max[2] }));
   const reach = familyOf(solution.profile).reach(solution);
   const { low, high } = front.v;
+  const half = (familyOf(solution.profile).platesApart(solution) ?? 0) / 2;
+  const { behind = [] } = context;
+  const facing = (z: number) =>
+    behind.some((hole) => [z - half, z + half].some((own) => Math.abs(own - hole) < PLATE_HOLES_APART));
   return (z) => {
     const { min, max } = at(z);
     return (
+      !facing(z) &&
       min[2] >= bottom - 1e-6 &&
       max[2] <= top + 1e-6 &&
       z - low.mm >= reach &&
@@ -144,16 +156,24 @@ export function snapHeights(
 }
 
 /**
- * How far to move, as little as possible and at most 60, so that the height is free; on the grid where there is one, off
+ * How far to move, as little as possible and at most `most` mm, so that the height is free; on the grid where there is one, off
  * it only when nothing on it is free. Undefined when nothing within reach is.
  */
-function nearest(z: number, free: (z: number) => boolean, snaps: readonly number[] | undefined): number | undefined {
+function nearest(
+  z: number,
+  free: (z: number) => boolean,
+  snaps: readonly number[] | undefined,
+  most: number,
+): number | undefined {
   const snapped = (snaps ?? [])
     .map((height) => height - z)
-    .filter((move) => Math.abs(move) <= MOST_MOVE && free(z + move))
+    .filter((move) => Math.abs(move) <= most + 1e-6 && free(z + move))
     .sort((a, b) => Math.abs(a) - Math.abs(b))[0];
   if (snapped !== undefined) return snapped;
-  for (let move = 0; move <= MOST_MOVE; move += 1) {
+  // Beside plates in the other face half a step is clear of both their holes.
+  const half = most > MOST_MOVE ? [0, HALF_STEP, -HALF_STEP].find((move) => free(z + move)) : undefined;
+  if (half !== undefined) return half;
+  for (let move = 0; move <= most; move += 1) {
     if (free(z + move)) return move;
     if (free(z - move)) return -move;
   }

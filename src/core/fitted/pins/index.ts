@@ -1,6 +1,7 @@
+import { SAME_PLANE } from '../../parts/index.js';
 import type { Kind, NamedProfile } from '../kind.js';
 import { pinsApart } from './apart.js';
-import { borePins, pinsToBuy, withoutShared } from './pins.js';
+import { borePins, pinsToBuy, shelfHoles, withoutMeeting, withoutShared } from './pins.js';
 import { pinSettings } from './settings.js';
 
 /** Holes for shelf pins, in both uprights of every opening with adjustable shelves. */
@@ -15,7 +16,11 @@ export const pins: Kind<'pins', (typeof pinSettings)['settings'], NamedProfile, 
     const operations = new Map(
       parts.flatMap((part) => {
         const own = bored.get(part.key);
-        return own ? [[part.key, withoutShared(own, part.machining)] as const] : [];
+        if (!own) return [];
+        const heights = shelfHoles(bays, grid).map((z) => z - part.stands.z.low.mm);
+        const stands = (u: number) => heights.some((height) => Math.abs(height - u) < SAME_PLANE);
+        const left = withoutMeeting(own, part.machining, part.thickness.mm, stands);
+        return [[part.key, withoutShared(left, part.machining)] as const];
       }),
     );
     return { fitted: null, operations, buy: pinsToBuy(bays) };

@@ -129,6 +129,43 @@ export function withoutShared(pins: readonly Operation[], others: readonly Opera
   });
 }
 
+/** Holes of both faces may together be as deep as the panel less this, or they keep this much between their edges (mm). */
+const LEFT_BETWEEN = 1;
+const EDGES_APART = 3;
+
+/**
+ * Pin holes that would meet plate holes in the other face of a partition are left out, unless a shelf stands in them:
+ * those are found when the holes are looked at.
+ */
+export function withoutMeeting(
+  pins: readonly Operation[],
+  others: readonly Operation[],
+  thickness: number,
+  stands: (u: number) => boolean,
+): Operation[] {
+  const plates = others.filter((other): other is Holes => other.kind === 'holes' && other.by.kind === 'hinges');
+  if (plates.length === 0) return [...pins];
+  return pins.flatMap((operation): Operation[] => {
+    if (operation.kind !== 'holes') return [operation];
+    const deep = (plate: Holes) =>
+      (operation.depth?.mm ?? thickness) + (plate.depth?.mm ?? thickness) > thickness - LEFT_BETWEEN;
+    const behind = plates.filter(
+      (plate) => plate.face !== operation.face && plate.from === operation.from && deep(plate),
+    );
+    const meets = (at: number) =>
+      behind.some((plate) =>
+        plate.positions.some(
+          ({ mm }) =>
+            Math.hypot(mm - at, plate.offset.mm - operation.offset.mm) <
+            (plate.diameter.mm + operation.diameter.mm) / 2 + EDGES_APART,
+        ),
+      );
+    const positions = operation.positions.filter(({ mm }) => stands(mm) || !meets(mm));
+    if (positions.length === operation.positions.length) return [operation];
+    return positions.length > 0 ? [{ ...operation, positions }] : [];
+  });
+}
+
 /** Nearer than this two holes of one size are one hole (mm). */
 const SAME_HOLE = 0.05;
 
@@ -139,6 +176,14 @@ function sameHole(pins: Holes, position: Dim, other: Holes): boolean {
     Math.abs(other.diameter.mm - pins.diameter.mm) < SAME_HOLE &&
     Math.abs(other.offset.mm - pins.offset.mm) < SAME_HOLE &&
     other.positions.some(({ mm }) => Math.abs(mm - position.mm) < SAME_HOLE)
+  );
+}
+
+/** Heights (mm) of the holes shelves stand in. */
+export function shelfHoles(bays: readonly Bay[], grid: PinGrid | undefined): number[] {
+  if (!grid) return [];
+  return bays.flatMap(({ places }) =>
+    places.flatMap(({ hole }) => (hole === undefined ? [] : [holeHeight(grid, hole)])),
   );
 }
 
