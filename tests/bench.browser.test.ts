@@ -374,3 +374,34 @@ test('a job is deleted and brought back; a broken file is refused with its reaso
   await driver.get(`${server.url}/jobs/none`);
   assert.match(await textOf(driver, 'h1'), /no job here/);
 });
+
+test('a caution is put away for the shop, keeps its small sign, opens again and stands again', async () => {
+  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  const room = jobs.find(({ name }) => name.includes('reading room'))?.id;
+  const { driver } = browser;
+  const dust = '[data-caution="dust"]';
+  const count = async (css: string) => (await driver.findElements(By.css(css))).length;
+  await go(`/jobs/${room}?cabinet=c1`);
+  assert.match(await textOf(driver, dust), /Dust and fumes[\s\S]*wear a mask[\s\S]*go before this/);
+  await (await find(driver, `${dust} button`)).click();
+  await eventually(
+    () => count('[data-caution-sign="dust"]'),
+    (signs) => signs === 1,
+    'no sign stays',
+  );
+  assert.equal(await count(dust), 0);
+  // Another job of the same shop, and a reload, know it too.
+  const desk = jobs.find(({ name }) => name.includes('issue desk'))?.id;
+  await go(`/jobs/${desk}`);
+  assert.equal(await count(dust), 0);
+  await (await find(driver, '[data-caution-sign="dust"] button')).click();
+  assert.match(await textOf(driver, dust), /wear a mask/);
+  await (await find(driver, `${dust} button`)).click();
+  await eventually(
+    () => count('[data-caution-sign="dust"]'),
+    (signs) => signs === 0,
+    'the sign stays',
+  );
+  assert.equal(await count(dust), 1);
+  assert.deepEqual(await consoleErrors(driver), []);
+});

@@ -214,3 +214,18 @@ test('writes from another site and other host names are refused', async () => {
   assert.equal((await ask('POST', '/jobs', wanted, { origin: 'http://elsewhere.example' })).status, 403);
   assert.equal((await ask('POST', '/jobs', wanted, { origin: server.url })).status, 201);
 });
+
+test('a caution is dismissed for the shop and stands again; what is none is refused in a sentence', async () => {
+  const put = (id: string, body: unknown) => ask('PUT', `/shop/cautions/${id}`, body);
+  assert.deepEqual((await ask('GET', '/shop/cautions')).body, { dismissed: [] });
+  assert.deepEqual((await put('dust', { dismissed: true })).body, { dismissed: ['dust'] });
+  // Twice is once.
+  assert.deepEqual((await put('dust', { dismissed: true })).body, { dismissed: ['dust'] });
+  assert.deepEqual((await ask('GET', '/shop/cautions')).body, { dismissed: ['dust'] });
+  const none = await put('sunburn', { dismissed: true });
+  assert.equal(none.status, 404);
+  assert.match(none.body.error.message, /no caution "sunburn"; there are .*dust/);
+  assert.equal((await put('dust', { dismissed: 'yes' })).status, 422);
+  assert.equal((await put('dust', '{')).status, 400);
+  assert.deepEqual((await put('dust', { dismissed: false })).body, { dismissed: [] });
+});

@@ -1,4 +1,5 @@
 import { balanceOf } from '../acts/index.js';
+import { cautionsFor } from '../cautions/index.js';
 import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
 import { drawerBoxes } from '../drawers/index.js';
 import type { Finding } from '../findings/index.js';
@@ -29,7 +30,10 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
       )
     : undefined;
   const size = (dim: Dim) => (table ? { mm: roundForExport(dim.mm), tape: table.refer(dim) } : roundForExport(dim.mm));
-  const cabinets = solved.cabinets.map((cabinet) => presentCabinet(cabinet, size));
+  const cabinets = solved.cabinets.map((cabinet) => ({
+    ...presentCabinet(cabinet, size),
+    cautions: cautionsFor(solved.job, cabinet),
+  }));
   return {
     format: 'alcove-result',
     version: 1,

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Job } from '../../core/document/index.js';
 import { CabinetStrip } from './CabinetStrip.js';
+import { CautionsPanel } from './CautionsPanel.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './Decisions.js';
 import { DrawerPanel } from './DrawerPanel.js';
@@ -24,19 +25,28 @@ export interface BenchProps {
     readonly document: Job;
   };
   readonly cabinetId: string | null;
+  /** Cautions the shop has dismissed. */
+  readonly dismissed: readonly string[];
 }
 
 /** One cabinet on the bench: its decisions, its drawing, its parts, and the arithmetic behind every number. */
-export function Bench({ stored, cabinetId }: BenchProps) {
+export function Bench({ stored, cabinetId, dismissed }: BenchProps) {
   const store = useMemo(() => createBenchStore(stored.document, cabinetId), [stored.document, cabinetId]);
   return (
     <BenchContext value={store}>
-      <BenchView jobId={stored.id} version={stored.version} savedAt={stored.updatedAt} />
+      <BenchView jobId={stored.id} version={stored.version} savedAt={stored.updatedAt} dismissed={dismissed} />
     </BenchContext>
   );
 }
 
-function BenchView({ jobId, version, savedAt }: { jobId: string; version: number; savedAt: string }) {
+interface BenchViewProps {
+  readonly jobId: string;
+  readonly version: number;
+  readonly savedAt: string;
+  readonly dismissed: readonly string[];
+}
+
+function BenchView({ jobId, version, savedAt, dismissed }: BenchViewProps) {
   const solved = useSolvedCabinet();
   const lastAct = useBench((state) => state.lastAct);
   const partsShown = useBench((state) => state.partsShown && !isTall(state.view));
@@ -69,6 +79,7 @@ function BenchView({ jobId, version, savedAt }: { jobId: string; version: number
             <HingePanel solved={solved} />
             <DrawerPanel solved={solved} />
             <FindingsPanel solved={solved} />
+            <CautionsPanel solved={solved} dismissed={dismissed} />
           </aside>
         </div>
       ) : (

@@ -1,5 +1,6 @@
 import { backs } from './backs.js';
 import { banding } from './banding.js';
+import { cautionSettings } from './cautions.js';
 import { construction } from './construction.js';
 import { drawers } from './drawers.js';
 import { ends } from './ends.js';
@@ -17,5 +18,5 @@ import { web } from './web.js';
 /** The settings of the construction in working order; those of what is fitted stand between `before` and `after`. */
 export const settingSections = {
   before: [construction, ends, toe, topAndBottom, joints, backs, frame, web, making, fronts],
-  after: [drawers, banding, shelves, roles, usual],
+  after: [drawers, banding, shelves, roles, usual, cautionSettings],
 } as const;

@@ -1,0 +1,14 @@
+import type { APIRoute } from 'astro';
+import { z } from 'zod';
+import { answer, readBody } from '../../../../server/answer.js';
+import { database } from '../../../../server/database.js';
+import { setDismissed } from '../../../../server/shop.js';
+
+const request = z.strictObject({ dismissed: z.boolean() });
+
+/** Dismisses a caution for the shop, or lets it stand again. */
+export const PUT: APIRoute = (context) =>
+  answer(context, async () => {
+    const { dismissed } = await readBody(context.request, request);
+    return { dismissed: setDismissed(database(), context.params.id ?? '', dismissed) };
+  });
