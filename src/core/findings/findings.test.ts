@@ -38,6 +38,52 @@ const BAD: Record<string, () => string[]> = {
   'carcass/frame-beyond-box': () =>
     rulesOf({ settings: { school: 'faceFrame', toe: { kind: 'none' }, frame: { bottomRail: 120 } } }),
   'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),
+  'machining/nearly-through': () =>
+    rulesOf({ settings: { joints: { bottom: 'dowels' }, fasteners: { dowelInFace: 18 } } }),
+  'machining/opposed-cuts': () =>
+    rulesOf({
+      width: 900,
+      face: columns(
+        {
+          id: 'a',
+          size: share,
+          fill: rows(
+            { id: 'x', size: share, fill: { kind: 'drawer' } },
+            { id: 'y', size: share, fill: { kind: 'drawer' } },
+          ),
+        },
+        {
+          id: 'b',
+          size: share,
+          fill: rows(
+            { id: 'v', size: share, fill: { kind: 'drawer' } },
+            { id: 'w', size: share, fill: { kind: 'drawer' } },
+          ),
+        },
+      ),
+      settings: { joints: { shelf: 'dado', dadoDepth: 8 }, dividers: { betweenFronts: 'shelf' } },
+    }),
+  'sizes/opening-gone': () =>
+    rulesOf({
+      width: 900,
+      face: columns(
+        { id: 'a', size: share, pin: 1, fill: { kind: 'drawer' } },
+        { id: 'b', size: share, fill: { kind: 'drawer' } },
+      ),
+    }),
+  'carcass/back-does-not-fit': () =>
+    rulesOf({ measured: { birch6: 6.4 }, settings: { back: { kind: 'grooved', cut: 'cutter', cutter: 6 } } }),
+  'carcass/back-does-not-fit (ease)': () =>
+    rulesOf({ settings: { back: { kind: 'grooved', grooveDepth: 4, ease: 4 } } }),
+  'fronts/deeper-than-frame': () =>
+    rulesOf({
+      settings: {
+        school: 'faceFrame',
+        fronts: { fit: 'inset' },
+        making: { kind: 'trim' },
+        top: { kind: 'uprightFront' },
+      },
+    }),
   'carcass/web-tenon-too-long': () => rulesOf({ settings: { school: 'traditional', web: { tenon: 50 } } }),
   'sizes/part-vanishes': () => rulesOf({ width: 60, settings: { fronts: { reveal: { left: 35, right: 35 } } } }),
   'sizes/part-exceeds-sheet': () => rulesOf({ width: 2600 }),

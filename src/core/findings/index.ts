@@ -11,6 +11,7 @@ import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
+import { throughRules } from './through.js';
 
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
 const constructionRules: readonly FindingRule[] = [
@@ -22,6 +23,7 @@ const constructionRules: readonly FindingRule[] = [
   ...shelfRules,
   ...machiningRules,
   ...materialRules,
+  ...throughRules,
 ];
 
 const known = new WeakMap<readonly AnyKind[], readonly FindingRule[]>();

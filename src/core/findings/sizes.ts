@@ -1,4 +1,5 @@
 import { type Dim, diagonal, setting } from '../derive/index.js';
+import { frameSizes } from '../frame/index.js';
 import { type Act, type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
@@ -11,12 +12,12 @@ const partVanishes: FindingRule = {
   check: ({ rows, show }) =>
     rows.flatMap((row): FindingDraft[] => {
       const { part } = row;
-      const gone = [part.cutLength, part.cutWidth].filter((size) => size.mm <= TOLERANCE_MM);
+      const gone = [part.cutLength, part.cutWidth, part.thickness].filter((size) => size.mm <= TOLERANCE_MM);
       if (gone.length === 0) return [];
       return [
         {
           severity: 'stop',
-          what: `${part.name} comes out at ${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)}.`,
+          what: `${part.name} comes out at ${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)}, ${show(part.thickness.mm)} thick.`,
           why: 'The sizes around it leave nothing for it: the overall size, a reveal or a thickness is too large or too small for the others.',
           numbers: gone,
           parts: row.keys,
@@ -158,10 +159,20 @@ const throughTheDoor: FindingRule = {
 function sizeAsMoved({ box, resolved }: RuleContext): { height: Dim; depth: Dim } {
   const { toe, frame, back } = resolved.settings;
   const height = toe.kind.value === 'legs' ? box.height.plus(box.underHeight) : box.height;
+  // A frame may hang below the box and rise above it.
+  const { foot, height: framed } = frameSizes(box, resolved);
+  const beyond = frame.fitted.value === 'fitted' ? framedHeight(height, foot, framed) : height;
   let depth = box.sideDepth;
   if (frame.fitted.value === 'fitted') depth = depth.plus(resolved.materials.frame.thickness);
   if (back.kind.value === 'applied') depth = depth.plus(resolved.materials.back.thickness);
-  return { height: height.as('height as moved'), depth: depth.as('depth as moved') };
+  return { height: beyond.as('height as moved'), depth: depth.as('depth as moved') };
+}
+
+/** From the lower of box and frame to the upper of both. */
+function framedHeight(height: Dim, foot: Dim, framed: Dim): Dim {
+  const below = foot.mm < 0 ? height.minus(foot).as('box and what the frame hangs below it') : height;
+  const above = framed.plus(foot).minus(height);
+  return above.mm > 0 ? below.plus(above.as('frame above the box')) : below;
 }
 
 /** Outside what the shop usually builds. */

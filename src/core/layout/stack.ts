@@ -191,5 +191,7 @@ function ratioFor(offsets: readonly number[], wanted: number): number | undefine
     if (sum(middle) < wanted === up) low = middle;
     else high = middle;
   }
-  return Math.sqrt(low * high);
+  const ratio = Math.sqrt(low * high);
+  // Beyond what was looked through there is none that closes.
+  return Math.abs(sum(ratio) - wanted) <= 1e-6 * Math.max(1, wanted) ? ratio : undefined;
 }
