@@ -380,3 +380,27 @@ test('every role takes its own material', () => {
   assert.equal(partOf(solved, 'back').thickness.mm, 18);
   assert.equal(solved.box.grooveWidth.mm, 18.3);
 });
+
+test('legs stand in pairs by width, and past 900 also under each partition', () => {
+  const third = { rule: 'share' as const, weight: 1 };
+  const legs = (width: number, columns: number) =>
+    solveWith({
+      width,
+      face: {
+        kind: 'columns',
+        graduation: { kind: 'arithmetic', step: 0 },
+        parts: Array.from({ length: columns }, (_, at) => ({
+          id: `o${at + 1}`,
+          size: third,
+          fill: { kind: 'drawer' as const },
+        })),
+      },
+      settings: { toe: { kind: 'legs' } },
+    }).fittings.find(({ name }) => name === 'Leg')?.quantity;
+  assert.equal(legs(800, 1), 4);
+  assert.equal(legs(800, 2), 4);
+  assert.equal(legs(900, 3), 4);
+  assert.equal(legs(1000, 1), 6);
+  assert.equal(legs(1000, 3), 8);
+  assert.equal(legs(1600, 1), 8);
+});

@@ -1,4 +1,5 @@
 import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import type { Boundary } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';
 
@@ -44,9 +45,16 @@ function below(height: Dim): Span {
   return spanTo(START, height);
 }
 
+/** Partitions that stand on the bottom. */
+function onBottom({ boundaries, box }: BuildContext): Boundary[] {
+  return boundaries.filter(
+    ({ kind, within }) => kind === 'partition' && Math.abs(within.inside.v.low.mm - box.bottomTop.mm) < 0.001,
+  );
+}
+
 /** A ladder plinth: two rails full length, cross members at most 600 apart and one under each partition. */
 function plinth(context: BuildContext): Part[] {
-  const { box, boundaries, resolved } = context;
+  const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
   const { height, setback, rearSetback } = resolved.settings.toe;
   const depth = box.sideDepth.minus(setback).minus(rearSetback).as('plinth depth');
@@ -66,11 +74,7 @@ function plinth(context: BuildContext): Part[] {
   const bays = Math.max(1, Math.ceil((railLength.mm - thickness.mm) / CROSS_SPACING - 1e-9));
   const spacing = railLength.minus(thickness).over(plain(bays, 'bays')).as('plinth cross member spacing');
   const places = Array.from({ length: bays + 1 }, (_, at) => (at === 0 ? x.low : x.low.plus(spacing.times(at))));
-  const partitions = boundaries
-    .filter(
-      (boundary) =>
-        boundary.kind === 'partition' && Math.abs(boundary.within.inside.v.low.mm - box.bottomTop.mm) < 0.001,
-    )
+  const partitions = onBottom(context)
     .map((boundary) => boundary.centre.minus(thickness.over(2)).as('cross member under the partition'))
     .filter((left) => places.every((place) => Math.abs(place.mm - left.mm) > thickness.mm));
   const front = spanFrom(setback, thickness);
@@ -127,7 +131,10 @@ function legs(context: BuildContext): BuilderResult {
   const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
   const { height, setback } = resolved.settings.toe;
-  const pairs = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_LEGS_TO) / LEG_STEP - 1e-9));
+  const wide = box.width.mm > FOUR_LEGS_TO;
+  const byWidth = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_LEGS_TO) / LEG_STEP - 1e-9));
+  // Past that width every partition that stands on the bottom has a pair under it too.
+  const pairs = wide ? Math.max(byWidth, 2 + onBottom(context).length) : byWidth;
   const board = makePart({
     key: 'toe/board',
     name: 'Toe board',
@@ -137,14 +144,13 @@ function legs(context: BuildContext): BuilderResult {
     axes: { u: '+x', v: '+z', w: '+y' },
     note: 'on clips',
   });
-  const partitions = context.boundaries.filter((boundary) => boundary.kind === 'partition').length;
   return {
     parts: [board],
     fittings: [
       {
         name: 'Leg',
-        quantity: 2 * (pairs + (partitions > 0 && pairs === 2 ? 1 : 0)),
-        note: 'in pairs, front and rear; one pair under a partition',
+        quantity: 2 * pairs,
+        note: wide ? 'in pairs, front and rear; a pair under each partition' : 'in pairs, front and rear',
       },
     ],
   };

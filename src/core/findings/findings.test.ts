@@ -38,6 +38,8 @@ const BAD: Record<string, () => string[]> = {
   'carcass/frame-beyond-box': () =>
     rulesOf({ settings: { school: 'faceFrame', toe: { kind: 'none' }, frame: { bottomRail: 120 } } }),
   'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),
+  'carcass/screw-in-air': () =>
+    rulesOf({ settings: { school: 'faceFrame', frame: { overhangNeighbour: 60, stileLeft: 40 } } }),
   'machining/nearly-through': () =>
     rulesOf({ settings: { joints: { bottom: 'dowels' }, fasteners: { dowelInFace: 18 } } }),
   'machining/opposed-cuts': () =>

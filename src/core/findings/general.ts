@@ -1,4 +1,5 @@
-import type { Part } from '../parts/index.js';
+import type { EdgeReference, Operation } from '../machining/index.js';
+import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 import { meeting, type PartShape, shapeOf, sharedVolume } from '../solids/index.js';
 import type { FindingDraft, GeneralRule } from './finding.js';
 
@@ -44,6 +45,57 @@ const twoInOnePlace: GeneralRule = {
   },
 };
 
+/** A fastener is looked for this far into the next part, with so much wood round its middle: its own half and 3 (mm). */
+const INTO = 6;
+const AROUND = 5;
+
+/** Where fasteners leave a part through its far face or its end, just inside what should hold them. */
+function beyond(part: Part, operation: Operation): Point[] {
+  const size = sizeOf(part);
+  const { by } = operation;
+  if (by.kind !== 'joint' && by.kind !== 'frame') return [];
+  const at = (edge: EdgeReference, along: number, across: number, w: number): Point => {
+    const from = edge.endsWith('0') ? across : (edge.startsWith('u') ? size.length : size.width) - across;
+    return edge.startsWith('u') ? toCabinet(part.placement, from, along, w) : toCabinet(part.placement, along, from, w);
+  };
+  if (operation.kind === 'pockets')
+    return operation.positions.map(({ mm }) => at(operation.edge, mm, -INTO, size.thickness / 2));
+  if (operation.kind !== 'holes' || operation.depth) return [];
+  const { from, offset, face } = operation;
+  const w = face === 1 ? size.thickness + INTO : -INTO;
+  return operation.positions.map(({ mm }) => at(from, mm, offset.mm, w));
+}
+
+/** Screws that leave their part where no wood is to hold them, or too near the edge of what is there. */
+const screwInAir: GeneralRule = {
+  id: 'carcass/screw-in-air',
+  check({ parts }, named) {
+    const holds = (point: Point, own: Part) =>
+      parts.some(
+        ({ extent: { min, max }, key }) =>
+          key !== own.key &&
+          point.every((value, k) => {
+            const thin = Math.min(AROUND, ((max[k as 0] - min[k as 0]) as number) / 2 - 1e-6);
+            return value > min[k as 0] + thin - 0.01 && value < max[k as 0] - thin + 0.01;
+          }),
+      );
+    return parts.flatMap((part): FindingDraft[] => {
+      if (named.has(part.key)) return [];
+      const lost = part.machining.filter((operation) => beyond(part, operation).some((point) => !holds(point, part)));
+      const [first] = lost;
+      if (!first) return [];
+      return [
+        {
+          severity: 'stop',
+          what: `Screws in ${called(part)} meet no wood: ${first.reason}.`,
+          why: 'What they should hold does not lie behind them, or ends there. Change the joint, or the sizes of what is joined.',
+          parts: [part.key],
+        },
+      ];
+    });
+  },
+};
+
 const called = ({ name }: Part) => name.charAt(0).toLowerCase() + name.slice(1);
 
-export const generalRules: readonly GeneralRule[] = [twoInOnePlace];
+export const generalRules: readonly GeneralRule[] = [twoInOnePlace, screwInAir];
