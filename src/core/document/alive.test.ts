@@ -30,6 +30,7 @@ const WAYS: CabinetDecisions[] = [
   {},
   { parts: bays, width: 900 },
   { from: 'wall' },
+  { settings: { ends: { leftClear: 5, rightClear: 5, leftHigh: 2000, rightHigh: 2000 } } },
   { from: 'tall', settings: { making: { kind: 'stick' }, fronts: { grainRuns: 'none' } } },
   {
     parts: bays,

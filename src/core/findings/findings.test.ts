@@ -40,6 +40,8 @@ const BAD: Record<string, () => string[]> = {
   'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),
   'carcass/screw-in-air': () =>
     rulesOf({ settings: { school: 'faceFrame', frame: { overhangNeighbour: 60, stileLeft: 40 } } }),
+  'sizes/worktop-below-appliance': () =>
+    rulesOf({ height: 830, settings: { worktop: { thickness: 30 }, ends: { rightHigh: 900 } } }),
   'machining/nearly-through': () =>
     rulesOf({ settings: { joints: { bottom: 'dowels' }, fasteners: { dowelInFace: 18 } } }),
   'machining/opposed-cuts': () =>
@@ -398,4 +400,17 @@ test('a rabbet as deep as the side is thick stops, a shallower one does not', ()
   const sunk = solveWith({ settings: { top: { kind: 'stretchers' }, joints: { top: 'dado', dadoDepth: 12 } } });
   const recess = sunk.findings.find(({ what }) => /^A recess 12 mm deep is cut in side, left/.test(what));
   assert.equal(recess?.rule, 'carcass/cut-too-deep');
+});
+
+test('what stands beside stops a door only as high and as far forward as it does', () => {
+  const stops = (ends: Record<string, number>) =>
+    rulesOf({ ...oneDoor, height: 870, settings: { ends: { leftClear: 10, ...ends } } }).some(
+      (rule) => rule === 'hinges/opens-too-far' || rule === 'fronts/swing-meets',
+    );
+  assert.ok(stops({}), 'a full wall stops it');
+  // Level with the fronts, or behind them, there is nothing to strike.
+  assert.ok(!stops({ leftHigh: 850, leftForward: 0 }));
+  assert.ok(stops({ leftHigh: 850, leftForward: 600 }));
+  // Lower than the door begins, it swings over it.
+  assert.ok(!stops({ leftHigh: 60, leftForward: 600 }));
 });

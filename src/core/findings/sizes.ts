@@ -4,7 +4,7 @@ import { type Act, type EditPath, isSplit, type Opening, pathTo, type Split } fr
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
+import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
 /** Any part whose length or width is nothing or less. */
 const partVanishes: FindingRule = {
@@ -221,6 +221,34 @@ const clearDepthGone: FindingRule = {
 /** Less than this inside is no cabinet (mm). */
 const LEAST_CLEAR_DEPTH = 20;
 
+/** What stands beside a base cabinet is higher than its worktop will be. */
+const worktopBelowNeighbour: FindingRule = {
+  id: 'sizes/worktop-below-appliance',
+  check(context) {
+    const { box, cabinet, resolved, show } = context;
+    if (cabinet.kind !== 'base') return [];
+    const { ends, worktop } = resolved.settings;
+    const finished = box.overallHeight.plus(worktop.thickness).as('finished worktop height');
+    return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
+      const beside = ends[`${end}High`];
+      // What towers over it is a tall cabinet or a wall, and meant to.
+      if (beside.mm <= finished.mm + TOLERANCE_MM || beside.mm > finished.mm + APPLIANCE) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `What stands beside the ${end} end is ${show(beside.mm)} high, the worktop ${show(finished.mm)}.`,
+          why: 'The worktop cannot run over it. Make the box higher, or end the worktop there.',
+          numbers: [finished, beside],
+          settings: [settingPath(context, `ends/${end}High`)],
+        },
+      ];
+    });
+  },
+};
+
+/** More than this above the worktop is no appliance that was to go under it (mm). */
+const APPLIANCE = 150;
+
 export const sizeRules: readonly FindingRule[] = [
   partVanishes,
   partExceedsSheet,
@@ -228,4 +256,5 @@ export const sizeRules: readonly FindingRule[] = [
   throughTheDoor,
   outsideUsual,
   clearDepthGone,
+  worktopBelowNeighbour,
 ];

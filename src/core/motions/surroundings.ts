@@ -60,20 +60,26 @@ export function contactsOf(
   return contacts;
 }
 
-/** Walls, and whatever else was measured beside the cabinet. */
+/**
+ * Walls, and whatever else was measured beside the cabinet: a wall is as high and comes as far forward as can be; what
+ * has a height of its own stands on the floor, and only so far forward as it does.
+ */
 function wallObstacles(box: Box, { ends }: ResolvedSettings): PlanObstacle[] {
   return (['left', 'right'] as const).flatMap((end): PlanObstacle[] => {
     const clear = ends[`${end}Clear`].mm;
-    if (ends[end].value !== 'wall' && clear === 0) return [];
-    const name = ends[end].value === 'wall' ? 'the wall' : 'what stands beside it';
-    const upright = { low: -WALL, high: WALL };
+    const tall = ends[`${end}High`].mm;
+    const wall = ends[end].value === 'wall';
+    if (!wall && clear === 0 && tall === 0) return [];
+    const name = wall ? 'the wall' : 'what stands beside it';
+    const upright = { low: -WALL, high: wall || tall === 0 ? WALL : tall - box.underHeight.mm };
+    const front = wall ? -WALL : -Math.min(WALL, ends[`${end}Forward`].mm);
     return end === 'left'
-      ? [{ name, ...upright, min: { x: -WALL, y: -WALL }, max: { x: -box.beyondLeft.mm - clear, y: WALL } }]
+      ? [{ name, ...upright, min: { x: -WALL, y: front }, max: { x: -box.beyondLeft.mm - clear, y: WALL } }]
       : [
           {
             name,
             ...upright,
-            min: { x: box.width.mm + box.beyondRight.mm + clear, y: -WALL },
+            min: { x: box.width.mm + box.beyondRight.mm + clear, y: front },
             max: { x: box.width.mm + WALL, y: WALL },
           },
         ];

@@ -36,5 +36,13 @@ export const ends = section('Ends', {
     }),
     leftClear: length('from the left end to what stands beside it', { max: 3000, metric: 0 }),
     rightClear: length('from the right end to what stands beside it', { max: 3000, metric: 0 }),
+    leftHigh: length('height of what stands beside the left end, none for a wall', { max: 4000, metric: 0, since: 7 }),
+    rightHigh: length('height of what stands beside the right end, none for a wall', {
+      max: 4000,
+      metric: 0,
+      since: 7,
+    }),
+    leftForward: length('how far that comes forward of the box, left', { max: 5000, metric: 5000, since: 7 }),
+    rightForward: length('how far that comes forward of the box, right', { max: 5000, metric: 5000, since: 7 }),
   },
 });
