@@ -42,6 +42,34 @@ const BAD: Record<string, () => string[]> = {
     rulesOf({ settings: { school: 'faceFrame', frame: { overhangNeighbour: 60, stileLeft: 40 } } }),
   'sizes/worktop-below-appliance': () =>
     rulesOf({ height: 830, settings: { worktop: { thickness: 30 }, ends: { rightHigh: 900 } } }),
+  'hinges/choice-not-followed': () => rulesOf({ ...oneDoor, settings: { hinges: { choice: 'gone/0/3' } } }),
+  'decided/height-not-followed': () =>
+    rulesOf({
+      parts: [
+        {
+          id: 'o1',
+          size: share,
+          fill: { kind: 'door', hinged: 'left', shelves: 1, shelvesAt: [{ id: 's3', mm: 200 }] },
+        },
+      ],
+    }),
+  'decided/height-not-followed (hinges)': () =>
+    rulesOf({
+      parts: [
+        {
+          id: 'o1',
+          size: share,
+          fill: { kind: 'door', hinged: 'left', shelves: 0, hingesAt: [{ id: 'h1', mm: 4000 }] },
+        },
+      ],
+    }),
+  'decided/divider-not-followed': () =>
+    rulesOf({
+      face: rows(
+        { id: 'a', size: share, divider: 'partition', fill: { kind: 'drawer' } },
+        { id: 'b', size: share, fill: { kind: 'drawer' } },
+      ),
+    }),
   'machining/nearly-through': () =>
     rulesOf({ settings: { joints: { bottom: 'dowels' }, fasteners: { dowelInFace: 18 } } }),
   'machining/opposed-cuts': () =>

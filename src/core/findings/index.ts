@@ -3,6 +3,7 @@ import type { AnyKind } from '../fitted/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
+import { decidedRules } from './decided.js';
 import type { BuiltCabinet, Finding, FindingDraft, FindingRule, RuleContext, Severity } from './finding.js';
 import { framedFrontRules } from './framedFronts.js';
 import { frontRules } from './fronts.js';
@@ -24,6 +25,7 @@ const constructionRules: readonly FindingRule[] = [
   ...machiningRules,
   ...materialRules,
   ...throughRules,
+  ...decidedRules,
 ];
 
 const known = new WeakMap<readonly AnyKind[], readonly FindingRule[]>();
@@ -91,6 +93,7 @@ export {
   type NeighbourRule,
   type RuleContext,
   type Severity,
+  setChoice,
   settingPath,
 } from './finding.js';
 export { generalRules } from './general.js';

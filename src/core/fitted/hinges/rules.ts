@@ -1,6 +1,13 @@
 import type { Dim } from '../../derive/index.js';
 import type { SettingPath } from '../../document/index.js';
-import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
+import {
+  type FindingDraft,
+  type FindingRule,
+  keysOf,
+  type RuleContext,
+  setChoice,
+  settingPath,
+} from '../../findings/index.js';
 import { behindGroove, frontName } from '../../fronts/index.js';
 import { type Act, pathTo } from '../../job/index.js';
 import { sharesGap } from '../../layout/index.js';
@@ -8,7 +15,7 @@ import { capital } from '../../words.js';
 import { consideredFor, freeHeightsOf, type HungDoor, solutionsOf } from './hang.js';
 import type { HingeProfile } from './profile.js';
 import { leastGap } from './solution.js';
-import { bestSolution } from './solver.js';
+import { bestSolution, solutionId } from './solver.js';
 import { FIT_WORDS, withGap } from './wish.js';
 
 /** No profile of the library reaches the overlay, not even with its side adjuster. */
@@ -36,6 +43,33 @@ const notReachable: FindingRule = {
         },
       ];
     }),
+};
+
+/** A hinge that was decided and cannot be what hangs a door: another does, and that is said. */
+const hingeNotFollowed: FindingRule = {
+  id: 'hinges/choice-not-followed',
+  check(context) {
+    const { choice } = context.resolved.settings.hinges;
+    if (choice.value === 'auto') return [];
+    const known = context.head.hardware.hinges.some(
+      ({ id }) => choice.value.startsWith(`${id}/`) || choice.value === id,
+    );
+    return context.fitted.hinges.flatMap((door): FindingDraft[] => {
+      if (!door.chosen || solutionId(door.chosen) === choice.value) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `The hinge decided for this cabinet does not hang ${frontName(door.front)}; ${door.chosen.profile.name} does.`,
+          why: known
+            ? 'It does not reach that overlay, or is ruled out by what was asked of it. Take what Alcove finds, or change the reveal.'
+            : `The library has no hinge "${choice.value}" any more. Enter it again, or take what Alcove finds.`,
+          parts: keysOf(door.front),
+          settings: [settingPath(context, 'hinges/choice')],
+          fixes: [setChoice(context, 'Take the hinge Alcove finds', 'hinges/choice', 'auto')],
+        },
+      ];
+    });
+  },
 };
 
 /** Changes of the wishes that would let something in, and the way out of figuring hinges here at all. */
@@ -300,6 +334,7 @@ const bandTooThick: FindingRule = {
 export const hingeRules: readonly FindingRule[] = [
   bandTooThick,
   notReachable,
+  hingeNotFollowed,
   against,
   gapTooSmall,
   cupDoesNotFit,

@@ -1,0 +1,107 @@
+import { type Act, type DecidedHeight, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
+import type { Cell } from '../layout/index.js';
+import { capital } from '../words.js';
+import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
+
+/** Heights that were decided for shelves or hinges there are none of, or beyond what they would stand in. */
+const heightNotFollowed: FindingRule = {
+  id: 'decided/height-not-followed',
+  check(context) {
+    const { face } = context;
+    if (!face.ok) return [];
+    return face.cells.flatMap((cell) => [
+      ...shelfHeights(context, cell),
+      ...('hingesAt' in cell.fill ? hingeHeights(context, cell, cell.fill.hingesAt ?? []) : []),
+    ]);
+  },
+};
+
+function shelfHeights(context: RuleContext, cell: Cell): FindingDraft[] {
+  const { fill, inside } = cell;
+  if (!('shelvesAt' in fill) || !fill.shelvesAt) return [];
+  return notFollowed(context, cell, 'shelf', fill.shelvesAt, fill.shelves, inside.v.size.mm);
+}
+
+function hingeHeights(context: RuleContext, cell: Cell, decided: readonly DecidedHeight[]): FindingDraft[] {
+  const doors = context.fitted.hinges.filter(({ front }) => front.openingId === cell.opening.id);
+  if (doors.length === 0) return [];
+  const count = Math.max(...doors.map(({ places }) => places.length));
+  return count === 0
+    ? []
+    : notFollowed(context, cell, 'hinge', decided, count, Math.max(...doors.map(({ front }) => front.v.size.mm)));
+}
+
+function notFollowed(
+  { show }: RuleContext,
+  cell: Cell,
+  what: 'shelf' | 'hinge',
+  decided: readonly DecidedHeight[],
+  count: number,
+  room: number,
+): FindingDraft[] {
+  const list = what === 'shelf' ? 'fill/shelvesAt' : 'fill/hingesAt';
+  const path = pathTo.openingField(cell.path, list);
+  return decided.flatMap(({ id, mm }): FindingDraft[] => {
+    const number = Number(id.slice(1));
+    const none = number > count;
+    if (!none && mm < room) return [];
+    const drop: Act = {
+      label: `Let go of the height of ${what} ${number}`,
+      edits: [{ path: pathTo.entry(path, id), value: undefined }],
+    };
+    return [
+      {
+        severity: 'warn',
+        what: none
+          ? `${capital(cell.name)} has ${count === 1 ? `one ${what}` : `${count} ${plural(what)}`}; a height of ${show(mm)} is decided for ${what} ${number}.`
+          : `${capital(what)} ${number} of ${cell.name} was to stand at ${show(mm)}; there are ${show(room)}.`,
+        why: 'That decision is not followed. Let it go, or make room for it.',
+        settings: [path],
+        fixes: [drop],
+      },
+    ];
+  });
+}
+
+const plural = (what: 'shelf' | 'hinge') => (what === 'shelf' ? 'shelves' : 'hinges');
+
+/** A divider that was decided and cannot stand there, as a shelf between columns. */
+const dividerNotFollowed: FindingRule = {
+  id: 'decided/divider-not-followed',
+  check({ cabinet }) {
+    return wrongDividers(cabinet.face).map(
+      ({ opening, columns }): FindingDraft => ({
+        severity: 'warn',
+        what: columns
+          ? `A ${WORDS[opening.divider ?? 'shelf']} is decided between two columns, where only a partition can stand.`
+          : 'A partition is decided between two rows, where it would lie.',
+        why: "That decision is not followed; the shop's own divider stands there instead. Choose one that can.",
+        settings: [pathTo.face(cabinet.id)],
+      }),
+    );
+  },
+};
+
+const WORDS = {
+  shelf: 'fixed shelf',
+  stretcher: 'stretcher',
+  web: 'web frame',
+  partition: 'partition',
+  none: 'gap',
+} as const;
+
+function wrongDividers(split: Split): { opening: Opening; columns: boolean }[] {
+  const columns = split.kind === 'columns';
+  return split.parts.flatMap((opening, at) => {
+    const { divider, fill } = opening;
+    const last = at === split.parts.length - 1;
+    const wrong =
+      divider !== undefined &&
+      divider !== 'none' &&
+      !last &&
+      (columns ? divider !== 'partition' : divider === 'partition');
+    return [...(wrong ? [{ opening, columns }] : []), ...(isSplit(fill) ? wrongDividers(fill) : [])];
+  });
+}
+
+export const decidedRules: readonly FindingRule[] = [heightNotFollowed, dividerNotFollowed];
