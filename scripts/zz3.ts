@@ -1,4 +1,3 @@
 import { solveWith } from '../tests/support/cabinets.js';
-const share = { rule: 'share' as const, weight: 1 };
-for (const sh of [0,1]) { const s=solveWith({width:900, measured:{birch18:18}, face:{kind:'columns',graduation:{kind:'arithmetic',step:10},parts:[{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', shelves: sh } },{ id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', shelves: sh } }]}});
-console.log(sh, s.grid?.step.mm, s.fitted.hinges.map(d=>d.places.map(p=>[p.onCase.mm,p.moved].join('/')).join(' ')), s.parts.filter(p=>p.role==='shelf').map(p=>p.extent.min[2])); }
+for (const fit of ['overlay','inset','lipped'] as const) { const s=solveWith({ settings: { fronts: { fit }, ends: { right: 'wall', filler: 'strip', scribe: 40 }, toe: { kind: 'plinth' } } });
+console.log(fit, s.parts.filter(p=>/filler/.test(p.key)).map(p=>[p.key,...p.extent.min]), s.fronts.map(f=>f.extent.min[1]), s.box.mountingPlane.mm, s.box.frontThickness.mm); }

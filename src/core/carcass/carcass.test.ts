@@ -404,3 +404,41 @@ test('legs stand in pairs by width, and past 900 also under each partition', () 
   assert.equal(legs(1000, 3), 8);
   assert.equal(legs(1600, 1), 8);
 });
+
+test('an applied end panel reaches the floor and closes the toe: the board runs up to it, without a hole', () => {
+  for (const kind of ['plinth', 'legs'] as const) {
+    const solved = solveWith({
+      width: 600,
+      settings: { ends: { left: 'exposed', leftPanel: 'applied' }, toe: { kind, setback: 50 } },
+    });
+    const board = partOf(solved, kind === 'plinth' ? 'plinth/front' : 'toe/board').extent;
+    const panel = partOf(solved, 'end/left').extent;
+    assert.equal(board.min[0], panel.max[0]);
+    assert.equal(panel.min[2], board.min[2]);
+    assert.ok(!solved.parts.some(({ key }) => key === 'toe/return/left'));
+  }
+});
+
+test('on legs the toe returns round an end that shows, up to the back of the board', () => {
+  const solved = solveWith({ settings: { ends: { left: 'exposed' }, toe: { kind: 'legs' } } });
+  const [board, back] = [partOf(solved, 'toe/board').extent, partOf(solved, 'toe/return/left').extent];
+  assert.equal(back.min[1], board.max[1]);
+  assert.equal(back.min[0], board.min[0]);
+  assert.equal(back.max[1], solved.box.sideDepth.mm);
+  assert.equal(solved.fittings.find(({ name }) => name === 'Toe corner piece')?.quantity, 1);
+});
+
+test('a filler is flush with the fronts on a strip behind it, and the toe goes on under it to the wall', () => {
+  for (const fit of ['overlay', 'inset', 'lipped'] as const) {
+    const solved = solveWith({
+      settings: { fronts: { fit }, ends: { right: 'wall', filler: 'strip', scribe: 40 }, toe: { kind: 'plinth' } },
+    });
+    const filler = partOf(solved, 'filler/right').extent;
+    const strip = partOf(solved, 'filler/right/return').extent;
+    for (const front of solved.fronts) assert.ok(Math.abs(front.extent.min[1] - filler.min[1]) < 1e-6, fit);
+    assert.equal(strip.min[1], filler.max[1]);
+    assert.equal(strip.min[0], solved.box.width.mm);
+    assert.equal(partOf(solved, 'plinth/front').extent.max[0], filler.max[0]);
+    assert.equal(partOf(solved, 'plinth/rear').extent.max[0], solved.box.width.mm);
+  }
+});

@@ -50,6 +50,13 @@ function filler({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] 
   const panelled = at[`${end}Panel`].value === 'applied';
   if (at[end].value !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled) return [];
   const { material, thickness } = materials.front;
+  const home = box.mountingPlane.minus(box.frontThickness);
+  // Overlay fronts stand off by their bumpers.
+  const off = settings.fronts.fit.value === 'overlay' && settings.depth.bumper.mm > 0;
+  const face = (off ? home.minus(settings.depth.bumper) : home).as('face of the fronts');
+  const strip = materials.end;
+  const z = spanFrom(box.floor, box.faceHeight);
+  const y = spanFrom(face, thickness.because('flush with the fronts'));
   return [
     makePart({
       key: `filler/${end}`,
@@ -57,13 +64,28 @@ function filler({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] 
       role: 'filler',
       material,
       hand: end,
-      stands: {
-        x: beside(box.width, end, at.scribe),
-        y: spanFrom(START, thickness),
-        z: spanFrom(box.floor, box.faceHeight),
-      },
+      stands: { x: beside(box.width, end, at.scribe), y, z },
       axes: { u: '+z', v: '+x', w: '+y' },
       note: 'leave the wall edge for scribing',
     }),
+    // What holds it behind its face: screwed to the side, where the filler is wide enough to hide it.
+    ...(at.scribe.mm >= strip.thickness.mm
+      ? [
+          makePart({
+            key: `filler/${end}/return`,
+            name: `Filler return, ${end}`,
+            role: 'filler',
+            material: strip.material,
+            hand: end,
+            stands: { x: beside(box.width, end, strip.thickness), y: spanFrom(y.high, RETURN), z },
+            axes: { u: '+z', v: '+y', w: end === 'left' ? '-x' : '+x' },
+            piece: { kind: 'strip' },
+            note: 'screwed from inside the box, at least two, at most 300 apart',
+          }),
+        ]
+      : []),
   ];
 }
+
+/** A filler's return strip reaches so far back along the side (mm). */
+const RETURN = length(60, 'return strip');

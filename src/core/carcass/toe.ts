@@ -2,6 +2,7 @@ import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/i
 import type { Boundary } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';
+import { endShows } from './ends.js';
 
 /** Cross members of a plinth stand no further apart than this, centre to centre (mm). */
 const CROSS_SPACING = 600;
@@ -24,10 +25,16 @@ export const toe: Builder = (context) => {
   }
 };
 
+/** Ends round which the toe returns: those that show. An applied end panel reaches the floor and closes the toe itself. */
+function returnsAt({ resolved }: BuildContext): ('left' | 'right')[] {
+  return (['left', 'right'] as const).filter((end) => endShows(end, resolved.settings));
+}
+
 /** Where a toe that returns round exposed ends starts and how long it is: box width − setback for each of them. */
-function run({ box, resolved }: BuildContext, label: string): Span {
-  const { ends, toe } = resolved.settings;
-  const exposed = (['left', 'right'] as const).filter((end) => ends[end].value === 'exposed');
+function run(context: BuildContext, label: string): Span {
+  const { box, resolved } = context;
+  const { toe } = resolved.settings;
+  const exposed = returnsAt(context);
   const whole =
     exposed.length === 2
       ? box.width.minus(toe.setback.times(2))
@@ -38,6 +45,20 @@ function run({ box, resolved }: BuildContext, label: string): Span {
     exposed.includes('left') ? toe.setback : START,
     exposed.length > 0 ? whole.as(label).because('the toe returns round an exposed end') : whole,
   );
+}
+
+/** What is seen of the toe goes on under a filler or a wider stile to the wall. */
+function toWalls({ box, resolved }: BuildContext, span: Span, label: string): Span {
+  const { ends } = resolved.settings;
+  const under = (end: 'left' | 'right') =>
+    ends[end].value === 'wall' && ends[`${end}Panel`].value !== 'applied'
+      ? box[end === 'left' ? 'beyondLeft' : 'beyondRight']
+      : START;
+  const [left, right] = [under('left'), under('right')];
+  if (left.mm <= 0 && right.mm <= 0) return span;
+  const low = left.mm > 0 ? span.low.minus(left).as('wall at the left') : span.low;
+  const long = [left, right].reduce((size, each) => (each.mm > 0 ? size.plus(each) : size), span.size);
+  return spanFrom(low, long.as(label).because('it goes on to the wall'));
 }
 
 /** From the floor to the underside of the box. */
@@ -67,7 +88,7 @@ function plinth(context: BuildContext): Part[] {
       name: 'Plinth rail',
       role: 'plinth',
       material,
-      stands: { x, y, z },
+      stands: { x: where === 'front' ? toWalls(context, x, 'front plinth rail') : x, y, z },
       axes: { u: '+x', v: '+z', w: where === 'front' ? '+y' : '-y' },
       piece: { kind: 'rail', where },
     });
@@ -140,13 +161,37 @@ function legs(context: BuildContext): BuilderResult {
     name: 'Toe board',
     role: 'plinth',
     material,
-    stands: { x: run(context, 'toe board length'), y: spanFrom(setback, thickness), z: below(height) },
+    stands: {
+      x: toWalls(context, run(context, 'toe board length'), 'toe board length'),
+      y: spanFrom(setback, thickness),
+      z: below(height),
+    },
     axes: { u: '+x', v: '+z', w: '+y' },
     note: 'on clips',
   });
+  const behind = setback.plus(thickness).as('back of the toe board');
+  const returns = returnsAt(context).map((end) =>
+    makePart({
+      key: `toe/return/${end}`,
+      name: `Toe return, ${end}`,
+      role: 'plinth',
+      material,
+      hand: end,
+      stands: {
+        x: end === 'left' ? spanFrom(setback, thickness) : spanTo(box.width.minus(setback), thickness),
+        y: spanFrom(behind, box.sideDepth.minus(behind).as('toe return length')),
+        z: below(height),
+      },
+      axes: { u: '+y', v: '+z', w: end === 'left' ? '+x' : '-x' },
+      note: 'on clips, joined to the board by a corner piece',
+    }),
+  );
   return {
-    parts: [board],
+    parts: [board, ...returns],
     fittings: [
+      ...(returns.length > 0
+        ? [{ name: 'Toe corner piece', quantity: returns.length, note: 'where the toe returns round an exposed end' }]
+        : []),
       {
         name: 'Leg',
         quantity: 2 * pairs,
