@@ -1,5 +1,5 @@
 /** Cabinets of two columns as a maker would draw them, everything else left at its default. */
-import type { Fill, Opening } from '../../src/core/job/index.js';
+import type { Fill, Opening, Split } from '../../src/core/job/index.js';
 import type { CabinetDecisions } from './cabinets.js';
 
 const graduation = { kind: 'arithmetic' as const, step: 10 };
@@ -17,44 +17,36 @@ const drawer: Fill = { kind: 'drawer' };
 const door = (hinged: 'left' | 'right', shelves = 1): Fill => ({ kind: 'door', hinged, shelves });
 const pair: Fill = { kind: 'pair', shelves: 1 };
 
-function columns(...each: readonly (readonly Fill[])[]): CabinetDecisions['face'] {
+/** A face divided one way, each member of several fills divided the other way. */
+function divided(kind: 'rows' | 'columns', each: readonly (readonly Fill[])[]): Split {
   const open = opener();
+  const other = kind === 'rows' ? 'columns' : 'rows';
   return {
-    kind: 'columns',
+    kind,
     graduation,
     parts: each.map((fills) =>
-      fills.length === 1
-        ? open(fills[0] as Fill)
-        : open({ kind: 'rows', graduation, parts: fills.map((fill) => open(fill)) }),
+      open(
+        fills.length === 1 ? (fills[0] as Fill) : { kind: other, graduation, parts: fills.map((fill) => open(fill)) },
+      ),
     ),
   };
 }
 
-function rows(...each: readonly (readonly Fill[])[]): CabinetDecisions['face'] {
-  const open = opener();
-  return {
-    kind: 'rows',
-    graduation,
-    parts: each.map((fills) =>
-      fills.length === 1
-        ? open(fills[0] as Fill)
-        : open({ kind: 'columns', graduation, parts: fills.map((fill) => open(fill)) }),
-    ),
-  };
-}
+const columns = (...each: readonly (readonly Fill[])[]) => divided('columns', each);
+const rows = (...each: readonly (readonly Fill[])[]) => divided('rows', each);
 
 export const TWO_COLUMNS: Readonly<Record<string, CabinetDecisions>> = {
-  'two drawers over two doors': { width: 900, face: rows([drawer, drawer], [door('left'), door('right')]) as never },
-  'drawer over door, twice': { width: 900, face: columns([drawer, door('left')], [drawer, door('right')]) as never },
-  'two by three drawers': { width: 900, face: columns([drawer, drawer, drawer], [drawer, drawer, drawer]) as never },
-  'wall with two pairs': { from: 'wall', width: 1100, face: columns([pair], [pair]) as never },
+  'two drawers over two doors': { width: 900, face: rows([drawer, drawer], [door('left'), door('right')]) },
+  'drawer over door, twice': { width: 900, face: columns([drawer, door('left')], [drawer, door('right')]) },
+  'two by three drawers': { width: 900, face: columns([drawer, drawer, drawer], [drawer, drawer, drawer]) },
+  'wall with two pairs': { from: 'wall', width: 1100, face: columns([pair], [pair]) },
   'tall in two columns': {
     from: 'tall',
     width: 900,
-    face: columns([door('left'), door('left')], [door('right'), door('right')]) as never,
+    face: columns([door('left'), door('left')], [door('right'), door('right')]),
   },
-  'two doors on one partition': { width: 900, face: columns([door('right')], [door('left')]) as never },
-  'drawers one over the other': { width: 600, face: rows([drawer], [drawer], [drawer]) as never },
+  'two doors on one partition': { width: 900, face: columns([door('right')], [door('left')]) },
+  'drawers one over the other': { width: 600, face: rows([drawer], [drawer], [drawer]) },
 };
 
 export const SCHOOLS: Readonly<Record<string, NonNullable<CabinetDecisions['settings']>>> = {

@@ -54,7 +54,8 @@ export function toCabinet(placement: Placement, u: number, v: number, w: number)
 export function toPart(placement: Placement, point: Point): Point {
   const along = (axis: Axis) => {
     const { index, sign } = direction(axis);
-    return sign * ((point[index] ?? 0) - (placement.origin[index] ?? 0));
+    // Adding nothing makes a negative nothing plain.
+    return sign * ((point[index] ?? 0) - (placement.origin[index] ?? 0)) + 0;
   };
   return [along(placement.u), along(placement.v), along(placement.w)];
 }
