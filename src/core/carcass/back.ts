@@ -77,7 +77,7 @@ export const back: Builder = (context) => {
       y: spanFrom(edges.y, materials.back.thickness),
       z: spanBetween(edges.lower, edges.upper),
     },
-    axes: { u: '+z', v: '+x', w: '+y' },
+    axes: settings.back.grain.value === 'up' ? { u: '+z', v: '+x', w: '+y' } : { u: '+x', v: '+z', w: '+y' },
   });
   return { parts: [part] };
 };

@@ -442,3 +442,16 @@ test('a filler is flush with the fronts on a strip behind it, and the toe goes o
     assert.equal(partOf(solved, 'plinth/rear').extent.max[0], solved.box.width.mm);
   }
 });
+
+test('solid sides carry the trimming allowance in their rough size, sheet sides do not', () => {
+  const side = (material: string) =>
+    partOf(
+      solveWith({ settings: { school: 'traditional', materials: { side: material }, web: { allowance: 7 } } }),
+      'side/left',
+    );
+  const [solid, sheet] = [side('oak20'), side('birch18')];
+  assert.equal(solid.cutLength.mm - solid.length.mm, 7);
+  assert.equal(solid.cutWidth.mm - solid.width.mm, 7);
+  assert.equal(sheet.cutLength.mm, sheet.length.mm);
+  assert.equal(sheet.cutWidth.mm, sheet.width.mm);
+});

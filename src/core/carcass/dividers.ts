@@ -5,6 +5,7 @@ import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
 import { caseBands } from './build.js';
 import { clearDepthAt, notchedRound } from './crossings.js';
 import { between } from './horizontals.js';
+import { leftForTrimming } from './movement.js';
 import { webFrame } from './web.js';
 
 /** What stands behind the gaps: stretchers, fixed shelves and web frames between rows, partitions between columns. */
@@ -81,6 +82,7 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
     role: 'partition',
     material,
     bands: caseBands(resolved),
+    ...leftForTrimming(material, resolved.settings),
     stands: { x: { ...boundary.inside, size: thickness }, y, z },
     axes: { u: '+z', v: '+y', w: '+x' },
     receives: true,

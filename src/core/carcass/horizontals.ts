@@ -6,6 +6,7 @@ import { backRecess } from './back.js';
 import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
 import { uprightStretcher } from './crossings.js';
 import { bottomPockets } from './framing.js';
+import { leftForTrimming } from './movement.js';
 import { webFrame } from './web.js';
 
 interface Horizontal {
@@ -27,6 +28,11 @@ interface Horizontal {
   readonly piece?: Piece;
 }
 
+/** Stretchers are planed boards, the rest panels glued up where they are solid. */
+function isRail({ role, material }: Horizontal): boolean {
+  return role === 'stretcher' || (role === 'divider' && material === 'top');
+}
+
 /** A panel between two uprights: length = clear width + how far it enters each. */
 export function between(
   context: BuildContext,
@@ -44,6 +50,8 @@ export function between(
     role: draft.role,
     material,
     bands: draft.banded ? caseBands(resolved) : [],
+    // Rails are planed to size.
+    ...(isRail(draft) ? {} : leftForTrimming(material, resolved.settings)),
     stands: {
       x,
       y: spanFrom(front, draft.depth),
@@ -176,6 +184,7 @@ function topOver(context: BuildContext): BuilderResult {
     role: 'top',
     material,
     bands: caseBands(resolved),
+    ...leftForTrimming(material, resolved.settings),
     stands: {
       x: spanFrom(START, box.width),
       y: spanFrom(START, box.topDepth),

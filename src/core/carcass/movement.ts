@@ -17,3 +17,11 @@ export function shrinkage(width: Dim, material: Material, settings: ResolvedSett
     .times(settings.movement.moistureChange)
     .as(`movement of ${material.name} across ${width.label}`);
 }
+
+/** What is left on a glued-up solid panel for trimming, on its length and on its width; sheet is cut to its finished size. */
+export function leftForTrimming(
+  material: Material,
+  { web }: ResolvedSettings,
+): { allowance?: { readonly length: Dim; readonly width: Dim } } {
+  return material.form === 'solid' ? { allowance: { length: web.allowance, width: web.allowance } } : {};
+}

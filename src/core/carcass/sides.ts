@@ -4,6 +4,7 @@ import type { Notch, Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { backRecess } from './back.js';
 import { type BuildContext, type Builder, caseBands, type Joint } from './build.js';
+import { leftForTrimming } from './movement.js';
 
 /** Left and right side. They stand on the bottom when it lies under them, and reach the floor when there is no base. */
 export const sides: Builder = (context) => {
@@ -31,6 +32,7 @@ export const sides: Builder = (context) => {
       role: 'side',
       material,
       bands: caseBands(resolved),
+      ...leftForTrimming(material, settings),
       hand,
       stands: { x: hand === 'left' ? spanFrom(START, thickness) : spanTo(box.width, thickness), y, z },
       axes: { u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },

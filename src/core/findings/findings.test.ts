@@ -442,3 +442,18 @@ test('what stands beside stops a door only as high and as far forward as it does
   // Lower than the door begins, it swings over it.
   assert.ok(!stops({ leftHigh: 60, leftForward: 600 }));
 });
+
+test('a back wider than a sheet is no dead end: across the grain it comes out of one', () => {
+  const wide = { width: 1400, height: 700, from: 'wall' as const };
+  const job = jobWith({ ...wide, settings: { back: { kind: 'applied' } } });
+  const solved = solve(job);
+  const finding = solved.findings.find(({ rule, parts }) => rule === 'sizes/part-exceeds-sheet' && parts[0] === 'back');
+  assert.ok(finding);
+  const [fix] = fixesFor(solved, finding.id);
+  assert.ok(fix);
+  applyEdits(job, fix.edits);
+  const [after] = solve(job).cabinets;
+  const back = after?.parts.find(({ key }) => key === 'back');
+  assert.ok(back && back.length.mm > back.width.mm && back.cutLength.mm > 1220 && back.cutWidth.mm < 1220);
+  assert.ok(!after?.findings.some(({ rule, parts }) => rule === finding.rule && parts.includes('back')));
+});

@@ -4,7 +4,7 @@ import { type Act, type EditPath, isSplit, type Opening, pathTo, type Split } fr
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from './finding.js';
 
 /** Any part whose length or width is nothing or less. */
 const partVanishes: FindingRule = {
@@ -29,7 +29,8 @@ const partVanishes: FindingRule = {
 /** Any part that no sheet of its material is large enough for, grain respected; parts of one material together. */
 const partExceedsSheet: FindingRule = {
   id: 'sizes/part-exceeds-sheet',
-  check({ rows, show }) {
+  check(context) {
+    const { rows, show } = context;
     const tooLarge = new Map<string, PartRow[]>();
     for (const row of rows)
       if (exceedsSheet(row.part, false))
@@ -47,6 +48,10 @@ const partExceedsSheet: FindingRule = {
         numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
         parts: group.flatMap(({ keys }) => keys),
         settings: [pathTo.materialField(material.id, 'sheet')],
+        fixes:
+          turned && group.every(({ part }) => part.role === 'back')
+            ? [setChoice(context, 'Let the grain of the back run across', 'back/grain', 'across')]
+            : [],
       };
     });
   },

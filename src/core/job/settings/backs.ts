@@ -21,6 +21,16 @@ export const backs = section('Back and nailers', {
           'A groove hides the edge and leaves room for a nailer behind. A rabbet gains depth. Applied is quickest and shows at the ends. A structural back squares and hangs the box on its own.',
       },
     ),
+    grain: choice(
+      'grain of the back',
+      { up: 'upright', across: 'across' },
+      {
+        metric: 'up',
+        since: 7,
+        trade: 'Upright it runs on from the doors. Across, a back wider than a sheet comes out of one piece.',
+        when: { 'back/kind': not('none') },
+      },
+    ),
     bottomEdge: choice(
       'lower edge of the back',
       { captured: 'in the bottom', past: 'runs past a shortened bottom' },
