@@ -256,7 +256,7 @@ test('the bench builds every school: compared, chosen by its picture, with joint
   await (await named(driver, 'Section')).click();
   await find(driver, '[data-dimension="section-clear-depth"]');
   await choose('school', 'traditional');
-  await shows('Top frame rail', 3, '2');
+  await shows('Top frame cross member', 3, '3');
   await (await named(driver, 'Front')).click();
   assert.deepEqual(await consoleErrors(driver), []);
 });
@@ -379,6 +379,8 @@ test('a caution is put away for the shop, keeps its small sign, opens again and 
   const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
   const room = jobs.find(({ name }) => name.includes('reading room'))?.id;
   const { driver } = browser;
+  // What tests before this one provoked is not its own.
+  await consoleErrors(driver);
   const dust = '[data-caution="dust"]';
   const count = async (css: string) => (await driver.findElements(By.css(css))).length;
   await go(`/jobs/${room}?cabinet=c1`);

@@ -182,7 +182,8 @@ test('what fronts and frame are fixed to reaches where the overall sizes say', (
     const over = Math.max(top, ...parts.filter(({ role }) => role === 'top').map(({ extent }) => extent.max[2]));
     close(over + box.underHeight.mm, box.overallHeight.mm, `${solved.cabinet.id}: height`);
     const back = Math.max(...parts.map(({ extent }) => extent.max[1]));
-    const front = Math.min(...outside.map(({ extent }) => extent.min[1]));
+    // Fillers are flush with the fronts, before the carcass.
+    const front = Math.min(...outside.filter(({ role }) => role !== 'filler').map(({ extent }) => extent.min[1]));
     if (resolved.settings.depth.means.value === 'carcass')
       close(back - front, box.overallDepth.mm, `${solved.cabinet.id}: depth`);
   }
