@@ -1,5 +1,6 @@
 import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { ResolvedSettings } from '../document/index.js';
+import { backOfFronts } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder } from './build.js';
 
@@ -50,10 +51,7 @@ function filler({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] 
   const panelled = at[`${end}Panel`].value === 'applied';
   if (at[end].value !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled) return [];
   const { material, thickness } = materials.front;
-  const home = box.mountingPlane.minus(box.frontThickness);
-  // Overlay fronts stand off by their bumpers.
-  const off = settings.fronts.fit.value === 'overlay' && settings.depth.bumper.mm > 0;
-  const face = (off ? home.minus(settings.depth.bumper) : home).as('face of the fronts');
+  const face = backOfFronts(box, settings).minus(box.frontThickness).as('face of the fronts');
   const strip = materials.end;
   const z = spanFrom(box.floor, box.faceHeight);
   const y = spanFrom(face, thickness.because('flush with the fronts'));

@@ -1,6 +1,6 @@
 import { type Dim, length } from '../derive/index.js';
 import type { JointKind, ResolvedSettings } from '../document/index.js';
-import type { Face } from '../machining/index.js';
+import { FACING_EDGES_APART, type Face, SCREW_WAY } from '../machining/index.js';
 import type { Joint } from './build.js';
 
 /** A line of fasteners that already enters or crosses a panel. */
@@ -36,7 +36,7 @@ export function halfOf(kind: JointKind, { fasteners }: ResolvedSettings): number
     case 'screws':
       return fasteners.pilot.mm / 2;
     case 'pocket':
-      return POCKET_SCREW / 2;
+      return SCREW_WAY.mm / 2;
     case 'dowels':
       return fasteners.dowel.mm / 2;
     case 'tenons':
@@ -46,10 +46,8 @@ export function halfOf(kind: JointKind, { fasteners }: ResolvedSettings): number
   }
 }
 
-const POCKET_SCREW = 4;
-
 /** Edges of holes in the two faces are so far apart, or at the least so far where there is no room (mm). */
-const APART = [12, 3] as const;
+const APART = [12, FACING_EDGES_APART] as const;
 /** A moved line may begin this far from one end and end this far from the other (mm). */
 const END = 12;
 const BEGIN = 90;

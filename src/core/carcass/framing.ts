@@ -1,7 +1,7 @@
 import { type Dim, length, measuredFrom, type Span } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import { frameOpening } from '../layout/index.js';
-import { type Operation, spacedAlong, spacesOf } from '../machining/index.js';
+import { type Operation, POCKET, SCREW_WAY, spacedAlong, spacesOf } from '../machining/index.js';
 import { edgeOf, type Part, sizeOf } from '../parts/index.js';
 import type { BuildContext } from './build.js';
 import { endShows } from './ends.js';
@@ -50,8 +50,8 @@ function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | '
   };
 }
 
-/** A pocket hole takes so much to each side of its middle, with wood beside it, and so far in from the edge (mm). */
-const POCKET = { half: 5 + 4, reach: 40 };
+/** A pocket hole takes so much to each side of its middle, with wood beside it (mm). */
+const TAKEN = POCKET.width / 2 + 4;
 /** It is moved by steps of this, no further than this, to stand clear (mm). */
 const STEP = 5;
 const FURTHEST = 60;
@@ -64,10 +64,10 @@ function clearOf(side: Part, position: Dim): Dim | undefined {
     .map(({ low, high }) => [low[0], high[0]] as const)
     // What runs along the edge is beside every pocket alike.
     .filter(([from, to]) => to - from < side.length.mm / 2);
-  const free = (at: number) => taken.every(([from, to]) => at + POCKET.half <= from || at - POCKET.half >= to);
+  const free = (at: number) => taken.every(([from, to]) => at + TAKEN <= from || at - TAKEN >= to);
   for (let move = 0; move <= FURTHEST; move += STEP)
     for (const by of [move, -move])
-      if (free(position.mm + by) && position.mm + by > POCKET.half && position.mm + by < side.length.mm - POCKET.half)
+      if (free(position.mm + by) && position.mm + by > TAKEN && position.mm + by < side.length.mm - TAKEN)
         return by === 0 ? position : position.plus(by).as('position along the side').because('moved clear of a joint');
   return undefined;
 }
@@ -105,9 +105,6 @@ export function bottomPockets({ box, boundaries, resolved }: BuildContext, botto
 /** A screw has so much wood on both sides of its middle (mm). */
 const EDGE = 5;
 
-/** Diameter of a pocket screw (mm). */
-const SCREW = 4;
-
 /** The ways those screws take into the backs of the stiles. */
 export function framePaths(context: BuildContext, parts: readonly Part[]): [string, Operation[]][] {
   const { resolved, box } = context;
@@ -132,7 +129,7 @@ export function framePaths(context: BuildContext, parts: readonly Part[]): [stri
             positions: pockets.positions.map((position) =>
               measuredFrom(foot.mm === 0 ? position : position.plus(foot), from),
             ),
-            diameter: length(SCREW, 'screw'),
+            diameter: SCREW_WAY,
             depth: resolved.settings.fasteners.pocketReach,
             reason: 'way of the pocket screws that pull the frame on',
             by: { kind: 'frame', what: 'way' },

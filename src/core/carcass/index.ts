@@ -2,5 +2,5 @@ export type { BuildContext, Builder, Fitting, Joint } from './build.js';
 export { type Built, buildCarcass } from './carcass.js';
 export type { Crossing } from './crossings.js';
 export { endShows } from './ends.js';
-export { seatsOf } from './joints.js';
 export { shrinkage } from './movement.js';
+export { seatsOf } from './seats.js';

@@ -1,9 +1,11 @@
-import { type Dim, largest, length, measuredFrom } from '../derive/index.js';
+import { type Dim, largest, measuredFrom } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
-import { type By, type EdgeReference, type Face, fastenersAlong, type Operation } from '../machining/index.js';
+import { type By, type EdgeReference, fastenersAlong, type Operation, SCREW_WAY } from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 import type { Joint } from './build.js';
+import { cutIn } from './dadoes.js';
 import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
+import { type Seat, seatsOf } from './seats.js';
 
 /**
  * Turns joints into machining on both members: dadoes, recesses and rabbets in the receiving part, screw, dowel and tenon
@@ -55,7 +57,7 @@ function clearOfOtherFace(
 ): { joint: Joint; places: readonly Dim[] } {
   const half = halfOf(wanted.kind, settings);
   if (half === undefined || !wanted.member || wanted.runs === 'along')
-    return { joint: wanted, places: half === undefined ? [] : placesOf(wanted, seat, settings.fasteners) };
+    return { joint: wanted, places: half === undefined ? [] : placesOf(wanted, seat, settings) };
   const known = lines.get(seat.part.key) ?? [];
   lines.set(seat.part.key, known);
   const facing = facingLines(known, seat.face, wanted);
@@ -63,9 +65,9 @@ function clearOfOtherFace(
   const own = halfOf(joint.kind, settings) ?? half;
   const start = joint.front.mm + seat.start.mm;
   const there = facing.flatMap((line) => line.positions.map((at) => ({ at: at - start, half: line.half })));
-  const usual = placesOf(joint, seat, settings.fasteners);
+  const usual = placesOf(joint, seat, settings);
   const places =
-    there.length > 0 ? movedClear([usual, placesOf(wanted, seat, settings.fasteners)], seat.depth, own, there) : usual;
+    there.length > 0 ? movedClear([usual, placesOf(wanted, seat, settings)], seat.depth, own, there) : usual;
   known.push({
     face: seat.face,
     from: joint.level.mm,
@@ -75,58 +77,6 @@ function clearOfOtherFace(
   });
   return { joint, places };
 }
-
-/** Where a joint lies on a part that receives it. */
-export interface Seat {
-  readonly part: Part;
-  readonly face: Face;
-  /** From the front of what joins to where both parts are, and how deep that is. */
-  readonly start: Dim;
-  readonly depth: Dim;
-}
-
-/**
- * The upright (or horizontal) panels one of whose faces lies in the joint's plane and reaches the joint. A part over two
- * stretchers is fastened to both.
- */
-export function seatsOf(joint: Joint, parts: readonly Part[]): Seat[] {
-  const [along, normal] = joint.normal === 'x' ? ([2, 0] as const) : ([0, 2] as const);
-  const middle = joint.level.mm + joint.thickness.mm / 2;
-  const [from, to] = [joint.front.mm, joint.front.mm + joint.depth.mm];
-  const seats: Seat[] = [];
-  for (const part of parts) {
-    if (!part.receives || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
-    const { min, max } = part.extent;
-    if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
-    if (from > max[1] - SAME_PLANE || to < min[1] + SAME_PLANE) continue;
-    const face1 = part.placement.origin[normal];
-    const face2 = face1 + (part.placement.w[0] === '+' ? 1 : -1) * part.thickness.mm;
-    const face =
-      Math.abs(face1 - joint.plane) < SAME_PLANE ? 1 : Math.abs(face2 - joint.plane) < SAME_PLANE ? 2 : undefined;
-    if (!face) continue;
-    const seat = { part, face, ...shared(joint, part) } as const;
-    // On edge it is held only by what its whole thickness lies on.
-    if (joint.runs !== 'along' || seat.depth.mm > joint.depth.mm - SAME_PLANE) seats.push(seat);
-  }
-  return seats;
-}
-
-/** A deep part on a shallow one is fastened only where both are. */
-function shared(joint: Joint, part: Part): Pick<Seat, 'start' | 'depth'> {
-  const front = edgeOf(part, 'v0');
-  const before = front.mm - joint.front.mm;
-  const start = before > SAME_PLANE ? front.minus(joint.front).as('front of the part behind that of the joint') : NONE;
-  const rear = edgeOf(part, 'v1');
-  const within = joint.front.mm + joint.depth.mm <= rear.mm + SAME_PLANE;
-  const depth = within ? joint.depth : measuredFrom(rear, joint.front);
-  if (within && start.mm === 0) return { start, depth };
-  return { start, depth: (start.mm === 0 ? depth : depth.minus(start)).as('depth both parts share') };
-}
-
-const NONE = length(0);
-
-/** Diameter of the way a screw makes where nothing is bored for it (mm). */
-const SCREW = 4;
 
 /**
  * The way a screw takes beyond the joint, where nothing is bored but nothing else may be: on through the receiving panel
@@ -141,10 +91,10 @@ function screwPath(
 ): { key: string; operation: Operation } | undefined {
   const { fasteners } = settings;
   if (!joint.member || !member) return undefined;
-  const diameter = length(SCREW, 'screw');
+  const diameter = SCREW_WAY;
   const by: By = { kind: 'joint', what: 'way' };
   if (joint.kind === 'screws') {
-    const depth = fasteners.screwLength.minus(seat.part.thickness).as('screw in the end of the part');
+    const depth = screwInEnd(seat.part.thickness, fasteners);
     if (depth.mm <= 0) return undefined;
     const reason = `way of the screws: ${joint.reason}`;
     const inEnd = inMember(joint, joint.member, member, seat, places);
@@ -165,12 +115,18 @@ function screwPath(
   };
 }
 
+/** How far a screw through a panel so thick goes into the end of what joins. */
+export function screwInEnd(thickness: Dim, { screwLength }: ResolvedSettings['fasteners']): Dim {
+  return screwLength.minus(thickness).as('screw in the end of the part');
+}
+
 /** Where the fasteners of a joint stand, from its start: dowels and pocket screws closer than the rest. */
-function placesOf(joint: Joint, { depth }: Seat, fasteners: ResolvedSettings['fasteners']): Dim[] {
+function placesOf(joint: Joint, { depth }: Seat, settings: ResolvedSettings): Dim[] {
+  const { fasteners } = settings;
   const close = joint.kind === 'pocket' || joint.kind === 'dowels';
   const spacing = joint.spacing ?? (close ? fasteners.pocketSpacing : fasteners.spacing);
-  const half =
-    joint.kind === 'tenons' ? fasteners.tenonLength.mm / 2 : joint.kind === 'dowels' ? fasteners.dowel.mm / 2 : 0;
+  // What is glued into its holes wants wood beside it; screws are thin.
+  const half = joint.kind === 'dowels' || joint.kind === 'tenons' ? (halfOf(joint.kind, settings) ?? 0) : 0;
   // Screws along an edge begin beyond the reach of those in its ends.
   const first = joint.member?.end.startsWith('v') ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
   return fastenersAlong(joint.runs === 'along' ? joint.thickness : depth, {
@@ -301,56 +257,4 @@ function machineJoint(
       };
     }
   }
-}
-
-const AT_FRONT = length(0, 'at the front edge');
-
-/** What is narrower than this share of the panel gets a recess of its end's size, not a cut across the whole panel. */
-const NARROW = 0.6;
-
-/** A dado, or a rabbet where the joint lies at the very end of the part; a recess for what is much narrower than it. */
-function cutIn(joint: Joint, part: Part, face: Face): Operation {
-  const { reason, holds, engagement, thickness, depth } = joint;
-  const by: By = { kind: 'joint', what: joint.kind };
-  const offset = measuredFrom(joint.level, edgeOf(part, 'u0')).as('near edge of the joint');
-  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
-  const toEnd = part.length.minus(offset).minus(thickness);
-  const atStart = Math.abs(offset.mm) < SAME_PLANE;
-  const atEnd = Math.abs(toEnd.mm) < SAME_PLANE;
-  if (joint.runs === 'along' || depth.mm < NARROW * part.width.mm)
-    return {
-      kind: 'recess',
-      face,
-      u: { edge: 'u0', offset },
-      v: { edge: 'v0', offset: front.mm === 0 ? AT_FRONT : front.as('front of the joint') },
-      alongLength: thickness,
-      alongWidth: depth,
-      depth: engagement,
-      reason,
-      by,
-      holds,
-    };
-  if (atStart || atEnd)
-    return {
-      kind: 'rabbet',
-      face,
-      from: atStart ? 'u0' : 'u1',
-      width: thickness,
-      depth: engagement,
-      reason,
-      by,
-      holds,
-    };
-  return {
-    kind: 'groove',
-    face,
-    along: 'width',
-    from: 'u0',
-    offset,
-    width: thickness,
-    depth: engagement,
-    reason,
-    by,
-    holds,
-  };
 }

@@ -3,6 +3,7 @@ import type { BuiltCabinet } from '../findings/index.js';
 import { weightOf } from '../fronts/index.js';
 import type { Part } from '../parts/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
+import { within } from '../words.js';
 
 /** The step of the work at which a caution stands. */
 export type Step = 'cutting' | 'machining' | 'moving' | 'installation';
@@ -33,7 +34,6 @@ const CODES =
 const NARROW = 60;
 const SHORT = 250;
 
-const called = ({ name }: Part) => name.charAt(0).toLowerCase() + name.slice(1);
 const first = (parts: readonly Part[]) => parts[0] as Part;
 const many = (parts: readonly Part[]) => (parts.length === 1 ? '' : ` and ${parts.length - 1} more`);
 
@@ -68,7 +68,9 @@ const cuttersInPanels: Caution = {
     const cut = parts.filter(({ machining }) =>
       machining.some(({ kind }) => ['groove', 'edge groove', 'rabbet', 'recess', 'cut-out', 'tenon'].includes(kind)),
     );
-    return cut.length > 0 ? `Grooves, rebates or recesses are cut in ${called(first(cut))}${many(cut)}.` : undefined;
+    return cut.length > 0
+      ? `Grooves, rebates or recesses are cut in ${within(first(cut).name)}${many(cut)}.`
+      : undefined;
   },
   says: 'Hold the panel down along its whole length, keep the guard over the cutter, never start or stop a cut by dropping the panel on it, and unplug the machine to set it.',
   defers: MACHINE,
@@ -154,8 +156,6 @@ export const cautions: readonly Caution[] = [
   hanging,
   services,
 ];
-
-export type CautionId = (typeof cautions)[number]['id'];
 
 /** A caution that stands for a cabinet, and why. */
 export interface StandingCaution extends Pick<Caution, 'id' | 'step' | 'title' | 'says' | 'defers'> {

@@ -1,1 +1,1 @@
-export { type CautionId, cautions, cautionsFor, type StandingCaution, type Step } from './cautions.js';
+export { cautions, cautionsFor, type StandingCaution, type Step } from './cautions.js';

@@ -1,6 +1,6 @@
 import { endShows } from '../carcass/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingRule, setChoice, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
 /** A back thinner than this cannot be hung through (mm). */
 const HANGING_BACK = 12;
@@ -108,6 +108,44 @@ const backNotHeld: FindingRule = {
   },
 };
 
+/** A back that does not go into what is cut for it, or is not held there. */
+const backDoesNotFit: FindingRule = {
+  id: 'carcass/back-does-not-fit',
+  check(context) {
+    const { box, resolved, show } = context;
+    const { back } = resolved.settings;
+    const { thickness } = resolved.materials.back;
+    if (back.kind.value !== 'grooved') return [];
+    const findings: FindingDraft[] = [];
+    if (thickness.mm > box.grooveWidth.mm + TOLERANCE_MM)
+      findings.push({
+        severity: 'stop',
+        what: `The back is ${show(thickness.mm)} thick and its groove ${show(box.grooveWidth.mm)} wide.`,
+        why: 'It does not go in. Cut the groove to fit the panel, or take another cutter.',
+        numbers: [thickness, box.grooveWidth],
+        parts: ['back'],
+        settings: [settingPath(context, 'back/cut'), settingPath(context, 'back/cutter')],
+        fixes: [setChoice(context, 'Cut the groove to fit the panel', 'back/cut', 'panel')],
+      });
+    if (box.backHold.mm <= LEAST_HOLD) {
+      const path = settingPath(context, 'back/ease');
+      findings.push({
+        severity: 'stop',
+        what: `The back enters its grooves by ${show(box.backHold.mm)}.`,
+        why: `The grooves are ${show(back.grooveDepth.mm)} deep and the ease takes ${show(back.ease.mm)} of that at each edge; nothing holds the back. Ease it less, or cut deeper.`,
+        numbers: [back.grooveDepth, back.ease],
+        parts: ['back'],
+        settings: [path],
+        fixes: back.grooveDepth.mm > 3 ? [{ label: `Ease it by ${show(0.5)}`, edits: [{ path, value: 0.5 }] }] : [],
+      });
+    }
+    return findings;
+  },
+};
+
+/** A back held by less than this falls out (mm). */
+const LEAST_HOLD = 1;
+
 /** A box needs a back, or rails, to stay square. */
 const racks: FindingRule = {
   id: 'carcass/racks',
@@ -161,6 +199,7 @@ export const backRules: readonly FindingRule[] = [
   grooveNearEdge,
   nailerDoesNotFit,
   backNotHeld,
+  backDoesNotFit,
   racks,
   backEdgeShows,
 ];

@@ -1,6 +1,7 @@
-import type { EdgeReference, Operation } from '../machining/index.js';
+import { type EdgeReference, fromStart, type Operation } from '../machining/index.js';
 import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 import { meeting, type PartShape, shapeOf, sharedVolume } from '../solids/index.js';
+import { within } from '../words.js';
 import type { FindingDraft, GeneralRule } from './finding.js';
 
 /** Parts may share this much, for rounding (mm³). */
@@ -35,7 +36,7 @@ const twoInOnePlace: GeneralRule = {
             return [
               {
                 severity: 'stop',
-                what: `${a.name} and ${called(b)} stand in one place, ${x} wide, ${y} deep and ${z} high.`,
+                what: `${a.name} and ${within(b.name)} stand in one place, ${x} wide, ${y} deep and ${z} high.`,
                 why: 'Two parts cannot fill the same space, and nothing is cut out of either to make room. Change the sizes or the construction of one of them.',
                 parts: [a.key, b.key],
               },
@@ -54,9 +55,11 @@ function beyond(part: Part, operation: Operation): Point[] {
   const size = sizeOf(part);
   const { by } = operation;
   if (by.kind !== 'joint' && by.kind !== 'frame') return [];
-  const at = (edge: EdgeReference, along: number, across: number, w: number): Point => {
-    const from = edge.endsWith('0') ? across : (edge.startsWith('u') ? size.length : size.width) - across;
-    return edge.startsWith('u') ? toCabinet(part.placement, from, along, w) : toCabinet(part.placement, along, from, w);
+  const at = (edge: EdgeReference, along: number, offset: number, w: number): Point => {
+    const across = fromStart(size, edge, offset);
+    return edge.startsWith('u')
+      ? toCabinet(part.placement, across, along, w)
+      : toCabinet(part.placement, along, across, w);
   };
   if (operation.kind === 'pockets')
     return operation.positions.map(({ mm }) => at(operation.edge, mm, -INTO, size.thickness / 2));
@@ -87,7 +90,7 @@ const screwInAir: GeneralRule = {
       return [
         {
           severity: 'stop',
-          what: `Screws in ${called(part)} meet no wood: ${first.reason}.`,
+          what: `Screws in ${within(part.name)} meet no wood: ${first.reason}.`,
           why: 'What they should hold does not lie behind them, or ends there. Change the joint, or the sizes of what is joined.',
           parts: [part.key],
         },
@@ -95,7 +98,5 @@ const screwInAir: GeneralRule = {
     });
   },
 };
-
-const called = ({ name }: Part) => name.charAt(0).toLowerCase() + name.slice(1);
 
 export const generalRules: readonly GeneralRule[] = [twoInOnePlace, screwInAir];

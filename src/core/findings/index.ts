@@ -3,28 +3,30 @@ import type { AnyKind } from '../fitted/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
+import { cutRules } from './cuts.js';
 import { decidedRules } from './decided.js';
 import type { BuiltCabinet, Finding, FindingDraft, FindingRule, RuleContext, Severity } from './finding.js';
 import { framedFrontRules } from './framedFronts.js';
+import { frameRules } from './frames.js';
 import { frontRules } from './fronts.js';
 import { generalRules } from './general.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
-import { throughRules } from './through.js';
 
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
 const constructionRules: readonly FindingRule[] = [
   ...sizeRules,
   ...carcassRules,
+  ...cutRules,
+  ...frameRules,
   ...backRules,
   ...frontRules,
   ...framedFrontRules,
   ...shelfRules,
   ...machiningRules,
   ...materialRules,
-  ...throughRules,
   ...decidedRules,
 ];
 

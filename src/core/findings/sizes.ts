@@ -1,9 +1,10 @@
-import { type Dim, diagonal, setting } from '../derive/index.js';
+import { type Dim, diagonal, largest, length, setting } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import { type Act, type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
+import { capital } from '../words.js';
 import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from './finding.js';
 
 /** Any part whose length or width is nothing or less. */
@@ -163,21 +164,19 @@ const throughTheDoor: FindingRule = {
 /** The box as it is carried: a separate plinth comes on its own; legs and frame stay on. */
 function sizeAsMoved({ box, resolved }: RuleContext): { height: Dim; depth: Dim } {
   const { toe, frame, back } = resolved.settings;
-  const height = toe.kind.value === 'legs' ? box.height.plus(box.underHeight) : box.height;
-  // A frame may hang below the box and rise above it.
-  const { foot, height: framed } = frameSizes(box, resolved);
-  const beyond = frame.fitted.value === 'fitted' ? framedHeight(height, foot, framed) : height;
+  // From the lower of legs and frame to the upper of box and frame.
+  const { foot, height } = frameSizes(box, resolved);
+  const framed = frame.fitted.value === 'fitted';
+  const legs = toe.kind.value === 'legs' ? box.underHeight : length(0, 'nothing below the box');
+  const below = framed && -foot.mm > legs.mm ? length(0).minus(foot).as('frame below the box') : legs;
+  const upper = framed ? largest(box.height, foot.plus(height).as('upper end of the frame')) : box.height;
   let depth = box.sideDepth;
-  if (frame.fitted.value === 'fitted') depth = depth.plus(resolved.materials.frame.thickness);
+  if (framed) depth = depth.plus(resolved.materials.frame.thickness);
   if (back.kind.value === 'applied') depth = depth.plus(resolved.materials.back.thickness);
-  return { height: beyond.as('height as moved'), depth: depth.as('depth as moved') };
-}
-
-/** From the lower of box and frame to the upper of both. */
-function framedHeight(height: Dim, foot: Dim, framed: Dim): Dim {
-  const below = foot.mm < 0 ? height.minus(foot).as('box and what the frame hangs below it') : height;
-  const above = framed.plus(foot).minus(height);
-  return above.mm > 0 ? below.plus(above.as('frame above the box')) : below;
+  return {
+    height: (below.mm > 0 ? upper.plus(below) : upper).as('height as moved'),
+    depth: depth.as('depth as moved'),
+  };
 }
 
 /** Outside what the shop usually builds. */
@@ -226,6 +225,30 @@ const clearDepthGone: FindingRule = {
 /** Less than this inside is no cabinet (mm). */
 const LEAST_CLEAR_DEPTH = 20;
 
+/** An opening that its surroundings leave no room for. */
+const openingGone: FindingRule = {
+  id: 'sizes/opening-gone',
+  check: ({ face, show }) =>
+    face.ok
+      ? face.cells.flatMap((cell): FindingDraft[] => {
+          const gone = [cell.clear.h.size, cell.clear.v.size, cell.inside.h.size, cell.inside.v.size].filter(
+            ({ mm }) => mm <= TOLERANCE_MM,
+          );
+          const [first] = gone;
+          if (!first) return [];
+          return [
+            {
+              severity: 'stop',
+              what: `${capital(cell.name)} has an opening of ${show(first.mm)}.`,
+              why: 'Decided sizes and what stands between the openings leave it nothing. Let one of the sizes go, or make it smaller.',
+              numbers: gone,
+              settings: [cell.path],
+            },
+          ];
+        })
+      : [],
+};
+
 /** What stands beside a base cabinet is higher than its worktop will be. */
 const worktopBelowNeighbour: FindingRule = {
   id: 'sizes/worktop-below-appliance',
@@ -261,5 +284,6 @@ export const sizeRules: readonly FindingRule[] = [
   throughTheDoor,
   outsideUsual,
   clearDepthGone,
+  openingGone,
   worktopBelowNeighbour,
 ];

@@ -1,13 +1,11 @@
 import { type Dim, length, measuredFrom, smallest } from '../derive/index.js';
 import type { ResolvedSettings } from '../document/index.js';
-import { type By, type EdgeReference, fastenersAlong, type Operation } from '../machining/index.js';
+import { type By, type EdgeReference, fastenersAlong, type Operation, POCKET, SCREW_WAY } from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 
 /** A mortise is this much deeper than its tenon, and a tenon at a corner this far in from the end of what it enters (mm). */
 const SPARE = length(1.5, 'free below the tenon');
 const AT_CORNER = length(10, 'tenon in from the corner');
-/** A pocket screw reaches so far into a stile or rail (mm), where nothing is bored for it but nothing else may be. */
-const SCREW = length(4, 'screw');
 
 /** What is cut and bored in the members of a frame, and the ways screws take in them, by part key. */
 export interface FrameJoinery {
@@ -116,7 +114,7 @@ function pocketsAt(
   const positions = fastenersAlong(member.width, {
     first: fasteners.first,
     spacing: fasteners.pocketSpacing,
-    half: POCKET / 2,
+    half: POCKET.width / 2,
   });
   const begins = along(member, meets);
   const reason = `${member.name.toLowerCase()} to ${meets.name.toLowerCase()}`;
@@ -136,13 +134,10 @@ function pocketsAt(
       edge: edgeFor(end),
       offset: meets.thickness.over(2).as('middle of the edge'),
       positions: positions.map((at) => (begins.mm === 0 ? at : begins.plus(at).as('position along the member'))),
-      diameter: SCREW,
+      diameter: SCREW_WAY,
       depth: fasteners.pocketReach,
       reason: `way of the pocket screws: ${reason}`,
       by: byFrame('way'),
     },
   };
 }
-
-/** Width of a pocket hole (mm). */
-const POCKET = 10;

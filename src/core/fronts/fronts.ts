@@ -1,6 +1,6 @@
 import { type Dim, quantity, type Source, type Span, sumOf } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import type { Box, Cell, Region } from '../layout/index.js';
+import { type Box, backOfFronts, type Cell, type Region } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { EDGES, type Extent, type Part, type Point } from '../parts/index.js';
 import { capital } from '../words.js';
@@ -77,10 +77,6 @@ interface FrontDraft {
 function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box: Box, resolved: Resolved): Front {
   const { settings } = resolved;
   const { v } = cell.face;
-  const overlay = settings.fronts.fit.value === 'overlay';
-  // The back of an overlay front stands off by its bumpers; inset and lipped fronts go home.
-  const rear =
-    overlay && settings.depth.bumper.mm > 0 ? box.mountingPlane.minus(settings.depth.bumper) : box.mountingPlane;
   const parts = makingOf(
     kind,
     v.size,
@@ -91,7 +87,7 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
     kind,
     h,
     v,
-    rear,
+    rear: backOfFronts(box, settings),
     resolved,
     rebates: settings.fronts.fit.value === 'lipped' ? rebates(settings) : [],
     ...(hinged ? { hinged } : {}),

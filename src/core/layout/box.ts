@@ -230,6 +230,11 @@ function deriveMountingPlane(resolved: Resolved): Dim {
   }
 }
 
+/** Where the backs of the fronts lie: overlay fronts stand off by their bumpers; inset and lipped ones go home. */
+export function backOfFronts({ mountingPlane }: Box, { fronts, depth }: ResolvedSettings): Dim {
+  return fronts.fit.value === 'overlay' && depth.bumper.mm > 0 ? mountingPlane.minus(depth.bumper) : mountingPlane;
+}
+
 /** Go: one nailer thickness, so that the nailer ends flush, or the distance that was set. */
 function deriveGrooveOffset({ settings, materials }: Resolved): Dim {
   return settings.back.offsetFrom.value === 'nailer'

@@ -1,4 +1,4 @@
-export { type Box, deriveBox } from './box.js';
+export { type Box, backOfFronts, deriveBox } from './box.js';
 export { type Boundary, type Cell, type Face, layOutFace, openingNames, type SplitLayout } from './face.js';
 export type { Rectangle, Region, SplitAxis } from './region.js';
 export { dividerAfter, endReveal, frameOpening, insideOf, sharesGap, stileWidth } from './scheme.js';

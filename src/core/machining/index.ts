@@ -23,6 +23,7 @@ export {
   type Operation,
   type OperationKind,
   outlineOf,
+  POCKET,
   type Pockets,
   type Rabbet,
   type Recess,
@@ -34,4 +35,4 @@ export {
 } from './operations/index.js';
 export { fromStart, type Stopped } from './place.js';
 export { fromPoint } from './plan.js';
-export { fastenersAlong, spacedAlong } from './spacing.js';
+export { FACING_EDGES_APART, fastenersAlong, mayFace, SCREW_WAY, spacedAlong } from './spacing.js';

@@ -14,6 +14,20 @@ export function spacedAlong(edge: Dim, first: Dim, spacing: Dim): Dim[] {
   );
 }
 
+/** Diameter of the way a screw takes where nothing is bored for it. */
+export const SCREW_WAY = length(4, 'screw');
+
+/** Holes from the two faces of a panel may face each other while together they leave this of it (mm). */
+const LEFT_BETWEEN = 1;
+
+/** True when holes so deep (mm) may face each other in a panel so thick. */
+export function mayFace(one: number, other: number, thickness: number): boolean {
+  return one + other <= thickness - LEFT_BETWEEN;
+}
+
+/** Those that may not keep at least this much between their edges (mm). */
+export const FACING_EDGES_APART = 3;
+
 /** Narrower than this only one fastener has room; up to the second two stand near its edges (mm). */
 const ONE_BELOW = 38;
 const TWO_TO = 250;

@@ -3,7 +3,7 @@ import { type Dim, length } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
 import { type Front, lippedClearance } from '../../fronts/index.js';
 import type { Box, Cell } from '../../layout/index.js';
-import type { Operation } from '../../machining/index.js';
+import { mayFace, type Operation } from '../../machining/index.js';
 import type { Turn } from '../../motions/index.js';
 import { isFrameStile, isUpright, type Part, uprightAt } from '../../parts/index.js';
 import type { SolvedCabinet } from '../../solve.js';
@@ -116,9 +116,6 @@ function hang(
   };
 }
 
-/** Holes from both faces of a panel may together be as deep as it is thick less this, or they must not face each other (mm). */
-const LEFT_BETWEEN = 1;
-
 /**
  * Heights (mm) of plate holes in the other face of the partition that carries a door, where hers would meet them: both
  * together deeper than the partition − 1.
@@ -129,7 +126,7 @@ function platesBehind(door: HungDoor, others: readonly Hanging[]): number[] {
   return others.flatMap(({ door: other }) => {
     if (other.carrier !== carrier || other.hinged === hinged || other.chosen?.kind !== 'concealed') return [];
     const { plate } = other.chosen.profile;
-    if (plate.depth + chosen.profile.plate.depth <= carrier.thickness.mm - LEFT_BETWEEN) return [];
+    if (mayFace(plate.depth, chosen.profile.plate.depth, carrier.thickness.mm)) return [];
     return other.places.flatMap(({ onCase }) => [onCase.mm - plate.apart / 2, onCase.mm + plate.apart / 2]);
   });
 }

@@ -2,7 +2,7 @@ import type { Fitting } from '../../carcass/index.js';
 import { type Dim, measuredFrom } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Box } from '../../layout/index.js';
-import type { Holes, Operation } from '../../machining/index.js';
+import { FACING_EDGES_APART, type Holes, mayFace, type Operation } from '../../machining/index.js';
 import { edgeOf, faceInto, type Part } from '../../parts/index.js';
 import {
   type Bay,
@@ -129,10 +129,6 @@ export function withoutShared(pins: readonly Operation[], others: readonly Opera
   });
 }
 
-/** Holes of both faces may together be as deep as the panel less this, or they keep this much between their edges (mm). */
-const LEFT_BETWEEN = 1;
-const EDGES_APART = 3;
-
 /**
  * Pin holes that would meet plate holes in the other face of a partition are left out, unless a shelf stands in them:
  * those are found when the holes are looked at.
@@ -147,8 +143,7 @@ export function withoutMeeting(
   if (plates.length === 0) return [...pins];
   return pins.flatMap((operation): Operation[] => {
     if (operation.kind !== 'holes') return [operation];
-    const deep = (plate: Holes) =>
-      (operation.depth?.mm ?? thickness) + (plate.depth?.mm ?? thickness) > thickness - LEFT_BETWEEN;
+    const deep = (plate: Holes) => !mayFace(operation.depth?.mm ?? thickness, plate.depth?.mm ?? thickness, thickness);
     const behind = plates.filter(
       (plate) => plate.face !== operation.face && plate.from === operation.from && deep(plate),
     );
@@ -157,7 +152,7 @@ export function withoutMeeting(
         plate.positions.some(
           ({ mm }) =>
             Math.hypot(mm - at, plate.offset.mm - operation.offset.mm) <
-            (plate.diameter.mm + operation.diameter.mm) / 2 + EDGES_APART,
+            (plate.diameter.mm + operation.diameter.mm) / 2 + FACING_EDGES_APART,
         ),
       );
     const positions = operation.positions.filter(({ mm }) => stands(mm) || !meets(mm));

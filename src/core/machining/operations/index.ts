@@ -91,7 +91,7 @@ export type { Groove } from './groove.js';
 export type { Holes } from './holes.js';
 export type { Mitre } from './mitre.js';
 export type { Notch } from './notch.js';
-export { type Pockets, pocketRun } from './pockets.js';
+export { POCKET, type Pockets, pocketRun } from './pockets.js';
 export type { Rabbet } from './rabbet.js';
 export type { Recess } from './recess.js';
 export type { Mortises, Slots } from './slots.js';

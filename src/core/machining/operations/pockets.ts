@@ -14,7 +14,7 @@ export interface Pockets extends Why {
 }
 
 /** A pocket hole: this far in from the edge, this wide (mm), at this slope; it leaves through the middle of the edge. */
-const POCKET = { reach: 40, width: 10, slope: Math.tan((15 * Math.PI) / 180) };
+export const POCKET = { reach: 40, width: 10, slope: Math.tan((15 * Math.PI) / 180) };
 /** How finely the slope is stepped where it is cut as a solid (mm). */
 const STEP = 4;
 
