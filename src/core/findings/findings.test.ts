@@ -457,3 +457,20 @@ test('a back wider than a sheet is no dead end: across the grain it comes out of
   assert.ok(back && back.length.mm > back.width.mm && back.cutLength.mm > 1220 && back.cutWidth.mm < 1220);
   assert.ok(!after?.findings.some(({ rule, parts }) => rule === finding.rule && parts.includes('back')));
 });
+
+test('what is stood up reaches from the lower of legs and frame to the upper of box and frame', () => {
+  const tip = (settings: CabinetDecisions['settings']) =>
+    withRoom({ height: 900, settings: { school: 'faceFrame', ...settings } }, { ceiling: 300, doorway: null }).find(
+      ({ rule }) => rule === 'sizes/into-the-room',
+    )?.numbers[0]?.mm ?? Number.NaN;
+  const high = (settings: CabinetDecisions['settings']) => {
+    const { box, resolved } = solveWith({ height: 900, settings: { school: 'faceFrame', ...settings } });
+    const depth = box.sideDepth.mm + resolved.materials.frame.thickness.mm + resolved.materials.back.thickness.mm;
+    return Math.sqrt(tip(settings) ** 2 - depth ** 2);
+  };
+  const close = (a: number, b: number) => assert.ok(Math.abs(a - b) < 1e-6, `${a}, not ${b}`);
+  // Legs reach further down than the frame, which hangs 22 below the box and rises 30 above it.
+  close(high({ toe: { kind: 'legs', height: 100 }, frame: { rise: 30 } }), 930);
+  // A plinth comes by itself: box of 800 and the frame's 22 below it.
+  close(high({ toe: { kind: 'plinth', height: 100 } }), 822);
+});
