@@ -10,6 +10,7 @@ import {
 } from './document/index.js';
 import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
 import { allKinds, fitAll } from './fitted/index.js';
+import { fixAdded } from './fixing/index.js';
 import { buildFronts } from './fronts/index.js';
 import { type Act, applyEdits } from './job/index.js';
 import { deriveBox, layOutFace } from './layout/index.js';
@@ -70,7 +71,13 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     ...bays.flatMap((bay) => buildShelves(bay, box, resolved)),
     ...fronts.flatMap((front) => front.parts),
   ];
-  const { parts, fitted, buy, rooms, motions } = fitAll({
+  const {
+    parts: bored,
+    fitted,
+    buy,
+    rooms,
+    motions,
+  } = fitAll({
     head,
     cabinet,
     box,
@@ -81,7 +88,8 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     grid,
     bays,
   });
-  const { joints, paths, fittings } = carcass;
+  const { joints, fittings } = carcass;
+  const { parts, paths } = fixAdded(bored, carcass.paths, resolved);
   const whole = {
     cabinet,
     resolved,

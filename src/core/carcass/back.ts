@@ -6,6 +6,9 @@ import type { BuildContext, Builder, Joint } from './build.js';
 import { type NailerPlace, nailerPlaces } from './crossings.js';
 import { endShows } from './ends.js';
 
+/** The screws of the back go through the floor of the rabbet it lies in. */
+export const BACK_IN_RABBET = 'back in its rabbet';
+
 /** What takes the edge of the back in a side, a bottom or a full top: a groove, a rabbet, or nothing. */
 export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom' | 'top'): Operation[] {
   const { back } = resolved.settings;
@@ -47,6 +50,7 @@ export function backRecess({ box, resolved }: BuildContext, on: 'side' | 'bottom
       reason: 'takes the back',
       by: { kind: 'back' },
       holds: 'back',
+      group: BACK_IN_RABBET,
     },
   ];
 }
@@ -79,8 +83,40 @@ export const back: Builder = (context) => {
     },
     axes: settings.back.grain.value === 'up' ? { u: '+z', v: '+x', w: '+y' } : { u: '+x', v: '+z', w: '+y' },
   });
-  return { parts: [part] };
+  return { parts: [part], joints: kind === 'structural' ? structuralJoints(context, part) : [] };
 };
+
+/**
+ * A structural back is held by its edges. Where an end shows it is pulled to that side by pocket screws from behind; all
+ * else is screwed through from outside, clear of what is cut there.
+ */
+function structuralJoints({ resolved }: BuildContext, back: Part): Joint[] {
+  const { x, y, z } = back.stands;
+  return (['left', 'right'] as const)
+    .filter((hand) => endShows(hand, resolved.settings))
+    .map((hand): Joint => {
+      const [end, plane] = hand === 'left' ? (['0', x.low] as const) : (['1', x.high] as const);
+      return {
+        normal: 'x',
+        runs: 'along',
+        plane: plane.mm,
+        level: z.low,
+        thickness: z.size,
+        front: y.low,
+        depth: y.size,
+        kind: 'pocket',
+        engagement: length(0),
+        member: {
+          key: back.key,
+          end: `${back.placement.u === '+z' ? 'v' : 'u'}${end}`,
+          pocketFace: 2,
+          pocketsShow: false,
+        },
+        reason: 'holds the back',
+        holds: back.key,
+      };
+    });
+}
 
 function topCaptures({ resolved }: Pick<BuildContext, 'resolved'>): boolean {
   return resolved.settings.top.kind.value === 'full';

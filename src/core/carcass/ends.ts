@@ -2,7 +2,8 @@ import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/
 import type { ResolvedSettings } from '../document/index.js';
 import { backOfFronts } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
-import type { BuildContext, Builder } from './build.js';
+import type { BuildContext, Builder, BuilderResult } from './build.js';
+import { pocketed, withPockets } from './pocketed.js';
 
 /** True when an end of the box is seen as it is: exposed, and no show panel covers it. */
 export function endShows(end: 'left' | 'right', { ends }: ResolvedSettings): boolean {
@@ -10,9 +11,16 @@ export function endShows(end: 'left' | 'right', { ends }: ResolvedSettings): boo
 }
 
 /** What is added at the ends of the box: applied show panels, and filler strips that meet a wall. */
-export const ends: Builder = (context) => ({
-  parts: (['left', 'right'] as const).flatMap((end) => [...endPanel(context, end), ...filler(context, end)]),
-});
+export const ends: Builder = (context) => {
+  const built = (['left', 'right'] as const).flatMap((end) => [
+    { parts: endPanel(context, end), paths: [] },
+    filler(context, end),
+  ]);
+  return {
+    parts: built.flatMap(({ parts = [] }) => parts),
+    paths: built.flatMap(({ paths = [] }) => paths),
+  };
+};
 
 /** Beyond the box at one of its ends. */
 function beside(width: Dim, end: 'left' | 'right', size: Dim): Span {
@@ -45,45 +53,49 @@ function endPanel({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[
   ];
 }
 
-function filler({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[] {
+/**
+ * A strip flush with the fronts, and the strip behind it that holds it: screwed to the side, the filler pulled to it from
+ * behind with pocket screws. A filler narrower than that strip is thick has none.
+ */
+function filler(context: BuildContext, end: 'left' | 'right'): BuilderResult {
+  const { box, resolved } = context;
   const { settings, materials } = resolved;
   const { ends: at, frame } = settings;
   const panelled = at[`${end}Panel`].value === 'applied';
-  if (at[end].value !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled) return [];
+  if (at[end].value !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled) return {};
   const { material, thickness } = materials.front;
   const face = backOfFronts(box, settings).minus(box.frontThickness).as('face of the fronts');
   const strip = materials.end;
   const z = spanFrom(box.floor, box.faceHeight);
   const y = spanFrom(face, thickness.because('flush with the fronts'));
-  return [
-    makePart({
-      key: `filler/${end}`,
-      name: `Filler, ${end}`,
-      role: 'filler',
-      material,
-      hand: end,
-      stands: { x: beside(box.width, end, at.scribe), y, z },
-      axes: { u: '+z', v: '+x', w: '+y' },
-      note: 'leave the wall edge for scribing',
-    }),
-    // What holds it behind its face: screwed to the side, where the filler is wide enough to hide it.
-    ...(at.scribe.mm >= strip.thickness.mm
-      ? [
-          makePart({
-            key: `filler/${end}/return`,
-            name: `Filler return, ${end}`,
-            role: 'filler',
-            material: strip.material,
-            hand: end,
-            stands: { x: beside(box.width, end, strip.thickness), y: spanFrom(y.high, RETURN), z },
-            axes: { u: '+z', v: '+y', w: end === 'left' ? '-x' : '+x' },
-            piece: { kind: 'strip' },
-            note: 'screwed from inside the box, at least two, at most 300 apart',
-          }),
-        ]
-      : []),
-  ];
+  const front = makePart({
+    key: `filler/${end}`,
+    name: `Filler, ${end}`,
+    role: 'filler',
+    material,
+    hand: end,
+    stands: { x: beside(box.width, end, at.scribe), y, z },
+    axes: { u: '+z', v: '+x', w: '+y' },
+    note: 'leave the wall edge for scribing',
+  });
+  if (at.scribe.mm < strip.thickness.mm) return { parts: [front] };
+  const behind = makePart({
+    key: `filler/${end}/return`,
+    unit: front.key,
+    name: `Filler return, ${end}`,
+    role: 'filler',
+    material: strip.material,
+    hand: end,
+    stands: { x: beside(box.width, end, strip.thickness), y: spanFrom(y.high, RETURN), z },
+    axes: { u: '+z', v: '+y', w: end === 'left' ? '-x' : '+x' },
+    piece: { kind: 'strip' },
+    note: 'screwed from inside the box',
+  });
+  const joined = pocketed(context, { part: behind, edge: 'v0', face: 2, into: front, spacing: FILLER_SPACING });
+  return withPockets([front, behind], [joined]);
 }
 
+/** Pocket screws that hold a filler are at most so far apart (mm). */
+const FILLER_SPACING = length(300, 'screws of a filler at most apart');
 /** A filler's return strip reaches so far back along the side (mm). */
 const RETURN = length(60, 'return strip');

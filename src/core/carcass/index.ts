@@ -1,3 +1,4 @@
+export { BACK_IN_RABBET } from './back.js';
 export type { BuildContext, Builder, Fitting, Joint } from './build.js';
 export { type Built, buildCarcass } from './carcass.js';
 export type { Crossing } from './crossings.js';

@@ -1,8 +1,9 @@
-import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { Boundary } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';
 import { endShows } from './ends.js';
+import { pocketed, withPockets } from './pocketed.js';
 
 /** Cross members of a plinth stand no further apart than this, centre to centre (mm). */
 const CROSS_SPACING = 600;
@@ -14,9 +15,9 @@ const LEG_STEP = 600;
 export const toe: Builder = (context) => {
   switch (context.resolved.settings.toe.kind.value) {
     case 'plinth':
-      return { parts: plinth(context) };
+      return plinth(context);
     case 'notched':
-      return { parts: [toeBoard(context)] };
+      return notched(context);
     case 'legs':
       return legs(context);
     case 'standing':
@@ -74,7 +75,7 @@ function onBottom({ boundaries, box }: BuildContext): Boundary[] {
 }
 
 /** A ladder plinth: two rails full length, cross members at most 600 apart and one under each partition. */
-function plinth(context: BuildContext): Part[] {
+function plinth(context: BuildContext): BuilderResult {
   const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
   const { height, setback, rearSetback } = resolved.settings.toe;
@@ -85,6 +86,7 @@ function plinth(context: BuildContext): Part[] {
   const rail = (where: 'front' | 'rear', y: Span): Part =>
     makePart({
       key: `plinth/${where}`,
+      unit: 'plinth',
       name: 'Plinth rail',
       role: 'plinth',
       material,
@@ -102,6 +104,7 @@ function plinth(context: BuildContext): Part[] {
   const crosses = [...places, ...partitions].map((left, at) =>
     makePart({
       key: `plinth/cross/${at + 1}`,
+      unit: 'plinth',
       name: 'Plinth cross member',
       role: 'plinth',
       material,
@@ -114,7 +117,49 @@ function plinth(context: BuildContext): Part[] {
       piece: { kind: 'cross' },
     }),
   );
-  return [rail('front', front), rail('rear', spanTo(setback.plus(depth), thickness)), ...crosses];
+  const rails = [rail('front', front), rail('rear', spanTo(setback.plus(depth), thickness))] as const;
+  const last = places.length - 1;
+  // Pocket holes lie in faces that look into the ladder.
+  const joined = crosses.map((cross, at) => {
+    const face = at === last ? 1 : 2;
+    return [
+      pocketed(context, { part: cross, edge: 'u0', face, into: rails[0] }),
+      pocketed(context, { part: cross, edge: 'u1', face, into: rails[1] }),
+    ];
+  });
+  return withPockets([...rails, ...crosses], joined.flat());
+}
+
+/** A cleat goes so far back along the side it is screwed to: a pocket hole and what it needs (mm). */
+const CLEAT = length(60, 'depth of a toe cleat');
+
+/** The board of a notched toe on cleats behind it, one on each side. */
+function notched(context: BuildContext): BuilderResult {
+  const { box, resolved } = context;
+  const { material, thickness } = resolved.materials.toe;
+  const { toe } = resolved.settings;
+  const side = resolved.materials.side.thickness;
+  const board = toeBoard(context);
+  const cleats = (['left', 'right'] as const).map((hand) =>
+    makePart({
+      key: `toe/cleat/${hand}`,
+      name: `Toe cleat, ${hand}`,
+      role: 'plinth',
+      material,
+      hand,
+      stands: {
+        x: hand === 'left' ? spanFrom(side, thickness) : spanTo(box.width.minus(side), thickness),
+        y: spanFrom(toe.setback.plus(thickness).as('back of the toe board'), CLEAT),
+        z: spanFrom(START, toe.height),
+      },
+      axes: { u: '+z', v: '+y', w: hand === 'left' ? '-x' : '+x' },
+      piece: { kind: 'strip', where: hand },
+    }),
+  );
+  return withPockets(
+    [board, ...cleats],
+    cleats.map((cleat) => pocketed(context, { part: cleat, edge: 'v0', face: 1, into: board })),
+  );
 }
 
 /** The board in a notched toe: over the sides or between them; it stops at an exposed side. */
@@ -143,7 +188,7 @@ function toeBoard(context: BuildContext): Part {
       z: spanFrom(START, settings.height),
     },
     axes: { u: '+x', v: '+z', w: '+y' },
-    note: settings.board.value === 'between' ? 'on cleats' : '',
+    note: 'on cleats',
   });
 }
 
@@ -173,6 +218,7 @@ function legs(context: BuildContext): BuilderResult {
   const returns = returnsAt(context).map((end) =>
     makePart({
       key: `toe/return/${end}`,
+      unit: board.key,
       name: `Toe return, ${end}`,
       role: 'plinth',
       material,
@@ -189,6 +235,7 @@ function legs(context: BuildContext): BuilderResult {
   return {
     parts: [board, ...returns],
     fittings: [
+      { name: 'Toe clip', quantity: pairs, note: 'one on each front leg; the board is pressed on' },
       ...(returns.length > 0
         ? [{ name: 'Toe corner piece', quantity: returns.length, note: 'where the toe returns round an exposed end' }]
         : []),

@@ -50,6 +50,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       key: `${draft.key}/rail/${where}`,
       name: `${draft.name} rail`,
       role: 'web',
+      unit: draft.key,
       material,
       allowance: { length: allowance, width: extraWidth },
       stands: { x: { ...run, size: frameWidth }, y, z },
@@ -64,6 +65,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       key: `${draft.key}/cross/${at + 1}`,
       name: `${draft.name} cross member`,
       role: 'web',
+      unit: draft.key,
       material,
       allowance: { width: extraWidth },
       stands: {

@@ -1,19 +1,19 @@
-import { type EdgeReference, fromStart, type Operation } from '../machining/index.js';
-import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
-import { meeting, type PartShape, shapeOf, sharedVolume } from '../solids/index.js';
+import { assemblyOf, holdsAt, leaving, unheld } from '../assembly/index.js';
+import type { Part } from '../parts/index.js';
+import { type Hollowed, hollowedOf, meeting, overlap, sharedVolume } from '../solids/index.js';
 import { within } from '../words.js';
-import type { FindingDraft, GeneralRule } from './finding.js';
+import type { FindingDraft, GeneralRule, RuleContext } from './finding.js';
 
 /** Parts may share this much, for rounding (mm³). */
 const LEAST_SHARED = 5;
 
 /** Shapes are made once for the parts that come into question. */
-function shapes(): (part: Part) => PartShape {
-  const made = new Map<string, PartShape>();
+function shapes(): (part: Part) => Hollowed {
+  const made = new Map<string, Hollowed>();
   return (part) => {
     let shape = made.get(part.key);
     if (!shape) {
-      shape = shapeOf(part);
+      shape = hollowedOf(part);
       made.set(part.key, shape);
     }
     return shape;
@@ -29,7 +29,7 @@ const twoInOnePlace: GeneralRule = {
       named.has(a.key)
         ? []
         : parts.slice(at + 1).flatMap((b): FindingDraft[] => {
-            if (named.has(b.key)) return [];
+            if (!overlap(a.extent, b.extent) || named.has(b.key)) return [];
             const room = meeting(a.extent, b.extent);
             if (!room || sharedVolume(shape(a), shape(b)) <= LEAST_SHARED) return [];
             const [x, y, z] = room.max.map((high, k) => show(high - room.min[k as 0])) as [string, string, string];
@@ -46,51 +46,18 @@ const twoInOnePlace: GeneralRule = {
   },
 };
 
-/** A fastener is looked for this far into the next part, with so much wood round its middle: its own half and 3 (mm). */
-const INTO = 6;
-const AROUND = 5;
-
-/** Where fasteners leave a part through its far face or its end, just inside what should hold them. */
-function beyond(part: Part, operation: Operation): Point[] {
-  const size = sizeOf(part);
-  const { by } = operation;
-  if (by.kind !== 'joint' && by.kind !== 'frame') return [];
-  const at = (edge: EdgeReference, along: number, offset: number, w: number): Point => {
-    const across = fromStart(size, edge, offset);
-    return edge.startsWith('u')
-      ? toCabinet(part.placement, across, along, w)
-      : toCabinet(part.placement, along, across, w);
-  };
-  if (operation.kind === 'pockets')
-    return operation.positions.map(({ mm }) => at(operation.edge, mm, -INTO, size.thickness / 2));
-  if (operation.kind !== 'holes' || operation.depth) return [];
-  const { from, offset, face } = operation;
-  const w = face === 1 ? size.thickness + INTO : -INTO;
-  return operation.positions.map(({ mm }) => at(from, mm, offset.mm, w));
-}
-
 /** Screws that leave their part where no wood is to hold them, or too near the edge of what is there. */
 const screwInAir: GeneralRule = {
   id: 'carcass/screw-in-air',
   check({ parts }, named) {
-    const holds = (point: Point, own: Part) =>
-      parts.some(
-        ({ extent: { min, max }, key }) =>
-          key !== own.key &&
-          point.every((value, k) => {
-            const thin = Math.min(AROUND, ((max[k as 0] - min[k as 0]) as number) / 2 - 1e-6);
-            return value > min[k as 0] + thin - 0.01 && value < max[k as 0] - thin + 0.01;
-          }),
-      );
     return parts.flatMap((part): FindingDraft[] => {
       if (named.has(part.key)) return [];
-      const lost = part.machining.filter((operation) => beyond(part, operation).some((point) => !holds(point, part)));
-      const [first] = lost;
+      const first = leaving(part).find(({ tip }) => !parts.some((other) => other !== part && holdsAt(other, tip)));
       if (!first) return [];
       return [
         {
           severity: 'stop',
-          what: `Screws in ${within(part.name)} meet no wood: ${first.reason}.`,
+          what: `Screws in ${within(part.name)} meet no wood: ${first.operation.reason}.`,
           why: 'What they should hold does not lie behind them, or ends there. Change the joint, or the sizes of what is joined.',
           parts: [part.key],
         },
@@ -99,4 +66,50 @@ const screwInAir: GeneralRule = {
   },
 };
 
-export const generalRules: readonly GeneralRule[] = [twoInOnePlace, screwInAir];
+/** What hangs, lies on pins or is pressed on clips needs no fastener of the box. */
+function restsOnFittings({ role, opening }: Part, { resolved }: RuleContext): boolean {
+  if (role === 'door' || role === 'drawer front') return true;
+  if (role === 'shelf' && opening !== undefined) return true;
+  return role === 'plinth' && resolved.settings.toe.kind.value === 'legs';
+}
+
+/** Parts that nothing holds. */
+const heldByNothing: GeneralRule = {
+  id: 'carcass/held-by-nothing',
+  check(context, named) {
+    return unheld(context.parts)
+      .filter((part) => !named.has(part.key) && !restsOnFittings(part, context))
+      .map(({ name, key }) => ({
+        severity: 'stop',
+        what: `Nothing holds ${within(name)}.`,
+        why: 'No screw, dowel or tenon finds wood in it, and it is let into nothing. Change its size or what it is joined to.',
+        parts: [key],
+      }));
+  },
+};
+
+/** Parts that no order of assembly brings together. */
+const noOrder: GeneralRule = {
+  id: 'carcass/no-order-of-assembly',
+  check({ parts, show }, named) {
+    if (named.size > 0) return [];
+    const { stuck } = assemblyOf(parts);
+    if (!stuck) return [];
+    const name = (key: string) => within(parts.find((part) => part.key === key)?.name ?? key);
+    const { screws } = stuck;
+    return [
+      {
+        severity: 'stop',
+        what: screws
+          ? `The screws of ${name(screws.from)} into ${name(screws.into)} cannot be driven: ${name(screws.before)} stands ${show(screws.room)} before their heads.`
+          : `${stuck.parts.slice(0, -1).map(name).join(', ')} and ${name(stuck.parts.at(-1) ?? '')} cannot be put together.`,
+        why: screws
+          ? 'Whatever is put in first, a driver has no room when their turn comes. Take another joint there, or make the opening wider.'
+          : 'Each is let into the others, so that none of them can be the last. Take another joint for one of them.',
+        parts: screws ? [screws.from, screws.into, screws.before] : stuck.parts,
+      },
+    ];
+  },
+};
+
+export const generalRules: readonly GeneralRule[] = [twoInOnePlace, screwInAir, heldByNothing, noOrder];

@@ -50,10 +50,15 @@ export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
   const said = rulesOf(kinds).flatMap((rule) => all(rule.id, rule.check(context)));
-  const named = new Set(said.filter(({ severity }) => severity === 'stop').flatMap(({ parts }) => parts));
-  return [...said, ...generalRules.flatMap((rule) => all(rule.id, rule.check(context, named)))].sort(
-    (a, b) => RANK[a.severity] - RANK[b.severity],
-  );
+  const named = new Set<string>();
+  const name = (findings: readonly Finding[]) => {
+    for (const { severity, parts } of findings) if (severity === 'stop') for (const key of parts) named.add(key);
+    return findings;
+  };
+  name(said);
+  // Each of these leaves alone what those before it named.
+  const general = generalRules.flatMap((rule) => name(all(rule.id, rule.check(context, named))));
+  return [...said, ...general].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
 
 /** A finding from what its rule said. */

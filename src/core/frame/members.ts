@@ -166,6 +166,7 @@ class Frame {
       key: draft.key,
       name: draft.name,
       role: 'frame',
+      unit: 'frame',
       material,
       ...(draft.hand ? { hand: draft.hand } : {}),
       stands: { x: draft.x, y: spanTo(START, thickness), z: draft.z },

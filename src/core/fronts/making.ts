@@ -61,6 +61,7 @@ function slabAt(blank: FrontBlank, key: string, called: { readonly name: string;
   const { material, thickness } = materials.front;
   return makePart({
     key,
+    unit: blank.key,
     ...called,
     role: role(blank),
     material,
@@ -97,6 +98,7 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note, cut }: Memb
       key: `${blank.key}/${kind}/${where}`,
       name: `${where} ${kind}`,
       whole: blank.name,
+      unit: blank.key,
       role: role(blank),
       material: blank.resolved.materials.doorFrame.material,
       ...hand(blank),
@@ -152,6 +154,7 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
       key: `${blank.key}/panel`,
       name: 'panel',
       whole: blank.name,
+      unit: blank.key,
       role: role(blank),
       material: panel.material,
       ...hand(blank),

@@ -13,10 +13,13 @@ export {
   partNames,
   type Stands,
   sizeOf,
+  spanAlong,
 } from './part.js';
 export {
   type Axes,
   type Axis,
+  type AxisIndex,
+  axisIndex,
   EDGES,
   type Edge,
   type Extent,

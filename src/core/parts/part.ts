@@ -4,6 +4,7 @@ import type { Operation, PartNames, PartSize } from '../machining/index.js';
 import {
   type Axes,
   type Axis,
+  type AxisIndex,
   type Edge,
   type Extent,
   edgeName,
@@ -63,6 +64,8 @@ export interface Part {
   readonly name: string;
   /** What it is a piece of, where it is not a thing by itself: "Door 1, left". */
   readonly whole: string | undefined;
+  /** Parts of one unit are made up before the box is put together: a front, a frame, a plinth. Its own key otherwise. */
+  readonly unit: string;
   readonly role: PartRole;
   readonly material: Material;
   /** Finished sizes; length runs along the grain. */
@@ -96,6 +99,7 @@ export interface PartDraft {
   /** With a whole it is called after that: "Door 1, left: top rail". */
   readonly name: string;
   readonly whole?: string;
+  readonly unit?: string;
   readonly role: PartRole;
   readonly material: Material;
   readonly bands?: readonly Band[];
@@ -136,6 +140,7 @@ export function makePart(draft: PartDraft): Part {
     key,
     name,
     whole,
+    unit: draft.unit ?? key,
     role,
     material,
     length,
@@ -186,6 +191,14 @@ export function edgeOf({ key, stands, placement }: Part, edge: Edge | 'w0' | 'w1
   const low = isForward(axis) === (edge[1] === '0');
   const name = axis[1] as keyof Stands;
   return stands[name][low ? 'low' : 'high'].at(`${key}.${NAMES[name][low ? 0 : 1]}`);
+}
+
+/** From where to where a part goes along an axis of the cabinet, under the addresses of its edges and faces. */
+export function spanAlong(part: Part, axis: AxisIndex): Span {
+  const name = (['x', 'y', 'z'] as const)[axis];
+  const { low, high, size } = part.stands[name];
+  const [before, after] = NAMES[name];
+  return { low: low.at(`${part.key}.${before}`), high: high.at(`${part.key}.${after}`), size };
 }
 
 /** Cut size = finished size − the thickness of each band on the edges across it + what is left on for trimming. */

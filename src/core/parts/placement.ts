@@ -27,7 +27,15 @@ export const EDGES: readonly Edge[] = ['u0', 'u1', 'v0', 'v1'];
 
 const AXIS_INDEX = { x: 0, y: 1, z: 2 } as const;
 
-function direction(axis: Axis): { index: 0 | 1 | 2; sign: 1 | -1 } {
+/** x, y or z of the cabinet, by its place in a point. */
+export type AxisIndex = 0 | 1 | 2;
+
+/** Which axis of the cabinet this one of a part runs along. */
+export function axisIndex(axis: Axis): AxisIndex {
+  return AXIS_INDEX[axis[1] as 'x'];
+}
+
+function direction(axis: Axis): { index: AxisIndex; sign: 1 | -1 } {
   return { index: AXIS_INDEX[axis[1] as 'x'], sign: axis[0] === '+' ? 1 : -1 };
 }
 

@@ -23,8 +23,9 @@ export function buildShelves({ cell, places, stopsAt }: Bay, box: Box, { setting
   const x = spanFrom(inside.h.low.plus(sidePlay), width);
   return places.flatMap(({ underside }, at) => {
     const z = spanFrom(underside, thickness);
+    const key = `shelf/${id}/${at + 1}`;
     const board = makePart({
-      key: `shelf/${id}/${at + 1}`,
+      key,
       name: 'Adjustable shelf',
       role: 'shelf',
       opening: id,
@@ -35,7 +36,8 @@ export function buildShelves({ cell, places, stopsAt }: Bay, box: Box, { setting
     });
     if (!strip) return [board];
     const edge = makePart({
-      key: `shelf/${id}/${at + 1}/strip`,
+      key: `${key}/strip`,
+      unit: key,
       name: 'Shelf strip',
       role: 'shelf',
       opening: id,

@@ -1,3 +1,12 @@
 export { loadSolids, type Solids } from './manifold.js';
-export { type Block, type Bore, type PartShape, shapeOf } from './shape.js';
-export { meeting, sharedVolume } from './shared.js';
+export {
+  type Block,
+  type Bore,
+  blockIn,
+  type Cuboid,
+  type Hollowed,
+  hollowedOf,
+  type PartShape,
+  shapeOf,
+} from './shape.js';
+export { meeting, overlap, sharedVolume, without } from './shared.js';

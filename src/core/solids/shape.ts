@@ -1,4 +1,4 @@
-import { type Cut, cutsOf } from '../machining/index.js';
+import { type Cut, cutsOf, type Operation } from '../machining/index.js';
 import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
 /** A block in the cabinet (mm). */
@@ -18,24 +18,55 @@ export interface Bore {
 /** What is cut away at a slant: the corners of both its ends in the cabinet (mm); it has no hollow in it. */
 export type Prism = readonly Point[];
 
-/** A part as it lies in the cabinet: its blank, and what is cut out of it. */
-export interface PartShape {
-  readonly key: string;
+/** A part as it lies in the cabinet: its blank, and what is cut out of it but for what is bored. */
+export interface Hollowed {
   readonly blank: Block;
   readonly blocks: readonly Block[];
-  readonly bores: readonly Bore[];
   readonly prisms: readonly Prism[];
 }
 
+/** The same with all that is bored in it. */
+export interface PartShape extends Hollowed {
+  readonly key: string;
+  readonly bores: readonly Bore[];
+}
+
+/** A block in a part's own u, v, w (mm). */
+export type Cuboid = Pick<Extract<Cut, { shape: 'block' }>, 'low' | 'high'>;
+
 /** The shape of a part: its sizes where it is placed, less all its operations. */
 export function shapeOf(part: Part): PartShape {
-  const size = sizeOf(part);
-  const cuts = part.machining.flatMap((operation) => cutsOf(operation, size));
+  const cuts = allCuts(part, part.machining);
   return {
     key: part.key,
-    blank: blockIn(part, { low: [0, 0, 0], high: [size.length, size.width, size.thickness] }),
-    blocks: cuts.flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
+    ...hollowsIn(part, cuts),
     bores: cuts.flatMap((cut) => (cut.shape === 'bore' ? [boreIn(part, cut)] : [])),
+  };
+}
+
+/** Round holes alone are bored. */
+const BORED: ReadonlySet<string> = new Set(['holes', 'edge holes']);
+
+/** The shape of a part without its round holes: what other parts may stand in. */
+export function hollowedOf(part: Part): Hollowed {
+  return hollowsIn(
+    part,
+    allCuts(
+      part,
+      part.machining.filter(({ kind }) => !BORED.has(kind)),
+    ),
+  );
+}
+
+function allCuts(part: Part, operations: readonly Operation[]): Cut[] {
+  const size = sizeOf(part);
+  return operations.flatMap((operation) => cutsOf(operation, size));
+}
+
+function hollowsIn(part: Part, cuts: readonly Cut[]): Hollowed {
+  return {
+    blank: part.extent,
+    blocks: cuts.flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
     prisms: cuts.flatMap((cut) =>
       cut.shape === 'prism'
         ? [cut.w.flatMap((w) => cut.corners.map(([u, v]) => toCabinet(part.placement, u, v, w)))]
@@ -44,7 +75,8 @@ export function shapeOf(part: Part): PartShape {
   };
 }
 
-function blockIn({ placement }: Part, { low, high }: Pick<Extract<Cut, { shape: 'block' }>, 'low' | 'high'>): Block {
+/** A block of a part, where it lies in the cabinet. */
+export function blockIn({ placement }: Part, { low, high }: Cuboid): Block {
   const [a, b] = [toCabinet(placement, ...low), toCabinet(placement, ...high)];
   return {
     min: [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.min(a[2], b[2])],

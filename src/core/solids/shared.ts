@@ -1,5 +1,5 @@
 import type { Point } from '../parts/index.js';
-import type { Block, PartShape, Prism } from './shape.js';
+import type { Block, Hollowed, Prism } from './shape.js';
 
 /** Less than this along an axis is rounding, and nothing is shared (mm). */
 const THIN = 0.01;
@@ -8,13 +8,25 @@ const THIN = 0.01;
  * How much space two parts share (mm³), by their extents and what is cut out of them: blocks exactly, what is slanting by
  * its outline in plan. Bores are left out, so a hair more may be said than is there.
  */
-export function sharedVolume(a: PartShape, b: PartShape): number {
+export function sharedVolume(a: Hollowed, b: Hollowed): number {
   const common = meeting(a.blank, b.blank);
   if (!common) return 0;
   let rest: Block[] = [common];
-  for (const cut of [...a.blocks, ...b.blocks]) rest = rest.flatMap((block) => without(block, cut));
+  for (const cuts of [a.blocks, b.blocks])
+    for (const cut of cuts)
+      if (overlap(common, cut)) {
+        rest = rest.flatMap((block) => without(block, cut));
+        if (rest.length === 0) return 0;
+      }
   const prisms = [...a.prisms, ...b.prisms];
   return rest.reduce((sum, block) => sum + volumeWithout(block, prisms), 0);
+}
+
+/** True when two blocks share more than rounding. */
+export function overlap({ min, max }: Block, other: Block): boolean {
+  for (const k of [0, 1, 2] as const)
+    if (Math.min(max[k], other.max[k]) - Math.max(min[k], other.min[k]) <= THIN) return false;
+  return true;
 }
 
 /** Where two blocks meet, if they do. */
@@ -25,7 +37,7 @@ export function meeting(a: Block, b: Block): Block | undefined {
 }
 
 /** What is left of a block when another is cut out of it: at most two pieces an axis. */
-function without(block: Block, cut: Block): Block[] {
+export function without(block: Block, cut: Block): Block[] {
   const hit = meeting(block, cut);
   if (!hit) return [block];
   const pieces: Block[] = [];
@@ -77,7 +89,13 @@ function goesThrough(prism: Prism, block: Block, axis: 0 | 1 | 2): boolean {
   const [one, other] = [prism[0], prism[prism.length / 2]];
   if (!one || !other || Math.abs(one[axis] - other[axis]) < THIN) return false;
   const [low, high] = [Math.min(one[axis], other[axis]), Math.max(one[axis], other[axis])];
-  return low < block.min[axis] + THIN && high > block.max[axis] - THIN;
+  if (low >= block.min[axis] + THIN || high <= block.max[axis] - THIN) return false;
+  // What lies beside the block takes nothing of it.
+  return ([0, 1, 2] as const).every(
+    (k) =>
+      k === axis ||
+      (prism.some((point) => point[k] > block.min[k] + THIN) && prism.some((point) => point[k] < block.max[k] - THIN)),
+  );
 }
 
 function area(plan: Plan): number {

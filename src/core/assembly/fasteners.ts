@@ -1,0 +1,84 @@
+import { type EdgeReference, fromStart, type Operation, POCKET } from '../machining/index.js';
+import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
+
+/** A driver and its bit, and a short one, out from the head of a screw (mm). */
+export const DRIVER = 150;
+export const SHORT_DRIVER = 90;
+
+/** A fastener is looked for this far into the next part, with so much wood round its middle: its own half and 3 (mm). */
+const INTO = 6;
+const AROUND = 5;
+
+/** One screw, dowel or loose tenon that leaves a part for another. */
+export interface Leaving {
+  readonly operation: Operation;
+  /** Just inside what should hold it. */
+  readonly tip: Point;
+  /** Where the head of a screw lies, and so far out of it as a driver is long; a dowel has neither. */
+  readonly driver?: readonly [head: Point, end: Point];
+}
+
+/** Whose fasteners hold parts together. */
+const HOLDING: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);
+
+/** Every fastener of construction that leaves a part through its far face, its end or its edge. */
+export function leaving(part: Part): Leaving[] {
+  return part.machining.flatMap((operation) => (HOLDING.has(operation.by.kind) ? fastenersOf(part, operation) : []));
+}
+
+function fastenersOf(part: Part, operation: Operation): Leaving[] {
+  const size = sizeOf(part);
+  const at = (edge: EdgeReference, along: number, offset: number, w: number): Point => {
+    const across = fromStart(size, edge, offset);
+    return edge.startsWith('u')
+      ? toCabinet(part.placement, across, along, w)
+      : toCabinet(part.placement, along, across, w);
+  };
+  switch (operation.kind) {
+    case 'pockets': {
+      const { edge, face } = operation;
+      const [surface, outward] = face === 1 ? [0, -1] : [size.thickness, 1];
+      const slope = Math.atan(POCKET.slope);
+      return operation.positions.map(({ mm }) => ({
+        operation,
+        tip: at(edge, mm, -INTO, size.thickness / 2),
+        driver: [
+          at(edge, mm, POCKET.reach, surface),
+          at(edge, mm, POCKET.reach + DRIVER * Math.cos(slope), surface + outward * DRIVER * Math.sin(slope)),
+        ],
+      }));
+    }
+    case 'holes': {
+      if (operation.depth) return [];
+      const { from, offset, face } = operation;
+      const [tip, head, end] =
+        face === 1 ? [size.thickness + INTO, 0, -DRIVER] : [-INTO, size.thickness, size.thickness + DRIVER];
+      return operation.positions.map(({ mm }) => ({
+        operation,
+        tip: at(from, mm, offset.mm, tip),
+        driver: [at(from, mm, offset.mm, head), at(from, mm, offset.mm, end)],
+      }));
+    }
+    case 'edge holes':
+      return operation.positions.map(({ mm }) => ({
+        operation,
+        tip: at(operation.edge, mm, -INTO, operation.offset.mm),
+      }));
+    case 'slots': {
+      // The tenon of a frame is wood; only loose ones are put in.
+      const { place, offset, by } = operation;
+      if (!('edge' in place) || by.kind !== 'joint') return [];
+      return operation.positions.map(({ mm }) => ({ operation, tip: at(place.edge, mm, -INTO, offset.mm) }));
+    }
+    default:
+      return [];
+  }
+}
+
+/** True when a part has wood round a place where a fastener should hold; in thin parts at their very middle. */
+export function holdsAt({ extent: { min, max } }: Part, point: Point): boolean {
+  return point.every((value, k) => {
+    const thin = Math.min(AROUND, ((max[k as 0] - min[k as 0]) as number) / 2 - 1e-6);
+    return value > min[k as 0] + thin - 0.01 && value < max[k as 0] - thin + 0.01;
+  });
+}

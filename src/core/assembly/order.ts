@@ -1,0 +1,293 @@
+import type { Part, PartRole } from '../parts/index.js';
+import type { Block } from '../solids/index.js';
+import { DRIVER, holdsAt, type Leaving, leaving, SHORT_DRIVER } from './fasteners.js';
+import { firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
+
+/** What is put to what at one time, and how. */
+export interface AssemblyStep {
+  /** Keys of the parts that are put on together. */
+  readonly parts: readonly string[];
+  /** Which way they are moved into place; undefined for the first, which lies there. */
+  readonly way: Way | undefined;
+  /** The fasteners that hold them to what stands already. */
+  readonly fastened: readonly Fastened[];
+}
+
+/** Fasteners of one kind between two parts. */
+export interface Fastened {
+  readonly kind: 'screws' | 'pocket screws' | 'dowels' | 'loose tenons';
+  readonly count: number;
+  /** The part they are driven through or stand in, and the one they go into. */
+  readonly from: string;
+  readonly into: string;
+  /** True when only a short driver comes to a head. */
+  readonly short: boolean;
+}
+
+/** Why parts do not come apart, and so cannot be put together. */
+export interface Stuck {
+  readonly parts: readonly string[];
+  /** Screws that could be driven but for what stands before their heads. */
+  readonly screws?: { readonly from: string; readonly into: string; readonly before: string; readonly room: number };
+}
+
+export interface Assembly {
+  readonly steps: readonly AssemblyStep[];
+  readonly stuck: Stuck | undefined;
+}
+
+interface Fastener {
+  readonly from: Part;
+  readonly into: Part;
+  readonly leaving: Leaving;
+}
+
+/** What comes off first when a cabinet is taken apart; it is put together the other way round. */
+const FIRST_OFF: readonly PartRole[] = [
+  'door',
+  'drawer front',
+  'shelf',
+  'filler',
+  'end',
+  'frame',
+  'plinth',
+  'nailer',
+  'back',
+  'side',
+  'top',
+  'stretcher',
+  'web',
+  'divider',
+  'partition',
+  'bottom',
+];
+
+const WAYS: readonly Way[] = [
+  { axis: 1, sign: -1 },
+  { axis: 1, sign: 1 },
+  { axis: 2, sign: 1 },
+  { axis: 0, sign: -1 },
+  { axis: 0, sign: 1 },
+  { axis: 2, sign: -1 },
+];
+
+/**
+ * An order in which every part goes into place by a straight move through no wood, with the head of every screw within
+ * reach when its turn comes. It is found by taking the cabinet apart: what can be taken off once can be taken off as long
+ * as nothing is added, so the first part found at each turn is as good as any other, and where none comes off alone the
+ * fewest that come off together are looked for.
+ */
+export function assemblyOf(parts: readonly Part[]): Assembly {
+  return new Dismantling(parts).order();
+}
+
+class Dismantling {
+  private readonly wood = new Map<Part, Block[]>();
+  private readonly fasteners = new Map<Part, Fastener[]>();
+  private readonly heads = new Map<Leaving, readonly { readonly part: Part; readonly room: number }[]>();
+  private readonly blocked = new Map<Part, Map<Part, number>>();
+  private readonly steps: AssemblyStep[] = [];
+  private stuck: Stuck | undefined;
+
+  constructor(private readonly parts: readonly Part[]) {
+    for (const from of parts)
+      for (const left of leaving(from)) {
+        const into = parts.find((part) => part !== from && holdsAt(part, left.tip));
+        if (!into) continue;
+        for (const part of [from, into]) {
+          const known = this.fasteners.get(part);
+          if (known) known.push({ from, into, leaving: left });
+          else this.fasteners.set(part, [{ from, into, leaving: left }]);
+        }
+      }
+  }
+
+  order(): Assembly {
+    const units = new Map<string, Part[]>();
+    for (const part of this.parts) units.set(part.unit, [...(units.get(part.unit) ?? []), part]);
+    const rank = ([first]: readonly Part[]) => (first ? FIRST_OFF.indexOf(first.role) : 0);
+    this.apart([...units.values()].sort((a, b) => rank(a) - rank(b)));
+    return { steps: [...this.steps].reverse(), stuck: this.stuck };
+  }
+
+  /** Takes units off one by one, those of several parts apart in turn; where none comes off, the fewest together. */
+  private apart(units: readonly (readonly Part[])[]): void {
+    const left = [...units];
+    while (left.length > 1) {
+      const all = new Set(left.flat());
+      const off = this.oneOff(left, all) ?? this.fewestOff(left, all);
+      if (!off) {
+        // Units that are usually made first may have to be put on in pieces.
+        const pieces = left.findIndex((unit) => unit.length > 1);
+        if (pieces < 0) {
+          this.stuck = { parts: [...all].map(({ key }) => key), ...this.unreachable(all) };
+          return;
+        }
+        left.splice(pieces, 1, ...(left[pieces] ?? []).map((part) => [part]));
+        continue;
+      }
+      const parts = off.units.flat();
+      for (const unit of off.units) left.splice(left.indexOf(unit), 1);
+      const rest = left.flat();
+      this.steps.push({
+        parts: parts.map(({ key }) => key),
+        way: { axis: off.way.axis, sign: off.way.sign === 1 ? -1 : 1 },
+        fastened: this.fastenedBetween(parts, rest),
+      });
+      if (off.units.length > 1) this.apart(off.units);
+      else if (parts.length > 1) this.madeUp(parts);
+      if (this.stuck) return;
+    }
+    const [last] = left;
+    if (!last) return;
+    if (last.length > 1) this.madeUp(last);
+    else this.steps.push({ parts: last.map(({ key }) => key), way: undefined, fastened: [] });
+  }
+
+  /** A unit by itself. One with mitres is closed round its panel from all sides at once. */
+  private madeUp(unit: readonly Part[]): void {
+    const mitred = unit.some(({ machining }) => machining.some(({ kind }) => kind === 'mitre'));
+    if (!mitred) this.apart(unit.map((part) => [part]));
+    else this.steps.push({ parts: unit.map(({ key }) => key), way: undefined, fastened: [] });
+  }
+
+  private oneOff(units: readonly (readonly Part[])[], all: ReadonlySet<Part>) {
+    for (const unit of units) for (const way of WAYS) if (this.comesOff(unit, all, way)) return { units: [unit], way };
+    return undefined;
+  }
+
+  private comesOff(unit: readonly Part[], all: ReadonlySet<Part>, way: Way): boolean {
+    for (const other of all)
+      if (!unit.includes(other)) for (const part of unit) if (!this.parted(part, other, all, way)) return false;
+    return true;
+  }
+
+  /** The fewest units that hold each other and come off together. */
+  private fewestOff(units: readonly (readonly Part[])[], all: ReadonlySet<Part>) {
+    let best: { units: (readonly Part[])[]; way: Way } | undefined;
+    for (const way of WAYS)
+      for (const first of units) {
+        const together = new Set([first]);
+        for (const unit of together)
+          for (const other of units)
+            if (!together.has(other) && !unit.every((part) => other.every((each) => this.parted(part, each, all, way))))
+              together.add(other);
+        if (together.size < units.length && (!best || together.size < best.units.length))
+          best = { units: [...together], way };
+      }
+    return best;
+  }
+
+  /** True when one part can be moved off another this way: through none of its wood, its dowels drawn, its screws out. */
+  private parted(part: Part, other: Part, all: ReadonlySet<Part>, way: Way): boolean {
+    return !this.meets(part, other, way) && this.loosened(part, other, all, way);
+  }
+
+  private meets(part: Part, other: Part, way: Way): boolean {
+    const bit = 1 << (way.axis * 2 + (way.sign > 0 ? 1 : 0));
+    let known = this.blocked.get(part);
+    if (!known) {
+      known = new Map();
+      this.blocked.set(part, known);
+    }
+    // The lower half says which ways were looked at, the upper what was found.
+    const found = known.get(other) ?? 0;
+    if (found & bit) return (found & (bit << 8)) !== 0;
+    const meets =
+      meetsOnTheWay([part.extent], [other.extent], way) && meetsOnTheWay(this.woodOf(part), this.woodOf(other), way);
+    known.set(other, found | bit | (meets ? bit << 8 : 0));
+    return meets;
+  }
+
+  private woodOf(part: Part): readonly Block[] {
+    const known = this.wood.get(part);
+    if (known) return known;
+    const wood = woodOf(part);
+    this.wood.set(part, wood);
+    return wood;
+  }
+
+  private loosened(part: Part, other: Part, all: ReadonlySet<Part>, way: Way): boolean {
+    for (const fastener of this.fasteners.get(part) ?? []) {
+      const { from, into, leaving: left } = fastener;
+      if (from !== other && into !== other) continue;
+      if (left.driver) {
+        if (this.room(fastener, all) < SHORT_DRIVER) return false;
+        continue;
+      }
+      // What stands in the end of one part is drawn out of the other, straight.
+      const out = from === part ? 1 : -1;
+      const { axis, sign } = axisOut(from, left);
+      if (way.axis !== axis || way.sign !== -sign * out) return false;
+    }
+    return true;
+  }
+
+  /** How far out of its head a screw's driver is free, up to its whole length (mm). */
+  private room(fastener: Fastener, all: ReadonlySet<Part>): number {
+    let least = DRIVER;
+    for (const { part, room } of this.beforeHead(fastener)) if (room < least && all.has(part)) least = room;
+    return least;
+  }
+
+  /** What stands within a driver's length before the head of a screw, and how far from it (mm). */
+  private beforeHead({ from, leaving: left }: Fastener): readonly { readonly part: Part; readonly room: number }[] {
+    if (!left.driver) return [];
+    const known = this.heads.get(left);
+    if (known) return known;
+    const [head, end] = left.driver;
+    const found = this.parts.flatMap((part) => {
+      if (part === from || firstWood(head, end, [part.extent]) === undefined) return [];
+      const share = firstWood(head, end, this.woodOf(part));
+      return share === undefined ? [] : [{ part, room: share * DRIVER }];
+    });
+    this.heads.set(left, found);
+    return found;
+  }
+
+  private fastenedBetween(parts: readonly Part[], rest: readonly Part[]): Fastened[] {
+    const all = new Set([...parts, ...rest]);
+    const found = new Map<string, Fastened>();
+    for (const part of parts)
+      for (const fastener of this.fasteners.get(part) ?? []) {
+        const { from, into, leaving: left } = fastener;
+        if (!rest.includes(from) && !rest.includes(into)) continue;
+        // A dowel from edge to edge is bored for in both.
+        if ([...found.values()].some((known) => known.from === into.key && known.into === from.key)) continue;
+        const kind = KINDS[left.operation.kind as keyof typeof KINDS];
+        const key = `${from.key} ${into.key} ${kind}`;
+        const known = found.get(key);
+        found.set(key, {
+          kind,
+          count: (known?.count ?? 0) + 1,
+          from: from.key,
+          into: into.key,
+          short: known?.short === true || this.room(fastener, all) < DRIVER,
+        });
+      }
+    return [...found.values()];
+  }
+
+  /** Screws without which something would come off. */
+  private unreachable(all: ReadonlySet<Part>): Pick<Stuck, 'screws'> {
+    for (const part of all)
+      for (const fastener of this.fasteners.get(part) ?? []) {
+        const { from, into } = fastener;
+        if (from !== part || !all.has(into)) continue;
+        const before = this.beforeHead(fastener).find((other) => all.has(other.part) && other.room < SHORT_DRIVER);
+        if (before) return { screws: { from: from.key, into: into.key, before: before.part.key, room: before.room } };
+      }
+    return {};
+  }
+}
+
+const KINDS = { holes: 'screws', pockets: 'pocket screws', 'edge holes': 'dowels', slots: 'loose tenons' } as const;
+
+/** Which way a dowel leaves the part it stands in. */
+function axisOut({ extent }: Part, { tip }: Leaving): Way {
+  for (const axis of [0, 1, 2] as const) {
+    if (tip[axis] < extent.min[axis]) return { axis, sign: -1 };
+    if (tip[axis] > extent.max[axis]) return { axis, sign: 1 };
+  }
+  throw new Error('a fastener that leaves its part does not lie within it');
+}

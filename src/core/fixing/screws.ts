@@ -1,0 +1,267 @@
+import { type Dim, length, measuredFrom, type Span, spanBetween } from '../derive/index.js';
+import {
+  type By,
+  type EdgeReference,
+  type Face,
+  fastenersAlong,
+  type Operation,
+  SCREW_WAY,
+  spacedAlong,
+  spacesOf,
+} from '../machining/index.js';
+import { type AxisIndex, axisIndex, type Extent, edgeOf, type Part, sizeOf, spanAlong } from '../parts/index.js';
+import { blockIn } from '../solids/index.js';
+
+/** What is screwed through one part into another, and how. */
+export interface Screwed {
+  readonly through: Part;
+  readonly into: Part;
+  /** Why, for the table of holes. */
+  readonly reason: string;
+  readonly first: Dim;
+  readonly spacing: Dim;
+  readonly pilot: Dim;
+  /** The longest screw there is. */
+  readonly screw: Dim;
+  /** How far screws go into an edge at most. */
+  readonly reach?: Dim;
+  /** Operations of this group may be crossed, as the rabbet that `through` lies in. */
+  readonly group?: string;
+}
+
+/** The holes of one line of screws, and the way they take in what they hold. */
+export interface ScrewLine {
+  readonly hole: Operation;
+  readonly way: Operation;
+}
+
+/** Everything that may be in the way: the parts with all that is cut in them so far, and the ways of screws in them. */
+export interface InTheWay {
+  readonly parts: readonly Part[];
+  readonly taken: (part: Part) => readonly Taken[];
+}
+
+/** What one cut or hole takes, in the cabinet. */
+export interface Taken {
+  readonly operation: Operation;
+  readonly room: Extent;
+}
+
+/** What an operation takes of a part, hole by hole. */
+export function takenBy(part: Part, operation: Operation): Taken[] {
+  return spacesOf(operation, sizeOf(part)).map(({ low, high }) => {
+    const room = blockIn(part, { low, high });
+    return { operation, room };
+  });
+}
+
+/** Wood beside a screw hole to what else is cut; from its middle to the ends of what is shared, and to the next (mm). */
+const BESIDE = 3;
+const FROM_END = 12;
+const APART = 20;
+/** It is moved by steps of this, at most so far, to stand clear (mm). */
+const STEP = 5;
+const FURTHEST = 90;
+/** Narrower than this nothing is screwed; narrower than two of these one line is enough where faces meet (mm). */
+const LEAST = 8;
+const TWO_LINES = 120;
+/** What stays of a face a screw must not come through (mm). */
+const SHORT_OF_FACE = length(3, 'short of the face');
+
+const BY: By = { kind: 'fixing', what: 'screws' };
+
+/**
+ * Screws from the far face of one part into what lies against its other: along the edge or end it covers, or in one or
+ * two lines where two faces meet; each moved clear of what is cut in either. None where what they share is too small or
+ * everything of it is taken.
+ */
+export function screwLines(screwed: Screwed, around: InTheWay): ScrewLine[] {
+  const { through, into } = screwed;
+  const normal = axisIndex(through.placement.w);
+  const [along, across] = runOf(screwed, normal);
+  const [run, width] = [commonSpan(through, into, along), commonSpan(through, into, across)];
+  if (run.size.mm < 2 * FROM_END || width.size.mm < LEAST) return [];
+  const free = freePlaces(screwed, normal, along, across, around);
+  const lines: { readonly at: Dim; readonly places: Dim[] }[] = linesAcross(screwed, normal, across, width).map(
+    (at) => ({
+      at,
+      places: [],
+    }),
+  );
+  const wanted =
+    run.size.mm > 2 * screwed.first.mm
+      ? spacedAlong(run.size, screwed.first, screwed.spacing)
+      : fastenersAlong(run.size, { ...screwed, half: screwed.pilot.mm / 2 });
+  for (const { at, places } of lines)
+    for (const place of wanted) {
+      const start = run.low.plus(place);
+      const moved = MOVES.find((by) => {
+        const mm = start.mm + by;
+        const inside = mm >= run.low.mm + FROM_END && mm <= run.high.mm - FROM_END;
+        return inside && places.every((other) => Math.abs(other.mm - mm) >= APART) && free(mm, at.mm);
+      });
+      if (moved !== undefined)
+        places.push(moved === 0 ? start : start.plus(moved).because('moved clear of what is cut there'));
+    }
+  return lines.flatMap((line) => (line.places.length > 0 ? [holesOf(screwed, normal, along, line)] : []));
+}
+
+/** 0, and then further and further to both sides. */
+const MOVES = [0, ...Array.from({ length: FURTHEST / STEP }, (_, at) => (at + 1) * STEP).flatMap((by) => [by, -by])];
+
+/** Along which axis the screws stand in line, and which lies across it. */
+function runOf({ through, into }: Screwed, normal: AxisIndex): [along: AxisIndex, across: AxisIndex] {
+  const plane = ([0, 1, 2] as const).filter((axis) => axis !== normal) as [AxisIndex, AxisIndex];
+  const thin = axisIndex(into.placement.w);
+  if (thin !== normal) return plane[0] === thin ? [plane[1], thin] : [plane[0], thin];
+  const [a, b] = plane.map((axis) => commonSpan(through, into, axis).size.mm) as [number, number];
+  return a >= b ? plane : [plane[1], plane[0]];
+}
+
+/** Where both parts are, along an axis. */
+function commonSpan(a: Part, b: Part, axis: AxisIndex): Span {
+  const [one, other] = [spanAlong(a, axis), spanAlong(b, axis)];
+  const low = one.low.mm >= other.low.mm ? one.low : other.low;
+  const high = one.high.mm <= other.high.mm ? one.high : other.high;
+  return spanBetween(low, high);
+}
+
+/** The middle of an edge; of a face its middle, or lines near both its edges. */
+function linesAcross({ into, first }: Screwed, normal: AxisIndex, across: AxisIndex, width: Span): Dim[] {
+  const middle = width.low.plus(width.size.over(2)).as('middle of what is shared');
+  if (axisIndex(into.placement.w) !== normal) return inWood(middle, spanAlong(into, across), width);
+  if (width.size.mm < TWO_LINES) return [middle];
+  const inset = width.size.mm > 4 * first.mm ? first : width.size.over(4);
+  return [width.low.plus(inset), width.high.minus(inset)];
+}
+
+/** The middle, or further into the edge where its face is too near; none where that leaves too little beside it. */
+function inWood(middle: Dim, edge: Span, shared: Span): Dim[] {
+  const at =
+    middle.mm - edge.low.mm < IN_EDGE.mm
+      ? edge.low.plus(IN_EDGE)
+      : edge.high.mm - middle.mm < IN_EDGE.mm
+        ? edge.high.minus(IN_EDGE)
+        : middle;
+  return at.mm - shared.low.mm < BESIDE_HEAD || shared.high.mm - at.mm < BESIDE_HEAD ? [] : [at];
+}
+
+/** A screw in an edge has so much to both faces, half of it being screw; and so much beside it in what it holds (mm). */
+const IN_EDGE = length(5, 'screw from the face');
+const BESIDE_HEAD = 3;
+
+/** True where the head can be reached, and nothing is cut or bored where the screw goes through and in. */
+function freePlaces(
+  { through, into, group, pilot }: Screwed,
+  normal: AxisIndex,
+  along: AxisIndex,
+  across: AxisIndex,
+  { parts, taken }: InTheWay,
+): (at: number, line: number) => boolean {
+  const blocked = [through, into].flatMap((part) =>
+    taken(part).flatMap(({ operation, room: { min, max } }) =>
+      group !== undefined && operation.group === group
+        ? []
+        : [{ along: [min[along], max[along]] as const, across: [min[across], max[across]] as const }],
+    ),
+  );
+  const head = headSide(through, into, normal);
+  const face = head > 0 ? through.extent.max[normal] : through.extent.min[normal];
+  const covers = parts
+    .filter((part) => part !== through && part !== into)
+    .filter(({ extent }) => extent.min[normal] < face + head && extent.max[normal] > face + head)
+    .map(({ extent: { min, max } }) => ({
+      along: [min[along], max[along]] as const,
+      across: [min[across], max[across]] as const,
+    }));
+  const apart = pilot.mm / 2 + BESIDE;
+  const covered = (at: number, line: number) =>
+    [...blocked, ...covers].some(
+      (each) =>
+        at > each.along[0] - apart &&
+        at < each.along[1] + apart &&
+        line > each.across[0] - apart &&
+        line < each.across[1] + apart,
+    );
+  return (at, line) => !covered(at, line);
+}
+
+/** To which side of the part screwed through its screws' heads lie: away from what they hold. */
+function headSide(through: Part, into: Part, normal: AxisIndex): 1 | -1 {
+  const middle = ({ extent }: Part) => (extent.min[normal] + extent.max[normal]) / 2;
+  return middle(into) > middle(through) ? -1 : 1;
+}
+
+function holesOf(
+  { through, into, reason, pilot, screw, reach, group }: Screwed,
+  normal: AxisIndex,
+  along: AxisIndex,
+  { at, places }: { readonly at: Dim; readonly places: readonly Dim[] },
+): ScrewLine {
+  const head = headSide(through, into, normal);
+  const forward = through.placement.w.startsWith('+');
+  const face: Face = forward === head > 0 ? 2 : 1;
+  const why = { reason, by: BY, ...(group === undefined ? {} : { group }) };
+  const diameter = SCREW_WAY;
+  // What lies in a rabbet is screwed through its floor: the way begins behind the edge it is measured from.
+  const [near, far] =
+    head > 0 ? ([into.extent.max, through.extent.min] as const) : ([through.extent.max, into.extent.min] as const);
+  const sunk = length(Math.max(0, near[normal] - far[normal]), 'depth of the rabbet');
+  const beyond = screw.minus(through.thickness).as('screw in the next part');
+  const wholly = reach && reach.mm < beyond.mm ? reach : beyond;
+  const hole: Operation = {
+    kind: 'holes',
+    face,
+    ...lineOn(through, along, at, places),
+    diameter: pilot,
+    ...why,
+    holds: into.key,
+  };
+  const facing = edgeFacing(into, normal, head);
+  if (facing === 1 || facing === 2) {
+    const most = into.thickness.minus(SHORT_OF_FACE);
+    const depth = most.mm < wholly.mm ? most : wholly;
+    return {
+      hole,
+      way: { kind: 'holes', face: facing, ...lineOn(into, along, at, places), diameter, depth, ...why },
+    };
+  }
+  const start = edgeOf(into, facing.startsWith('u') ? 'v0' : 'u0');
+  const away = measuredFrom(at, edgeOf(into, 'w0'));
+  return {
+    hole,
+    way: {
+      kind: 'edge holes',
+      edge: facing,
+      offset: into.placement.w.startsWith('+') ? away : measuredFrom(edgeOf(into, 'w0'), at),
+      positions: places.map((place) => measuredFrom(place, start)),
+      diameter,
+      depth: sunk.mm > 0.01 ? wholly.plus(sunk) : wholly,
+      ...why,
+    },
+  };
+}
+
+/** A line of holes on a face, from the edges it is measured from. */
+function lineOn(
+  part: Part,
+  along: AxisIndex,
+  at: Dim,
+  places: readonly Dim[],
+): { from: EdgeReference; offset: Dim; positions: Dim[] } {
+  const lengthwise = axisIndex(part.placement.u) === along;
+  const [start, from] = lengthwise ? (['u0', 'v0'] as const) : (['v0', 'u0'] as const);
+  return {
+    from,
+    offset: measuredFrom(at, edgeOf(part, from)),
+    positions: places.map((place) => measuredFrom(place, edgeOf(part, start))),
+  };
+}
+
+/** The face or edge of a part that looks towards a screw's head. */
+function edgeFacing({ placement }: Part, normal: AxisIndex, head: 1 | -1): Face | EdgeReference {
+  const forward = head > 0;
+  if (axisIndex(placement.w) === normal) return placement.w.startsWith('+') === forward ? 2 : 1;
+  const edge = axisIndex(placement.u) === normal ? 'u' : 'v';
+  return `${edge}${placement[edge].startsWith('+') === forward ? 1 : 0}`;
+}
