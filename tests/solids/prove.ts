@@ -61,7 +61,7 @@ const AROUND = 2;
 function withoutCounterpart(shapes: readonly Shaped[]): Failure[] {
   return shapes.flatMap(({ part, shape }) =>
     part.machining.flatMap((operation): Failure[] => {
-      if (!['joint', 'frame', 'web'].includes(operation.by.kind)) return [];
+      if (!['joint', 'frame', 'web', 'fixing'].includes(operation.by.kind)) return [];
       const lost = mouths(operation, part).filter((mouth) => !held(mouth, operation, shape, shapes));
       if (lost.length === 0) return [];
       return [

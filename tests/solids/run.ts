@@ -4,9 +4,11 @@
  *   --write    writes the numbers found into known.json, causes kept
  */
 import { readFileSync, writeFileSync } from 'node:fs';
+import { assemblyOf } from '../../src/core/assembly/index.js';
 import { loadSolids } from '../../src/core/solids/index.js';
 import { buildable } from '../generator/buildable.js';
 import { solveWith } from '../support/cabinets.js';
+import { proveOrder } from './order.js';
 import { prove } from './prove.js';
 
 /** A failure that is known: why it is there, the smallest seed that shows it, and in how many cabinets, by run length. */
@@ -27,16 +29,26 @@ export interface Run {
 const FILE = new URL('known.json', import.meta.url);
 export const readKnown = (): Known[] => JSON.parse(readFileSync(FILE, 'utf8'));
 
+/** Of every so many cabinets the order of assembly is replayed. */
+const ORDER_EVERY = 3;
+
 /** Failures over the first `count` seeds, most frequent first, and how many cabinets were free of any. */
-export async function runSolids(count: number): Promise<{ found: Run[]; clean: number; stopped: number }> {
+export async function runSolids(
+  count: number,
+): Promise<{ found: Run[]; clean: number; stopped: number; ordered: number }> {
   const solids = await loadSolids();
   const found = new Map<string, { what: string; seed: number; detail: string; count: number }>();
   let clean = 0;
   let stopped = 0;
+  let ordered = 0;
   for (let seed = 0; seed < count; seed += 1) {
     const solved = solveWith(buildable(seed).decisions);
     if (solved.findings.some(({ severity }) => severity === 'stop')) stopped += 1;
     const failures = prove(solved, solids);
+    if (seed % ORDER_EVERY === 0 && !solved.findings.some(({ severity }) => severity === 'stop')) {
+      ordered += 1;
+      failures.push(...proveOrder(solved.parts, assemblyOf(solved.parts).steps, solids));
+    }
     if (failures.length === 0) clean += 1;
     for (const what of new Set(failures.map((failure) => failure.what))) {
       const known = found.get(what);
@@ -45,7 +57,7 @@ export async function runSolids(count: number): Promise<{ found: Run[]; clean: n
       else found.set(what, { what, seed, detail, count: 1 });
     }
   }
-  return { found: [...found.values()].sort((a, b) => b.count - a.count), clean, stopped };
+  return { found: [...found.values()].sort((a, b) => b.count - a.count), clean, stopped, ordered };
 }
 
 /** What is new, or happens in more cabinets than is known: the number known for the next longer run is the limit. */
@@ -66,9 +78,9 @@ if (process.argv[1]?.endsWith('run.ts')) {
   const at = process.argv.indexOf('--count');
   const count = Number(at < 0 ? 1000 : process.argv[at + 1]);
   const started = performance.now();
-  const { found, clean, stopped } = await runSolids(count);
+  const { found, clean, stopped, ordered } = await runSolids(count);
   console.log(
-    `${count} cabinets in ${((performance.now() - started) / 1000).toFixed(0)} s: ${stopped} with a stop, ${clean} without a failure`,
+    `${count} cabinets in ${((performance.now() - started) / 1000).toFixed(0)} s: ${stopped} with a stop, ${clean} without a failure; ${ordered} put together`,
   );
   for (const { what, seed, detail, count: times } of found) console.log(`${times}  ${what}; seed ${seed}, ${detail}`);
   const known = readKnown();

@@ -4,16 +4,26 @@ import { type Block, blockIn, overlap } from '../solids/index.js';
 import { holdsAt, leaving } from './fasteners.js';
 import { lets } from './solids.js';
 
-/** Parts that no fastener goes through or into, and that are neither let into another nor have one let into them. */
+/**
+ * Parts that nothing holds to the sides of the box, directly or through others: neither a fastener that finds wood, nor a
+ * groove, a recess or a mortise that one of them sits in.
+ */
 export function unheld(parts: readonly Part[]): Part[] {
-  const held = new Set<Part>();
-  for (const part of parts)
+  const joined = new Map<Part, Set<Part>>(parts.map((part) => [part, new Set()]));
+  const join = (a: Part, b: Part) => {
+    joined.get(a)?.add(b);
+    joined.get(b)?.add(a);
+  };
+  for (const [at, part] of parts.entries()) {
     for (const { tip } of leaving(part)) {
       const into = parts.find((other) => other !== part && holdsAt(other, tip));
-      if (into) held.add(part).add(into);
+      if (into) join(part, into);
     }
-  const loose = parts.filter((part) => !held.has(part));
-  return loose.filter((part) => !parts.some((other) => other !== part && letIn(part, other)));
+    for (const other of parts.slice(at + 1)) if (letIn(part, other)) join(part, other);
+  }
+  const held = new Set(parts.filter(({ role }) => role === 'side'));
+  for (const part of held) for (const other of joined.get(part) ?? []) held.add(other);
+  return parts.filter((part) => !held.has(part));
 }
 
 /** True when one of two parts sits in a groove, a recess or a mortise of the other. */

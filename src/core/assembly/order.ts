@@ -7,6 +7,8 @@ import { firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
 export interface AssemblyStep {
   /** Keys of the parts that are put on together. */
   readonly parts: readonly string[];
+  /** Keys of what stands there already: only what belongs to the same unit, where a unit is made up. */
+  readonly onto: readonly string[];
   /** Which way they are moved into place; undefined for the first, which lies there. */
   readonly way: Way | undefined;
   /** The fasteners that hold them to what stands already. */
@@ -131,6 +133,7 @@ class Dismantling {
       const rest = left.flat();
       this.steps.push({
         parts: parts.map(({ key }) => key),
+        onto: rest.map(({ key }) => key),
         way: { axis: off.way.axis, sign: off.way.sign === 1 ? -1 : 1 },
         fastened: this.fastenedBetween(parts, rest),
       });
@@ -141,14 +144,14 @@ class Dismantling {
     const [last] = left;
     if (!last) return;
     if (last.length > 1) this.madeUp(last);
-    else this.steps.push({ parts: last.map(({ key }) => key), way: undefined, fastened: [] });
+    else this.steps.push({ parts: last.map(({ key }) => key), onto: [], way: undefined, fastened: [] });
   }
 
   /** A unit by itself. One with mitres is closed round its panel from all sides at once. */
   private madeUp(unit: readonly Part[]): void {
     const mitred = unit.some(({ machining }) => machining.some(({ kind }) => kind === 'mitre'));
     if (!mitred) this.apart(unit.map((part) => [part]));
-    else this.steps.push({ parts: unit.map(({ key }) => key), way: undefined, fastened: [] });
+    else this.steps.push({ parts: unit.map(({ key }) => key), onto: [], way: undefined, fastened: [] });
   }
 
   private oneOff(units: readonly (readonly Part[])[], all: ReadonlySet<Part>) {

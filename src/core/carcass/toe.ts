@@ -235,7 +235,6 @@ function legs(context: BuildContext): BuilderResult {
   return {
     parts: [board, ...returns],
     fittings: [
-      { name: 'Toe clip', quantity: pairs, note: 'one on each front leg; the board is pressed on' },
       ...(returns.length > 0
         ? [{ name: 'Toe corner piece', quantity: returns.length, note: 'where the toe returns round an exposed end' }]
         : []),
@@ -244,6 +243,7 @@ function legs(context: BuildContext): BuilderResult {
         quantity: 2 * pairs,
         note: wide ? 'in pairs, front and rear; a pair under each partition' : 'in pairs, front and rear',
       },
+      { name: 'Toe clip', quantity: pairs, note: 'one on each front leg; the board is pressed on' },
     ],
   };
 }

@@ -152,6 +152,33 @@ const bottomCannotGoUnder: FindingRule = {
   },
 };
 
+/** A filler too narrow to have a strip behind it. */
+const fillerNotHeld: FindingRule = {
+  id: 'carcass/filler-not-held',
+  check(context) {
+    const { parts, resolved, show } = context;
+    const strip = resolved.materials.end.thickness;
+    const path = settingPath(context, 'ends/scribe');
+    return parts
+      .filter(
+        ({ role, piece, unit }) =>
+          role === 'filler' && !piece && !parts.some((part) => part.piece && part.unit === unit),
+      )
+      .map((filler) => ({
+        severity: 'stop',
+        what: `The filler is ${show(filler.width.mm)} wide, and nothing holds it.`,
+        why: `The strip behind it that is screwed to the side is ${show(strip.mm)} thick and would be wider than the filler. Make the filler wider, or leave it out and scribe the side.`,
+        numbers: [filler.width, strip],
+        parts: [filler.key],
+        settings: [path],
+        fixes: [
+          { label: `Make it ${show(Math.ceil(strip.mm))} wide`, edits: [{ path, value: Math.ceil(strip.mm) }] },
+          setChoice(context, 'Leave the filler out', 'ends/filler', 'none'),
+        ],
+      }));
+  },
+};
+
 export const carcassRules: readonly FindingRule[] = [
   bottomInWithdrawal,
   visibleFasteners,
@@ -159,4 +186,5 @@ export const carcassRules: readonly FindingRule[] = [
   solidMoves,
   jointWithoutPartner,
   bottomCannotGoUnder,
+  fillerNotHeld,
 ];

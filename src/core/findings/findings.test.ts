@@ -38,6 +38,29 @@ const BAD: Record<string, () => string[]> = {
   'carcass/frame-beyond-box': () =>
     rulesOf({ settings: { school: 'faceFrame', toe: { kind: 'none' }, frame: { bottomRail: 120 } } }),
   'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),
+  'carcass/filler-not-held': () => rulesOf({ settings: { ends: { left: 'wall', filler: 'strip', scribe: 12 } } }),
+  'carcass/held-by-nothing': () => rulesOf({ settings: { toe: { kind: 'notched', height: 20 } } }),
+  'carcass/no-order-of-assembly': () =>
+    rulesOf({
+      width: 700,
+      settings: { dividers: { atOpenBay: 'shelf' }, joints: { shelf: 'pocket' }, back: { kind: 'applied' } },
+      face: {
+        kind: 'columns',
+        graduation: { kind: 'arithmetic', step: 10 },
+        parts: [
+          {
+            id: 'o1',
+            size: { rule: 'fixed', mm: 124 },
+            fill: {
+              kind: 'rows',
+              graduation: { kind: 'arithmetic', step: 10 },
+              parts: ['o2', 'o3'].map((id) => ({ id, size: share, fill: { kind: 'open', shelves: 0 } })),
+            },
+          },
+          { id: 'o4', size: share, fill: { kind: 'open', shelves: 0 } },
+        ],
+      },
+    }),
   'carcass/screw-in-air': () =>
     rulesOf({ settings: { school: 'faceFrame', frame: { overhangNeighbour: 60, stileLeft: 40 } } }),
   'sizes/worktop-below-appliance': () =>

@@ -201,7 +201,8 @@ function holesOf(
   const head = headSide(through, into, normal);
   const forward = through.placement.w.startsWith('+');
   const face: Face = forward === head > 0 ? 2 : 1;
-  const why = { reason, by: BY, ...(group === undefined ? {} : { group }) };
+  const why = { by: BY, ...(group === undefined ? {} : { group }) };
+  const inWay = { reason: `way of the screws: ${reason}`, ...why };
   const diameter = SCREW_WAY;
   // What lies in a rabbet is screwed through its floor: the way begins behind the edge it is measured from.
   const [near, far] =
@@ -214,6 +215,7 @@ function holesOf(
     face,
     ...lineOn(through, along, at, places),
     diameter: pilot,
+    reason,
     ...why,
     holds: into.key,
   };
@@ -223,7 +225,7 @@ function holesOf(
     const depth = most.mm < wholly.mm ? most : wholly;
     return {
       hole,
-      way: { kind: 'holes', face: facing, ...lineOn(into, along, at, places), diameter, depth, ...why },
+      way: { kind: 'holes', face: facing, ...lineOn(into, along, at, places), diameter, depth, ...inWay },
     };
   }
   const start = edgeOf(into, facing.startsWith('u') ? 'v0' : 'u0');
@@ -237,7 +239,7 @@ function holesOf(
       positions: places.map((place) => measuredFrom(place, start)),
       diameter,
       depth: sunk.mm > 0.01 ? wholly.plus(sunk) : wholly,
-      ...why,
+      ...inWay,
     },
   };
 }

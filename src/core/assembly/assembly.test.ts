@@ -1,0 +1,184 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { proveOrder } from '../../../tests/solids/order.js';
+import { buildableDecisions, solveWith } from '../../../tests/support/cabinets.js';
+import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
+import { length, spanFrom } from '../derive/index.js';
+import type { Operation } from '../machining/index.js';
+import { makePart, type Part } from '../parts/index.js';
+import { loadSolids } from '../solids/index.js';
+import { type AssemblyStep, assemblyOf, leaving, unheld } from './index.js';
+
+const whole = solveWith({ settings: { top: { kind: 'full' } } });
+
+/** A plain block of wood; its length runs along x. */
+function block(key: string, x: [number, number], y: [number, number], z: [number, number]): Part {
+  const span = ([low, high]: [number, number]) => spanFrom(length(low), length(high - low));
+  return makePart({
+    key,
+    name: key,
+    role: 'divider',
+    material: (whole.parts[0] as Part).material,
+    stands: { x: span(x), y: span(y), z: span(z) },
+    axes: { u: '+x', v: '+y', w: '+z' },
+  });
+}
+
+const placedIn = (steps: readonly AssemblyStep[]) => steps.map(({ parts }) => parts.join());
+
+test('a back in grooves of four panels is in its place before the last of them', () => {
+  const { steps, stuck } = assemblyOf(whole.parts);
+  assert.equal(stuck, undefined);
+  const order = placedIn(steps);
+  const around = ['side/left', 'side/right', 'bottom', 'top'].map((key) => order.indexOf(key));
+  assert.ok(order.indexOf('back') < Math.max(...around), order.join(' | '));
+  assert.ok(order.indexOf('back') > Math.min(...around) || order[0] === 'back');
+  assert.ok(order.indexOf('drawer/o1') > Math.max(...around), 'fronts are hung on a box that stands');
+});
+
+test('every part is put on once, and everything is put together with the fasteners that are bored', () => {
+  for (const settings of Object.values(SCHOOLS))
+    for (const decisions of Object.values(TWO_COLUMNS)) {
+      const { parts } = solveWith({ ...decisions, settings });
+      const { steps, stuck } = assemblyOf(parts);
+      assert.equal(stuck, undefined);
+      const first = steps.filter(({ way }) => way === undefined).flatMap((step) => step.parts);
+      const put = steps.filter(({ way }) => way !== undefined);
+      // A unit of several is made up, and then put on as a whole.
+      for (const { key, unit } of parts) {
+        const times = put.filter((step) => step.parts.includes(key)).length;
+        const alone = parts.filter((part) => part.unit === unit).length === 1;
+        assert.ok(alone ? times === (first.includes(key) ? 0 : 1) : times >= 1, `${key} ${times} times`);
+      }
+      const screws = parts.flatMap(leaving).filter(({ driver }) => driver !== undefined).length;
+      const driven = steps
+        .flatMap(({ fastened }) => fastened)
+        .filter(({ kind }) => kind === 'screws' || kind === 'pocket screws')
+        .reduce((sum, { count }) => sum + count, 0);
+      assert.equal(driven, screws);
+    }
+});
+
+test('an order is replayed with solids, and one that is wrong fails there', async () => {
+  const solids = await loadSolids();
+  const { steps } = assemblyOf(whole.parts);
+  assert.deepEqual(proveOrder(whole.parts, steps, solids), []);
+  const kinds = (changed: readonly AssemblyStep[]) => [
+    ...new Set(proveOrder(whole.parts, changed, solids).map(({ what }) => what)),
+  ];
+  const keys = whole.parts.map(({ key }) => key).filter((key) => key !== 'back');
+  const last: AssemblyStep = { parts: ['back'], onto: keys, way: { axis: 1, sign: 1 }, fastened: [] };
+  assert.deepEqual(kinds([...steps, last]), ['order: a part meets another on its way']);
+  assert.deepEqual(kinds(steps.slice(0, -1)), ['order: not everything is put together']);
+  // With an end panel on, the heads of the screws under it are out of reach.
+  const panelled = solveWith({ settings: { top: { kind: 'full' }, ends: { left: 'exposed', leftPanel: 'applied' } } });
+  const order = assemblyOf(panelled.parts).steps;
+  const side = order.find(({ parts }) => parts[0] === 'side/left') as AssemblyStep;
+  const late: AssemblyStep = {
+    ...side,
+    onto: panelled.parts.map(({ key }) => key).filter((key) => key !== 'side/left'),
+  };
+  const found = proveOrder(panelled.parts, [...order, { ...late, way: { axis: 0, sign: -1 } }], solids);
+  assert.ok(found.some(({ what, parts }) => what === 'order: a driver has no room' && parts[1] === 'end/left'));
+});
+
+test('buildable cabinets go together, as the solids see it', async () => {
+  const solids = await loadSolids();
+  let proved = 0;
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const solved = solveWith(decisions);
+      if (solved.findings.some(({ severity }) => severity === 'stop')) return;
+      const { steps, stuck } = assemblyOf(solved.parts);
+      assert.equal(stuck, undefined);
+      assert.deepEqual(proveOrder(solved.parts, steps, solids), []);
+      proved += 1;
+    }),
+    { numRuns: 12 },
+  );
+  assert.ok(proved >= 6, `only ${proved} proved`);
+});
+
+/** With a dowel out of its end at `u1`, 10 long, in the middle of that end or over another part. */
+function dowelled(part: Part, edge: 'u1' | 'v1', at: number): Part {
+  const operation = {
+    kind: 'edge holes' as const,
+    edge,
+    offset: length(part.thickness.mm / 2),
+    positions: [length(at)],
+    diameter: length(8),
+    depth: length(20),
+    reason: 'dowels',
+    by: { kind: 'joint', what: 'dowels' },
+  };
+  return { ...part, machining: [...part.machining, operation] };
+}
+
+test('a block dowelled in one direction comes off that way, and in two not at all', () => {
+  const inner = block('inner', [0, 100], [0, 100], [0, 100]);
+  const bare = block('corner', [0, 200], [0, 200], [0, 100]);
+  const notch = {
+    kind: 'notch' as const,
+    corner: ['u0', 'v0'] as const,
+    alongLength: length(100),
+    alongWidth: length(100),
+    reason: 'takes the block',
+    by: { kind: 'joint' },
+  };
+  const corner: Part = { ...bare, machining: [notch as Operation] };
+  const once = assemblyOf([dowelled(inner, 'u1', 50), corner]);
+  assert.equal(once.stuck, undefined);
+  assert.deepEqual(once.steps.map(({ way }) => way).filter(Boolean), [{ axis: 0, sign: 1 }]);
+  const twice = assemblyOf([dowelled(dowelled(inner, 'u1', 50), 'v1', 50), corner]);
+  assert.deepEqual(twice.stuck?.parts.toSorted(), ['corner', 'inner']);
+  assert.equal(twice.stuck?.screws, undefined);
+});
+
+test('parts that hold each other come off together, and are put together first', () => {
+  // A tray of two boards dowelled front to rear slides in from the side between two that close above and below.
+  const [front, rear] = [block('front', [0, 100], [0, 50], [20, 40]), block('rear', [0, 100], [50, 100], [20, 40])];
+  const around = [block('below', [-50, 100], [-50, 150], [0, 20]), block('above', [-50, 100], [-50, 150], [40, 60])];
+  const cheeks = [block('near', [-50, 100], [-50, 0], [20, 40]), block('far', [-50, 100], [100, 150], [20, 40])];
+  const { steps, stuck } = assemblyOf([dowelled(front, 'v1', 50), rear, ...around, ...cheeks]);
+  assert.equal(stuck, undefined);
+  assert.ok(steps.every(({ parts }) => parts.length <= 2));
+});
+
+test('a compartment too narrow for a driver is a stop that names what stands in its way', () => {
+  const open = (id: string, mm?: number) => ({
+    id,
+    size: mm === undefined ? ({ rule: 'share', weight: 1 } as const) : ({ rule: 'fixed', mm } as const),
+    fill: { kind: 'open' as const, shelves: 0 },
+  });
+  const graduation = { kind: 'arithmetic' as const, step: 10 };
+  const narrow = (mm: number) =>
+    solveWith({
+      width: 700,
+      settings: { dividers: { atOpenBay: 'shelf' }, joints: { shelf: 'pocket' }, back: { kind: 'applied' } },
+      face: {
+        kind: 'columns',
+        graduation,
+        parts: [{ ...open('o1', mm), fill: { kind: 'rows', graduation, parts: [open('o2'), open('o3')] } }, open('o4')],
+      },
+    });
+  const said = (mm: number) => narrow(mm).findings.find(({ rule }) => rule === 'carcass/no-order-of-assembly');
+  assert.equal(said(300), undefined);
+  const finding = said(124);
+  assert.equal(finding?.severity, 'stop');
+  assert.match(finding.what, /^The screws of fixed shelf into .* cannot be driven: .* stands .* before their heads\.$/);
+  assert.equal(finding.parts.length, 3);
+});
+
+test('what no fastener reaches and nothing takes in is not held', () => {
+  assert.deepEqual(
+    unheld(whole.parts)
+      .map(({ role }) => role)
+      .filter((role) => role !== 'drawer front' && role !== 'door' && role !== 'shelf'),
+    [],
+  );
+  const added = block('loose', [100, 200], [100, 200], [100, 118]);
+  assert.ok(unheld([...whole.parts, added]).includes(added));
+  const bare = whole.parts.map((part) => ({ ...part, machining: [] }));
+  assert.deepEqual(unheld(bare).length, whole.parts.length - 2, 'the sides are what all is held to');
+});
