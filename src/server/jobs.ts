@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
+import { type Built, builtOf, EDITION } from '../core/corrections/index.js';
 import {
   type Cabinet,
   cabinetSchema,
@@ -12,6 +13,7 @@ import {
 } from '../core/document/index.js';
 import { type CabinetSummary, type JobSummary, summariseCabinet } from '../core/present/index.js';
 import { findingsBetween, solveCabinet } from '../core/solve.js';
+import { bringForward } from './corrections.js';
 import type { Db } from './database.js';
 import { Refusal } from './refusal.js';
 
@@ -59,8 +61,8 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
   const at = now();
   db.transaction(() => {
     db.prepare(
-      'INSERT INTO job (id, name, unit, version, head, created_at, updated_at) VALUES (?, ?, ?, 1, ?, ?, ?)',
-    ).run(id, head.name, head.display.unit, JSON.stringify(head), at, at);
+      'INSERT INTO job (id, name, unit, version, head, created_at, updated_at, seen_edition) VALUES (?, ?, ?, 1, ?, ?, ?, ?)',
+    ).run(id, head.name, head.display.unit, JSON.stringify(head), at, at, EDITION);
     for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position, document);
     recordRevision(db, id, 1, label, at, { head, cabinets });
   })();
@@ -68,19 +70,32 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
 }
 
 function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, job: Job): void {
-  const summary = summaryOf(job, cabinet);
+  const { summary, built } = figured(job, cabinet);
   db.prepare(
-    `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings) VALUES (?, ?, ?, ?, ?, ?, ?)
+    `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings, built, edition)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document,
-       summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings`,
-  ).run(jobId, cabinet.id, position, JSON.stringify(cabinet), JSON.stringify(summary), summary.stops, summary.warnings);
+       summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings,
+       built = excluded.built, edition = excluded.edition`,
+  ).run(
+    jobId,
+    cabinet.id,
+    position,
+    JSON.stringify(cabinet),
+    JSON.stringify(summary),
+    summary.stops,
+    summary.warnings,
+    JSON.stringify(built),
+    EDITION,
+  );
 }
 
-/** A cabinet as a list shows it; what was found between it and its left neighbour counts with it. */
-function summaryOf(job: Job, cabinet: Cabinet): CabinetSummary {
+/** A cabinet as a list shows it, with what was found between it and its left neighbour; and what it comes to. */
+function figured(job: Job, cabinet: Cabinet): { summary: CabinetSummary; built: Built } {
   const solved = solveCabinet(job, cabinet);
   const left = job.cabinets.find(({ id }) => id === cabinet.leftNeighbour);
-  return summariseCabinet(solved, left ? findingsBetween(job, solveCabinet(job, left), solved) : []);
+  const summary = summariseCabinet(solved, left ? findingsBetween(job, solveCabinet(job, left), solved) : []);
+  return { summary, built: builtOf(solved) };
 }
 
 function recordRevision(db: Db, jobId: string, version: number, label: string, at: string, change: unknown): void {
@@ -138,7 +153,9 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
           { current },
         );
       }
-      const next = applyChange(assemble(db, row), change);
+      const before = assemble(db, row);
+      bringForward(db, id, before);
+      const next = applyChange(before, change);
       const read = readJob(next);
       if (!read.ok) throw invalid(read.errors);
       // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
@@ -198,8 +215,8 @@ function writeChange(db: Db, row: JobRow, change: Change, next: Job): void {
   const forget = db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ? AND id = ?');
   for (const { id, leftNeighbour } of cabinets)
     if (leftNeighbour !== null && put.has(leftNeighbour) && !put.has(id)) forget.run(row.id, id);
-  // The head decides for every cabinet: their summaries are figured again when they are next listed.
-  if (change.head) db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ?').run(row.id);
+  // The head decides for every cabinet: they are figured again when they are next listed.
+  if (change.head) db.prepare('UPDATE cabinet SET summary = NULL, built = NULL WHERE job_id = ?').run(row.id);
 }
 
 /** What was saved after a version: labels, oldest first. */
@@ -246,12 +263,15 @@ function refreshSummaries(db: Db): void {
     )
     .all();
   const write = db.prepare('UPDATE cabinet SET summary = ?, stops = ?, warnings = ? WHERE job_id = ? AND id = ?');
+  // What it came to by earlier rules stays, until the job is opened and what has changed is told.
+  const build = db.prepare('UPDATE cabinet SET built = ? WHERE job_id = ? AND id = ? AND edition = ?');
   for (const { id } of stale) {
     const { document } = readStoredJob(db, id);
     db.transaction(() => {
       for (const cabinet of document.cabinets) {
-        const summary = summaryOf(document, cabinet);
+        const { summary, built } = figured(document, cabinet);
         write.run(JSON.stringify(summary), summary.stops, summary.warnings, id, cabinet.id);
+        build.run(JSON.stringify(built), id, cabinet.id, EDITION);
       }
     })();
   }

@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
+import type { CorrectedJob } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { CautionsPanel } from './CautionsPanel.js';
+import { CorrectionsPanel } from './CorrectionsPanel.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './Decisions.js';
 import { DrawerPanel } from './DrawerPanel.js';
@@ -27,14 +29,22 @@ export interface BenchProps {
   readonly cabinetId: string | null;
   /** Cautions the shop has dismissed. */
   readonly dismissed: readonly string[];
+  /** What corrected rules changed in it since it was stored. */
+  readonly corrected: CorrectedJob;
 }
 
 /** One cabinet on the bench: its decisions, its drawing, its parts, and the arithmetic behind every number. */
-export function Bench({ stored, cabinetId, dismissed }: BenchProps) {
+export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
   const store = useMemo(() => createBenchStore(stored.document, cabinetId), [stored.document, cabinetId]);
   return (
     <BenchContext value={store}>
-      <BenchView jobId={stored.id} version={stored.version} savedAt={stored.updatedAt} dismissed={dismissed} />
+      <BenchView
+        jobId={stored.id}
+        version={stored.version}
+        savedAt={stored.updatedAt}
+        dismissed={dismissed}
+        corrected={corrected}
+      />
     </BenchContext>
   );
 }
@@ -44,9 +54,10 @@ interface BenchViewProps {
   readonly version: number;
   readonly savedAt: string;
   readonly dismissed: readonly string[];
+  readonly corrected: CorrectedJob;
 }
 
-function BenchView({ jobId, version, savedAt, dismissed }: BenchViewProps) {
+function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewProps) {
   const solved = useSolvedCabinet();
   const lastAct = useBench((state) => state.lastAct);
   const partsShown = useBench((state) => state.partsShown && !isTall(state.view));
@@ -73,6 +84,7 @@ function BenchView({ jobId, version, savedAt, dismissed }: BenchViewProps) {
             className="relative flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2"
             aria-label="Tape and findings"
           >
+            <CorrectionsPanel jobId={jobId} corrected={corrected} />
             <TapePanel solved={solved} />
             <ShelfPanel solved={solved} />
             <FrontPanel solved={solved} />

@@ -1,0 +1,72 @@
+import type { SolvedCabinet } from '../solve.js';
+
+/** The edition of the rules by which cabinets are figured now. It is raised when a correction changes what stored ones come to. */
+export const EDITION = 2;
+
+/** A correction of the rules that changes what comes out of decisions that stay as they were. */
+export interface Correction {
+  /** The first edition it holds in. */
+  readonly edition: number;
+  /** What is made otherwise now, and why. */
+  readonly what: string;
+  readonly why: string;
+  /** True where it can have changed this cabinet. */
+  touches(cabinet: SolvedCabinet): boolean;
+}
+
+const has =
+  (...roles: readonly string[]) =>
+  ({ parts }: SolvedCabinet) =>
+    parts.some(({ role }) => roles.includes(role));
+
+/** Every correction since cabinets are stored, oldest first. A new one is one entry here. */
+export const corrections: readonly Correction[] = [
+  {
+    edition: 2,
+    what: 'The back, end panels, fillers and what stands below the box are screwed on, and their holes are listed.',
+    why: 'They had no fasteners, so a screw that meets a groove or a hinge could be neither drawn nor found.',
+    touches: has('back', 'end', 'filler', 'plinth'),
+  },
+  {
+    edition: 2,
+    what: 'A toe board between or over notched sides has cleats behind it.',
+    why: 'Nothing held it.',
+    touches: ({ resolved }) => resolved.settings.toe.kind.value === 'notched',
+  },
+  {
+    edition: 2,
+    what: 'An end panel runs to the floor, a toe on legs returns round an exposed end, and both go on to the wall under a filler.',
+    why: 'A hole was left beside the toe.',
+    touches: has('end', 'filler'),
+  },
+  {
+    edition: 2,
+    what: 'Nailers are fastened to sides and top, and partitions, shelves and web frames are notched round them or stop short.',
+    why: 'They ran through each other.',
+    touches: has('nailer'),
+  },
+  {
+    edition: 2,
+    what: 'Two columns on one partition have dowels on its second face, and hinge plates keep clear of each other through it.',
+    why: 'Screws and plates from both sides met in the wood.',
+    touches: has('partition'),
+  },
+  {
+    edition: 2,
+    what: 'A face frame has tenons or pocket screws at every joint, and is pulled to the bottom from below.',
+    why: 'Its members had neither.',
+    touches: has('frame'),
+  },
+  {
+    edition: 2,
+    what: 'Framed doors and fronts have their grooves, tenons and loose tenons, and solid panels their play.',
+    why: 'Only their sizes were given.',
+    touches: ({ parts }) => parts.some(({ piece }) => piece?.kind === 'panel'),
+  },
+  {
+    edition: 2,
+    what: 'Web frames have grooves and tenons, or dowels, and solid panels are left wider for trimming.',
+    why: 'Their cross members were held by nothing, and glued-up panels had nothing to trim.',
+    touches: ({ parts }) => parts.some(({ role, material }) => role === 'web' || material.form === 'solid'),
+  },
+];
