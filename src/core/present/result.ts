@@ -1,4 +1,5 @@
 import { balanceOf } from '../acts/index.js';
+import { assemblyOf } from '../assembly/index.js';
 import { cautionsFor } from '../cautions/index.js';
 import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
 import { drawerBoxes } from '../drawers/index.js';
@@ -125,8 +126,21 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       }),
     ),
     fittings,
+    ...presentAssembly(solved),
     // What side length near this one makes both ends of the pin grid alike.
     ...(balance ? { balanced: mappedNumbers(balance) } : {}),
+  };
+}
+
+/** The order in which its parts go together; there is none to tell while something stops the building. */
+function presentAssembly({ parts, findings }: SolvedCabinet) {
+  if (findings.some(({ severity }) => severity === 'stop')) return {};
+  return {
+    assembly: assemblyOf(parts).steps.map(({ parts: put, way, fastened }) => ({
+      parts: put,
+      ...(way ? { move: `${way.sign > 0 ? '+' : '-'}${'xyz'[way.axis]}` } : {}),
+      fastened,
+    })),
   };
 }
 

@@ -1,7 +1,7 @@
 import { History } from 'lucide-react';
 import { useState } from 'react';
 import type { BuiltSize, Changed, CorrectedCabinet, CorrectedJob } from '../../core/corrections/index.js';
-import { formatLengthWithUnit } from '../../core/units/index.js';
+import { formatLength, formatLengthWithUnit } from '../../core/units/index.js';
 import { useBench } from './context.js';
 
 /** At the first opening of a stored job: what comes out otherwise now, and why. Once read it is put away, and can be opened again. */
@@ -76,7 +76,8 @@ const SHOWN = 6;
 function CabinetChanges({ cabinet }: { cabinet: CorrectedCabinet }) {
   const [all, setAll] = useState(false);
   const { changes, corrections } = cabinet;
-  const shown = all ? changes : changes?.slice(0, SHOWN);
+  const alike = changes && gathered(changes);
+  const shown = all ? alike : alike?.slice(0, SHOWN);
   return (
     <>
       {changes === undefined && (
@@ -84,16 +85,16 @@ function CabinetChanges({ cabinet }: { cabinet: CorrectedCabinet }) {
       )}
       {shown && shown.length > 0 && (
         <ul className="mt-2 flex flex-col gap-1.5" aria-label="Before and after">
-          {shown.map((change) => (
-            <li key={`${change.kind} ${change.part}`} className="leading-snug" data-change={change.kind}>
-              <ChangeLine change={change} />
+          {shown.map(({ change, times }) => (
+            <li key={JSON.stringify(change)} className="leading-snug" data-change={change.kind}>
+              <ChangeLine change={change} times={times} />
             </li>
           ))}
         </ul>
       )}
-      {changes && changes.length > SHOWN && (
+      {alike && alike.length > SHOWN && (
         <button type="button" className="mt-1 underline" onClick={() => setAll(!all)}>
-          {all ? 'Show fewer' : `Show all ${changes.length}`}
+          {all ? 'Show fewer' : `Show all ${alike.length}`}
         </button>
       )}
       <ul className="mt-2 flex flex-col gap-1.5" aria-label="Why">
@@ -107,40 +108,59 @@ function CabinetChanges({ cabinet }: { cabinet: CorrectedCabinet }) {
   );
 }
 
-function ChangeLine({ change }: { change: Changed }) {
+/** What happened to several parts alike, told once. */
+function gathered(changes: readonly Changed[]): { readonly change: Changed; readonly times: number }[] {
+  const times = new Map<string, { change: Changed; times: number }>();
+  for (const change of changes) {
+    const key = JSON.stringify(change);
+    times.set(key, { change, times: (times.get(key)?.times ?? 0) + 1 });
+  }
+  return [...times.values()];
+}
+
+/** "2 cuts or rows of holes more", "3 otherwise". */
+function machiningWords({ before, after }: Extract<Changed, { kind: 'machining' }>): string {
+  const counted = (count: number) => `${count} ${count === 1 ? 'cut or row of holes' : 'cuts or rows of holes'}`;
+  if (before.length === 0) return `${counted(after.length)} more`;
+  if (after.length === 0) return `${counted(before.length)} less`;
+  return `${counted(after.length)} instead of ${before.length}`;
+}
+
+function ChangeLine({ change, times }: { change: Changed; times: number }) {
   const display = useBench((state) => state.job.display);
-  const size = (lengths: BuiltSize) => lengths.map((mm) => formatLengthWithUnit(mm, display)).join(' × ');
+  const size = ([length, width, thickness]: BuiltSize) =>
+    `${formatLength(length, display)} × ${formatLength(width, display)} × ${formatLengthWithUnit(thickness, display)}`;
+  const part = <b>{times > 1 ? `${times} × ${change.part}` : change.part}</b>;
   switch (change.kind) {
     case 'size':
       return (
         <>
-          <b>{change.part}</b>: <s className="text-ink-soft">{size(change.before)}</s> {size(change.after)}
+          {part}: <s className="text-ink-soft">{size(change.before)}</s> {size(change.after)}
         </>
       );
     case 'added':
       return (
         <>
-          <b>{change.part}</b> is new: {size(change.size)}
+          {part} is new: {size(change.size)}
         </>
       );
     case 'gone':
       return (
         <>
-          <b>{change.part}</b> is no longer made: <s className="text-ink-soft">{size(change.size)}</s>
+          {part} is no longer made: <s className="text-ink-soft">{size(change.size)}</s>
         </>
       );
     case 'fittings':
       return (
         <>
-          <b>{change.part}</b>: {change.before} before, now {change.after}
+          {part}: {change.before} before, now {change.after}
         </>
       );
     case 'machining':
       return (
         <details>
           <summary className="cursor-pointer">
-            <b>{change.part}</b>: {change.before.length} cuts or rows of holes before, {change.after.length} in their
-            place
+            {part}: {machiningWords(change)}
           </summary>
           <ul className="ml-3 mt-0.5 text-ink-soft">
             {change.before.map((words) => (
