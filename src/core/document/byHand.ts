@@ -52,7 +52,9 @@ function wholeSplit(split: unknown, unit: LengthUnit): unknown {
 }
 
 /** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */
-const LENGTHS = new Set('width height depth length mm finished step ceiling doorway nominal readings'.split(' '));
+const LENGTHS = new Set(
+  'width height depth length mm dividerOff finished step ceiling doorway nominal readings'.split(' '),
+);
 
 /** True for a place of the document where a number is a length. */
 export function isLength(path: readonly (string | number)[]): boolean {

@@ -38,6 +38,13 @@ const BAD: Record<string, () => string[]> = {
   'carcass/frame-beyond-box': () =>
     rulesOf({ settings: { school: 'faceFrame', toe: { kind: 'none' }, frame: { bottomRail: 120 } } }),
   'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),
+  'fronts/gap-beside-divider': () =>
+    rulesOf({
+      parts: [
+        { id: 'o1', size: share, divider: 'shelf', dividerOff: 12, fill: { kind: 'drawer' } },
+        { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } },
+      ],
+    }),
   'carcass/filler-not-held': () => rulesOf({ settings: { ends: { left: 'wall', filler: 'strip', scribe: 12 } } }),
   'carcass/held-by-nothing': () => rulesOf({ settings: { toe: { kind: 'notched', height: 20 } } }),
   'carcass/no-order-of-assembly': () =>

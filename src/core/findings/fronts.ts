@@ -1,4 +1,5 @@
 import { grainGroups, lippedClearance } from '../fronts/index.js';
+import { pathTo } from '../job/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, settingPath } from './finding.js';
 
@@ -48,6 +49,37 @@ const lippedBinds: FindingRule = {
         settings: [settingPath({ cabinet }, 'fronts/rebateDepth')],
       });
     return findings;
+  },
+};
+
+/** A divider pinned so far off its gap that a front no longer closes its opening. */
+const gapBesideDivider: FindingRule = {
+  id: 'fronts/gap-beside-divider',
+  check({ face, resolved, show }) {
+    if (!face.ok || resolved.settings.fronts.fit.value === 'inset') return [];
+    return face.splits.flatMap((split) =>
+      split.parts.slice(0, -1).flatMap((opening, at): FindingDraft[] => {
+        const boundary = face.boundaries.find(({ after }) => after === opening.id);
+        const [one, other] = [split.face[at], split.face[at + 1]];
+        if (!boundary || boundary.kind === 'none' || !opening.dividerOff || !one || !other) return [];
+        const { clear } = boundary;
+        const gap = split.axis === 'rows' ? { low: other.high, high: one.low } : { low: one.high, high: other.low };
+        const open = Math.max(clear.low.mm - gap.low.mm, gap.high.mm - clear.high.mm);
+        if (open <= TOLERANCE_MM) return [];
+        const path = pathTo.openingField(pathTo.opening(split.path, opening.id), 'dividerOff');
+        return [
+          {
+            severity: 'stop',
+            what: `A divider is pinned ${show(Math.abs(opening.dividerOff))} off its gap, and ${show(open)} of the gap is open beside it.`,
+            why: 'A front no longer covers the edge it closes against. Pin the divider nearer to the middle of the gap.',
+            numbers: [gap.low, gap.high, clear.low, clear.high],
+            parts: [`divider/${opening.id}`],
+            settings: [path],
+            fixes: [{ label: 'Put the divider in the middle of the gap', edits: [{ path, value: undefined }] }],
+          },
+        ];
+      }),
+    );
   },
 };
 
@@ -104,4 +136,10 @@ const grainBlank: FindingRule = {
     }),
 };
 
-export const frontRules: readonly FindingRule[] = [insetWithoutStop, lippedBinds, frontsMeet, grainBlank];
+export const frontRules: readonly FindingRule[] = [
+  insetWithoutStop,
+  lippedBinds,
+  gapBesideDivider,
+  frontsMeet,
+  grainBlank,
+];

@@ -80,6 +80,8 @@ const openingSchema = z.strictObject({
   pin: lengthField({ min: 1 }).optional(),
   /** What stands between this one and the next; the house standard when left out. */
   divider: dividerSchema.optional(),
+  /** How far its middle is pinned off the middle of the gap: upwards in rows, to the right in columns. */
+  dividerOff: lengthField({ min: -100, max: 100 }).optional(),
   get fill(): z.ZodUnion<[typeof leafSchema, typeof splitSchema]> {
     return z.union([leafSchema, splitSchema]);
   },

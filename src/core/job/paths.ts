@@ -28,6 +28,7 @@ type OpeningField =
   | 'size/weight'
   | 'pin'
   | 'divider'
+  | 'dividerOff'
   | 'fill'
   | 'fill/shelves'
   | 'fill/shelvesAt'

@@ -1,4 +1,4 @@
-import { type Dim, type Span, sumOf } from '../derive/index.js';
+import { type Dim, type Span, setting, sumOf } from '../derive/index.js';
 import type { Cabinet, Resolved } from '../document/index.js';
 import {
   type DividerKind,
@@ -104,6 +104,8 @@ export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): Face
 interface Between {
   readonly kind: DividerKind;
   readonly widths: BoundaryWidths;
+  /** How far the divider is pinned off the middle of the gap. */
+  readonly off: Dim | undefined;
 }
 
 class FaceLayout {
@@ -125,7 +127,7 @@ class FaceLayout {
     const axis = split.kind;
     const between = split.parts.slice(0, -1).map((opening, at): Between => {
       const kind = dividerAfter(opening, split.parts[at + 1] as Opening, axis, this.resolved);
-      return { kind, widths: this.scheme.boundary(kind, axis) };
+      return { kind, widths: this.scheme.boundary(kind, axis), off: this.offCentre(opening, kind, path) };
     });
     const leading = this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
     const widths = between.map((each) => each.widths[leading]);
@@ -146,22 +148,35 @@ class FaceLayout {
     );
     if (!divided.ok) return { ...divided, path };
 
-    const led = runAlong(spanOf(region[leading], axis), divided.sizes, widths, axis, (at) =>
-      this.name(split.parts[at] as Opening),
-    );
-    const centres = between.map(({ widths: { [leading]: width } }, at) => {
+    const called = (meaning: keyof Region) => (at: number) =>
+      `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`;
+    const led = runAlong(spanOf(region[leading], axis), divided.sizes, widths, axis, called(leading));
+    const ledCentres = between.map(({ widths: { [leading]: width } }, at) => {
       const edge = axis === 'rows' ? (led[at] as Span).low : (led[at] as Span).high;
-      return (axis === 'rows' ? edge.minus(width.over(2)) : edge.plus(width.over(2))).as('centre of the gap');
+      return (axis === 'rows' ? edge.minus(width.over(2)) : edge.plus(width.over(2))).as(
+        leading === 'face' ? 'centre of the gap' : 'centre of the divider',
+      );
     });
+    // A divider pinned elsewhere stands off the gap that is laid out, or the gap off the divider.
+    const otherCentres = between.map(({ off }, at) => {
+      const centre = ledCentres[at] as Dim;
+      if (!off) return centre;
+      return leading === 'face'
+        ? centre.plus(off).as('centre of the divider')
+        : centre.minus(off).as('centre of the gap');
+    });
+    const centres = leading === 'face' ? otherCentres : ledCentres;
+    const centresOf = (meaning: keyof Region) =>
+      (meaning === 'face') === (leading === 'face') ? ledCentres : otherCentres;
     const spansOf = (meaning: keyof Region): Span[] =>
       meaning === leading
         ? led
         : betweenCentres(
             spanOf(region[meaning], axis),
-            centres,
+            centresOf(meaning),
             between.map((each) => each.widths[meaning]),
             axis,
-            (at) => `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`,
+            called(meaning),
           );
     const clear = spansOf('clear');
     // Without a frame the openings lie between the case parts themselves.
@@ -212,6 +227,15 @@ class FaceLayout {
       }
     }
     return undefined;
+  }
+
+  private offCentre(opening: Opening, kind: DividerKind, path: EditPath): Dim | undefined {
+    if (!opening.dividerOff || kind === 'none') return undefined;
+    return setting('divider off the centre of the gap', opening.dividerOff, {
+      kind: 'here',
+      note: 'pinned',
+      path: pathTo.openingField(pathTo.opening(path, opening.id), 'dividerOff'),
+    });
   }
 
   private name(opening: Opening): string {

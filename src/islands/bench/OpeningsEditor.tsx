@@ -107,7 +107,7 @@ function SplitEditor({ split, path, context }: { split: Split; path: EditPath; c
                 opening={opening}
                 next={parts[at + 1] as Opening}
                 split={split}
-                path={pathTo.openingField(pathTo.opening(path, opening.id), 'divider')}
+                path={pathTo.opening(path, opening.id)}
                 context={context}
               />
             )}
@@ -186,23 +186,40 @@ function DividerRow({
   const kind = dividerAfter(opening, next, split.kind, context.solved.resolved);
   const words: Readonly<Record<string, string>> = split.kind === 'rows' ? ROW_DIVIDERS : COLUMN_DIVIDERS;
   const decided = opening.divider !== undefined && opening.divider in words ? opening.divider : '';
+  const style = useBench((state) => state.job.display);
+  const set = (label: string, field: 'divider' | 'dividerOff', value: unknown) =>
+    context.attempt(act({ label, edits: [{ path: pathTo.openingField(path, field), value }] }));
   return (
-    <label className="flex items-center gap-1 pl-3 text-[0.9375rem] text-ink-soft">
-      <span className="shrink-0">behind the gap</span>
-      <select
-        className="min-h-7 min-w-0 flex-1 bg-transparent"
-        value={decided}
-        onChange={(event) =>
-          context.attempt(act({ label: 'Divider', edits: [{ path, value: event.currentTarget.value || undefined }] }))
-        }
-      >
-        <option value="">{words[kind]} (standard)</option>
-        {Object.entries(words).map(([word, label]) => (
-          <option key={word} value={word}>
-            {label}
-          </option>
-        ))}
-      </select>
-    </label>
+    <div className="flex flex-col gap-1 pl-3 text-[0.9375rem] text-ink-soft">
+      <label className="flex items-center gap-1">
+        <span className="shrink-0">behind the gap</span>
+        <select
+          className="min-h-7 min-w-0 flex-1 bg-transparent"
+          value={decided}
+          onChange={(event) => set('Divider', 'divider', event.currentTarget.value || undefined)}
+        >
+          <option value="">{words[kind]} (standard)</option>
+          {Object.entries(words).map(([word, label]) => (
+            <option key={word} value={word}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      {kind !== 'none' && (
+        <div className="flex items-center gap-1">
+          <span className="flex-1">
+            {split.kind === 'rows' ? 'above the middle of the gap' : 'right of the middle of the gap'}
+          </span>
+          <LengthField
+            label={`${context.names.get(opening.id) ?? ''}: divider off the middle of the gap`}
+            mm={opening.dividerOff ?? 0}
+            style={style}
+            className="w-16"
+            onCommit={(mm) => set('Divider moved off its gap', 'dividerOff', mm === 0 ? undefined : mm)}
+          />
+        </div>
+      )}
+    </div>
   );
 }
