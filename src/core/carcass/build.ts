@@ -2,7 +2,7 @@ import { type Dim, longer, type Span } from '../derive/index.js';
 import type { Cabinet, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 import type { EdgeReference, Operation } from '../machining/index.js';
-import type { Band, Part } from '../parts/index.js';
+import { type Band, bandsOn, type Part } from '../parts/index.js';
 import type { Crossing } from './crossings.js';
 
 /** What every builder may look at. */
@@ -74,7 +74,7 @@ export type Builder = (context: BuildContext) => BuilderResult;
 /** Bands on the front edges of case parts; none behind a face frame, which hides them. */
 export function caseBands({ settings }: Resolved): readonly Band[] {
   if (settings.banding.caseEdges.value !== 'front' || settings.frame.fitted.value === 'fitted') return [];
-  return [{ edge: 'v0', thickness: settings.banding.caseThickness }];
+  return bandsOn(['v0'], settings.banding.caseThickness, settings.banding.preMilling);
 }
 
 /** From upright to upright and as far as it enters each: clear width + 2 · engagement. */

@@ -455,3 +455,50 @@ test('solid sides carry the trimming allowance in their rough size, sheet sides 
   assert.equal(sheet.cutLength.mm, sheet.length.mm);
   assert.equal(sheet.cutWidth.mm, sheet.width.mm);
 });
+
+test('sheet panels that stop at the back of solid sides leave what the sides shrink; others do not', () => {
+  const shelved = (settings: SettingOverrides) =>
+    solveWith({
+      settings,
+      parts: [
+        { id: 'o1', size: { rule: 'share', weight: 1 }, divider: 'shelf', fill: { kind: 'open', shelves: 0 } },
+        { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'open', shelves: 0 } },
+      ],
+    });
+  const solid = shelved({ school: 'traditional', top: { kind: 'full' } });
+  const depth = (key: string) => partOf(solid, key).extent.max[1] - partOf(solid, key).extent.min[1];
+  // Oak across 558: coefficient and change of moisture of the starting material.
+  const shrink = solid.box.clearDepth.mm - depth('bottom');
+  assert.ok(shrink > 5 && shrink < 12, `${shrink}`);
+  assert.ok(Math.abs(depth('divider/o1') - depth('bottom')) < 1e-9);
+  assert.ok(Math.abs(depth('top') - depth('bottom')) < 1e-9);
+  const sheet = shelved({ back: { kind: 'rabbeted' } });
+  assert.equal(partOf(sheet, 'bottom').extent.max[1], sheet.box.clearDepth.mm);
+});
+
+test('end panels, fillers and the sides of wall cabinets are banded as decided; what a bander mills off is cut on', () => {
+  const bands = (part: Part) => part.bands.map(({ edge }) => edgeName(part.placement, edge)).join();
+  const panelled = box({ ends: { left: 'exposed', leftPanel: 'applied' } });
+  assert.equal(bands(partOf(panelled, 'end/left')), 'front');
+  const all = box({ ends: { left: 'exposed', leftPanel: 'applied' }, banding: { endEdges: 'all', preMilling: 0.5 } });
+  const panel = partOf(all, 'end/left');
+  assert.equal(panel.bands.length, 4);
+  assert.ok(
+    Math.abs(panel.length.mm - 2 * 0.5 + 2 * 0.5 - panel.cutLength.mm) < 1e-9,
+    'less two bands, and milled twice',
+  );
+  const side = partOf(all, 'side/left');
+  assert.ok(Math.abs(side.width.mm - 0.5 + 0.5 - side.cutWidth.mm) < 1e-9);
+  assert.equal(side.cutLength.mm, side.length.mm, 'no band, nothing milled');
+  const filled = box({ ends: { left: 'wall', right: 'wall', filler: 'strip', scribe: 30 } });
+  assert.equal(bands(partOf(filled, 'filler/left')), 'right');
+  assert.equal(bands(partOf(filled, 'filler/right')), 'left');
+  const wall = box({ banding: { undersides: 'banded' } }, { from: 'wall' });
+  assert.equal(bands(partOf(wall, 'side/left')), 'front,bottom');
+  assert.equal(partOf(wall, 'side/left').cutLength.mm, partOf(wall, 'side/left').length.mm - 0.5);
+  assert.equal(
+    bands(partOf(box({ banding: { undersides: 'banded' } }), 'side/left')),
+    'front',
+    'a base is not seen from below',
+  );
+});

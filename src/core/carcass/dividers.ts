@@ -5,7 +5,7 @@ import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
 import { caseBands } from './build.js';
 import { clearDepthAt, notchedRound } from './crossings.js';
 import { between } from './horizontals.js';
-import { leftForTrimming } from './movement.js';
+import { clearOfShrinking, leftForTrimming } from './movement.js';
 import { webFrame } from './web.js';
 
 /** What stands behind the gaps: stretchers, fixed shelves and web frames between rows, partitions between columns. */
@@ -40,7 +40,11 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
         material: shelf ? 'shelf' : 'top',
         underside: boundary.inside.low,
         depth: shelf
-          ? clearDepthAt(box, context.crossings, spanFrom(boundary.inside.low, resolved.materials.shelf.thickness))
+          ? clearOfShrinking(
+              clearDepthAt(box, context.crossings, spanFrom(boundary.inside.low, resolved.materials.shelf.thickness)),
+              resolved.materials.shelf.material,
+              context,
+            )
           : resolved.settings.top.stretcherWidth,
         joint: { kind: resolved.settings.joints.shelf.value, engagement: box.engagement.shelf },
         faceDown: false,

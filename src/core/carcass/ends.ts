@@ -1,7 +1,7 @@
 import { type Dim, length, type Span, START, spanFrom, spanTo } from '../derive/index.js';
 import type { ResolvedSettings } from '../document/index.js';
 import { backOfFronts } from '../layout/index.js';
-import { makePart, type Part } from '../parts/index.js';
+import { bandsOn, EDGES, type Edge, makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';
 import { pocketed, withPockets } from './pocketed.js';
 
@@ -22,6 +22,8 @@ export const ends: Builder = (context) => {
   };
 };
 
+const END_EDGES: Readonly<Record<'front' | 'all' | 'none', readonly Edge[]>> = { front: ['v0'], all: EDGES, none: [] };
+
 /** Beyond the box at one of its ends. */
 function beside(width: Dim, end: 'left' | 'right', size: Dim): Span {
   return end === 'left' ? spanTo(START, size) : spanFrom(width, size);
@@ -39,6 +41,11 @@ function endPanel({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[
       name: `End panel, ${end}`,
       role: 'end',
       material,
+      bands: bandsOn(
+        material.form === 'solid' ? [] : END_EDGES[settings.banding.endEdges.value],
+        settings.banding.caseThickness,
+        settings.banding.preMilling,
+      ),
       hand: end,
       stands: {
         x: beside(box.width, end, thickness),
@@ -73,6 +80,10 @@ function filler(context: BuildContext, end: 'left' | 'right'): BuilderResult {
     name: `Filler, ${end}`,
     role: 'filler',
     material,
+    bands:
+      settings.banding.fillerEdges.value === 'none' || material.form === 'solid'
+        ? []
+        : bandsOn([end === 'left' ? 'v1' : 'v0'], settings.banding.frontThickness, settings.banding.preMilling),
     hand: end,
     stands: { x: beside(box.width, end, at.scribe), y, z },
     axes: { u: '+z', v: '+x', w: '+y' },

@@ -6,7 +6,7 @@ import { backRecess } from './back.js';
 import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
 import { uprightStretcher } from './crossings.js';
 import { bottomPockets } from './framing.js';
-import { leftForTrimming } from './movement.js';
+import { clearOfShrinking, leftForTrimming } from './movement.js';
 import { webFrame } from './web.js';
 
 interface Horizontal {
@@ -85,6 +85,12 @@ export function between(
   return { part, joints };
 }
 
+/** True where the bottom ends in front of the back, and not at the rear edge of the sides. */
+function stopsAtBack({ resolved }: BuildContext): boolean {
+  const { kind, bottomEdge } = resolved.settings.back;
+  return kind.value === 'rabbeted' || (kind.value === 'grooved' && bottomEdge.value === 'past');
+}
+
 /** The bottom: between the sides, or under them over the whole width. */
 export const bottom: Builder = (context) => {
   const { box, resolved } = context;
@@ -113,7 +119,9 @@ export const bottom: Builder = (context) => {
     role: 'bottom',
     material: 'bottom',
     underside: box.floor,
-    depth: box.bottomDepth,
+    depth: stopsAtBack(context)
+      ? clearOfShrinking(box.bottomDepth, materials.bottom.material, context)
+      : box.bottomDepth,
     joint: { kind: settings.joints.bottom.value, engagement: box.engagement.bottom },
     faceDown: false,
     banded: true,
@@ -165,7 +173,10 @@ function fullTop(context: BuildContext): BuilderResult {
       role: 'top',
       material: 'top',
       underside: box.topUnderside,
-      depth: box.topDepth,
+      depth:
+        context.resolved.settings.back.kind.value === 'rabbeted'
+          ? clearOfShrinking(box.topDepth, context.resolved.materials.top.material, context)
+          : box.topDepth,
       joint: topJoint(context),
       faceDown: true,
       banded: true,

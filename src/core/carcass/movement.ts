@@ -1,5 +1,5 @@
 import { type Dim, plain } from '../derive/index.js';
-import type { ResolvedSettings } from '../document/index.js';
+import type { Resolved, ResolvedSettings } from '../document/index.js';
 import type { Material } from '../job/index.js';
 
 /**
@@ -16,6 +16,21 @@ export function shrinkage(width: Dim, material: Material, settings: ResolvedSett
     .times(coefficient)
     .times(settings.movement.moistureChange)
     .as(`movement of ${material.name} across ${width.label}`);
+}
+
+/**
+ * A sheet panel that stops at the back of solid sides, front to rear: shorter by what they shrink, or it would push the
+ * back off when they do. A solid panel shrinks with them.
+ */
+export function clearOfShrinking(depth: Dim, material: Material, { box, resolved }: Moving): Dim {
+  const shrink = shrinkage(box.sideDepth, resolved.materials.side.material, resolved.settings);
+  if (!shrink || material.form === 'solid') return depth;
+  return depth.minus(shrink).because('the solid sides shrink and it does not');
+}
+
+interface Moving {
+  readonly box: { readonly sideDepth: Dim };
+  readonly resolved: Resolved;
 }
 
 /** What is left on a glued-up solid panel for trimming, on its length and on its width; sheet is cut to its finished size. */

@@ -1,7 +1,7 @@
 import { type Dim, length, START, spanFrom, spanTo } from '../derive/index.js';
 import { insideOf } from '../layout/index.js';
 import type { Notch, Operation } from '../machining/index.js';
-import { makePart, type Part } from '../parts/index.js';
+import { type Band, bandsOn, makePart, type Part } from '../parts/index.js';
 import { backRecess } from './back.js';
 import { type BuildContext, type Builder, caseBands, type Joint } from './build.js';
 import { leftForTrimming } from './movement.js';
@@ -31,7 +31,7 @@ export const sides: Builder = (context) => {
       name: `Side, ${hand}`,
       role: 'side',
       material,
-      bands: caseBands(resolved),
+      bands: [...caseBands(resolved), ...underside(context)],
       ...leftForTrimming(material, settings),
       hand,
       stands: { x: hand === 'left' ? spanFrom(START, thickness) : spanTo(box.width, thickness), y, z },
@@ -42,6 +42,13 @@ export const sides: Builder = (context) => {
     });
   return { parts: [side('left'), side('right')], joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };
 };
+
+/** The lower edge of a wall cabinet's side, where it is seen and banded. */
+function underside({ cabinet, box, resolved }: BuildContext): readonly Band[] {
+  const { banding } = resolved.settings;
+  if (cabinet.kind !== 'wall' || box.bottomUnder || banding.undersides.value === 'none') return [];
+  return bandsOn(['u0'], banding.caseThickness, banding.preMilling);
+}
 
 /** Where the sides stand on the bottom, or carry a top laid over them, they are the ones that join. */
 function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {

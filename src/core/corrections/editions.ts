@@ -69,4 +69,10 @@ export const corrections: readonly Correction[] = [
     why: 'Their cross members were held by nothing, and glued-up panels had nothing to trim.',
     touches: ({ parts }) => parts.some(({ role, material }) => role === 'web' || material.form === 'solid'),
   },
+  {
+    edition: 2,
+    what: 'Sheet bottoms, tops and fixed shelves that stop at the back of solid sides are shorter by what these shrink.',
+    why: 'Only web frames were; a panel pushes the back off when the sides shrink.',
+    touches: ({ parts }) => parts.some(({ role, material }) => role === 'side' && material.form === 'solid'),
+  },
 ];

@@ -70,8 +70,8 @@ const gapBesideDivider: FindingRule = {
         return [
           {
             severity: 'stop',
-            what: `A divider is pinned ${show(Math.abs(opening.dividerOff))} off its gap, and ${show(open)} of the gap is open beside it.`,
-            why: 'A front no longer covers the edge it closes against. Pin the divider nearer to the middle of the gap.',
+            what: `A divider is pinned ${show(Math.abs(opening.dividerOff))} off its gap, and a front ends ${show(open)} short of it.`,
+            why: 'It no longer covers the edge it closes against. Pin the divider nearer to the middle of the gap.',
             numbers: [gap.low, gap.high, clear.low, clear.high],
             parts: [`divider/${opening.id}`],
             settings: [path],

@@ -1,7 +1,7 @@
 import { type Dim, longer, type Span, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved, ResolvedSettings } from '../document/index.js';
 import type { Operation } from '../machining/index.js';
-import { type Axes, type Band, EDGES, makePart, type Part } from '../parts/index.js';
+import { type Axes, bandsOn, EDGES, makePart, type Part } from '../parts/index.js';
 import { frameJoinery, grooveInset, type Member, playAcross } from './joinery.js';
 
 /** A false front is fixed: it closes the view where no drawer can run. */
@@ -57,7 +57,7 @@ function slabAt(blank: FrontBlank, key: string, called: { readonly name: string;
   const likeDoors = blank.kind === 'door' || settings.fronts.grainRuns.value !== 'none';
   const upright = (likeDoors ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
   const banded = settings.banding.frontEdges.value === 'all';
-  const bands: Band[] = banded ? EDGES.map((edge) => ({ edge, thickness: settings.banding.frontThickness })) : [];
+  const bands = banded ? bandsOn(EDGES, settings.banding.frontThickness, settings.banding.preMilling) : [];
   const { material, thickness } = materials.front;
   return makePart({
     key,

@@ -3,6 +3,7 @@ export { markParts, type PartRow, partLetter } from './marks.js';
 export { isRectangle, liesOver, planOutline } from './outline.js';
 export {
   type Band,
+  bandsOn,
   edgeOf,
   faceName,
   type GrainPlace,

@@ -42,6 +42,8 @@ export interface GrainPlace {
 export interface Band {
   readonly edge: Edge;
   readonly thickness: Dim;
+  /** What the bander mills off before it bands; the part is cut larger by it. */
+  readonly milled?: Dim;
 }
 
 /** Where a part begins and ends along each axis of the cabinet. */
@@ -165,6 +167,11 @@ export function makePart(draft: PartDraft): Part {
 const NO_BANDS: readonly Band[] = [];
 const NO_MACHINING: readonly Operation[] = [];
 
+/** Bands of one thickness on some edges, and what is milled off for each. */
+export function bandsOn(edges: readonly Edge[], thickness: Dim, milled: Dim): readonly Band[] {
+  return edges.map((edge) => ({ edge, thickness, ...(milled.mm > 0 ? { milled } : {}) }));
+}
+
 /** A band of no thickness is none. */
 function isThin({ thickness }: Band): boolean {
   return thickness.mm <= 0;
@@ -201,7 +208,7 @@ export function spanAlong(part: Part, axis: AxisIndex): Span {
   return { low: low.at(`${part.key}.${before}`), high: high.at(`${part.key}.${after}`), size };
 }
 
-/** Cut size = finished size − the thickness of each band on the edges across it + what is left on for trimming. */
+/** Cut size = finished size − the thickness of each band on the edges across it + what is milled off + what is left on for trimming. */
 function cutSize(
   size: Dim,
   bands: readonly Band[],
@@ -210,10 +217,12 @@ function cutSize(
   label: string,
   address: string,
 ): Dim {
-  const off = bands.filter((band) => band.edge.startsWith(across)).map((band) => band.thickness);
+  const banded = bands.filter((band) => band.edge.startsWith(across));
+  const off = banded.map((band) => band.thickness);
   const [first, second] = off;
   let cut = size;
   if (first) cut = second === first ? cut.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), cut);
+  for (const { milled } of banded) if (milled && milled.mm > 0) cut = cut.plus(milled);
   if (allowance && allowance.mm > 0) cut = cut.plus(allowance);
   return cut === size ? size : cut.as(label, address);
 }

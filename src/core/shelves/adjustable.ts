@@ -1,7 +1,7 @@
 import { type Dim, largest, length, spanFrom, spanTo } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import type { Box } from '../layout/index.js';
-import { type Band, makePart, type Part } from '../parts/index.js';
+import { bandsOn, makePart, type Part } from '../parts/index.js';
 import type { Bay } from './bays.js';
 
 /**
@@ -16,7 +16,8 @@ export function buildShelves({ cell, places, stopsAt }: Bay, box: Box, { setting
   const { strip, depth } = shelfDepths(box, settings, stopsAt);
   const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
   const banded = settings.banding.caseEdges.value === 'front' && !strip;
-  const bands: Band[] = banded ? [{ edge: 'v0', thickness: settings.banding.caseThickness }] : [];
+  const { caseThickness, preMilling } = settings.banding;
+  const bands = banded ? bandsOn(['v0'], caseThickness, preMilling) : [];
   const front = (box.mountingPlane.mm > 0 ? box.mountingPlane.plus(frontSetback) : frontSetback).as(
     'front of the shelf',
   );
