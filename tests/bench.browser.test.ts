@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
+import Database from 'better-sqlite3';
 import { By, Key } from 'selenium-webdriver';
 import { readJobText } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
@@ -405,5 +406,42 @@ test('a caution is put away for the shop, keeps its small sign, opens again and 
     'the sign stays',
   );
   assert.equal(await count(dust), 1);
+  assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('a job figured by earlier rules says what comes out otherwise, once, and can say it again', async () => {
+  const { driver } = browser;
+  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  const job = jobs.find(({ name }) => name.includes('reading room'));
+  assert.ok(job);
+  const db = new Database(join(server.data, 'alcove.db'));
+  const row = db
+    .prepare<[string], { id: string; built: string }>("SELECT id, built FROM cabinet WHERE job_id = ? AND id = 'c1'")
+    .get(job.id);
+  assert.ok(row);
+  const built = JSON.parse(row.built) as { parts: { key: string; size: number[] }[] };
+  const bottom = built.parts.find(({ key }) => key === 'bottom');
+  assert.ok(bottom);
+  bottom.size[0] = 700.5;
+  db.prepare('UPDATE cabinet SET edition = 1, built = ? WHERE job_id = ? AND id = ?').run(
+    JSON.stringify(built),
+    job.id,
+    row.id,
+  );
+  db.prepare('UPDATE job SET seen_edition = 1 WHERE id = ?').run(job.id);
+  db.close();
+  await go(`/jobs/${job.id}?cabinet=c1`);
+  const panel = '[aria-label="What the rules changed"]';
+  assert.match(await textOf(driver, `${panel} [data-change="size"]`), /Bottom: 700\.5 × /);
+  await (await find(driver, `${panel} p:last-child button`)).click();
+  await eventually(
+    () => driver.findElements(By.css(panel)),
+    (found) => found.length === 0,
+    'it is not put away',
+  );
+  await go(`/jobs/${job.id}?cabinet=c1`);
+  assert.equal((await driver.findElements(By.css(panel))).length, 0);
+  await driver.findElement(By.xpath("//button[contains(., 'What the rules changed')]")).click();
+  assert.match(await textOf(driver, `${panel} [data-change="size"]`), /700\.5/);
   assert.deepEqual(await consoleErrors(driver), []);
 });

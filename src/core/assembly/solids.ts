@@ -85,14 +85,17 @@ function beside(a: Extent, b: Extent, axis: AxisIndex): boolean {
   return true;
 }
 
-/** How far along a line from its start it meets wood; undefined where it meets none (as a share of the line). */
+/** A driver's bit is so thick to each side of its middle (mm). */
+const BIT = 2;
+
+/** How far along the middle line of a bit it meets wood; undefined where it meets none (as a share of the line). */
 export function firstWood(from: Point, to: Point, blocks: readonly Block[]): number | undefined {
   let first: number | undefined;
   for (const { min, max } of blocks) {
     let [near, far] = [0, 1];
     for (const k of [0, 1, 2] as const) {
       const run = to[k] - from[k];
-      const [low, high] = [min[k] + SLIDES, max[k] - SLIDES];
+      const [low, high] = [min[k] - BIT, max[k] + BIT];
       if (Math.abs(run) < 1e-9) {
         if (from[k] <= low || from[k] >= high) far = -1;
       } else {
