@@ -1,4 +1,3 @@
-export { DRIVER, holdsAt, type Leaving, leaving, SHORT_DRIVER } from './fasteners.js';
+export { holdsAt, leaving } from './fasteners.js';
 export { unheld } from './held.js';
-export { type Assembly, type AssemblyStep, assemblyOf, type Fastened, type Stuck } from './order.js';
-export { firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
+export { type AssemblyStep, assemblyOf } from './order.js';

@@ -1,26 +1,24 @@
-import { z } from 'zod';
 import { roundForExport } from '../derive/index.js';
 import { wordsOf } from '../machining/index.js';
 import { partNames } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatMm } from '../units/index.js';
 
-const builtPart = z.strictObject({
-  key: z.string(),
-  name: z.string(),
-  /** Length, width, thickness in mm. */
-  size: z.tuple([z.number(), z.number(), z.number()]),
-  /** What is cut and bored in it, in words, lengths in mm. */
-  machining: z.array(z.string()),
-});
-
 /** What a cabinet came to: enough to say later what of it has changed. */
-export const builtSchema = z.strictObject({
-  parts: z.array(builtPart),
-  fittings: z.array(z.strictObject({ name: z.string(), quantity: z.number() })),
-  stops: z.number(),
-});
-export type Built = z.infer<typeof builtSchema>;
+export interface Built {
+  readonly parts: readonly BuiltPart[];
+  readonly fittings: readonly { readonly name: string; readonly quantity: number }[];
+  readonly stops: number;
+}
+
+interface BuiltPart {
+  readonly key: string;
+  readonly name: string;
+  /** Finished size in mm. */
+  readonly size: BuiltSize;
+  /** What is cut and bored in it, in words, lengths in mm. */
+  readonly machining: readonly string[];
+}
 
 /** One thing that came out otherwise; sizes as length, width, thickness in mm, the rest in words. */
 export type Changed =
