@@ -1,7 +1,7 @@
 import { cutsOf } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { type Block, blockIn, overlap } from '../solids/index.js';
-import { holdsAt, leaving } from './fasteners.js';
+import { connectionsOf } from './connections.js';
 import { lets } from './solids.js';
 
 /**
@@ -15,12 +15,12 @@ export function unheld(parts: readonly Part[]): Part[] {
     joined.get(b)?.add(a);
   };
   for (const [at, part] of parts.entries()) {
-    for (const { tip } of leaving(part)) {
-      const into = parts.find((other) => other !== part && holdsAt(other, tip));
-      if (into) join(part, into);
+    for (let next = at + 1; next < parts.length; next += 1) {
+      const other = parts[next] as Part;
+      if (letIn(part, other)) join(part, other);
     }
-    for (const other of parts.slice(at + 1)) if (letIn(part, other)) join(part, other);
   }
+  for (const { from, into } of connectionsOf(parts)) if (into) join(from, into);
   const held = new Set(parts.filter(({ role }) => role === 'side'));
   for (const part of held) for (const other of joined.get(part) ?? []) held.add(other);
   return parts.filter((part) => !held.has(part));

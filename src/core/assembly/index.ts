@@ -1,3 +1,4 @@
-export { holdsAt, leaving } from './fasteners.js';
+export { type Connection, connectionsOf } from './connections.js';
+export { leaving } from './fasteners.js';
 export { unheld } from './held.js';
 export { type AssemblyStep, assemblyOf } from './order.js';

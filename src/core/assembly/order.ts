@@ -1,6 +1,7 @@
 import type { Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
-import { DRIVER, holdsAt, type Leaving, leaving, SHORT_DRIVER } from './fasteners.js';
+import { connectionsOf } from './connections.js';
+import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
 import { firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
 
 /** What is put to what at one time, and how. */
@@ -92,16 +93,15 @@ class Dismantling {
   private stuck: Stuck | undefined;
 
   constructor(private readonly parts: readonly Part[]) {
-    for (const from of parts)
-      for (const left of leaving(from)) {
-        const into = parts.find((part) => part !== from && holdsAt(part, left.tip));
-        if (!into) continue;
-        for (const part of [from, into]) {
-          const known = this.fasteners.get(part);
-          if (known) known.push({ from, into, leaving: left });
-          else this.fasteners.set(part, [{ from, into, leaving: left }]);
-        }
+    for (const { from, into, leaving: left } of connectionsOf(parts)) {
+      if (!into) continue;
+      const fastener = { from, into, leaving: left };
+      for (const part of [from, into]) {
+        const known = this.fasteners.get(part);
+        if (known) known.push(fastener);
+        else this.fasteners.set(part, [fastener]);
       }
+    }
   }
 
   order(): Assembly {

@@ -1,4 +1,4 @@
-import { assemblyOf, holdsAt, leaving, unheld } from '../assembly/index.js';
+import { assemblyOf, connectionsOf, unheld } from '../assembly/index.js';
 import type { Part } from '../parts/index.js';
 import { type Hollowed, hollowedOf, meeting, overlap, sharedVolume } from '../solids/index.js';
 import { within } from '../words.js';
@@ -50,19 +50,15 @@ const twoInOnePlace: GeneralRule = {
 const screwInAir: GeneralRule = {
   id: 'carcass/screw-in-air',
   check({ parts }, named) {
-    return parts.flatMap((part): FindingDraft[] => {
-      if (named.has(part.key)) return [];
-      const first = leaving(part).find(({ tip }) => !parts.some((other) => other !== part && holdsAt(other, tip)));
-      if (!first) return [];
-      return [
-        {
-          severity: 'stop',
-          what: `Screws in ${within(part.name)} meet no wood: ${first.operation.reason}.`,
-          why: 'What they should hold does not lie behind them, or ends there. Change the joint, or the sizes of what is joined.',
-          parts: [part.key],
-        },
-      ];
-    });
+    const lost = new Map<Part, string>();
+    for (const { from, into, leaving } of connectionsOf(parts))
+      if (!into && !lost.has(from) && !named.has(from.key)) lost.set(from, leaving.operation.reason);
+    return [...lost].map(([part, reason]) => ({
+      severity: 'stop',
+      what: `Screws in ${within(part.name)} meet no wood: ${reason}.`,
+      why: 'What they should hold does not lie behind them, or ends there. Change the joint, or the sizes of what is joined.',
+      parts: [part.key],
+    }));
   },
 };
 
