@@ -81,7 +81,12 @@ const WAYS: readonly Way[] = [
  * fewest that come off together are looked for.
  */
 export function assemblyOf(parts: readonly Part[]): Assembly {
-  return new Dismantling(parts).order();
+  return new Dismantling(parts, true).order();
+}
+
+/** Only whether there is such an order: why not, where there is none. */
+export function stuckOf(parts: readonly Part[]): Stuck | undefined {
+  return new Dismantling(parts, false).order().stuck;
 }
 
 class Dismantling {
@@ -92,7 +97,11 @@ class Dismantling {
   private readonly steps: AssemblyStep[] = [];
   private stuck: Stuck | undefined;
 
-  constructor(private readonly parts: readonly Part[]) {
+  constructor(
+    private readonly parts: readonly Part[],
+    /** Whether somebody wants to know the steps. */
+    private readonly told: boolean,
+  ) {
     for (const { from, into, leaving: left } of connectionsOf(parts)) {
       if (!into) continue;
       const fastener = { from, into, leaving: left };
@@ -115,36 +124,49 @@ class Dismantling {
   /** Takes units off one by one, those of several parts apart in turn; where none comes off, the fewest together. */
   private apart(units: readonly (readonly Part[])[]): void {
     const left = [...units];
-    while (left.length > 1) {
-      const all = new Set(left.flat());
-      const off = this.oneOff(left, all) ?? this.fewestOff(left, all);
-      if (!off) {
-        // Units that are usually made first may have to be put on in pieces.
-        const pieces = left.findIndex((unit) => unit.length > 1);
-        if (pieces < 0) {
-          this.stuck = { parts: [...all].map(({ key }) => key), ...this.unreachable(all) };
-          return;
-        }
-        left.splice(pieces, 1, ...(left[pieces] ?? []).map((part) => [part]));
+    const all = new Set(left.flat());
+    while (left.length > 1 && !this.stuck) {
+      if (this.singlyOff(left, all)) continue;
+      const off = this.fewestOff(left, all);
+      if (off) {
+        this.takeOff(off.units, off.way, left, all);
         continue;
       }
-      const parts = off.units.flat();
-      for (const unit of off.units) left.splice(left.indexOf(unit), 1);
-      const rest = left.flat();
-      this.steps.push({
-        parts: parts.map(({ key }) => key),
-        onto: rest.map(({ key }) => key),
-        way: { axis: off.way.axis, sign: off.way.sign === 1 ? -1 : 1 },
-        fastened: this.fastenedBetween(parts, rest),
-      });
-      if (off.units.length > 1) this.apart(off.units);
-      else if (parts.length > 1) this.madeUp(parts);
-      if (this.stuck) return;
+      // Units that are usually made first may have to be put on in pieces.
+      const pieces = left.findIndex((unit) => unit.length > 1);
+      if (pieces < 0) this.stuck = { parts: [...all].map(({ key }) => key), ...this.unreachable(all) };
+      else left.splice(pieces, 1, ...(left[pieces] ?? []).map((part) => [part]));
     }
     const [last] = left;
-    if (!last) return;
+    if (!last || this.stuck) return;
     if (last.length > 1) this.madeUp(last);
     else this.steps.push({ parts: last.map(({ key }) => key), onto: [], way: undefined, fastened: [] });
+  }
+
+  /** Goes once through the units in their usual order and takes off each that comes off; false where none does. */
+  private singlyOff(left: (readonly Part[])[], all: Set<Part>): boolean {
+    const before = left.length;
+    for (const unit of [...left]) {
+      if (left.length === 1) break;
+      const way = WAYS.find((each) => this.comesOff(unit, all, each));
+      if (way) this.takeOff([unit], way, left, all);
+    }
+    return left.length < before;
+  }
+
+  private takeOff(units: readonly (readonly Part[])[], way: Way, left: (readonly Part[])[], all: Set<Part>): void {
+    const parts = units.flat();
+    for (const unit of units) left.splice(left.indexOf(unit), 1);
+    const fastened = this.told ? this.fastenedBetween(parts, all) : [];
+    for (const part of parts) all.delete(part);
+    this.steps.push({
+      parts: parts.map(({ key }) => key),
+      onto: this.told ? [...all].map(({ key }) => key) : [],
+      way: { axis: way.axis, sign: way.sign === 1 ? -1 : 1 },
+      fastened,
+    });
+    if (units.length > 1) this.apart(units);
+    else if (parts.length > 1) this.madeUp(parts);
   }
 
   /** A unit by itself. One with mitres is closed round its panel from all sides at once. */
@@ -152,11 +174,6 @@ class Dismantling {
     const mitred = unit.some(({ machining }) => machining.some(({ kind }) => kind === 'mitre'));
     if (!mitred) this.apart(unit.map((part) => [part]));
     else this.steps.push({ parts: unit.map(({ key }) => key), onto: [], way: undefined, fastened: [] });
-  }
-
-  private oneOff(units: readonly (readonly Part[])[], all: ReadonlySet<Part>) {
-    for (const unit of units) for (const way of WAYS) if (this.comesOff(unit, all, way)) return { units: [unit], way };
-    return undefined;
   }
 
   private comesOff(unit: readonly Part[], all: ReadonlySet<Part>, way: Way): boolean {
@@ -248,13 +265,14 @@ class Dismantling {
     return found;
   }
 
-  private fastenedBetween(parts: readonly Part[], rest: readonly Part[]): Fastened[] {
-    const all = new Set([...parts, ...rest]);
+  /** What holds some of the parts to the rest of them. */
+  private fastenedBetween(parts: readonly Part[], all: ReadonlySet<Part>): Fastened[] {
     const found = new Map<string, Fastened>();
     for (const part of parts)
       for (const fastener of this.fasteners.get(part) ?? []) {
         const { from, into, leaving: left } = fastener;
-        if (!rest.includes(from) && !rest.includes(into)) continue;
+        const other = from === part ? into : from;
+        if (parts.includes(other) || !all.has(other)) continue;
         // A dowel from edge to edge is bored for in both.
         if ([...found.values()].some((known) => known.from === into.key && known.into === from.key)) continue;
         const kind = KINDS[left.operation.kind as keyof typeof KINDS];

@@ -1,4 +1,4 @@
-import { assemblyOf, connectionsOf, unheld } from '../assembly/index.js';
+import { connectionsOf, stuckOf, unheld } from '../assembly/index.js';
 import type { Part } from '../parts/index.js';
 import { type Hollowed, hollowedOf, meeting, overlap, sharedVolume } from '../solids/index.js';
 import { within } from '../words.js';
@@ -89,7 +89,7 @@ const noOrder: GeneralRule = {
   id: 'carcass/no-order-of-assembly',
   check({ parts, show }, named) {
     if (named.size > 0) return [];
-    const { stuck } = assemblyOf(parts);
+    const stuck = stuckOf(parts);
     if (!stuck) return [];
     const name = (key: string) => within(parts.find((part) => part.key === key)?.name ?? key);
     const { screws } = stuck;

@@ -21,7 +21,7 @@ export function fixAdded(
   const taken = (part: Part): Taken[] => {
     let all = known.get(part.key);
     if (!all) {
-      all = [...part.machining, ...(paths.get(part.key) ?? [])].flatMap((operation) => takenBy(part, operation));
+      all = [...part.machining, ...(paths.get(part.key) ?? [])].map((operation) => takenBy(part, operation));
       known.set(part.key, all);
     }
     return all;
@@ -31,8 +31,8 @@ export function fixAdded(
       const { through, into } = screwed;
       bored.set(through.key, [...(bored.get(through.key) ?? []), hole]);
       ways.set(into.key, [...(ways.get(into.key) ?? []), way]);
-      taken(through).push(...takenBy(through, hole));
-      taken(into).push(...takenBy(into, way));
+      taken(through).push(takenBy(through, hole));
+      taken(into).push(takenBy(into, way));
     }
   if (bored.size === 0) return { parts, paths };
   return {

@@ -4,6 +4,7 @@ import {
   type EdgeReference,
   type Face,
   fastenersAlong,
+  footprintOf,
   type Operation,
   SCREW_WAY,
   spacedAlong,
@@ -41,18 +42,25 @@ export interface InTheWay {
   readonly taken: (part: Part) => readonly Taken[];
 }
 
-/** What one cut or hole takes, in the cabinet. */
+/** What one operation takes of a part, in the cabinet: all together, and hole by hole where somebody comes near. */
 export interface Taken {
   readonly operation: Operation;
   readonly room: Extent;
+  readonly rooms: () => readonly Extent[];
 }
 
-/** What an operation takes of a part, hole by hole. */
-export function takenBy(part: Part, operation: Operation): Taken[] {
-  return spacesOf(operation, sizeOf(part)).map(({ low, high }) => {
-    const room = blockIn(part, { low, high });
-    return { operation, room };
-  });
+export function takenBy(part: Part, operation: Operation): Taken {
+  const size = sizeOf(part);
+  const { u, v } = footprintOf(operation, size);
+  let rooms: Extent[] | undefined;
+  return {
+    operation,
+    room: blockIn(part, { low: [u[0], v[0], 0], high: [u[1], v[1], size.thickness] }),
+    rooms() {
+      rooms ??= spacesOf(operation, size).map((space) => blockIn(part, space));
+      return rooms;
+    },
+  };
 }
 
 /** Wood beside a screw hole to what else is cut; from its middle to the ends of what is shared, and to the next (mm). */
@@ -81,24 +89,24 @@ export function screwLines(screwed: Screwed, around: InTheWay): ScrewLine[] {
   const [along, across] = runOf(screwed, normal);
   const [run, width] = [commonSpan(through, into, along), commonSpan(through, into, across)];
   if (run.size.mm < 2 * FROM_END || width.size.mm < LEAST) return [];
-  const free = freePlaces(screwed, normal, along, across, around);
   const lines: { readonly at: Dim; readonly places: Dim[] }[] = linesAcross(screwed, normal, across, width).map(
     (at) => ({
       at,
       places: [],
     }),
   );
+  const free = lines.map(({ at }) => freePlaces(screwed, normal, along, [across, at.mm], around));
   const wanted =
     run.size.mm > 2 * screwed.first.mm
       ? spacedAlong(run.size, screwed.first, screwed.spacing)
       : fastenersAlong(run.size, { ...screwed, half: screwed.pilot.mm / 2 });
-  for (const { at, places } of lines)
+  for (const [index, { places }] of lines.entries())
     for (const place of wanted) {
       const start = run.low.plus(place);
       const moved = MOVES.find((by) => {
         const mm = start.mm + by;
         const inside = mm >= run.low.mm + FROM_END && mm <= run.high.mm - FROM_END;
-        return inside && places.every((other) => Math.abs(other.mm - mm) >= APART) && free(mm, at.mm);
+        return inside && places.every((other) => Math.abs(other.mm - mm) >= APART) && free[index]?.(mm);
       });
       if (moved !== undefined)
         places.push(moved === 0 ? start : start.plus(moved).because('moved clear of what is cut there'));
@@ -150,40 +158,34 @@ function inWood(middle: Dim, edge: Span, shared: Span): Dim[] {
 const IN_EDGE = length(5, 'screw from the face');
 const BESIDE_HEAD = 3;
 
-/** True where the head can be reached, and nothing is cut or bored where the screw goes through and in. */
+/** True for places along a line where the head can be reached, and nothing is cut or bored where the screw goes. */
 function freePlaces(
   { through, into, group, pilot }: Screwed,
   normal: AxisIndex,
   along: AxisIndex,
-  across: AxisIndex,
+  [across, line]: readonly [axis: AxisIndex, at: number],
   { parts, taken }: InTheWay,
-): (at: number, line: number) => boolean {
+): (at: number) => boolean {
+  const apart = pilot.mm / 2 + BESIDE;
+  const beside = ({ min, max }: Extent) => line > min[across] - apart && line < max[across] + apart;
   const blocked = [through, into].flatMap((part) =>
-    taken(part).flatMap(({ operation, room: { min, max } }) =>
-      group !== undefined && operation.group === group
-        ? []
-        : [{ along: [min[along], max[along]] as const, across: [min[across], max[across]] as const }],
+    taken(part).flatMap(({ operation, room, rooms }) =>
+      (group !== undefined && operation.group === group) || !beside(room) ? [] : rooms().filter(beside),
     ),
   );
   const head = headSide(through, into, normal);
-  const face = head > 0 ? through.extent.max[normal] : through.extent.min[normal];
-  const covers = parts
-    .filter((part) => part !== through && part !== into)
-    .filter(({ extent }) => extent.min[normal] < face + head && extent.max[normal] > face + head)
-    .map(({ extent: { min, max } }) => ({
-      along: [min[along], max[along]] as const,
-      across: [min[across], max[across]] as const,
-    }));
-  const apart = pilot.mm / 2 + BESIDE;
-  const covered = (at: number, line: number) =>
-    [...blocked, ...covers].some(
-      (each) =>
-        at > each.along[0] - apart &&
-        at < each.along[1] + apart &&
-        line > each.across[0] - apart &&
-        line < each.across[1] + apart,
-    );
-  return (at, line) => !covered(at, line);
+  const face = (head > 0 ? through.extent.max[normal] : through.extent.min[normal]) + head;
+  const covers = parts.flatMap(({ extent }, at) =>
+    parts[at] !== through &&
+    parts[at] !== into &&
+    extent.min[normal] < face &&
+    extent.max[normal] > face &&
+    beside(extent)
+      ? [extent]
+      : [],
+  );
+  const all = [...blocked, ...covers];
+  return (at) => all.every(({ min, max }) => at <= min[along] - apart || at >= max[along] + apart);
 }
 
 /** To which side of the part screwed through its screws' heads lie: away from what they hold. */

@@ -15,6 +15,7 @@ export {
   cutsOf,
   type EdgeGroove,
   type EdgeHoles,
+  footprintOf,
   type Groove,
   type Holes,
   type Mitre,
