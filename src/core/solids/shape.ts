@@ -64,8 +64,9 @@ function allCuts(part: Part, operations: readonly Operation[]): Cut[] {
 }
 
 function hollowsIn(part: Part, cuts: readonly Cut[]): Hollowed {
+  const { length, width, thickness } = sizeOf(part);
   return {
-    blank: part.extent,
+    blank: blockIn(part, { low: [0, 0, 0], high: [length, width, thickness] }),
     blocks: cuts.flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
     prisms: cuts.flatMap((cut) =>
       cut.shape === 'prism'
