@@ -1,5 +1,5 @@
 import { type EdgeReference, fromStart, type Operation, POCKET } from '../machining/index.js';
-import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
+import { type AxisIndex, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
 /** A driver and its bit, and a short one, out from the head of a screw (mm). */
 export const DRIVER = 150;
@@ -77,8 +77,10 @@ function fastenersOf(part: Part, operation: Operation): Leaving[] {
 
 /** True when a part has wood round a place where a fastener should hold; in thin parts at their very middle. */
 export function holdsAt({ extent: { min, max } }: Part, point: Point): boolean {
-  return point.every((value, k) => {
-    const thin = Math.min(AROUND, ((max[k as 0] - min[k as 0]) as number) / 2 - 1e-6);
-    return value > min[k as 0] + thin - 0.01 && value < max[k as 0] - thin + 0.01;
-  });
+  for (let axis = 0; axis < 3; axis += 1) {
+    const k = axis as AxisIndex;
+    const thin = Math.min(AROUND, (max[k] - min[k]) / 2 - 1e-6);
+    if (point[k] <= min[k] + thin - 0.01 || point[k] >= max[k] - thin + 0.01) return false;
+  }
+  return true;
 }

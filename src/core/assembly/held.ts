@@ -14,10 +14,11 @@ export function unheld(parts: readonly Part[]): Part[] {
     joined.get(a)?.add(b);
     joined.get(b)?.add(a);
   };
+  const seats = seatsOf();
   for (const [at, part] of parts.entries()) {
     for (let next = at + 1; next < parts.length; next += 1) {
       const other = parts[next] as Part;
-      if (letIn(part, other)) join(part, other);
+      if (overlap(part.extent, other.extent) && (seats(part, other) || seats(other, part))) join(part, other);
     }
   }
   for (const { from, into } of connectionsOf(parts)) if (into) join(from, into);
@@ -26,14 +27,21 @@ export function unheld(parts: readonly Part[]): Part[] {
   return parts.filter((part) => !held.has(part));
 }
 
-/** True when one of two parts sits in a groove, a recess or a mortise of the other. */
-function letIn(a: Part, b: Part): boolean {
-  if (!overlap(a.extent, b.extent)) return false;
-  return seats(a).some((seat) => overlap(seat, b.extent)) || seats(b).some((seat) => overlap(seat, a.extent));
+/** Whether one part sits in a groove, a recess or a mortise of another; what each part is cut for is found once. */
+function seatsOf(): (part: Part, other: Part) => boolean {
+  const known = new Map<Part, Block[]>();
+  return (part, other) => {
+    let seats = known.get(part);
+    if (!seats) {
+      seats = seatsIn(part);
+      known.set(part, seats);
+    }
+    return seats.some((seat) => overlap(seat, other.extent));
+  };
 }
 
 /** What holds another part where it is cut; round a notch or in a cut-out it only has room. */
-function seats(part: Part): Block[] {
+function seatsIn(part: Part): Block[] {
   const size = sizeOf(part);
   return part.machining
     .filter((operation) => lets(operation) && operation.kind !== 'notch' && operation.kind !== 'cut-out')

@@ -1,8 +1,9 @@
-import type { Part, PartRole } from '../parts/index.js';
+import type { Operation } from '../machining/index.js';
+import type { AxisIndex, Extent, Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
 import { connectionsOf } from './connections.js';
 import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
-import { firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
+import { comesNear, firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
 
 /** What is put to what at one time, and how. */
 export interface AssemblyStep {
@@ -93,6 +94,7 @@ class Dismantling {
   private readonly wood = new Map<Part, Block[]>();
   private readonly fasteners = new Map<Part, Fastener[]>();
   private readonly heads = new Map<Leaving, readonly { readonly part: Part; readonly room: number }[]>();
+  private readonly rows = new Map<Operation, readonly Part[]>();
   private readonly blocked = new Map<Part, Map<Part, number>>();
   private readonly steps: AssemblyStep[] = [];
   private stuck: Stuck | undefined;
@@ -143,13 +145,17 @@ class Dismantling {
     else this.steps.push({ parts: last.map(({ key }) => key), onto: [], way: undefined, fastened: [] });
   }
 
-  /** Goes once through the units in their usual order and takes off each that comes off; false where none does. */
+  /**
+   * Takes off the first unit in the usual order that comes off; where nobody wants to know the steps, every one in one
+   * go, since what comes off now comes off later as well. False where none does.
+   */
   private singlyOff(left: (readonly Part[])[], all: Set<Part>): boolean {
     const before = left.length;
     for (const unit of [...left]) {
       if (left.length === 1) break;
       const way = WAYS.find((each) => this.comesOff(unit, all, each));
       if (way) this.takeOff([unit], way, left, all);
+      if (way && this.told) break;
     }
     return left.length < before;
   }
@@ -256,12 +262,30 @@ class Dismantling {
     const known = this.heads.get(left);
     if (known) return known;
     const [head, end] = left.driver;
-    const found = this.parts.flatMap((part) => {
-      if (part === from || firstWood(head, end, [part.extent]) === undefined) return [];
+    const found: { readonly part: Part; readonly room: number }[] = [];
+    for (const part of this.beforeRow(from, left)) {
+      if (firstWood(head, end, [part.extent]) === undefined) continue;
       const share = firstWood(head, end, this.woodOf(part));
-      return share === undefined ? [] : [{ part, room: share * DRIVER }];
-    });
+      if (share !== undefined) found.push({ part, room: share * DRIVER });
+    }
     this.heads.set(left, found);
+    return found;
+  }
+
+  /** What comes near the drivers of a whole row of screws at all: found once for the row. */
+  private beforeRow(from: Part, { operation }: Leaving): readonly Part[] {
+    const known = this.rows.get(operation);
+    if (known) return known;
+    const drivers = (this.fasteners.get(from) ?? []).flatMap(({ leaving: { operation: of, driver } }) =>
+      of === operation && driver ? driver : [],
+    );
+    const along = (axis: AxisIndex, most: typeof Math.min) => most(...drivers.map((point) => point[axis]));
+    const row: Extent = {
+      min: [along(0, Math.min), along(1, Math.min), along(2, Math.min)],
+      max: [along(0, Math.max), along(1, Math.max), along(2, Math.max)],
+    };
+    const found = this.parts.filter((part) => part !== from && comesNear(part.extent, row));
+    this.rows.set(operation, found);
     return found;
   }
 

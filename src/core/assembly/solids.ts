@@ -70,7 +70,8 @@ export function woodOf(part: Part): Block[] {
 
 /** True when one piece of wood, moved off this way for good, would meet the other. */
 export function meetsOnTheWay(moved: readonly Block[], still: readonly Block[], { axis, sign }: Way): boolean {
-  return moved.some((a) => still.some((b) => beside(a, b, axis) && ahead(a, b, axis, sign)));
+  for (const a of moved) for (const b of still) if (beside(a, b, axis) && ahead(a, b, axis, sign)) return true;
+  return false;
 }
 
 function ahead(a: Extent, b: Extent, axis: AxisIndex, sign: 1 | -1): boolean {
@@ -78,33 +79,58 @@ function ahead(a: Extent, b: Extent, axis: AxisIndex, sign: 1 | -1): boolean {
 }
 
 function beside(a: Extent, b: Extent, axis: AxisIndex): boolean {
-  for (const k of [0, 1, 2] as const) {
-    if (k === axis) continue;
-    if (a.min[k] > b.max[k] - SLIDES || b.min[k] > a.max[k] - SLIDES) return false;
-  }
-  return true;
+  return (
+    (axis === 0 || sideBySide(a, b, 0)) && (axis === 1 || sideBySide(a, b, 1)) && (axis === 2 || sideBySide(a, b, 2))
+  );
+}
+
+function sideBySide(a: Extent, b: Extent, axis: AxisIndex): boolean {
+  return a.min[axis] <= b.max[axis] - SLIDES && b.min[axis] <= a.max[axis] - SLIDES;
 }
 
 /** A driver's bit is so thick to each side of its middle (mm). */
 const BIT = 2;
 
+/** True when a bit that stays within one block comes near another. */
+export function comesNear({ min, max }: Block, row: Block): boolean {
+  return (
+    min[0] - BIT <= row.max[0] &&
+    row.min[0] <= max[0] + BIT &&
+    min[1] - BIT <= row.max[1] &&
+    row.min[1] <= max[1] + BIT &&
+    min[2] - BIT <= row.max[2] &&
+    row.min[2] <= max[2] + BIT
+  );
+}
+
 /** How far along the middle line of a bit it meets wood; undefined where it meets none (as a share of the line). */
 export function firstWood(from: Point, to: Point, blocks: readonly Block[]): number | undefined {
   let first: number | undefined;
-  for (const { min, max } of blocks) {
-    let [near, far] = [0, 1];
-    for (const k of [0, 1, 2] as const) {
-      const run = to[k] - from[k];
-      const [low, high] = [min[k] - BIT, max[k] + BIT];
-      if (Math.abs(run) < 1e-9) {
-        if (from[k] <= low || from[k] >= high) far = -1;
-      } else {
-        const [a, b] = [(low - from[k]) / run, (high - from[k]) / run];
-        near = Math.max(near, Math.min(a, b));
-        far = Math.min(far, Math.max(a, b));
-      }
-    }
-    if (near < far && (first === undefined || near < first)) first = near;
+  for (const block of blocks) {
+    const near = enters(from, to, block);
+    if (near !== undefined && (first === undefined || near < first)) first = near;
   }
   return first;
+}
+
+/** Where a line enters a block made larger by half a bit all round, as a share of the line; undefined where it does not. */
+function enters(from: Point, to: Point, { min, max }: Block): number | undefined {
+  let near = 0;
+  let far = 1;
+  for (let axis = 0; axis < 3; axis += 1) {
+    const k = axis as AxisIndex;
+    const start = from[k];
+    const run = to[k] - start;
+    const low = min[k] - BIT - start;
+    const high = max[k] + BIT - start;
+    if (Math.abs(run) < 1e-9) {
+      if (low >= 0 || high <= 0) return undefined;
+      continue;
+    }
+    const [a, b] = [low / run, high / run];
+    near = Math.max(near, Math.min(a, b));
+    far = Math.min(far, Math.max(a, b));
+    if (near >= far) return undefined;
+  }
+  return near;
 }

@@ -44,17 +44,12 @@ export function isForward(axis: Axis): boolean {
   return axis[0] === '+';
 }
 
-/** Cabinet coordinates (mm) of the point u, v, w (mm) of a part. */
-export function toCabinet(placement: Placement, u: number, v: number, w: number): Point {
-  const point: [number, number, number] = [...placement.origin];
-  for (const [axis, amount] of [
-    [placement.u, u],
-    [placement.v, v],
-    [placement.w, w],
-  ] as const) {
-    const { index, sign } = direction(axis);
-    point[index] += sign * amount;
-  }
+/** Cabinet coordinates (mm) of the point u, v, w (mm) of a part. Asked for every hole: it makes nothing but its answer. */
+export function toCabinet({ origin, u: along, v: across, w: into }: Placement, u: number, v: number, w: number): Point {
+  const point: [number, number, number] = [origin[0], origin[1], origin[2]];
+  point[AXIS_INDEX[along[1] as 'x']] += isForward(along) ? u : -u;
+  point[AXIS_INDEX[across[1] as 'x']] += isForward(across) ? v : -v;
+  point[AXIS_INDEX[into[1] as 'x']] += isForward(into) ? w : -w;
   return point;
 }
 

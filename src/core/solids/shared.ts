@@ -24,16 +24,20 @@ export function sharedVolume(a: Hollowed, b: Hollowed): number {
 
 /** True when two blocks share more than rounding. */
 export function overlap({ min, max }: Block, other: Block): boolean {
-  for (const k of [0, 1, 2] as const)
-    if (Math.min(max[k], other.max[k]) - Math.max(min[k], other.min[k]) <= THIN) return false;
-  return true;
+  return (
+    Math.min(max[0], other.max[0]) - Math.max(min[0], other.min[0]) > THIN &&
+    Math.min(max[1], other.max[1]) - Math.max(min[1], other.min[1]) > THIN &&
+    Math.min(max[2], other.max[2]) - Math.max(min[2], other.min[2]) > THIN
+  );
 }
 
 /** Where two blocks meet, if they do. */
 export function meeting(a: Block, b: Block): Block | undefined {
-  const min = a.min.map((low, k) => Math.max(low, b.min[k] as number)) as unknown as Point;
-  const max = a.max.map((high, k) => Math.min(high, b.max[k] as number)) as unknown as Point;
-  return min.every((low, k) => (max[k] as number) - low > THIN) ? { min, max } : undefined;
+  if (!overlap(a, b)) return undefined;
+  return {
+    min: [Math.max(a.min[0], b.min[0]), Math.max(a.min[1], b.min[1]), Math.max(a.min[2], b.min[2])],
+    max: [Math.min(a.max[0], b.max[0]), Math.min(a.max[1], b.max[1]), Math.min(a.max[2], b.max[2])],
+  };
 }
 
 /** What is left of a block when another is cut out of it: at most two pieces an axis. */
