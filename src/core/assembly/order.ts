@@ -3,7 +3,7 @@ import type { AxisIndex, Extent, Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
 import { connectionsOf } from './connections.js';
 import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
-import { comesNear, firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
+import { blockMeets, comesNear, firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
 
 /** What is put to what at one time, and how. */
 export interface AssemblyStep {
@@ -93,9 +93,13 @@ export function stuckOf(parts: readonly Part[]): Stuck | undefined {
 class Dismantling {
   private readonly wood = new Map<Part, Block[]>();
   private readonly fasteners = new Map<Part, Fastener[]>();
+  /** Each part's place in the list, and by the places of two parts what holds them together. */
+  private readonly places = new Map<Part, number>();
+  private readonly between = new Map<number, Fastener[]>();
+  /** By the places of two parts: the lower half says which ways were looked at, the upper what was found. */
+  private readonly blocked: Uint16Array;
   private readonly heads = new Map<Leaving, readonly { readonly part: Part; readonly room: number }[]>();
   private readonly rows = new Map<Operation, readonly Part[]>();
-  private readonly blocked = new Map<Part, Map<Part, number>>();
   private readonly steps: AssemblyStep[] = [];
   private stuck: Stuck | undefined;
 
@@ -104,15 +108,20 @@ class Dismantling {
     /** Whether somebody wants to know the steps. */
     private readonly told: boolean,
   ) {
+    for (const [at, part] of parts.entries()) this.places.set(part, at);
+    this.blocked = new Uint16Array(parts.length * parts.length);
     for (const { from, into, leaving: left } of connectionsOf(parts)) {
       if (!into) continue;
       const fastener = { from, into, leaving: left };
-      for (const part of [from, into]) {
-        const known = this.fasteners.get(part);
-        if (known) known.push(fastener);
-        else this.fasteners.set(part, [fastener]);
-      }
+      add(this.fasteners, from, fastener);
+      add(this.fasteners, into, fastener);
+      add(this.between, this.pair(from, into), fastener);
+      add(this.between, this.pair(into, from), fastener);
     }
+  }
+
+  private pair(part: Part, other: Part): number {
+    return (this.places.get(part) ?? 0) * this.parts.length + (this.places.get(other) ?? 0);
   }
 
   order(): Assembly {
@@ -183,8 +192,9 @@ class Dismantling {
   }
 
   private comesOff(unit: readonly Part[], all: ReadonlySet<Part>, way: Way): boolean {
-    for (const other of all)
-      if (!unit.includes(other)) for (const part of unit) if (!this.parted(part, other, all, way)) return false;
+    for (const other of this.parts)
+      if (all.has(other) && !unit.includes(other))
+        for (const part of unit) if (!this.parted(part, other, all, way)) return false;
     return true;
   }
 
@@ -206,22 +216,17 @@ class Dismantling {
 
   /** True when one part can be moved off another this way: through none of its wood, its dowels drawn, its screws out. */
   private parted(part: Part, other: Part, all: ReadonlySet<Part>, way: Way): boolean {
-    return !this.meets(part, other, way) && this.loosened(part, other, all, way);
+    const pair = this.pair(part, other);
+    return !this.meets(part, other, pair, way) && this.loosened(part, pair, all, way);
   }
 
-  private meets(part: Part, other: Part, way: Way): boolean {
+  private meets(part: Part, other: Part, pair: number, way: Way): boolean {
     const bit = 1 << (way.axis * 2 + (way.sign > 0 ? 1 : 0));
-    let known = this.blocked.get(part);
-    if (!known) {
-      known = new Map();
-      this.blocked.set(part, known);
-    }
-    // The lower half says which ways were looked at, the upper what was found.
-    const found = known.get(other) ?? 0;
+    const found = this.blocked[pair] ?? 0;
     if (found & bit) return (found & (bit << 8)) !== 0;
     const meets =
-      meetsOnTheWay([part.extent], [other.extent], way) && meetsOnTheWay(this.woodOf(part), this.woodOf(other), way);
-    known.set(other, found | bit | (meets ? bit << 8 : 0));
+      blockMeets(part.extent, other.extent, way) && meetsOnTheWay(this.woodOf(part), this.woodOf(other), way);
+    this.blocked[pair] = found | bit | (meets ? bit << 8 : 0);
     return meets;
   }
 
@@ -233,10 +238,11 @@ class Dismantling {
     return wood;
   }
 
-  private loosened(part: Part, other: Part, all: ReadonlySet<Part>, way: Way): boolean {
-    for (const fastener of this.fasteners.get(part) ?? []) {
-      const { from, into, leaving: left } = fastener;
-      if (from !== other && into !== other) continue;
+  private loosened(part: Part, pair: number, all: ReadonlySet<Part>, way: Way): boolean {
+    const fasteners = this.between.get(pair);
+    if (!fasteners) return true;
+    for (const fastener of fasteners) {
+      const { from, leaving: left } = fastener;
       if (left.driver) {
         if (this.room(fastener, all) < SHORT_DRIVER) return false;
         continue;
@@ -324,6 +330,12 @@ class Dismantling {
       }
     return {};
   }
+}
+
+function add<K>(lists: Map<K, Fastener[]>, key: K, fastener: Fastener): void {
+  const known = lists.get(key);
+  if (known) known.push(fastener);
+  else lists.set(key, [fastener]);
 }
 
 const KINDS = { holes: 'screws', pockets: 'pocket screws', 'edge holes': 'dowels', slots: 'loose tenons' } as const;

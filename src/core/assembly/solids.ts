@@ -69,9 +69,14 @@ export function woodOf(part: Part): Block[] {
 }
 
 /** True when one piece of wood, moved off this way for good, would meet the other. */
-export function meetsOnTheWay(moved: readonly Block[], still: readonly Block[], { axis, sign }: Way): boolean {
-  for (const a of moved) for (const b of still) if (beside(a, b, axis) && ahead(a, b, axis, sign)) return true;
+export function meetsOnTheWay(moved: readonly Block[], still: readonly Block[], way: Way): boolean {
+  for (const a of moved) for (const b of still) if (blockMeets(a, b, way)) return true;
   return false;
+}
+
+/** The same of two blocks. */
+export function blockMeets(moved: Block, still: Block, { axis, sign }: Way): boolean {
+  return beside(moved, still, axis) && ahead(moved, still, axis, sign);
 }
 
 function ahead(a: Extent, b: Extent, axis: AxisIndex, sign: 1 | -1): boolean {

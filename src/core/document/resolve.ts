@@ -103,12 +103,18 @@ function settled(value: number, { label, measure, key }: Leaf, source: Source): 
 
 type Found = Dim | Choice;
 
+/** What every setting is before a cabinet speaks: one by one in their order, and as the tree rules read. */
+interface Behind {
+  readonly found: readonly Found[];
+  readonly settings: ResolvedSettings;
+}
+
 /**
  * What every setting is before a cabinet speaks, and every material as it will be cut: cabinets of a job share it. It is
  * made for one head and holds while that head does not change.
  */
 export class Standards {
-  private readonly found = new Map<string, readonly Found[]>();
+  private readonly found = new Map<string, Behind>();
   private readonly materials = new Map<string, ResolvedMaterial>();
   /** What came of a cabinet's own decisions, by their identity. */
   private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Resolved }>();
@@ -126,16 +132,17 @@ export class Standards {
     return resolved;
   }
 
-  behind(cabinet: Cabinet): readonly Found[] {
+  behind(cabinet: Cabinet): Behind {
     const school = schoolOf(this.head, cabinet);
     const key = `${cabinet.kind}/${school}`;
-    let found = this.found.get(key);
-    if (!found) {
+    let behind = this.found.get(key);
+    if (!behind) {
       const layers = layersBehind(this.head, cabinet.kind, school);
-      found = settingLeaves.map((leaf) => resolveLeaf(leaf, layers));
-      this.found.set(key, found);
+      const found = settingLeaves.map((leaf) => resolveLeaf(leaf, layers));
+      behind = { found, settings: treeOf((_leaf, at) => found[at]) };
+      this.found.set(key, behind);
     }
-    return found;
+    return behind;
   }
 
   material(id: string): ResolvedMaterial {
@@ -159,10 +166,32 @@ export function resolve(head: JobHead, cabinet: Cabinet, standards = new Standar
 }
 
 function settle(cabinet: Cabinet, standards: Standards): Resolved {
-  const shared = standards.behind(cabinet);
+  const behind = standards.behind(cabinet);
   const own = ownLayer(cabinet);
+  const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
+  // What a cabinet decides nothing of it shares with the others.
+  const settings = groups.length === 0 ? behind.settings : { ...behind.settings, ...overlaid(groups, own, behind) };
+  const { materials } = settings;
+  const resolved = Object.fromEntries(
+    (Object.keys(materials) as MaterialRole[]).map((role) => [role, standards.material(materials[role].value)]),
+  ) as Record<MaterialRole, ResolvedMaterial>;
+  return { settings, materials: resolved };
+}
+
+/** The groups of settings in which a cabinet decides something, with what it decides laid over what stands behind it. */
+function overlaid(groups: readonly string[], own: Layer, { found }: Behind): Partial<ResolvedSettings> {
+  return treeOf((leaf, at) => {
+    if (!groups.includes(leaf.path[0] as string)) return undefined;
+    return valueAt(own.tree, leaf.path) === undefined ? found[at] : resolveLeaf(leaf, [own]);
+  });
+}
+
+/** Settings as a tree from what each of them is; those that are nothing are left out. */
+function treeOf(found: (leaf: Leaf, at: number) => Found | undefined): ResolvedSettings {
   const tree: Record<string, unknown> = {};
   settingLeaves.forEach((leaf, at) => {
+    const value = found(leaf, at);
+    if (value === undefined) return;
     const { path } = leaf;
     let node = tree;
     for (let depth = 0; depth < path.length - 1; depth += 1) {
@@ -170,15 +199,7 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
       node[key] ??= {};
       node = node[key] as Record<string, unknown>;
     }
-    const here = own.tree[path[0] as string] !== undefined && valueAt(own.tree, path) !== undefined;
-    node[path[path.length - 1] as string] = here ? resolveLeaf(leaf, [own]) : shared[at];
+    node[path[path.length - 1] as string] = value;
   });
-  const settings = tree as unknown as ResolvedSettings;
-  const materials = Object.fromEntries(
-    (Object.keys(settings.materials) as MaterialRole[]).map((role) => [
-      role,
-      standards.material(settings.materials[role].value),
-    ]),
-  ) as Record<MaterialRole, ResolvedMaterial>;
-  return { settings, materials };
+  return tree as unknown as ResolvedSettings;
 }

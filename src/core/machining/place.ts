@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { AnyOperation, EdgeReference, Face, Outline, PartSize, PlanPoint, Run, Space } from './definition.js';
+import type { AnyOperation, EdgeReference, Face, Outline, PartSize, PlanBounds, PlanPoint, Run, Space } from './definition.js';
 
 /** How far in from a face: the run along w of something that enters it by `depth` (mm). */
 export function into({ thickness }: PartSize, face: Face, depth: number): Run {
@@ -63,6 +63,24 @@ export function patch(
   const [u, v] = strip(size, from, near, far);
   const along: Run = [position - half, position + half];
   return isEnd(from) ? [u, along] : [along, v];
+}
+
+/** Where a row of such pieces lies, all together. */
+export function patches(
+  size: PartSize,
+  from: EdgeReference,
+  across: Run,
+  positions: readonly Dim[],
+  half: number,
+): PlanBounds {
+  let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const { mm } of positions) {
+    if (mm < low) low = mm;
+    if (mm > high) high = mm;
+  }
+  const [u, v] = strip(size, from, across[0], across[1]);
+  const along: Run = [low - half, high + half];
+  return isEnd(from) ? { u, v: along } : { u: along, v };
 }
 
 export function space(operation: AnyOperation, bored: boolean, u: Run, v: Run, w: Run): Space {

@@ -1,6 +1,6 @@
 import type { Dim } from '../../derive/index.js';
 import type { EdgeReference, OperationDefinition, Why } from '../definition.js';
-import { isEnd, patch, space } from '../place.js';
+import { isEnd, patch, patches, space } from '../place.js';
 import { edgeLine } from './edgeLine.js';
 
 /** A line of equal holes bored into an edge. */
@@ -23,6 +23,8 @@ export const edgeHoles: OperationDefinition<EdgeHoles> = {
       space(operation, true, ...patch(size, edge, [0, depth.mm], mm, radius), [offset.mm - radius, offset.mm + radius]),
     );
   },
+  bounds: ({ edge, positions, diameter, depth }, size) =>
+    patches(size, edge, [0, depth.mm], positions, diameter.mm / 2),
   cuts: ({ edge, offset, positions, diameter, depth }, size) =>
     positions.map(({ mm }) => {
       const radius = diameter.mm / 2;

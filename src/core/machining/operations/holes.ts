@@ -1,6 +1,6 @@
 import type { Dim } from '../../derive/index.js';
 import type { EdgeReference, Face, OperationDefinition, PartSize, Run, Space, Why } from '../definition.js';
-import { fromStart, into, isEnd } from '../place.js';
+import { fromStart, into, isEnd, patches } from '../place.js';
 
 /** A line of equal holes in a face. */
 export interface Holes extends Why {
@@ -47,15 +47,7 @@ export const holes: OperationDefinition<Holes> = {
   },
   bounds({ from, offset, positions, diameter }, size) {
     const radius = diameter.mm / 2;
-    const line = fromStart(size, from, offset.mm);
-    let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-    for (const { mm } of positions) {
-      if (mm < low) low = mm;
-      if (mm > high) high = mm;
-    }
-    return isEnd(from)
-      ? { u: [line - radius, line + radius], v: [low - radius, high + radius] }
-      : { u: [low - radius, high + radius], v: [line - radius, line + radius] };
+    return patches(size, from, [offset.mm - radius, offset.mm + radius], positions, radius);
   },
   cuts: (operation, size) =>
     centres(operation, size).map(({ u, v }) => ({

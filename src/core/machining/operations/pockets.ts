@@ -1,6 +1,6 @@
 import type { Dim } from '../../derive/index.js';
 import type { EdgeReference, Face, OperationDefinition, PartSize, Ramp, Run, Why } from '../definition.js';
-import { block, fromStart, into, isEnd, patch, space } from '../place.js';
+import { block, fromStart, into, isEnd, patch, patches, space } from '../place.js';
 import { edgeLine } from './edgeLine.js';
 
 /** Pocket holes in a face, leaving through an edge. */
@@ -53,6 +53,7 @@ export const pockets: OperationDefinition<Pockets> = {
       ramp,
     }));
   },
+  bounds: ({ edge, positions }, size) => patches(size, edge, [0, POCKET.reach], positions, POCKET.width / 2),
   cuts: (operation, size) =>
     operation.positions.flatMap(({ mm }) =>
       Array.from({ length: POCKET.reach / STEP }, (_, at) => {

@@ -9,7 +9,7 @@ import type {
   Run,
   Why,
 } from '../definition.js';
-import { block, fromStart, into, isEnd, patch, space } from '../place.js';
+import { block, fromStart, into, isEnd, patch, patches, space } from '../place.js';
 import { edgeLine } from './edgeLine.js';
 
 /** Oblong recesses in a face or an edge. Positions are of their middles. */
@@ -68,6 +68,16 @@ function words({ place, offset, positions }: Oblong, names: PartNames, show: (mm
 const taken = {
   spaces: (operation: Oblong & { readonly kind: string }, size: PartSize) =>
     runs(operation, size).map(([u, v, w]) => space(operation, true, u, v, w)),
+  bounds: ({ place, offset, positions, length, thickness, depth }: Oblong, size: PartSize) =>
+    'edge' in place
+      ? patches(size, place.edge, [0, depth.mm], positions, length.mm / 2)
+      : patches(
+          size,
+          place.from,
+          [offset.mm - thickness.mm / 2, offset.mm + thickness.mm / 2],
+          positions,
+          length.mm / 2,
+        ),
   cuts: (operation: Oblong, size: PartSize) => runs(operation, size).map(([u, v, w]) => block(u, v, w)),
 };
 
