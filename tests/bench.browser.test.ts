@@ -416,14 +416,16 @@ test('a job figured by earlier rules says what comes out otherwise, once, and ca
   assert.ok(job);
   const db = new Database(join(server.data, 'alcove.db'));
   const row = db
-    .prepare<[string], { id: string; built: string }>("SELECT id, built FROM cabinet WHERE job_id = ? AND id = 'c1'")
+    .prepare<[string], { id: string; built: string }>(
+      "SELECT cabinet_id AS id, parts AS built FROM built WHERE job_id = ? AND cabinet_id = 'c1'",
+    )
     .get(job.id);
   assert.ok(row);
   const built = JSON.parse(row.built) as { parts: { key: string; size: number[] }[] };
   const bottom = built.parts.find(({ key }) => key === 'bottom');
   assert.ok(bottom);
   bottom.size[0] = 700.5;
-  db.prepare('UPDATE cabinet SET edition = 1, built = ? WHERE job_id = ? AND id = ?').run(
+  db.prepare('UPDATE built SET edition = 1, parts = ? WHERE job_id = ? AND cabinet_id = ?').run(
     JSON.stringify(built),
     job.id,
     row.id,

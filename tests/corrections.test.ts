@@ -38,7 +38,11 @@ test('a job saved by the rules of today has nothing to tell', () => {
 
 test('a job figured by earlier rules tells once what came out otherwise, and keeps it to compare', () => {
   const { db, id, corrected, end } = stored();
-  const rows = db.prepare<[], { id: string; built: string }>('SELECT id, built FROM cabinet ORDER BY position').all();
+  const rows = db
+    .prepare<[], { id: string; built: string }>(
+      'SELECT cabinet.id, parts AS built FROM cabinet JOIN built ON built.job_id = cabinet.job_id AND cabinet_id = cabinet.id ORDER BY position',
+    )
+    .all();
   const [first, second] = rows;
   assert.ok(first && second);
   // As an earlier edition left the first: its bottom shorter, a part that is gone today, and one that was not there.
@@ -48,9 +52,9 @@ test('a job figured by earlier rules tells once what came out otherwise, and kee
   const now = bottom.size[0];
   bottom.size = [now - 7.7, bottom.size[1], bottom.size[2]];
   built.parts = [...built.parts.filter(({ key }) => key !== 'back'), { ...bottom, key: 'rail', name: 'Old rail' }];
-  db.prepare('UPDATE cabinet SET edition = 1, built = ? WHERE id = ?').run(JSON.stringify(built), first.id);
+  db.prepare('UPDATE built SET edition = 1, parts = ? WHERE cabinet_id = ?').run(JSON.stringify(built), first.id);
   // Of the second nothing was kept.
-  db.prepare('UPDATE cabinet SET edition = 1, built = NULL WHERE id = ?').run(second.id);
+  db.prepare('UPDATE built SET edition = 1, parts = NULL WHERE cabinet_id = ?').run(second.id);
   db.prepare('UPDATE job SET seen_edition = 1').run();
   const told = corrected();
   assert.equal(told.seen, false);
@@ -75,11 +79,15 @@ test('a job figured by earlier rules tells once what came out otherwise, and kee
 
 test('an edit before anybody has looked does not lose what it came to before', () => {
   const { db, id, corrected, end } = stored();
-  const row = db.prepare<[], { id: string; built: string }>('SELECT id, built FROM cabinet ORDER BY position').get();
+  const row = db
+    .prepare<[], { id: string; built: string }>(
+      'SELECT cabinet.id, parts AS built FROM cabinet JOIN built ON built.job_id = cabinet.job_id AND cabinet_id = cabinet.id ORDER BY position',
+    )
+    .get();
   assert.ok(row);
   const built = JSON.parse(row.built) as Loose;
   built.parts = built.parts.filter(({ key }) => key !== 'back');
-  db.prepare('UPDATE cabinet SET edition = 1, built = ? WHERE id = ?').run(JSON.stringify(built), row.id);
+  db.prepare('UPDATE built SET edition = 1, parts = ? WHERE cabinet_id = ?').run(JSON.stringify(built), row.id);
   db.prepare('UPDATE job SET seen_edition = 1').run();
   const { document } = readStoredJob(db, id);
   const [first] = document.cabinets;
@@ -124,7 +132,7 @@ test('a database of before keeps its jobs, and they count as figured by the firs
   assert.equal(told.seen, false);
   assert.equal(told.cabinets.length, 1);
   assert.equal(told.cabinets[0]?.changes, undefined);
-  assert.deepEqual(db.prepare('SELECT edition, built IS NOT NULL AS built FROM cabinet').get(), {
+  assert.deepEqual(db.prepare('SELECT edition, parts IS NOT NULL AS built FROM built').get(), {
     edition: EDITION,
     built: 1,
   });

@@ -20,12 +20,22 @@ interface Kept {
 interface Row {
   readonly id: string;
   readonly edition: number;
-  readonly built: string | null;
+  readonly parts: string | null;
   readonly corrected: string | null;
 }
 
 const rowsOf = (db: Db, jobId: string) =>
-  db.prepare<[string], Row>('SELECT id, edition, built, corrected FROM cabinet WHERE job_id = ?').all(jobId);
+  db
+    .prepare<[string], Row>('SELECT cabinet_id AS id, edition, parts, corrected FROM built WHERE job_id = ?')
+    .all(jobId);
+
+/** Keeps what a cabinet came to by the rules of today. */
+export function keepBuilt(db: Db, jobId: string, cabinetId: string, built: Built): void {
+  db.prepare(
+    `INSERT INTO built (job_id, cabinet_id, edition, parts) VALUES (?, ?, ?, ?)
+     ON CONFLICT (job_id, cabinet_id) DO UPDATE SET edition = excluded.edition, parts = excluded.parts`,
+  ).run(jobId, cabinetId, EDITION, JSON.stringify(built));
+}
 
 /**
  * Figures a stored job by the rules of today where it was last figured by earlier ones, and keeps what it came to by
@@ -35,13 +45,15 @@ export function bringForward(db: Db, jobId: string, document: Job): void {
   const behind = rowsOf(db, jobId).filter(({ edition }) => edition < EDITION);
   if (behind.length === 0) return;
   const solved = solvedById(document);
-  const write = db.prepare('UPDATE cabinet SET built = ?, edition = ?, corrected = ? WHERE job_id = ? AND id = ?');
+  const write = db.prepare(
+    'UPDATE built SET parts = ?, edition = ?, corrected = ? WHERE job_id = ? AND cabinet_id = ?',
+  );
   db.transaction(() => {
-    for (const { id, edition, built } of behind) {
+    for (const { id, edition, parts } of behind) {
       const cabinet = solved.get(id);
       if (!cabinet) continue;
       const after = builtOf(cabinet);
-      const kept: Kept = { edition, before: built === null ? null : (JSON.parse(built) as Built), after };
+      const kept: Kept = { edition, before: parts === null ? null : (JSON.parse(parts) as Built), after };
       write.run(JSON.stringify(after), EDITION, JSON.stringify(kept), jobId, id);
     }
   })();

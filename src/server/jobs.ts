@@ -13,7 +13,7 @@ import {
 } from '../core/document/index.js';
 import { type CabinetSummary, type JobSummary, summariseCabinet } from '../core/present/index.js';
 import { findingsBetween, solveCabinet } from '../core/solve.js';
-import { bringForward } from './corrections.js';
+import { bringForward, keepBuilt } from './corrections.js';
 import type { Db } from './database.js';
 import { Refusal } from './refusal.js';
 
@@ -72,22 +72,12 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
 function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, job: Job): void {
   const { summary, built } = figured(job, cabinet);
   db.prepare(
-    `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings, built, edition)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
+    `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings)
+     VALUES (?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document,
-       summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings,
-       built = excluded.built, edition = excluded.edition`,
-  ).run(
-    jobId,
-    cabinet.id,
-    position,
-    JSON.stringify(cabinet),
-    JSON.stringify(summary),
-    summary.stops,
-    summary.warnings,
-    JSON.stringify(built),
-    EDITION,
-  );
+       summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings`,
+  ).run(jobId, cabinet.id, position, JSON.stringify(cabinet), JSON.stringify(summary), summary.stops, summary.warnings);
+  keepBuilt(db, jobId, cabinet.id, built);
 }
 
 /** A cabinet as a list shows it, with what was found between it and its left neighbour; and what it comes to. */
@@ -216,7 +206,9 @@ function writeChange(db: Db, row: JobRow, change: Change, next: Job): void {
   for (const { id, leftNeighbour } of cabinets)
     if (leftNeighbour !== null && put.has(leftNeighbour) && !put.has(id)) forget.run(row.id, id);
   // The head decides for every cabinet: they are figured again when they are next listed.
-  if (change.head) db.prepare('UPDATE cabinet SET summary = NULL, built = NULL WHERE job_id = ?').run(row.id);
+  if (!change.head) return;
+  db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ?').run(row.id);
+  db.prepare('UPDATE built SET parts = NULL WHERE job_id = ?').run(row.id);
 }
 
 /** What was saved after a version: labels, oldest first. */
@@ -246,11 +238,14 @@ export function listJobs(db: Db): JobSummary[] {
   return db
     .prepare<[number], ListRow>(
       `SELECT job.id, job.name, job.version, job.updated_at AS updatedAt, job.unit,
-              (SELECT count(*) FROM cabinet WHERE job_id = job.id) AS cabinetCount,
-              (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries,
-              (SELECT coalesce(sum(stops), 0) FROM cabinet WHERE job_id = job.id) AS stops,
-              (SELECT coalesce(sum(warnings), 0) FROM cabinet WHERE job_id = job.id) AS warnings
-         FROM job WHERE deleted_at IS NULL ORDER BY job.updated_at DESC, job.id`,
+              coalesce(counted.cabinets, 0) AS cabinetCount,
+              coalesce(counted.stops, 0) AS stops,
+              coalesce(counted.warnings, 0) AS warnings,
+              (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries
+         FROM job
+         LEFT JOIN (SELECT job_id, count(*) AS cabinets, sum(stops) AS stops, sum(warnings) AS warnings
+                      FROM cabinet INDEXED BY cabinet_counts GROUP BY job_id) AS counted ON counted.job_id = job.id
+        WHERE deleted_at IS NULL ORDER BY job.updated_at DESC, job.id`,
     )
     .all(SHOWN_CABINETS)
     .map(({ summaries, ...row }) => ({ ...row, cabinets: JSON.parse(summaries ?? '[]') as CabinetSummary[] }));
@@ -264,7 +259,7 @@ function refreshSummaries(db: Db): void {
     .all();
   const write = db.prepare('UPDATE cabinet SET summary = ?, stops = ?, warnings = ? WHERE job_id = ? AND id = ?');
   // What it came to by earlier rules stays, until the job is opened and what has changed is told.
-  const build = db.prepare('UPDATE cabinet SET built = ? WHERE job_id = ? AND id = ? AND edition = ?');
+  const build = db.prepare('UPDATE built SET parts = ? WHERE job_id = ? AND cabinet_id = ? AND edition = ?');
   for (const { id } of stale) {
     const { document } = readStoredJob(db, id);
     db.transaction(() => {

@@ -1,5 +1,15 @@
 import type { Dim } from '../derive/index.js';
-import type { AnyOperation, EdgeReference, Face, Outline, PartSize, PlanBounds, PlanPoint, Run, Space } from './definition.js';
+import type {
+  AnyOperation,
+  EdgeReference,
+  Face,
+  Outline,
+  PartSize,
+  PlanBounds,
+  PlanPoint,
+  Run,
+  Space,
+} from './definition.js';
 
 /** How far in from a face: the run along w of something that enters it by `depth` (mm). */
 export function into({ thickness }: PartSize, face: Face, depth: number): Run {
