@@ -39,6 +39,8 @@ export const APART: readonly (readonly [Factor, string, Factor, string, string])
   ['kind', 'wall', 'toe', 'legs', 'a wall cabinet hangs'],
   ['kind', 'wall', 'toe', 'notched', 'a wall cabinet hangs'],
   ['kind', 'wall', 'toe', 'standing', 'a wall cabinet hangs'],
+  ['top', 'none', 'columns', 'partition', 'the head of a partition wants something over it'],
+  ['top', 'uprightFront', 'columns', 'partition', 'the head of a partition wants something flat over it'],
 ];
 
 /** What a limit asks of the rest of the cabinet, so that it can still be built. */

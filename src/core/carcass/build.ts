@@ -48,6 +48,8 @@ export interface Joint {
     readonly pocketFace: 1 | 2;
     readonly pocketsShow: boolean;
   };
+  /** Whose front corner is notched where a dado stops short of the front edge, where that is not the member. */
+  readonly corner?: { readonly key: string; readonly end: EdgeReference };
   /** What joins, for the reason of the machining: "carries the bottom". */
   readonly reason: string;
   readonly holds: string;

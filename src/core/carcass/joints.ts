@@ -3,7 +3,7 @@ import type { Resolved, ResolvedSettings } from '../document/index.js';
 import { type By, type EdgeReference, fastenersAlong, type Operation, SCREW_WAY } from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 import type { Joint } from './build.js';
-import { cutIn } from './dadoes.js';
+import { cutIn, notchedFor, stopShort } from './dadoes.js';
 import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
 import { type Seat, seatsOf } from './seats.js';
 
@@ -32,6 +32,7 @@ export function machineJoints(
       const made = machineJoint(joint, seat, member, resolved, places);
       for (const operation of made.receiver) addTo(added, seat.part.key, operation);
       for (const operation of made.member) if (joint.member) addTo(added, joint.member.key, operation);
+      if (made.notched) addTo(added, made.notched.key, made.notched.notch);
       const path = screwPath(joint, seat, member, resolved, places);
       if (path) addTo(paths, path.key, path.operation);
     }
@@ -188,13 +189,16 @@ function machineJoint(
   member: Part | undefined,
   { settings }: Resolved,
   places: readonly Dim[],
-): { receiver: Operation[]; member: Operation[] } {
+): { receiver: Operation[]; member: Operation[]; notched?: ReturnType<typeof notchedFor> } {
   const { fasteners } = settings;
   const { reason, holds } = joint;
   const { part, face } = seat;
   const by: By = { kind: 'joint', what: joint.kind };
-  if (joint.kind === 'dado' || joint.kind === 'rabbet')
-    return { receiver: joint.engagement.mm > 0 ? [cutIn(joint, part, face)] : [], member: [] };
+  if (joint.kind === 'dado' || joint.kind === 'rabbet') {
+    if (joint.engagement.mm <= 0) return { receiver: [], member: [] };
+    const stop = stopShort(joint, part, settings);
+    return { receiver: [cutIn(joint, part, face, stop)], member: [], notched: notchedFor(joint, part, stop) };
+  }
   const inReceiver = () => onReceiver(joint, seat, places);
   const inEnd = () => (joint.member && member ? inMember(joint, joint.member, member, seat, places) : undefined);
   switch (joint.kind) {

@@ -93,15 +93,16 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
     reason: `carries the ${draft.name.toLowerCase()}`,
     holds: draft.key,
   });
+  const cornerOf = (side: 'low' | 'high') => ({ key: `${draft.key}/rail/front`, end: ENDS[side] });
   // In a dado it lies as a whole; else each rail is fastened by its ends, in solid sides the front one only.
   const fastened = shrink ? (['front'] as const) : (['front', 'rear'] as const);
   const joints = (['low', 'high'] as const).flatMap((side): Joint[] =>
     kind === 'dado' || kind === 'rabbet'
-      ? [joint(side, spanFrom(START, frameDepth))]
+      ? [{ ...joint(side, spanFrom(START, frameDepth)), corner: cornerOf(side) }]
       : fastened.map((where) =>
           joint(side, rails[where], {
             key: `${draft.key}/rail/${where}`,
-            end: side === 'low' ? 'u0' : 'u1',
+            end: ENDS[side],
             pocketFace: 2,
             pocketsShow: false,
           }),
@@ -112,3 +113,5 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
     joints,
   };
 }
+
+const ENDS = { low: 'u0', high: 'u1' } as const;

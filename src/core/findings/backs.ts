@@ -1,4 +1,5 @@
 import { endShows } from '../carcass/index.js';
+import { overlap } from '../solids/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
@@ -194,7 +195,32 @@ const backEdgeShows: FindingRule = {
   },
 };
 
+/** Nailers so wide that one runs into the next. */
+const nailersMeet: FindingRule = {
+  id: 'carcass/nailers-meet',
+  check(context) {
+    const { parts, show } = context;
+    const nailers = parts.filter(({ role }) => role === 'nailer');
+    const meeting = nailers.filter((nailer, at) =>
+      nailers.slice(at + 1).some((other) => overlap(nailer.extent, other.extent)),
+    );
+    const [first] = meeting;
+    if (!first) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `The nailers are ${show(first.width.mm)} wide and run into each other.`,
+        why: 'The height behind the back has no room for so many of that width. Make them narrower, or fit one.',
+        numbers: [first.width],
+        parts: nailers.map(({ key }) => key),
+        settings: [settingPath(context, 'nailer/width'), settingPath(context, 'nailer/rails')],
+      },
+    ];
+  },
+};
+
 export const backRules: readonly FindingRule[] = [
+  nailersMeet,
   wallWithoutNailer,
   grooveNearEdge,
   nailerDoesNotFit,

@@ -89,6 +89,73 @@ const partitionWithoutSupport: FindingRule = {
   },
 };
 
+/** A partition whose head nothing holds. */
+const partitionUnderNothing: FindingRule = {
+  id: 'carcass/partition-under-nothing',
+  check(context) {
+    const { joints, parts, resolved } = context;
+    return parts
+      .filter((part) => part.role === 'partition')
+      .flatMap((part): FindingDraft[] => {
+        const head = joints.find(({ member }) => member?.key === part.key && member.end === 'u1');
+        if (!head || seatsOf(head, parts).length > 0) return [];
+        const open = ['none', 'uprightFront'].includes(resolved.settings.top.kind.value);
+        return [
+          {
+            severity: 'stop',
+            what: 'A partition has nothing over it to be fastened to.',
+            why: 'Its head swings, and what hangs on it with it. Put a top, stretchers or a fixed shelf over it.',
+            parts: [part.key],
+            ...(open
+              ? {
+                  settings: [settingPath(context, 'top/kind')],
+                  fixes: [
+                    setChoice(context, 'Fit stretchers', 'top/kind', 'stretchers'),
+                    setChoice(context, 'Fit a full top', 'top/kind', 'full'),
+                  ],
+                }
+              : {}),
+          },
+        ];
+      });
+  },
+};
+
+/** What has to stay behind and above a notch, or the corner breaks off (mm). */
+const LEFT_BEHIND = 40;
+
+/** A notch that takes a part off, or nearly. */
+const notchTooLarge: FindingRule = {
+  id: 'carcass/notch-too-large',
+  check(context) {
+    const { parts, show } = context;
+    return parts.flatMap((part) =>
+      part.machining.flatMap((operation): FindingDraft[] => {
+        if (operation.kind !== 'notch' || operation.by.kind !== 'toe') return [];
+        const behind = part.width.minus(operation.alongWidth).as('left behind the notch');
+        const above = part.length.minus(operation.alongLength).as('left above the notch');
+        const least = behind.mm < above.mm ? behind : above;
+        if (least.mm >= LEFT_BEHIND) return [];
+        const path = settingPath(context, behind.mm < above.mm ? 'toe/setback' : 'toe/height');
+        return [
+          {
+            severity: 'stop',
+            what:
+              least.mm <= 0
+                ? `The notch for the toe is as large as the ${part.name.toLowerCase()}: nothing is left of it.`
+                : `The notch for the toe leaves ${show(least.mm)} of the ${part.name.toLowerCase()}.`,
+            why: `At least ${show(LEFT_BEHIND)} has to stay, or the foot breaks off. Set the toe back less, make it lower, or stand the box on a plinth.`,
+            numbers: [least, operation.alongWidth, operation.alongLength],
+            parts: [part.key],
+            settings: [path],
+            fixes: [setChoice(context, 'Stand it on a plinth', 'toe/kind', 'plinth')],
+          },
+        ];
+      }),
+    );
+  },
+};
+
 /** Solid wood that has to be free to move. */
 const solidMoves: FindingRule = {
   id: 'carcass/solid-wood-moves',
@@ -183,6 +250,8 @@ export const carcassRules: readonly FindingRule[] = [
   bottomInWithdrawal,
   visibleFasteners,
   partitionWithoutSupport,
+  partitionUnderNothing,
+  notchTooLarge,
   solidMoves,
   jointWithoutPartner,
   bottomCannotGoUnder,

@@ -34,7 +34,27 @@ const hingedRight: Pick<CabinetDecisions, 'parts'> = {
 /** For each rule a cabinet that deserves it. */
 const BAD: Record<string, () => string[]> = {
   'carcass/two-in-one-place': () =>
-    rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
+    rulesOf({
+      settings: { shelves: { stripHeight: 100 } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 9 } }],
+    }),
+  'carcass/nailers-meet': () => rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
+  'carcass/partition-under-nothing': () =>
+    rulesOf({
+      settings: { top: { kind: 'none' } },
+      face: columns(
+        { id: 'a', size: share, fill: { kind: 'drawer' } },
+        { id: 'b', size: share, fill: { kind: 'drawer' } },
+      ),
+    }),
+  'carcass/notch-too-large': () => rulesOf({ settings: { toe: { kind: 'notched', setback: 540 } } }),
+  'fronts/drawer-beside-wall': () =>
+    rulesOf({
+      settings: { ends: { left: 'wall', filler: 'none' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    }),
+  'fronts/too-small-for-frame': () => rulesOf({ settings: { making: { kind: 'stick', stile: 320 } } }),
+  'machining/screw-holds-little': () => rulesOf({ settings: { fasteners: { screwLength: 40 } } }),
   'carcass/frame-beyond-box': () =>
     rulesOf({ settings: { school: 'faceFrame', toe: { kind: 'none' }, frame: { bottomRail: 120 } } }),
   'carcass/frame-beyond-box (hangs)': () => rulesOf({ from: 'wall', settings: { school: 'faceFrame' } }),

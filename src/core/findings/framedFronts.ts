@@ -3,7 +3,7 @@ import { behindGroove, type Front, frontName, grooveCut, grooveInset, slotPlaces
 import type { Part } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { capital } from '../words.js';
-import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, keysOf, type RuleContext, setChoice, settingPath } from './finding.js';
 
 /** The fronts made as frame and panel, each with its panel and its members. */
 function framedFronts({ fronts }: RuleContext): { front: Front; panel: Part; members: Part[] }[] {
@@ -40,6 +40,39 @@ const grooveBreaksOut: FindingRule = {
       },
     ];
   },
+};
+
+/** A front too small for its own frame: its members run into each other. */
+const membersMeet: FindingRule = {
+  id: 'fronts/too-small-for-frame',
+  check: (context) =>
+    context.fronts.flatMap((front): FindingDraft[] => {
+      const { resolved, show } = context;
+      const stiles = front.parts.filter(({ piece }) => piece?.kind === 'stile');
+      const rails = front.parts.filter(({ piece }) => piece?.kind === 'rail');
+      const [stile, rail] = [stiles[0], rails[0]];
+      const left = [
+        ...(stile ? [front.h.size.minus(stile.width.times(stiles.length)).as('left between the stiles')] : []),
+        ...(rail ? [front.v.size.minus(rail.width.times(rails.length)).as('left between the rails')] : []),
+      ].filter(({ mm }) => mm <= TOLERANCE_MM);
+      const [gone] = left;
+      if (!gone) return [];
+      const path = settingPath(context, 'making/rail');
+      return [
+        {
+          severity: 'stop',
+          what: `${capital(frontName(front))} is ${show(front.h.size.mm)} by ${show(front.v.size.mm)}, too small for a frame of members ${show((stile ?? rail)?.width.mm ?? 0)} wide.`,
+          why: 'They run into each other and leave nothing for a panel. Make the members narrower, or such fronts as slabs.',
+          numbers: [gone, front.h.size, front.v.size],
+          parts: front.parts.map(({ key }) => key),
+          settings: [path],
+          fixes:
+            resolved.settings.making.kind.value === 'slab'
+              ? []
+              : [setChoice(context, 'Make the fronts as slabs', 'making/kind', 'slab')],
+        },
+      ];
+    }),
 };
 
 /** Between the groove's floor and what is cut from the other side, or the outer edge, at least 10 have to stay. */
@@ -190,6 +223,7 @@ const mitreWithoutTenon: FindingRule = {
 };
 
 export const framedFrontRules: readonly FindingRule[] = [
+  membersMeet,
   grooveBreaksOut,
   memberTooNarrow,
   rebateInTenon,

@@ -1,7 +1,7 @@
 import { grainGroups, lippedClearance } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingDraft, type FindingRule, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
 const insetWithoutStop: FindingRule = {
@@ -136,10 +136,41 @@ const grainBlank: FindingRule = {
     }),
 };
 
+/** A drawer passes a wall at least so far from it: no wall is straight and plumb (mm). */
+const FROM_WALL = 10;
+
+/** A drawer that would scrape along a wall. */
+const drawerBesideWall: FindingRule = {
+  id: 'fronts/drawer-beside-wall',
+  check(context) {
+    const { fronts, box, resolved, show } = context;
+    return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
+      if (resolved.settings.ends[end].value !== 'wall') return [];
+      const away = (front: (typeof fronts)[number]) =>
+        end === 'left' ? front.h.low.plus(box.beyondLeft) : box.width.plus(box.beyondRight).minus(front.h.high);
+      const near = fronts.filter((front) => front.kind === 'drawer' && away(front).mm < FROM_WALL);
+      const [first] = near;
+      if (!first) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `${near.length === 1 ? 'A drawer front passes' : `${near.length} drawer fronts pass`} the wall at ${show(away(first).mm)}.`,
+          why: `Walls are neither straight nor plumb: leave at least ${show(FROM_WALL)}, or more for a door casing. A filler at that end does.`,
+          numbers: [away(first).as('drawer front from the wall')],
+          parts: near.map(({ key }) => key),
+          settings: [settingPath(context, 'ends/filler')],
+          fixes: [setChoice(context, 'Fit a filler strip', 'ends/filler', 'strip')],
+        },
+      ];
+    });
+  },
+};
+
 export const frontRules: readonly FindingRule[] = [
   insetWithoutStop,
   lippedBinds,
   gapBesideDivider,
   frontsMeet,
   grainBlank,
+  drawerBesideWall,
 ];

@@ -91,4 +91,41 @@ const screwThroughFace: FindingRule = {
     }),
 };
 
-export const machiningRules: readonly FindingRule[] = [operationsMeet, holeNearEdge, screwThroughFace];
+/** Screws whose way in an end or an edge is too short to hold. */
+const screwHoldsLittle: FindingRule = {
+  id: 'machining/screw-holds-little',
+  check(context) {
+    const { hold, screwLength } = context.resolved.settings.fasteners;
+    const path = settingPath(context, 'fasteners/screwLength');
+    const short = context.parts.flatMap((part) =>
+      (context.paths.get(part.key) ?? []).flatMap((way) =>
+        way.kind === 'edge holes' && HOLDING.has(way.by.kind) && way.depth.mm < hold.mm - 1e-6 ? [{ part, way }] : [],
+      ),
+    );
+    const [worst] = [...short].sort((a, b) => a.way.depth.mm - b.way.depth.mm);
+    if (!worst) return [];
+    const { show } = context;
+    const value = Math.ceil((screwLength.mm + hold.mm - worst.way.depth.mm) / 5) * 5;
+    return [
+      {
+        severity: 'stop',
+        what: `Screws ${show(screwLength.mm)} long hold only ${show(Math.max(0, worst.way.depth.mm))} in ${[...new Set(short.map(({ part }) => part.name.toLowerCase()))].join(', ')}.`,
+        why: `In an end or an edge they want ${show(hold.mm)}. Take longer ones.`,
+        numbers: [worst.way.depth, hold],
+        parts: [...new Set(short.map(({ part }) => part.key))],
+        settings: [path, settingPath(context, 'fasteners/hold')],
+        fixes: [{ label: `Take screws of ${show(value)}`, edits: [{ path, value }] }],
+      },
+    ];
+  },
+};
+
+/** Whose screws hold the box. */
+const HOLDING: ReadonlySet<string> = new Set(['joint', 'fixing']);
+
+export const machiningRules: readonly FindingRule[] = [
+  operationsMeet,
+  holeNearEdge,
+  screwThroughFace,
+  screwHoldsLittle,
+];

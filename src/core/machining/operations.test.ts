@@ -159,7 +159,11 @@ test('a cut across the grain is a dado, along it a groove, and every row says wh
   const seen = new Set<string>();
   for (const { part, operation } of found) {
     const row = rowOf(operation, partNames(part));
-    if (operation.kind === 'groove') assert.equal(row.what, operation.along === 'width' ? 'Dado' : 'Groove');
+    if (operation.kind === 'groove')
+      assert.equal(
+        row.what,
+        `${operation.along === 'width' ? 'Dado' : 'Groove'}${operation.stopped ? ', stopped' : ''}`,
+      );
     seen.add(row.what);
     assert.equal(row.reason, operation.reason);
     if ('positions' in operation) assert.equal(row.positions, operation.positions);

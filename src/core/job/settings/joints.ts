@@ -37,6 +37,16 @@ export const joints = section('Joints', {
       { metric: 'usual', since: 6, when: { 'nailer/rails': not('none') } },
     ),
     dadoDepth: length('dado depth', { min: 1, max: 30, metric: 6, inch: inches(1 / 4), when: anyJoint('dado') }),
+    dadoStop: length('dado stops short of a front edge that shows', {
+      max: 60,
+      metric: 10,
+      inch: inches(3 / 8),
+      since: 8,
+      before: 0,
+      when: anyJoint('dado'),
+      trade:
+        'The front edge stays whole, and the corner of what sits in the dado is notched by as much. 0 lets the dado run out, as under a band or a frame.',
+    }),
     rabbetDepth: length('rabbet depth', {
       min: 1,
       max: 30,
@@ -62,6 +72,14 @@ export const joints = section('Joints', {
     }),
     pilot: length('screw hole', { min: 1, max: 12, metric: 4.5, inch: inches(3 / 16), when: anyJoint('screws') }),
     screwLength: length('screw length', { min: 10, max: 150, metric: 50, inch: inches(2), when: anyJoint('screws') }),
+    hold: length('screw in an end or edge at least', {
+      min: 5,
+      max: 100,
+      metric: 25,
+      inch: inches(1),
+      since: 8,
+      when: anyJoint('screws'),
+    }),
     pocketReach: length('pocket screw into the next part', {
       min: 4,
       max: 60,
