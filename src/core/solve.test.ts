@@ -5,7 +5,6 @@ import fc from 'fast-check';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../tests/support/cabinets.js';
 import { diagonal, length } from './derive/index.js';
 import { type Cabinet, newCabinet, newJob, stableJson } from './document/index.js';
-import { drawerBoxes } from './drawers/index.js';
 import { frameSizes } from './frame/index.js';
 import { countedIds } from './job/index.js';
 import { isMirrored } from './parts/index.js';
@@ -110,7 +109,12 @@ test('worked case: face-frame base with three drawers, exposed left end, wall on
     // The frame is level with the box and its bottom rail ends on the floor of it: 740 − 40 + 18.1 + 100 plinth.
     height: given.frameHeight - given.bottomRail + given.sheetMeasured + 100,
     depth: given.overallDepthToFrameFace,
-    measured: { birch18: given.sheetMeasured, birch6: given.appliedBack, oak20: given.frameThickness },
+    measured: {
+      birch18: given.sheetMeasured,
+      birch12: 12,
+      birch6: given.appliedBack,
+      oak20: given.frameThickness,
+    },
     settings: {
       school: 'faceFrame',
       depth: { means: 'carcass' },
@@ -148,9 +152,9 @@ test('worked case: face-frame base with three drawers, exposed left end, wall on
     near(front.h.size.mm, expect.frontWidth);
     near(front.v.size.mm, expect.frontHeights[at]);
   });
-  const [drawer] = drawerBoxes(face.cells, resolved);
-  near(drawer?.width.mm, expect.drawerBoxWidth);
-  near(drawer?.frontLength.mm, expect.drawerBoxFrontLength);
+  const [drawer] = solved.fitted.runners;
+  near(drawer?.plan?.outside.mm, expect.drawerBoxWidth);
+  near(partOf(solved, 'drawer/o1/box/front').length.mm, expect.drawerBoxFrontLength);
   near(frame.packingLeft.mm, expect.packingLeft);
   near(frame.packingRight.mm, expect.packingRight);
   near((solved.fronts[0]?.v.low.mm ?? 0) - (solved.fronts[1]?.v.high.mm ?? 0), expect.faceToFaceBetweenFronts);

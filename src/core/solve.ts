@@ -77,6 +77,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     buy,
     rooms,
     motions,
+    paths: ways,
   } = fitAll({
     head,
     cabinet,
@@ -85,11 +86,12 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     cells,
     fronts,
     parts: built,
+    paths: carcass.paths,
     grid,
     bays,
   });
   const { joints, fittings } = carcass;
-  const { parts, paths } = fixAdded(bored, carcass.paths, resolved);
+  const { parts, paths } = fixAdded(bored, ways, resolved);
   const whole = {
     cabinet,
     resolved,

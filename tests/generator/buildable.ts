@@ -39,6 +39,7 @@ export const APART: readonly (readonly [Factor, string, Factor, string, string])
   ['kind', 'wall', 'toe', 'legs', 'a wall cabinet hangs'],
   ['kind', 'wall', 'toe', 'notched', 'a wall cabinet hangs'],
   ['kind', 'wall', 'toe', 'standing', 'a wall cabinet hangs'],
+  ['columns', 'none', 'fill', 'drawer', 'the runners of a drawer want an upright at both ends'],
   ['top', 'none', 'columns', 'partition', 'the head of a partition wants something over it'],
   ['top', 'uprightFront', 'columns', 'partition', 'the head of a partition wants something flat over it'],
 ];
@@ -98,6 +99,18 @@ function set(tree: Record<string, unknown>, path: readonly string[], value: unkn
     node = node[key] as Record<string, unknown>;
   }
   node[path.at(-1) as string] = value;
+}
+
+/** Boxes in every way they are made and hung; wood on wood wants something under every drawer. */
+function sayDrawers(chosen: Chosen, random: Random, say: (key: string, word: unknown) => void): void {
+  const carried = chosen.rows === 'web' || chosen.rows === 'shelf';
+  const families = ['side', 'corner', 'under', ...(carried ? ['wooden', 'wooden'] : [])];
+  const family = random.pick(families);
+  say('drawers/family', family);
+  say('drawers/corner', random.pick(['butt', 'rabbet']));
+  // Hidden runners hold the bottom between the sides.
+  say('drawers/bottom', random.pick(family === 'under' ? ['groove', 'slid'] : ['groove', 'slid', 'applied']));
+  say('drawers/contents', random.pick(['light', 'kitchen']));
 }
 
 function decisionsFor(chosen: Chosen, random: Random, path: readonly string[], value: number): CabinetDecisions {
@@ -161,6 +174,7 @@ function decisionsFor(chosen: Chosen, random: Random, path: readonly string[], v
       ['full', 'stretchers', 'none'].includes(chosen.top) && [left, right].every((end) => end !== 'exposed');
     say('frame/attachment', plain ? 'pocket' : 'tongue');
   }
+  sayDrawers(chosen, random.fork(), say);
   set(settings, path, value);
   const face = faceFor(chosen, random);
   const { columns, rows } = counts(face);
@@ -217,8 +231,9 @@ function faceFor(chosen: Chosen, random: Random): Split {
   const some = () => (random.chance(0.6) ? chosen.fill : random.pick(FACTORS.fill));
   /** Two side by side: of two pairs one would hang on the other's plates. A pair needs an upright at both edges. */
   const beside = (one: Chosen['fill'], two: Chosen['fill']): [Fill, Fill] => {
-    const single = (kind: Chosen['fill']) => (kind === 'pair' ? 'door' : kind);
     const lone = chosen.columns === 'none';
+    // Drawers run on an upright at either end.
+    const single = (kind: Chosen['fill']) => (kind === 'pair' || (lone && kind === 'drawer') ? 'door' : kind);
     return [fillOf(lone ? single(one) : one, 'right'), fillOf(lone || one === 'pair' ? single(two) : two, 'left')];
   };
   const graduation = { kind: 'arithmetic' as const, step: 20 };

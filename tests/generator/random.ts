@@ -17,6 +17,11 @@ export class Random {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   }
 
+  /** Another generator that follows from where this one stands; this one goes on as if nothing had been asked. */
+  fork(): Random {
+    return new Random(this.state);
+  }
+
   between(low: number, high: number): number {
     return low + this.next() * (high - low);
   }

@@ -19,7 +19,7 @@ export interface Leaving {
 }
 
 /** Whose fasteners hold parts together. */
-const HOLDING: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);
+const HOLDING: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing', 'box']);
 
 /** Every fastener of construction that leaves a part through its far face, its end or its edge. */
 export function leaving(part: Part): Leaving[] {

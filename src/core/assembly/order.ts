@@ -50,6 +50,8 @@ interface Fastener {
 const FIRST_OFF: readonly PartRole[] = [
   'door',
   'drawer front',
+  'drawer box',
+  'packing',
   'shelf',
   'filler',
   'end',

@@ -23,6 +23,7 @@ const drawers: CabinetDecisions['parts'] = [1, 2, 3].map((n) => ({
   fill: { kind: 'drawer' as const },
 }));
 const butted: CabinetDecisions['settings'] = {
+  drawers: { fitted: 'none' },
   back: { kind: 'applied' },
   joints: { bottom: 'screws', top: 'screws', shelf: 'screws', partition: 'screws' },
 };

@@ -38,6 +38,7 @@ const WAYS: CabinetDecisions[] = [
     settings: { making: { kind: 'stick', drawers: 'likeDoors' }, pulls: { drawerPlace: 'rail' } },
   },
   { settings: { making: { kind: 'trim' } } },
+  { width: 560 },
   { settings: { making: { kind: 'stick', groove: 12 }, materials: { doorPanel: 'oak20' } } },
   { settings: { fronts: { grainRuns: 'face' } } },
   { settings: { fronts: { fit: 'lipped' } } },

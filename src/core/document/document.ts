@@ -15,10 +15,10 @@ import {
 import { overridesSchema, settingLeaves, settingsSchema } from './settings.js';
 
 export const JOB_FORMAT = 'alcove-job';
-/** The last version that wanted a migration. What came since only adds settings or kinds of hardware, which are filled in. */
-export const LAST_MIGRATED = 4;
+/** The first version whose files may be written by hand, leaving out what a new job starts with. */
+export const FIRST_BY_HAND = 4;
 export const JOB_VERSION = Math.max(
-  LAST_MIGRATED,
+  FIRST_BY_HAND,
   ...settingLeaves.map(({ since }) => since),
   ...libraries.map(({ since }) => since),
 );

@@ -2,10 +2,12 @@ import { withYoungerKinds } from '../fitted/index.js';
 import { type HouseSet, houseSetFor } from '../job/index.js';
 import { type Data, isData } from './data.js';
 import { JOB_VERSION } from './document.js';
+import { inchMaterials, metricMaterials } from './houses/stock.js';
 import { toVersion2 } from './migrations/2-schools.js';
 import { toVersion3 } from './migrations/3-hardware.js';
 import { toVersion4 } from './migrations/4-places.js';
-import { fillSchools, fillYounger } from './settings.js';
+import { toVersion9 } from './migrations/9-drawers.js';
+import { fillSchools, fillYounger, settingLeaves } from './settings.js';
 
 export type Migration = (data: Data) => Data;
 
@@ -13,7 +15,12 @@ export type Migration = (data: Data) => Data;
  * Brings a document of version n to version n + 1. Each is a small pure function with its own test; none is ever
  * edited once a version has been released. A version that only adds settings needs none: they are filled in.
  */
-export const migrations: Readonly<Record<number, Migration>> = { 1: toVersion2, 2: toVersion3, 3: toVersion4 };
+export const migrations: Readonly<Record<number, Migration>> = {
+  1: toVersion2,
+  2: toVersion3,
+  3: toVersion4,
+  8: toVersion9,
+};
 
 /** Runs the migrations from `version` up to the present one. Data a migration cannot follow is left for the schema to refuse. */
 export function migrateJob(
@@ -36,6 +43,22 @@ function youngerHouse(house: Data, version: number, set: HouseSet, materials: Re
   };
 }
 
+/** Materials that younger roles are made of, where the job has none of that id. */
+function youngerMaterials(data: Data, version: number, set: HouseSet): Data {
+  const { materials } = data;
+  if (!Array.isArray(materials)) return {};
+  const known = materialIds(data);
+  const wanted = new Set(
+    settingLeaves
+      .filter(({ path, since }) => path[0] === 'materials' && since > version)
+      .map(({ defaults }) => defaults[set] as string)
+      .filter((id) => !known.has(id)),
+  );
+  const stock = set === 'inch' ? inchMaterials : metricMaterials;
+  const added = stock.filter(({ id }) => wanted.has(id));
+  return added.length > 0 ? { materials: [...materials, ...structuredClone(added)] } : {};
+}
+
 function materialIds({ materials }: Data): ReadonlySet<unknown> {
   return new Set(Array.isArray(materials) ? materials.map((each) => (isData(each) ? each.id : undefined)) : []);
 }
@@ -46,6 +69,7 @@ export function withYounger(data: Data, version: number): Data {
   const set = houseSetFor(isData(display) && display.unit === 'in' ? 'in' : 'mm');
   return {
     ...data,
+    ...youngerMaterials(data, version, set),
     ...(isData(house) ? { house: youngerHouse(house, version, set, materialIds(data)) } : {}),
     ...(isData(hardware) ? { hardware: withYoungerKinds(hardware, version) } : {}),
   };

@@ -5,13 +5,13 @@ import { isLength, lengthAt, placeInWords, putNumber, valueIn, withLeftOut } fro
 import {
   type Cabinet,
   cabinetSchema,
+  FIRST_BY_HAND,
   JOB_FORMAT,
   JOB_VERSION,
   type Job,
   type JobHead,
   jobHeadSchema,
   jobSchema,
-  LAST_MIGRATED,
 } from './document.js';
 import { migrateJob, withYounger } from './migrations.js';
 
@@ -59,11 +59,11 @@ export function readJobText(text: string): ReadResult<Job> {
   if (!parsed.ok) return parsed;
   const { value } = parsed;
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
-  // What came since the last version that wanted a migration is only added, so a file of then is read as one of today.
+  // From this version on a file by hand is read, whatever it leaves out.
   const since = version === undefined ? JOB_VERSION : version;
-  const younger = typeof since === 'number' && Number.isInteger(since) && since >= LAST_MIGRATED;
+  const younger = typeof since === 'number' && Number.isInteger(since) && since >= FIRST_BY_HAND;
   if (format !== JOB_FORMAT || !younger || since > JOB_VERSION) return readJob(value);
-  const whole = withLeftOut({ ...(value as Record<string, unknown>), version: JOB_VERSION });
+  const whole = withLeftOut(migrateJob(value as Record<string, unknown>, since));
   return readWithLengths(jobSchema, withYounger(whole, since));
 }
 

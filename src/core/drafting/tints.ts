@@ -18,4 +18,6 @@ export const TINT: Readonly<Record<PartRole, Tint>> = {
   'drawer front': 'front',
   end: 'front',
   filler: 'front',
+  'drawer box': 'box',
+  packing: 'frame',
 };

@@ -39,6 +39,38 @@ const BAD: Record<string, () => string[]> = {
       parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 9 } }],
     }),
   'carcass/nailers-meet': () => rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
+  'drawers/nothing-behind': () => {
+    const job = jobWith({});
+    job.house.all.drawers.fitted = 'none';
+    return solve(job).findings.map(({ rule }) => rule);
+  },
+  'drawers/no-runner': () => rulesOf({ depth: 240 }),
+  'drawers/nothing-carries': () =>
+    rulesOf({
+      settings: { dividers: { partitions: 'none' } },
+      face: columns(
+        { id: 'a', size: share, fill: { kind: 'drawer' } },
+        { id: 'b', size: share, fill: { kind: 'drawer' } },
+      ),
+    }),
+  'drawers/nothing-carries (wooden)': () =>
+    rulesOf({ settings: { drawers: { family: 'wooden' }, dividers: { betweenFronts: 'stretcher' } } }),
+  'drawers/box-too-small': () =>
+    rulesOf({
+      settings: { drawers: { family: 'wooden' }, dividers: { betweenFronts: 'shelf' } },
+      parts: [
+        { id: 'o1', size: { rule: 'fixed', mm: 50 }, fill: { kind: 'drawer' } },
+        { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+      ],
+    }),
+  'drawers/overloaded': () =>
+    rulesOf({
+      settings: { drawers: { contents: 'paper', choice: 'dunmore-glide-30' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    }),
+  'drawers/bottom-too-thin': () => rulesOf({ width: 1000, settings: { materials: { drawerBottomWide: 'birch6' } } }),
+  'drawers/face-not-fixed': () =>
+    rulesOf({ settings: { making: { kind: 'stick', drawers: 'likeDoors', stile: 30, rail: 30 } } }),
   'carcass/partition-under-nothing': () =>
     rulesOf({
       settings: { top: { kind: 'none' } },

@@ -29,6 +29,7 @@ const TABLE: Record<string, readonly [findings: number, proposed: number, offere
   'carcass/visible-fasteners': [10, 20, 20],
   'carcass/wall-without-nailer': [28, 56, 44],
   'carcass/web-frame-too-small': [3, 0, 0],
+  'drawers/nothing-behind': [56, 168, 168],
   'fronts/deeper-than-frame': [2, 2, 2],
   'fronts/drawer-beside-wall': [3, 3, 3],
   'fronts/grain-blank-too-large': [1, 1, 1],

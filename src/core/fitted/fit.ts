@@ -1,4 +1,5 @@
 import type { Fitting } from '../carcass/index.js';
+import type { Operation } from '../machining/index.js';
 import { frontRooms, type Motion, type Room } from '../motions/index.js';
 import type { Part } from '../parts/index.js';
 import type { AnyKind, Fit, FitContext, Kind } from './kind.js';
@@ -13,6 +14,8 @@ export type Fitted = {
 /** A cabinet with everything fitted. */
 export interface FittedCabinet {
   readonly parts: readonly Part[];
+  /** The ways screws take in parts nothing is bored in for them, of the construction and of what is fitted. */
+  readonly paths: ReadonlyMap<string, readonly Operation[]>;
   readonly fitted: Fitted;
   readonly buy: readonly Fitting[];
   readonly rooms: readonly Room[];
@@ -41,23 +44,34 @@ export function fitAll(carcass: Omit<FitContext, 'rooms' | 'fitted'>): FittedCab
   const fits = new Map<string, Fit<unknown>>();
   const fitted: Record<string, unknown> = {};
   let parts = carcass.parts;
+  let { paths } = carcass;
   let rooms: readonly Room[] = frontRooms(carcass.fronts);
   for (const kind of order) {
     const profiles = (carcass.head.hardware as unknown as Readonly<Record<string, never[]>>)[kind.id] ?? [];
-    const fit: Fit<unknown> = kind.fit({ ...carcass, parts, rooms, fitted }, profiles);
+    const fit: Fit<unknown> = kind.fit({ ...carcass, parts, paths, rooms, fitted }, profiles);
     fits.set(kind.id, fit);
     fitted[kind.id] = fit.fitted;
     parts = withOperations(fit.parts ? [...parts, ...fit.parts] : parts, fit);
+    if (fit.ways && fit.ways.size > 0) paths = withWays(paths, fit.ways);
     if (fit.rooms) rooms = [...rooms, ...fit.rooms];
   }
   const registered = allKinds.flatMap(({ id }) => fits.get(id) ?? []);
   return {
     parts,
+    paths,
     fitted: fitted as Fitted,
     buy: registered.flatMap(({ buy = [] }) => buy),
     rooms,
     motions: registered.flatMap(({ motions = [] }) => motions),
   };
+}
+
+type Ways = ReadonlyMap<string, readonly Operation[]>;
+
+function withWays(before: Ways, more: Ways): Ways {
+  const all = new Map(before);
+  for (const [key, ways] of more) all.set(key, [...(all.get(key) ?? []), ...ways]);
+  return all;
 }
 
 function withOperations(parts: readonly Part[], { operations }: Fit<unknown>): readonly Part[] {

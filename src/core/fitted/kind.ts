@@ -75,6 +75,8 @@ export interface FitContext
   extends Pick<BuiltCabinet, 'cabinet' | 'box' | 'resolved' | 'fronts' | 'parts' | 'grid' | 'bays' | 'rooms'> {
   readonly head: JobHead;
   readonly cells: readonly Cell[];
+  /** The ways screws take in parts nothing is bored in for them, so far. */
+  readonly paths: ReadonlyMap<string, readonly Operation[]>;
   /** Results of the kinds before it, by their ids. */
   readonly fitted: Readonly<Record<string, unknown>>;
 }
@@ -85,6 +87,8 @@ export interface Fit<Fitted> {
   readonly parts?: readonly Part[];
   /** Machining to add, by part key. */
   readonly operations?: ReadonlyMap<string, readonly Operation[]>;
+  /** The ways screws take in parts nothing is bored in for them, by part key. */
+  readonly ways?: ReadonlyMap<string, readonly Operation[]>;
   /** What to buy. */
   readonly buy?: readonly Fitting[];
   /** The space it takes at rest, and the space it sweeps. */

@@ -1,7 +1,7 @@
 import { BACK_IN_RABBET, endShows } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import { axisIndex, type Part, SAME_PLANE } from '../parts/index.js';
+import { axisIndex, type Part, SAME_PLANE, uprightAt } from '../parts/index.js';
 import { within } from '../words.js';
 import type { Screwed } from './screws.js';
 
@@ -25,6 +25,7 @@ export function screwedPairs(parts: readonly Part[], resolved: Resolved): Screwe
     ...fillerReturns(byKey),
     ...plinth(byKey, parts),
     ...toeCleats(byKey),
+    ...packing(parts),
     ...backs[resolved.settings.back.kind.value](byKey, parts, resolved),
   ];
   return pairs.map((pair) => ({ ...pair, first, pilot, screw: screwLength }));
@@ -64,6 +65,28 @@ function toeCleats(parts: Parts): Pair[] {
   return (['left', 'right'] as const).flatMap((hand) =>
     pair(parts.get(`toe/cleat/${hand}`), parts.get(`side/${hand}`), 'holds the toe cleat', ADDED),
   );
+}
+
+/** Packing of runners is screwed to the upright it lies against. */
+function packing(all: readonly Part[]): Pair[] {
+  return all
+    .filter(({ role }) => role === 'packing')
+    .flatMap((strip) => {
+      const { hand, extent, placement } = strip;
+      if (placement.w[1] === 'z') return pair(strip, liesOn(strip, all), 'holds the runner', ADDED);
+      const x = hand === 'left' ? extent.min[0] : extent.max[0];
+      const z = (extent.min[2] + extent.max[2]) / 2;
+      return pair(strip, uprightAt(all, hand ?? 'left', { x, z }), 'holds the packing', ADDED);
+    });
+}
+
+/** What a strip lies on. */
+function liesOn(strip: Part, all: readonly Part[]): Part | undefined {
+  const { min, max } = strip.extent;
+  return all.find(({ extent, placement }) => {
+    if (placement.w[1] !== 'z' || Math.abs(extent.max[2] - min[2]) > SAME_PLANE) return false;
+    return extent.min[0] < max[0] && extent.max[0] > min[0] && extent.min[1] < max[1] && extent.max[1] > min[1];
+  });
 }
 
 /** A grooved back is fixed to what it is not let into: nailers behind it, rails before it, a bottom it runs past. */

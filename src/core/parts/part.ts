@@ -30,7 +30,9 @@ export type PartRole =
   | 'web'
   | 'frame'
   | 'end'
-  | 'filler';
+  | 'filler'
+  | 'drawer box'
+  | 'packing';
 
 /** Which blank a front comes out of, so that the grain runs on: piece 2 of 3 of G1. */
 export interface GrainPlace {

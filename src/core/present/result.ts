@@ -2,7 +2,6 @@ import { balanceOf } from '../acts/index.js';
 import { assemblyOf } from '../assembly/index.js';
 import { cautionsFor } from '../cautions/index.js';
 import { DerivationTable, Dim, roundForExport } from '../derive/index.js';
-import { drawerBoxes } from '../drawers/index.js';
 import type { Finding } from '../findings/index.js';
 import { allKinds, type Fitted } from '../fitted/index.js';
 import { frameSizes } from '../frame/index.js';
@@ -119,12 +118,6 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       height: size(height),
       width: size(width),
     })),
-    drawerBoxes: (face.ok ? drawerBoxes(face.cells, resolved) : []).map(
-      ({ openingId, runnerOpening, width, frontLength }) => ({
-        opening: openingId,
-        ...mapped({ runnerOpening, width, frontLength }, size),
-      }),
-    ),
     fittings,
     ...presentAssembly(solved),
     // What side length near this one makes both ends of the pin grid alike.

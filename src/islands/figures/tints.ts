@@ -8,6 +8,7 @@ export const TINT_FILL: Readonly<Record<Tint, string>> = {
   plinth: 'var(--color-timber-plinth)',
   shelf: 'var(--color-timber-shelf)',
   frame: 'var(--color-timber-frame)',
+  box: 'var(--color-timber-box)',
   machining: 'var(--color-machining)',
   void: 'none',
 };

@@ -21,6 +21,7 @@ function material(draft: MaterialDraft, sheet: Material['sheet']): Material {
 
 export const metricMaterials: readonly Material[] = [
   material({ id: 'birch18', name: 'Birch plywood 18', nominal: 18, density: 680, modulus: 8500 }, METRIC_SHEET),
+  material({ id: 'birch12', name: 'Birch plywood 12', nominal: 12, density: 680 }, METRIC_SHEET),
   material({ id: 'birch6', name: 'Birch plywood 6', nominal: 6, density: 680 }, METRIC_SHEET),
   material(
     { id: 'front18', name: 'Faced front board 18', nominal: 18, density: 720, modulus: 2500, creep: 2 },
@@ -34,6 +35,7 @@ export const metricMaterials: readonly Material[] = [
 
 export const inchMaterials: readonly Material[] = [
   material({ id: 'ply34', name: 'Maple plywood 3/4', nominal: inches(3 / 4), density: 680 }, INCH_SHEET),
+  material({ id: 'ply12', name: 'Maple plywood 1/2', nominal: inches(1 / 2), density: 680 }, INCH_SHEET),
   material({ id: 'ply14', name: 'Maple plywood 1/4', nominal: inches(1 / 4), density: 680 }, INCH_SHEET),
   material(
     { id: 'front34', name: 'Faced front board 3/4', nominal: inches(3 / 4), density: 720, modulus: 2500, creep: 2 },

@@ -8,6 +8,7 @@ const shared = {
   dividers: { betweenFronts: 'web', atOpenBay: 'shelf' },
   banding: { frontEdges: 'none', caseEdges: 'none' },
   nailer: { rails: 'none' },
+  drawers: { family: 'wooden', corner: 'rabbet' },
 } as const;
 
 /** Solid sides that stand on the floor, web frames between drawers, a back in a rabbet. */

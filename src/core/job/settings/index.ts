@@ -2,7 +2,6 @@ import { backs } from './backs.js';
 import { banding } from './banding.js';
 import { cautionSettings } from './cautions.js';
 import { construction } from './construction.js';
-import { drawers } from './drawers.js';
 import { ends } from './ends.js';
 import { frame } from './frame.js';
 import { fronts } from './fronts.js';
@@ -18,5 +17,5 @@ import { web } from './web.js';
 /** The settings of the construction in working order; those of what is fitted stand between `before` and `after`. */
 export const settingSections = {
   before: [construction, ends, toe, topAndBottom, joints, backs, frame, web, making, fronts],
-  after: [drawers, banding, shelves, roles, usual, cautionSettings],
+  after: [banding, shelves, roles, usual, cautionSettings],
 } as const;

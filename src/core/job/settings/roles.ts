@@ -16,10 +16,13 @@ export const MATERIAL_ROLES = {
   front: 'fronts',
   doorFrame: 'door frames',
   doorPanel: 'door panels',
+  drawerBox: 'drawer boxes',
+  drawerBottom: 'drawer bottoms',
+  drawerBottomWide: 'wide drawer bottoms',
 } as const;
 
-const made = (role: keyof typeof MATERIAL_ROLES, metric: string, inch: string) =>
-  name(`material of the ${MATERIAL_ROLES[role]}`, { metric, inch });
+const made = (role: keyof typeof MATERIAL_ROLES, metric: string, inch: string, since = 1) =>
+  name(`material of the ${MATERIAL_ROLES[role]}`, { metric, inch, since });
 
 /** Which material each role is made of, by material id. */
 export const roles = section(
@@ -40,6 +43,9 @@ export const roles = section(
       front: made('front', 'front18', 'front34'),
       doorFrame: made('doorFrame', 'oak20', 'oak34'),
       doorPanel: made('doorPanel', 'birch6', 'ply14'),
+      drawerBox: made('drawerBox', 'birch12', 'ply12', 9),
+      drawerBottom: made('drawerBottom', 'birch6', 'ply14', 9),
+      drawerBottomWide: made('drawerBottomWide', 'birch12', 'ply12', 9),
     },
   },
   { elsewhere: true },

@@ -1,1 +1,0 @@
-export { type DrawerBox, drawerBoxes } from './sideMount.js';

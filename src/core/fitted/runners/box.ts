@@ -1,0 +1,337 @@
+import { type Dim, length, plain, type Span, spanBetween, spanFrom, spanTo } from '../../derive/index.js';
+import type { Resolved } from '../../document/index.js';
+import { type By, type Operation, SCREW_WAY } from '../../machining/index.js';
+import { bandsOn, makePart, type Part } from '../../parts/index.js';
+import type { BoxPlan } from './plan.js';
+import type { DrawerRoom } from './room.js';
+
+/** The parts of a box, and what its runners need to know of them. */
+export interface BoxParts {
+  readonly front: string;
+  readonly sides: readonly [left: Part, right: Part];
+  readonly back: Part;
+  readonly all: readonly Part[];
+  /** Thickness of its sides, and the room between them. */
+  readonly side: Dim;
+  readonly inner: Span;
+  readonly shortBack: boolean;
+  /** Where it begins and ends, from front to rear; its lower edge. */
+  readonly along: Span;
+  readonly low: Dim;
+  /** The ways of its corner screws, by part key. */
+  readonly ways: readonly (readonly [key: string, operation: Operation])[];
+}
+
+/** A box of a plan, in its place. Front and back stand between the sides, or a little in them. */
+export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials }: Resolved): BoxParts {
+  const { drawers } = settings;
+  const { material, thickness: side } = materials.drawerBox;
+  const wide = plan.inside.mm > drawers.wideOver.mm;
+  const base = wide && !plan.stiffened ? materials.drawerBottomWide : materials.drawerBottom;
+  const key = `drawer/${room.cell.opening.id}/box`;
+  const { id } = room.cell.opening;
+  const applied = drawers.bottom.value === 'applied';
+  const shortBack = drawers.bottom.value === 'slid';
+  const rabbeted = drawers.corner.value === 'rabbet';
+  const enters = rabbeted ? drawers.engagement : length(0, 'butts');
+
+  const play = room.across.size.minus(plan.outside).over(2).as('box from the edge of the opening');
+  const outer = spanFrom(room.across.low.plus(play).as('left side of the box'), plan.outside);
+  const inner = {
+    low: outer.low.plus(side).as('inside of the box, left'),
+    high: outer.high.minus(side).as('inside of the box, right'),
+    size: plan.inside,
+  };
+  const along = spanFrom(room.begins.as('front of the box'), plan.length);
+  const floor = room.up.low.plus(plan.above).as('lower edge of the box');
+  const low = applied ? floor.plus(base.thickness).as('lower edge of the sides') : floor;
+  const height = applied ? plan.height.minus(base.thickness).as('height of the sides') : plan.height;
+  const z = spanFrom(low, height);
+  const bottomLow = applied ? floor : low.plus(plan.recess).as('underside of the box bottom');
+  const depth = drawers.groove;
+
+  const by = (what: string): By => ({ kind: 'box', what, opening: id });
+  const whole = `${room.name} box`;
+  const common = { whole, unit: key, role: 'drawer box', material } as const;
+  const groove = (run: 'inside' | 'rear'): Operation[] =>
+    applied || run === 'rear'
+      ? []
+      : [
+          {
+            kind: 'groove',
+            face: 1,
+            along: 'length',
+            from: 'v0',
+            offset: plan.recess,
+            width: base.thickness,
+            depth,
+            reason: 'holds the bottom',
+            by: by('bottom'),
+            holds: `${key}/bottom`,
+          },
+        ];
+  const rabbets = (ends: readonly ('u0' | 'u1')[]): Operation[] =>
+    rabbeted
+      ? ends.map((end) => ({
+          kind: 'rabbet',
+          face: 1,
+          from: end,
+          width: side,
+          depth: enters,
+          reason: `takes the ${end === 'u0' ? 'front' : 'back'} of the box, glued`,
+          by: by('corner'),
+          holds: `${key}/${end === 'u0' ? 'front' : 'back'}`,
+        }))
+      : [];
+  const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
+  const backZ = shortBack ? spanBetween(backLow, z.high) : z;
+
+  const screws = rabbeted ? undefined : cornerScrews(plan, height, backZ, backLow.minus(low), base.thickness, applied);
+  const top = bandsOn(['v1'], settings.banding.caseThickness, settings.banding.preMilling);
+  const bands = settings.banding.caseEdges.value === 'front' && material.form === 'sheet' ? top : [];
+  const makeSide = (hand: 'left' | 'right'): Part =>
+    makePart({
+      ...common,
+      key: `${key}/${hand}`,
+      name: `${hand} side`,
+      hand,
+      bands,
+      stands: { x: hand === 'left' ? spanFrom(outer.low, side) : spanTo(outer.high, side), y: along, z },
+      axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
+      machining: [
+        ...groove('inside'),
+        ...rabbets(['u0', 'u1']),
+        ...(screws
+          ? (['u0', 'u1'] as const).map(
+              (end): Operation => ({
+                kind: 'holes',
+                face: 2,
+                from: end,
+                offset: side.over(2).as('middle of the front'),
+                positions: end === 'u0' ? screws.front : screws.back,
+                diameter: settings.fasteners.pilot,
+                reason: `corner of the box, ${end === 'u0' ? 'front' : 'back'}`,
+                by: by('corner'),
+              }),
+            )
+          : []),
+      ],
+    });
+  const across: Span = rabbeted
+    ? {
+        low: inner.low.minus(enters).as('left end of the front'),
+        high: inner.high.plus(enters).as('right end of the front'),
+        size: inner.size.plus(enters.times(2)).as('front of the box'),
+      }
+    : inner;
+  const front = makePart({
+    ...common,
+    key: `${key}/front`,
+    name: 'front',
+    bands,
+    stands: { x: across, y: spanFrom(along.low, side), z },
+    axes: { u: '+x', v: '+z', w: '-y' },
+    machining: groove('inside'),
+  });
+  const back = makePart({
+    ...common,
+    key: `${key}/back`,
+    name: 'back',
+    bands,
+    stands: { x: across, y: spanTo(along.high, side), z: backZ },
+    axes: { u: '+x', v: '+z', w: '+y' },
+    machining: groove(shortBack ? 'rear' : 'inside'),
+  });
+  const held = depth.minus(drawers.bottomPlay.over(2)).as('bottom in its groove');
+  const [fromFront, toRear] = [
+    front.stands.y.high.minus(held).as('front of the bottom'),
+    shortBack ? along.high : back.stands.y.low.plus(held).as('rear of the bottom'),
+  ];
+  const bottom = makePart({
+    ...common,
+    material: base.material,
+    key: `${key}/bottom`,
+    name: 'bottom',
+    stands: applied
+      ? { x: outer, y: along, z: spanFrom(bottomLow, base.thickness) }
+      : {
+          x: {
+            low: inner.low.minus(held).as('left edge of the bottom'),
+            high: inner.high.plus(held).as('right edge of the bottom'),
+            size: inner.size.plus(depth.times(2)).minus(drawers.bottomPlay),
+          },
+          y: spanBetween(fromFront, toRear),
+          z: spanFrom(bottomLow, base.thickness),
+        },
+    axes: { u: '+x', v: '+y', w: '-z' },
+    note: shortBack ? 'screwed up into the back, slotted where it is solid' : undefined,
+  } as Parameters<typeof makePart>[0]);
+  const sides = [makeSide('left'), makeSide('right')] as const;
+  const stiffeners =
+    wide && plan.stiffened && !applied
+      ? stiffened({ key, whole, room, front, back, inner, low, shortBack }, plan, settings, {
+          material,
+          thickness: side,
+        })
+      : [];
+  const lengthwise = (part: Part) => {
+    const more = stiffeners.map(({ through }) => through(part));
+    return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+  };
+  const [boxFront, boxBack] = [lengthwise(front), shortBack ? back : lengthwise(back)];
+  return {
+    front: room.front.key,
+    sides,
+    back: boxBack,
+    all: [...sides, boxFront, boxBack, bottom, ...stiffeners.map(({ part }) => part)],
+    side,
+    inner,
+    shortBack,
+    along,
+    low,
+    ways: [
+      ...(screws ? screwWays([front, back], screws, side, drawers.screw, by) : []),
+      ...stiffeners.flatMap(({ ways }) => ways),
+    ],
+  };
+}
+
+/** A stiffener is so wide (mm). */
+const STIFFENER = length(60, 'width of the stiffener');
+
+interface Stiffened {
+  readonly key: string;
+  readonly whole: string;
+  readonly room: DrawerRoom;
+  readonly front: Part;
+  readonly back: Part;
+  readonly inner: Span;
+  readonly low: Dim;
+  readonly shortBack: boolean;
+}
+
+/** Strips under a wide, thin bottom, glued to it and screwed through the front, and the back where it comes so low. */
+function stiffened(
+  { key, whole, room, front, back, inner, low, shortBack }: Stiffened,
+  plan: BoxPlan,
+  { drawers, fasteners }: Resolved['settings'],
+  stock: Resolved['materials']['drawerBox'],
+): { part: Part; through: (part: Part) => Operation; ways: (readonly [string, Operation])[] }[] {
+  const count = Math.ceil(plan.inside.mm / drawers.wideOver.mm) - 1;
+  const by: By = { kind: 'box', what: 'stiffener', opening: room.cell.opening.id };
+  const under = low.plus(plan.recess).as('underside of the bottom');
+  const height = under.minus(stock.thickness.over(2)).as('middle of the stiffener');
+  return Array.from({ length: count }, (_, at) => {
+    const middle = inner.low.plus(
+      inner.size.times(plain(at + 1, 'of the stiffeners')).over(plain(count + 1, 'fields of the bottom')),
+    );
+    const part = makePart({
+      key: `${key}/stiffener/${at + 1}`,
+      name: 'stiffener',
+      whole,
+      unit: key,
+      role: 'drawer box',
+      material: stock.material,
+      stands: {
+        x: spanFrom(middle.minus(STIFFENER.over(2)).as('left edge of the stiffener'), STIFFENER),
+        y: spanBetween(front.stands.y.high, shortBack ? back.stands.y.high : back.stands.y.low),
+        z: spanTo(under, stock.thickness),
+      },
+      axes: { u: '+y', v: '+x', w: '-z' },
+      note: 'glued to the underside of the bottom',
+    });
+    const places = [length(-15, 'beside the middle'), length(15, 'beside the middle')];
+    const through = (into: Part): Operation => ({
+      kind: 'holes',
+      face: 2,
+      from: 'v0',
+      offset: height.minus(into.stands.z.low).as('middle of the stiffener'),
+      positions: places.map((place) => middle.plus(place).minus(into.stands.x.low).as('screw of the stiffener')),
+      diameter: fasteners.pilot,
+      reason: 'screws of the stiffener',
+      by,
+      holds: part.key,
+    });
+    const way = (edge: 'u0' | 'u1'): readonly [string, Operation] => [
+      part.key,
+      {
+        kind: 'edge holes',
+        edge,
+        offset: part.thickness.over(2).as('middle of the edge'),
+        positions: places.map((place) => STIFFENER.over(2).plus(place).as('screw of the stiffener')),
+        diameter: SCREW_WAY,
+        depth: drawers.screw.minus(front.thickness).as('screw in the end of the stiffener'),
+        reason: 'way of the screws',
+        by: { kind: 'box', what: 'way' },
+      },
+    ];
+    return { part, through, ways: shortBack ? [way('u0')] : [way('u0'), way('u1')] };
+  });
+}
+
+/** Fasteners keep this far above the groove of the bottom, from the upper edge, and from one to the next (mm). */
+const ABOVE_GROOVE = length(9, 'above the groove');
+const FROM_TOP = length(20, 'from the upper edge');
+const FROM_LOWER = length(25, 'from the lower edge');
+const APART = 100;
+const LEAST_APART = 12;
+
+interface CornerScrews {
+  /** Along the height of the sides. */
+  readonly front: readonly Dim[];
+  readonly back: readonly Dim[];
+  /** How far the back begins above the sides. */
+  readonly backUp: Dim;
+}
+
+/** Two to a corner in low boxes, else at most 100 apart, clear of the groove of the bottom. */
+function cornerScrews(
+  plan: BoxPlan,
+  height: Dim,
+  back: Span,
+  backUp: Dim,
+  bottom: Dim,
+  applied: boolean,
+): CornerScrews {
+  const above = plan.recess.plus(bottom).plus(ABOVE_GROOVE).as('first screw above the bottom');
+  const first = applied ? FROM_LOWER : plan.clear && plan.clear.mm > above.mm ? plan.clear : above;
+  return { front: column(first, height), back: column(first, backUp.plus(back.size).as('top of the back')), backUp };
+}
+
+function column(first: Dim, top: Dim): Dim[] {
+  const last = top.minus(FROM_TOP).as('last screw of the corner');
+  const run = last.mm - first.mm;
+  if (run < LEAST_APART) return [first.plus(top).over(2).as('screw of the corner')];
+  const gaps = Math.max(1, Math.ceil(run / APART));
+  if (gaps === 1) return [first, last];
+  const apart = last.minus(first).over(plain(gaps, 'spaces'));
+  return Array.from({ length: gaps + 1 }, (_, at) =>
+    at === 0 ? first : first.plus(apart.times(at)).as('screw of the corner'),
+  );
+}
+
+/** The screws go on into the ends of front and back. */
+function screwWays(
+  [front, back]: readonly [Part, Part],
+  screws: CornerScrews,
+  side: Dim,
+  screw: Dim,
+  by: (what: string) => By,
+): (readonly [string, Operation])[] {
+  const depth = screw.minus(side).as('screw in the end of the box front');
+  const way = (part: Part, edge: 'u0' | 'u1', positions: readonly Dim[]): readonly [string, Operation] => [
+    part.key,
+    {
+      kind: 'edge holes',
+      edge,
+      offset: part.thickness.over(2).as('middle of the edge'),
+      positions,
+      diameter: SCREW_WAY,
+      depth,
+      reason: 'way of the screws: corners of the box',
+      by: by('way'),
+    },
+  ];
+  const onBack = screws.back.map((at) => at.minus(screws.backUp).as('screw of the corner, on the back'));
+  return (['u0', 'u1'] as const).flatMap((edge) => [way(front, edge, screws.front), way(back, edge, onBack)]);
+}

@@ -1,0 +1,131 @@
+import type { Fitting } from '../../carcass/index.js';
+import type { Dim } from '../../derive/index.js';
+import type { Operation } from '../../machining/index.js';
+import type { Part } from '../../parts/index.js';
+import { formatLengthWithUnit } from '../../units/index.js';
+import type { FitContext } from '../kind.js';
+import type { PlacedPull } from '../pulls/index.js';
+import { type BoxParts, buildBox } from './box.js';
+import { type Against, type Chosen, chooseRunners } from './choose.js';
+import { type Face, fixFace } from './face.js';
+import { families } from './families/index.js';
+import { onCase } from './onCase.js';
+import type { BoxPlan } from './plan.js';
+import type { RunnerProfile } from './profile.js';
+import { type DrawerRoom, drawerRooms } from './room.js';
+import { runnersAndGuides, runsOn, woodenPlan } from './wooden.js';
+
+/** A drawer as it is fitted, as plain data. */
+export interface FittedDrawer {
+  readonly opening: string;
+  readonly front: string;
+  readonly name: string;
+  /** The runner opening, and how far runners are packed out. */
+  readonly across: Dim;
+  readonly packing: { readonly left: Dim; readonly right: Dim };
+  /** From the plane the fronts close against to what is nearest at the rear, and what that is. */
+  readonly depth: Dim;
+  readonly rearBy: string;
+  /** Absent where it runs wood on wood, or nothing fits. */
+  readonly runner?: Pick<Chosen, 'profile' | 'length' | 'contents' | 'load'>;
+  readonly against: readonly Against[];
+  /** Absent where nothing fits. */
+  readonly plan?: BoxPlan;
+  /** Keys of its box's parts. */
+  readonly parts: readonly string[];
+  /** True where an upright carries its runners at either end, or something lies under a wooden one. */
+  readonly carried: boolean;
+}
+
+interface Made {
+  readonly fitted: FittedDrawer;
+  readonly parts: readonly Part[];
+  readonly operations: readonly (readonly [key: string, operation: Operation])[];
+  readonly ways: readonly (readonly [key: string, operation: Operation])[];
+  readonly buy: readonly Fitting[];
+}
+
+/** A box on runners for every drawer front. */
+export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile[]): Made[] {
+  const { cells, fronts, parts, box, resolved, head } = context;
+  const { drawers } = resolved.settings;
+  if (drawers.fitted.value === 'none') return [];
+  const pulls = (context.fitted.pulls ?? []) as readonly PlacedPull[];
+  const show = (mm: number) => formatLengthWithUnit(mm, head.display);
+  return drawerRooms(cells, fronts, parts, box, resolved).map((room): Made => {
+    const said = {
+      opening: room.cell.opening.id,
+      front: room.front.key,
+      name: room.name,
+      across: room.across.size,
+      packing: room.packing,
+      depth: room.rear.minus(room.plane).as('depth behind the fronts'),
+      rearBy: room.rearBy,
+    };
+    if (drawers.family.value === 'wooden') {
+      const plan = woodenPlan(room, resolved);
+      const made = buildBox(room, plan, resolved);
+      const face = fixFace(room, made, pulls, resolved);
+      const under = runsOn(room, parts, plan.length);
+      return {
+        fitted: { ...said, against: [], plan, parts: keysOf(made), carried: under !== undefined },
+        parts: [...made.all, ...(under ? runnersAndGuides(room, under, plan, resolved) : [])],
+        operations: face.operations,
+        ways: [...made.ways, ...face.ways],
+        buy: screwsFor(made, face, drawers.screw, show),
+      };
+    }
+    const { chosen, against } = chooseRunners(room, profiles, resolved, show);
+    const carried = room.uprights.left !== undefined && room.uprights.right !== undefined;
+    if (!chosen)
+      return { fitted: { ...said, against, parts: [], carried }, parts: [], operations: [], ways: [], buy: [] };
+    const { profile, length, plan, contents, load } = chosen;
+    const made = buildBox(room, plan, resolved);
+    const face = fixFace(room, made, pulls, resolved);
+    const fixed = onCase(room, chosen, resolved, context.paths);
+    return {
+      fitted: {
+        ...said,
+        runner: { profile, length, contents, load },
+        against,
+        plan,
+        parts: keysOf(made),
+        carried,
+      },
+      parts: [...made.all, ...fixed.packing],
+      operations: [...fixed.operations, ...families[profile.family].onBox(profile, made, length), ...face.operations],
+      ways: [...made.ways, ...face.ways],
+      buy: [
+        { name: `Runners, pair: ${profile.name}, ${show(length.mm)}`, quantity: 1, note: profile.maker },
+        ...(families[profile.family].extras?.(profile) ?? []).map(({ name, quantity }) => ({
+          name: `Runners: ${name}`,
+          quantity,
+          note: profile.maker,
+        })),
+        ...screwsFor(made, face, drawers.screw, show),
+      ],
+    };
+  });
+}
+
+/** Screws of the corners, and of the face from inside. */
+function screwsFor({ ways }: BoxParts, face: Face, screw: Dim, show: (mm: number) => string): Fitting[] {
+  const count = (operations: readonly (readonly [string, Operation])[]) =>
+    operations.reduce((sum, [, operation]) => sum + ('positions' in operation ? operation.positions.length : 0), 0);
+  return [
+    { name: `Screws ${show(screw.mm)}: box corners`, quantity: count(ways), note: 'countersunk' },
+    { name: 'Screws: drawer faces, from inside', quantity: count(face.ways), note: 'pan head, with washer' },
+  ].filter(({ quantity }) => quantity > 0);
+}
+
+const keysOf = ({ all }: BoxParts) => all.map(({ key }) => key);
+
+/** The same things to buy together. */
+export function together(all: readonly Fitting[]): Fitting[] {
+  const counted = new Map<string, Fitting>();
+  for (const each of all) {
+    const key = `${each.name} ${each.note}`;
+    counted.set(key, { ...each, quantity: (counted.get(key)?.quantity ?? 0) + each.quantity });
+  }
+  return [...counted.values()];
+}

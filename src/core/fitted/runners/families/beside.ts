@@ -1,0 +1,85 @@
+import { plain, quantity } from '../../../derive/index.js';
+import type { Operation } from '../../../machining/index.js';
+import { fromSheet } from '../../profile.js';
+import type { BoxParts } from '../box.js';
+import { boxHeight } from '../heights.js';
+import { holesAlong } from '../lines.js';
+import type { BesideProfile } from '../profile.js';
+import type { RunnerFamily } from './family.js';
+
+/** Rollers are screwed up into the lower edges of the sides. */
+export const corner: RunnerFamily<BesideProfile> = {
+  plan: (profile, ...rest) => beside.plan(profile, ...rest),
+  line: (profile, plan) => beside.line(profile, plan),
+  onBox: (profile, box, length) =>
+    box.sides.map((side) => [
+      side.key,
+      {
+        kind: 'edge holes',
+        edge: 'v0',
+        offset: box.side.over(2).as('middle of the edge'),
+        positions: holesAlong(profile, profile.boxHoles, length.mm, 0),
+        diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+        depth: quantity(EDGE_PILOT, 'mm', 'pilot in the lower edge'),
+        reason: `runner under the box: ${profile.name}`,
+        by: { kind: 'runners', what: 'box', front: box.front },
+      } satisfies Operation,
+    ]),
+};
+
+/** So deep a pilot is bored in the lower edge of a side, short of the groove of the bottom (mm). */
+const EDGE_PILOT = 8;
+
+/**
+ * Runners that stand beside the box, in the middle of its sides or at their lower corners: outside width = opening −
+ * 2 · runner thickness − play.
+ */
+export const beside: RunnerFamily<BesideProfile> = {
+  plan(profile, room, length, { materials, settings }) {
+    const thickness = fromSheet(profile, 'thickness', 'runner thickness');
+    const outside = room.across.size
+      .minus(thickness.times(plain(2, 'runners')))
+      .minus(fromSheet(profile, 'play', 'play of the runners'))
+      .as('box width, outside');
+    const below = fromSheet(profile, 'clearBelow', 'clearance below the box');
+    const { height, free } = boxHeight(
+      room,
+      fromSheet(profile, 'clearAbove', 'clearance above the box'),
+      below,
+      settings,
+    );
+    return {
+      outside,
+      inside: outside.minus(materials.drawerBox.thickness.times(2)).as('box width, inside'),
+      length: length.as('box length'),
+      height,
+      above: below,
+      free,
+      recess: settings.drawers.recess,
+    };
+  },
+  line: (profile, { above }) =>
+    above.plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge')).as('screw line of the runner'),
+  onBox: (profile, box, length) => box.sides.map((side) => [side.key, boredForRunner(profile, box, length)] as const),
+};
+
+/** Its inner member is screwed to the outside of the box. */
+function boredForRunner(profile: BesideProfile, { side, front }: BoxParts, length: { readonly mm: number }): Operation {
+  return {
+    kind: 'holes',
+    face: 2,
+    from: 'v0',
+    offset: fromSheet(profile, 'line', 'fixing line above the box’s lower edge'),
+    positions: holesAlong(profile, profile.boxHoles, length.mm, 0),
+    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+    depth:
+      fromSheet(profile, 'pilot/depth', 'pilot depth').mm < side.mm - SHORT_OF_FACE
+        ? fromSheet(profile, 'pilot/depth', 'pilot depth')
+        : side.minus(SHORT_OF_FACE).as('pilot depth'),
+    reason: `runner on the box: ${profile.name}`,
+    by: { kind: 'runners', what: 'box', front },
+  };
+}
+
+/** A screw ends this far short of the far face (mm). */
+const SHORT_OF_FACE = 2;

@@ -1,0 +1,21 @@
+import type { Dim } from '../../../derive/index.js';
+import type { Resolved } from '../../../document/index.js';
+import type { Operation } from '../../../machining/index.js';
+import type { BoxParts } from '../box.js';
+import type { BoxPlan } from '../plan.js';
+import type { RunnerProfile } from '../profile.js';
+import type { DrawerRoom } from '../room.js';
+
+/** One way of hanging a drawer and all that is particular to it. A new one is a file and a line in `index.ts`. */
+export interface RunnerFamily<P extends RunnerProfile = RunnerProfile> {
+  /** Why a profile cannot carry boxes made as this shop makes them; undefined when it can. */
+  against?(profile: P, resolved: Resolved, show: (mm: number) => string): string | undefined;
+  /** The box it carries. */
+  plan(profile: P, room: DrawerRoom, length: Dim, resolved: Resolved): BoxPlan;
+  /** Height of its screw line on the case above the floor of the opening. */
+  line(profile: P, plan: BoxPlan): Dim;
+  /** What it wants cut and bored in the box. */
+  onBox(profile: P, box: BoxParts, length: Dim): (readonly [key: string, operation: Operation])[];
+  /** What comes with a pair of them besides the runners themselves. */
+  extras?(profile: P): readonly { readonly name: string; readonly quantity: number }[];
+}

@@ -1,0 +1,9 @@
+import type { RunnerProfile } from '../profile.js';
+import { beside, corner } from './beside.js';
+import type { RunnerFamily } from './family.js';
+import { under } from './under.js';
+
+/** Every family of runners that is bought. A new one is a file and a line here, and its profile in `profile.ts`. */
+export const families = { side: beside, corner, under } as unknown as Readonly<
+  Record<RunnerProfile['family'], RunnerFamily>
+>;

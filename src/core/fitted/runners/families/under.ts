@@ -1,0 +1,97 @@
+import { length, measuredFrom, plain } from '../../../derive/index.js';
+import type { Operation } from '../../../machining/index.js';
+import { edgeOf } from '../../../parts/index.js';
+import { fromSheet } from '../../profile.js';
+import { boxHeight } from '../heights.js';
+import type { UnderProfile } from '../profile.js';
+import type { RunnerFamily } from './family.js';
+
+/** Corner screws begin so far above the middle of the hook holes (mm). */
+const CLEAR_OF_HOOK = length(14, 'clear of the hooks');
+
+/**
+ * Runners hidden under the box: inside width = opening − the profile's deduction. The bottom is let up, the back notched
+ * at both lower corners and bored for the hooks.
+ */
+export const under: RunnerFamily<UnderProfile> = {
+  against(profile, { materials, settings }, show) {
+    const side = materials.drawerBox.thickness.mm;
+    if (side > profile.mostSide + 1e-6) return `takes sides up to ${show(profile.mostSide)}; these are ${show(side)}`;
+    const kept = profile.deduction / 2 - side;
+    if (kept < profile.sideClearance - 1e-6)
+      return `wants ${show(profile.sideClearance)} beside the box; sides of ${show(side)} leave ${show(kept)}`;
+    if (settings.drawers.bottom.value === 'applied')
+      return 'wants a bottom let up between the sides, not one applied from below';
+    return undefined;
+  },
+  plan(profile, room, run, { materials, settings }) {
+    const inside = room.across.size
+      .minus(fromSheet(profile, 'deduction', 'opening less'))
+      .as('box width, inside')
+      .because('the hidden runners hold the box by the inside of its sides');
+    const below = fromSheet(profile, 'clearBelow', 'clearance below the box');
+    const { height, free } = boxHeight(
+      room,
+      fromSheet(profile, 'clearAbove', 'clearance above the box'),
+      below,
+      settings,
+    );
+    return {
+      outside: inside.plus(materials.drawerBox.thickness.times(plain(2, 'sides'))).as('box width, outside'),
+      inside,
+      length: (profile.shorter > 0 ? run.minus(fromSheet(profile, 'shorter', 'box shorter than the runner')) : run).as(
+        'box length',
+      ),
+      height,
+      above: below,
+      free,
+      recess: fromSheet(profile, 'recess', 'bottom above the lower edge of the sides'),
+      clear: fromSheet(profile, 'recess', 'bottom above the lower edge of the sides')
+        .plus(fromSheet(profile, 'hook/above', 'hook above the recess'))
+        .plus(CLEAR_OF_HOOK)
+        .as('first screw above the hooks'),
+      stiffened: true,
+    };
+  },
+  line: (profile) => fromSheet(profile, 'line', 'screw line above the floor of the opening'),
+  onBox(profile, { back, front, shortBack, inner }) {
+    const by = { kind: 'runners', what: 'hook', front } as const;
+    const [start, end] = [measuredFrom(inner.low, edgeOf(back, 'u0')), measuredFrom(inner.high, edgeOf(back, 'u0'))];
+    const inward = fromSheet(profile, 'hook/inward', 'hook from the inside of the side');
+    const above = fromSheet(profile, 'hook/above', 'hook above the recess');
+    const recess = fromSheet(profile, 'recess', 'bottom above the lower edge of the sides');
+    // A short back begins above the bottom; its hooks are measured from there as well.
+    const up = shortBack ? above : recess.plus(above).as('hook above the lower edge of the back');
+    const hooks: Operation = {
+      kind: 'holes',
+      face: 2,
+      from: 'v0',
+      offset: up,
+      positions: [start.plus(inward).as('hook, left'), end.minus(inward).as('hook, right')],
+      diameter: fromSheet(profile, 'hook/diameter', 'hook hole'),
+      depth: fromSheet(profile, 'hook/depth', 'hook hole depth'),
+      reason: `hooks of the hidden runners: ${profile.name}`,
+      by,
+    };
+    if (shortBack) return [[back.key, hooks]];
+    const width = fromSheet(profile, 'notch/width', 'notch, width');
+    const notches = (['u0', 'u1'] as const).map((edge): readonly [string, Operation] => [
+      back.key,
+      {
+        kind: 'notch',
+        corner: [edge, 'v0'],
+        alongLength: (edge === 'u0' ? start.plus(width) : edgeOf(back, 'u1').minus(inner.high).plus(width)).as(
+          'notch, width',
+        ),
+        alongWidth: fromSheet(profile, 'notch/height', 'notch, height'),
+        reason: 'room for the hidden runner',
+        by: { kind: 'runners', what: 'notch', front },
+      },
+    ]);
+    return [[back.key, hooks], ...notches];
+  },
+  extras: () => [
+    { name: 'front lock, left', quantity: 1 },
+    { name: 'front lock, right', quantity: 1 },
+  ],
+};

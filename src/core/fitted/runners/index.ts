@@ -1,0 +1,98 @@
+import type { Operation } from '../../machining/index.js';
+import { formatMm } from '../../units/index.js';
+import type { Kind } from '../kind.js';
+import { runnerCatalogue } from './catalogue.js';
+import { type FittedDrawer, fitDrawers, together } from './drawers.js';
+import { type RunnerProfile, runnerProfileSchema } from './profile.js';
+import { runnerRules } from './rules.js';
+import { runnerSettings } from './settings.js';
+
+const FAMILY = { side: 'side mounted', corner: 'bottom corner', under: 'hidden' } as const;
+
+/** Drawer boxes and what they run on. */
+export const runners: Kind<'runners', (typeof runnerSettings)['settings'], RunnerProfile, readonly FittedDrawer[]> = {
+  id: 'runners',
+  label: 'Drawer runners',
+  // The holes of a pull go through the box as well.
+  after: ['pulls', 'hinges', 'pins'],
+  settings: runnerSettings,
+  library: {
+    schema: runnerProfileSchema,
+    catalogue: runnerCatalogue,
+    since: 9,
+    one: 'runner',
+    columns: [
+      {
+        title: 'Lengths',
+        numeric: true,
+        show: ({ lengths }) => `${formatMm(lengths[0] ?? 0)} to ${formatMm(lengths.at(-1) ?? 0)}`,
+      },
+      { title: 'Carries', numeric: true, show: ({ load }) => `${load} kg` },
+      {
+        title: 'Above, below',
+        numeric: true,
+        show: ({ clearAbove, clearBelow }) => `${formatMm(clearAbove)}, ${formatMm(clearBelow)}`,
+      },
+      {
+        title: 'Setback, behind',
+        numeric: true,
+        show: ({ setback, rearClearance }) => `${formatMm(setback)}, ${formatMm(rearClearance)}`,
+      },
+    ],
+    sort: ({ family }) => FAMILY[family],
+  },
+  fit(context, profiles) {
+    const made = fitDrawers(context, profiles);
+    return {
+      fitted: made.map(({ fitted }) => fitted),
+      parts: made.flatMap(({ parts }) => parts),
+      operations: byPart(made.flatMap(({ operations }) => operations)),
+      ways: byPart(made.flatMap(({ ways }) => ways)),
+      buy: together(made.flatMap(({ buy }) => buy)),
+    };
+  },
+  rules: runnerRules,
+  present: (fitted, size) =>
+    fitted.map(({ opening, front, across, packing, depth, rearBy, runner, against, plan, carried }) => ({
+      opening,
+      front,
+      across: size(across),
+      packing: { left: size(packing.left), right: size(packing.right) },
+      depth: size(depth),
+      rearBy,
+      ...(runner
+        ? {
+            runner: {
+              profile: runner.profile.id,
+              length: size(runner.length),
+              contents: size(runner.contents),
+              load: size(runner.load),
+            },
+          }
+        : {}),
+      against: against.map(({ profile, length, why }) => ({ profile, ...(length ? { length } : {}), why })),
+      ...(plan
+        ? {
+            box: {
+              outside: size(plan.outside),
+              inside: size(plan.inside),
+              length: size(plan.length),
+              height: size(plan.height),
+              above: size(plan.above),
+              free: size(plan.free),
+              recess: size(plan.recess),
+            },
+          }
+        : {}),
+      carried,
+    })),
+};
+
+function byPart(all: readonly (readonly [key: string, operation: Operation])[]): Map<string, Operation[]> {
+  const found = new Map<string, Operation[]>();
+  for (const [key, operation] of all) found.set(key, [...(found.get(key) ?? []), operation]);
+  return found;
+}
+
+export type { FittedDrawer } from './drawers.js';
+export type { RunnerProfile } from './profile.js';

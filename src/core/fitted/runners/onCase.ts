@@ -1,0 +1,155 @@
+import { type Dim, length, measuredFrom, type Span, spanBetween } from '../../derive/index.js';
+import type { Resolved } from '../../document/index.js';
+import { footprintOf, into, type Operation, spacesOf } from '../../machining/index.js';
+import { edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
+import { fromSheet } from '../profile.js';
+import type { Chosen } from './choose.js';
+import { families } from './families/index.js';
+import { holesAlong } from './lines.js';
+import { type DrawerRoom, LEAST_PACKING } from './room.js';
+
+/** What a pair of runners wants of the case: packing where it stands back behind a frame, and screw holes. */
+export interface OnCase {
+  readonly packing: readonly Part[];
+  readonly operations: readonly (readonly [key: string, operation: Operation])[];
+}
+
+/** Height of a packing strip (mm). */
+const STRIP = length(60, 'height of the packing');
+/** Screws end this short of the far face (mm). */
+const SHORT_OF_FACE = length(2, 'short of the far face');
+
+/** Bores both uprights, or the packing on them, in line with the runner's holes. */
+export function onCase(
+  room: DrawerRoom,
+  { profile, length: run, plan }: Chosen,
+  resolved: Resolved,
+  ways: ReadonlyMap<string, readonly Operation[]>,
+): OnCase {
+  const line = room.up.low.plus(families[profile.family].line(profile, plan)).as('screw line of the runner');
+  const start = room.plane
+    .plus(fromSheet(profile, 'setback', 'runner behind the plane of the fronts'))
+    .as('front of the runner');
+  const packing: Part[] = [];
+  const operations: (readonly [string, Operation])[] = [];
+  for (const hand of ['left', 'right'] as const) {
+    const upright = room.uprights[hand];
+    if (!upright) continue;
+    const thick = room.packing[hand];
+    // Runners on both faces of a panel take other holes of their rows.
+    const shift = hand === 'left' && upright.role === 'partition' ? 1 : 0;
+    const packed = thick.mm > LEAST_PACKING;
+    const taken = packed ? [] : [...upright.machining, ...(ways.get(upright.key) ?? [])];
+    const free = clearOn(upright, faceInto(upright, hand), taken, line.mm, start.mm, profile);
+    const places = holesAlong(profile, profile.holes, run.mm, shift, free).map((hole) =>
+      start.plus(hole).as('hole behind the front edge of the case'),
+    );
+    if (packed) {
+      const strip = packingStrip(room, hand, { start, run, line }, resolved);
+      packing.push(strip);
+      operations.push([strip.key, bored(strip, 1, line, places, { profile, front: room.front.key })]);
+    } else
+      operations.push([
+        upright.key,
+        bored(upright, faceInto(upright, hand), line, places, { profile, front: room.front.key }),
+      ]);
+  }
+  return { packing, operations };
+}
+
+/** Wood left between a runner's hole and what else is cut (mm). */
+const SKIN = 2;
+
+/** Which holes of a runner's row meet nothing that is cut in an upright already, or that a screw goes through. */
+function clearOn(
+  upright: Part,
+  face: 1 | 2,
+  taken: readonly Operation[],
+  line: number,
+  start: number,
+  { pilot }: Chosen['profile'],
+): (hole: number) => boolean {
+  const size = sizeOf(upright);
+  const u = Math.abs(line - edgeOf(upright, 'u0').mm);
+  const front = edgeOf(upright, 'v0').mm;
+  const [near, far] = into(size, face, Math.min(pilot.depth, size.thickness - SHORT_OF_FACE.mm));
+  const apart = pilot.diameter / 2 + SKIN;
+  const rooms = taken.flatMap((operation) => {
+    const { u: along } = footprintOf(operation, size);
+    return along[0] - apart > u || along[1] + apart < u ? [] : spacesOf(operation, size);
+  });
+  const beside = rooms.filter(
+    ({ low, high }) => low[0] - apart < u && high[0] + apart > u && low[2] < far + FACING && high[2] > near - FACING,
+  );
+  return (hole) => {
+    const v = start + hole - front;
+    return beside.every(({ low, high }) => v <= low[1] - apart || v >= high[1] + apart);
+  };
+}
+
+/** What is bored from the other face may come this near (mm). */
+const FACING = 1;
+
+function packingStrip(
+  { cell, across, name, packing, uprights }: DrawerRoom,
+  hand: 'left' | 'right',
+  { start, run, line }: { start: Dim; run: Dim; line: Dim },
+  { materials }: Resolved,
+): Part {
+  const { inside } = cell;
+  const from = start.mm < 0 ? length(0, 'front of the case') : start;
+  const thickness = packing[hand];
+  return makePart({
+    key: `drawer/${cell.opening.id}/packing/${hand}`,
+    name: `packing, ${hand}`,
+    whole: `${name} runner`,
+    role: 'packing',
+    hand,
+    material: materials.frame.material,
+    stands: {
+      x:
+        hand === 'left'
+          ? { low: inside.h.low, high: across.low, size: thickness }
+          : { low: across.high, high: inside.h.high, size: thickness },
+      y: spanBetween(from, start.plus(run).as('rear of the packing')),
+      z: stripHeight(line, cell.inside.v),
+    },
+    // Its face 1 carries the runner.
+    axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
+    note: `planed to its thickness${uprights[hand] ? '' : ', nothing to screw it to'}`,
+  });
+}
+
+/** As high as it is about the line of the runner, but within its opening. */
+function stripHeight(line: Dim, { low, high }: Span): Span {
+  const half = STRIP.over(2);
+  const [from, to] = [
+    line.minus(half).as('lower edge of the packing'),
+    line.plus(half).as('upper edge of the packing'),
+  ];
+  return spanBetween(from.mm < low.mm ? low : from, to.mm > high.mm ? high : to);
+}
+
+function bored(
+  part: Part,
+  face: 1 | 2,
+  line: Dim,
+  places: readonly Dim[],
+  { profile, front }: { profile: Chosen['profile']; front: string },
+): Operation {
+  const upright = part.placement.u.endsWith('z');
+  const [across, along] = upright ? (['u0', 'v0'] as const) : (['v0', 'u0'] as const);
+  const most = part.thickness.minus(SHORT_OF_FACE).as('pilot depth').because('short of the far face');
+  const pilot = fromSheet(profile, 'pilot/depth', 'pilot depth');
+  return {
+    kind: 'holes',
+    face,
+    from: across,
+    offset: measuredFrom(line, edgeOf(part, across)),
+    positions: places.map((place) => measuredFrom(place, edgeOf(part, along))),
+    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+    depth: most.mm < pilot.mm ? most : pilot,
+    reason: `runner: ${profile.name}`,
+    by: { kind: 'runners', what: 'case', front },
+  };
+}

@@ -1,0 +1,109 @@
+import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
+import type { Resolved } from '../../document/index.js';
+import type { Front } from '../../fronts/index.js';
+import { type Box, backOfFronts, type Cell } from '../../layout/index.js';
+import { type Part, spanAlong, uprightAt } from '../../parts/index.js';
+import { capital } from '../../words.js';
+
+/** What a drawer has behind its front: where it may be, what carries its runners, and what is in the way at the rear. */
+export interface DrawerRoom {
+  readonly cell: Cell;
+  readonly front: Front;
+  /** "Drawer 2" */
+  readonly name: string;
+  /** Between frame members or dividers, or between the faces runners are fixed to: the smaller, from left to right. */
+  readonly across: Span;
+  /** From the floor of the opening to its ceiling. */
+  readonly up: Span;
+  /** How far a runner has to be packed out to stand in line with the opening, at either end; 0 where it need not. */
+  readonly packing: { readonly left: Dim; readonly right: Dim };
+  /** The uprights that carry its runners. */
+  readonly uprights: { readonly left: Part | undefined; readonly right: Part | undefined };
+  /** The plane the fronts close against, and the back of the front, where the box begins. */
+  readonly plane: Dim;
+  readonly begins: Dim;
+  /** What is nearest at the rear, and its face. */
+  readonly rear: Dim;
+  readonly rearBy: string;
+}
+
+/** Thinner packing is play (mm). */
+export const LEAST_PACKING = 0.1;
+/** What lies nearer to the front than this is not behind the drawer (mm). */
+const BEHIND = 60;
+
+/** The rooms of all drawers of a cabinet. */
+export function drawerRooms(
+  cells: readonly Cell[],
+  fronts: readonly Front[],
+  parts: readonly Part[],
+  box: Box,
+  resolved: Resolved,
+): DrawerRoom[] {
+  return cells.flatMap((cell) => {
+    if (cell.fill.kind !== 'drawer') return [];
+    const front = fronts.find(({ openingId }) => openingId === cell.opening.id);
+    return front ? [roomOf(cell, front, parts, box, resolved)] : [];
+  });
+}
+
+function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Box, { settings }: Resolved): DrawerRoom {
+  const { clear, inside } = cell;
+  const same = clear.h === inside.h;
+  const [low, high] = [
+    same || clear.h.low.mm <= inside.h.low.mm ? inside.h.low : clear.h.low,
+    same || clear.h.high.mm >= inside.h.high.mm ? inside.h.high : clear.h.high,
+  ];
+  const size = low === inside.h.low && high === inside.h.high ? inside.h.size : spanBetween(low, high).size;
+  const across = { low, high, size: size.as('opening for the runners', `drawer/${cell.opening.id}.opening`) };
+  const up = common(clear.v, inside.v);
+  const middle = (up.low.mm + up.high.mm) / 2;
+  const upright = (hand: 'left' | 'right', x: Dim) => uprightAt(parts, hand, { x: x.mm, z: middle });
+  return {
+    cell,
+    front,
+    name: capital(cell.name.replace('drawer front', 'drawer')),
+    across,
+    up,
+    packing: {
+      left: packed(low, inside.h.low, 'left'),
+      right: packed(inside.h.high, high, 'right'),
+    },
+    uprights: { left: upright('left', inside.h.low), right: upright('right', inside.h.high) },
+    plane: box.mountingPlane,
+    begins: backOfFronts(box, settings),
+    ...rearOf({ across, up }, parts, box),
+  };
+}
+
+/** Between frame members and between case parts, whichever is nearer. */
+function common(clear: Span, inside: Span): Span {
+  if (clear === inside || (clear.low.mm >= inside.low.mm && clear.high.mm <= inside.high.mm)) return clear;
+  return spanBetween(
+    clear.low.mm >= inside.low.mm ? clear.low : inside.low,
+    clear.high.mm <= inside.high.mm ? clear.high : inside.high,
+  );
+}
+
+function packed(to: Dim, from: Dim, hand: string): Dim {
+  return to.mm - from.mm > LEAST_PACKING ? to.minus(from).as(`packing, ${hand}`) : length(0, `packing, ${hand}`);
+}
+
+/** The clear depth, or the nearest part that stands behind the drawer. */
+function rearOf(
+  { across, up }: Pick<DrawerRoom, 'across' | 'up'>,
+  parts: readonly Part[],
+  box: Box,
+): Pick<DrawerRoom, 'rear' | 'rearBy'> {
+  let nearest: Part | undefined;
+  for (const part of parts) {
+    const { min, max } = part.extent;
+    if (min[1] < BEHIND || min[1] > box.clearDepth.mm - 0.01) continue;
+    if (min[0] >= across.high.mm - 0.01 || max[0] <= across.low.mm + 0.01) continue;
+    if (min[2] >= up.high.mm - 0.01 || max[2] <= up.low.mm + 0.01) continue;
+    if (!nearest || min[1] < nearest.extent.min[1]) nearest = part;
+  }
+  return nearest
+    ? { rear: spanAlong(nearest, 1).low, rearBy: nearest.name.toLowerCase() }
+    : { rear: box.clearDepth, rearBy: 'clear depth' };
+}

@@ -1,0 +1,269 @@
+import type { JobHead, SettingPath } from '../../document/index.js';
+import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from '../../findings/index.js';
+import { type Act, pathTo } from '../../job/index.js';
+import { within } from '../../words.js';
+import type { FittedDrawer } from './drawers.js';
+
+/** Decided for the whole job and no longer for this cabinet. */
+function inJob({ cabinet }: Pick<RuleContext, 'cabinet'>, label: string, setting: SettingPath, value: unknown): Act {
+  return {
+    label,
+    edits: [
+      { path: pathTo.setting(cabinet.id, setting), value: undefined },
+      { path: pathTo.standard('all', setting), value },
+    ],
+  };
+}
+
+/** Drawer fronts with nothing behind them. */
+const nothingBehind: FindingRule = {
+  id: 'drawers/nothing-behind',
+  check(context) {
+    const { fronts, resolved } = context;
+    const drawers = fronts.filter(({ kind }) => kind === 'drawer');
+    const { fitted } = resolved.settings.drawers;
+    // What was decided for this very cabinet is meant so.
+    if (drawers.length === 0 || fitted.value === 'boxes' || fitted.source.kind === 'here') return [];
+    return [
+      {
+        severity: 'warn',
+        what: `${drawers.length === 1 ? 'A drawer front has' : `${drawers.length} drawer fronts have`} no box and no runners behind.`,
+        why: 'The job is from before drawers were figured. Fit them here, or in the whole job; decide that here is nothing to leave it so.',
+        parts: drawers.flatMap(({ parts }) => parts.map(({ key }) => key)),
+        settings: [settingPath(context, 'drawers/fitted')],
+        fixes: [
+          setChoice(context, 'Fit boxes and runners here', 'drawers/fitted', 'boxes'),
+          inJob(context, 'Fit them in the whole job', 'drawers/fitted', 'boxes'),
+          setChoice(context, 'Leave it so here', 'drawers/fitted', 'none'),
+        ],
+      },
+    ];
+  },
+};
+
+const FAMILIES = {
+  side: 'Take side-mounted runners',
+  corner: 'Take roller runners',
+  under: 'Take hidden runners',
+} as const;
+
+/** No runner of the library carries a drawer here. */
+const noRunner: FindingRule = {
+  id: 'drawers/no-runner',
+  check(context) {
+    const { fitted, resolved, show } = context;
+    const { drawers } = resolved.settings;
+    return fitted.runners
+      .filter(({ plan }) => plan === undefined)
+      .map(({ name, front, against, across, depth }): FindingDraft => {
+        const own = against.filter(({ why }) => !why.startsWith('belongs') && !why.startsWith('another'));
+        const reasons = [...new Map(own.map((each) => [each.profile, each])).values()];
+        const told = reasons
+          .slice(0, 3)
+          .map(({ name: runner, length, why }) => `${runner}${length ? `, ${show(length)}` : ''}: ${why}`);
+        return {
+          severity: 'stop',
+          what: `No runner in the library carries ${within(name)}.`,
+          why:
+            told.length > 0
+              ? `${told.join('; ')}.`
+              : drawers.choice.value === 'none'
+                ? 'The library has none of this family that closes so.'
+                : `The library has no runner "${drawers.choice.value}".`,
+          numbers: [across, depth],
+          parts: [front],
+          settings: [settingPath(context, 'drawers/family'), settingPath(context, 'drawers/choice')],
+          fixes: [
+            ...(drawers.choice.value === 'none'
+              ? []
+              : [setChoice(context, 'Leave the runner to the rules', 'drawers/choice', 'none')]),
+            ...(drawers.length.mm > 0
+              ? [
+                  {
+                    label: 'Take the longest that fits',
+                    edits: [{ path: settingPath(context, 'drawers/length'), value: 0 }],
+                  },
+                ]
+              : []),
+            ...(drawers.closing.value === 'any'
+              ? []
+              : [setChoice(context, 'Let it close as the runner does', 'drawers/closing', 'any')]),
+            ...(['side', 'corner', 'under'] as const)
+              .filter((family) => family !== drawers.family.value)
+              .map((family) => setChoice(context, FAMILIES[family], 'drawers/family', family)),
+            setChoice(context, 'Leave the room behind it empty', 'drawers/fitted', 'none'),
+          ],
+        };
+      });
+  },
+};
+
+/** Runners that nothing carries, or a wooden drawer that runs on nothing. */
+const nothingCarries: FindingRule = {
+  id: 'drawers/nothing-carries',
+  check(context) {
+    const { fitted, resolved } = context;
+    const wooden = resolved.settings.drawers.family.value === 'wooden';
+    return fitted.runners
+      .filter(({ carried, plan }) => plan && !carried)
+      .map(({ name, front }) => ({
+        severity: 'stop',
+        what: wooden
+          ? `Nothing lies under ${within(name)} for it to run on.`
+          : `Nothing stands beside ${within(name)} to carry its runners.`,
+        why: wooden
+          ? 'Wood on wood wants a web frame or a shelf under every drawer.'
+          : 'The column beside it has no partition. Put one in.',
+        parts: [front],
+        settings: [settingPath(context, wooden ? 'dividers/betweenFronts' : 'dividers/partitions')],
+        fixes: wooden
+          ? [
+              setChoice(context, 'Put web frames between the fronts', 'dividers/betweenFronts', 'web'),
+              setChoice(context, 'Take side-mounted runners', 'drawers/family', 'side'),
+            ]
+          : [setChoice(context, 'Put partitions in', 'dividers/partitions', 'partition')],
+      }));
+  },
+};
+
+/** The lowest box that is of use (mm). */
+const LEAST_BOX = 40;
+const LEAST_WIDE = 60;
+const LEAST_LONG = 120;
+
+/** An opening that leaves no box. */
+const boxTooSmall: FindingRule = {
+  id: 'drawers/box-too-small',
+  check: (context) =>
+    context.fitted.runners.flatMap(({ name, front, plan }): FindingDraft[] => {
+      if (!plan) return [];
+      const small = [
+        { dim: plan.height, least: LEAST_BOX },
+        { dim: plan.inside, least: LEAST_WIDE },
+        { dim: plan.length, least: LEAST_LONG },
+      ].filter(({ dim, least }) => dim.mm < least);
+      const [worst] = small;
+      if (!worst) return [];
+      const { show } = context;
+      return [
+        {
+          severity: 'stop',
+          what: `The box of ${within(name)} comes out at ${show(plan.inside.mm)} wide inside, ${show(plan.length.mm)} long and ${show(plan.height.mm)} high.`,
+          why: `Under ${show(worst.least)} there is nothing left to use or to join. Make the opening larger, or leave it without a box.`,
+          numbers: [worst.dim],
+          parts: [front],
+          settings: [settingPath(context, 'drawers/fitted')],
+          fixes: [setChoice(context, 'Leave the room behind it empty', 'drawers/fitted', 'none')],
+        },
+      ];
+    }),
+};
+
+/** More may go in than the runners carry. */
+const overloaded: FindingRule = {
+  id: 'drawers/overloaded',
+  check: (context) =>
+    context.fitted.runners.flatMap(({ name, front, runner }): FindingDraft[] =>
+      runner && runner.contents.mm > runner.load.mm
+        ? [
+            {
+              severity: 'warn',
+              what: `${name} may hold ${Math.round(runner.contents.mm)} kg; its runners carry ${runner.load.mm} kg.`,
+              why: 'Full of what it is meant for it sags and wears out. Take stronger runners, a smaller drawer, or say what goes in.',
+              numbers: [runner.contents, runner.load],
+              parts: [front],
+              settings: [settingPath(context, 'drawers/contents'), settingPath(context, 'drawers/choice')],
+              fixes: [
+                ...strongEnough(context.head, context, runner),
+                setChoice(context, 'Only clothes and linen go in', 'drawers/contents', 'light'),
+              ],
+            },
+          ]
+        : [],
+    ),
+};
+
+function strongEnough(head: JobHead, context: RuleContext, runner: NonNullable<FittedDrawer['runner']>): Act[] {
+  return head.hardware.runners
+    .filter(({ load, family }) => load >= runner.contents.mm && family !== 'under')
+    .slice(0, 1)
+    .map(({ id, name }) => setChoice(context, `Take the ${name}`, 'drawers/choice', id));
+}
+
+/** Bottoms are this thick at least, up to these widths inside (mm). */
+const BOTTOMS = [
+  { upTo: 600, least: 5 },
+  { upTo: 900, least: 8.5 },
+  { upTo: Number.POSITIVE_INFINITY, least: 11 },
+] as const;
+
+/** A bottom that sags under what lies in it. */
+const bottomTooThin: FindingRule = {
+  id: 'drawers/bottom-too-thin',
+  check(context) {
+    const { fitted, parts, resolved, show, head } = context;
+    const found = fitted.runners.flatMap(({ name, opening, plan, parts: own }) => {
+      const bottom = parts.find(({ key }) => key === `drawer/${opening}/box/bottom`);
+      if (!plan || !bottom) return [];
+      const stiffeners = own.filter((key) => key.includes('/stiffener/')).length;
+      const span = plan.inside.mm / (stiffeners + 1);
+      const least = BOTTOMS.find(({ upTo }) => span <= upTo)?.least ?? 0;
+      return bottom.thickness.mm < least ? [{ name, bottom, plan, least }] : [];
+    });
+    const [widest] = [...found].sort((a, b) => b.plan.inside.mm - a.plan.inside.mm);
+    if (!widest) return [];
+    const { least, bottom } = widest;
+    const { thickness, material } = bottom;
+    const wide = widest.plan.inside.mm > resolved.settings.drawers.wideOver.mm && !widest.plan.stiffened;
+    const path = settingPath(context, wide ? 'materials/drawerBottomWide' : 'materials/drawerBottom');
+    return [
+      {
+        severity: 'warn',
+        what: `The bottom of ${within(widest.name)} is ${show(widest.plan.inside.mm)} wide and ${show(thickness.mm)} thick.`,
+        why: 'So wide a bottom sags in the middle. Take thicker stock, or divide the drawer.',
+        numbers: [widest.plan.inside, thickness],
+        parts: found.map((each) => each.bottom.key),
+        settings: [path],
+        fixes: head.materials
+          .filter(
+            ({ nominal, id, form }) => form === 'sheet' && nominal >= least && nominal <= 13 && id !== material.id,
+          )
+          .slice(0, 1)
+          .map(({ id, name }) => ({ label: `Take ${name}`, edits: [{ path, value: id }] })),
+      },
+    ];
+  },
+};
+
+/** A face that nothing fixes to its box. */
+const faceNotFixed: FindingRule = {
+  id: 'drawers/face-not-fixed',
+  check(context) {
+    const { fitted, parts } = context;
+    const loose = fitted.runners.filter(({ front, plan }) => {
+      if (!plan) return false;
+      return !parts.some(({ machining }) => machining.some(({ by, holds }) => by.what === 'face' && holds === front));
+    });
+    if (loose.length === 0) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `Nothing fixes the face of ${loose.map(({ name }) => within(name)).join(', ')} to its box.`,
+        why: 'No member of the framed face laps the inside of the box far enough for a screw. Make the stiles wider, or such fronts as slabs.',
+        parts: loose.map(({ front }) => front),
+        settings: [settingPath(context, 'making/stile')],
+        fixes: [setChoice(context, 'Make the fronts as slabs', 'making/kind', 'slab')],
+      },
+    ];
+  },
+};
+
+export const runnerRules: readonly FindingRule[] = [
+  nothingBehind,
+  noRunner,
+  nothingCarries,
+  boxTooSmall,
+  overloaded,
+  bottomTooThin,
+  faceNotFixed,
+];

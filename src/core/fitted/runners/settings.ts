@@ -1,0 +1,148 @@
+import { choice, length, name, section } from '../../job/index.js';
+import { inches } from '../../units/index.js';
+
+const SINCE = 9;
+const BOXES = { 'drawers/fitted': 'boxes' } as const;
+const WOODEN = { ...BOXES, 'drawers/family': 'wooden' } as const;
+const BOUGHT = { ...BOXES, 'drawers/family': ['side', 'corner', 'under'] } as const;
+
+export const runnerSettings = section('Drawers', {
+  drawers: {
+    fitted: choice(
+      'behind drawer fronts',
+      { boxes: 'a box on runners', none: 'nothing yet' },
+      { metric: 'boxes', since: SINCE, before: 'none' },
+    ),
+    family: choice(
+      'runners',
+      {
+        side: 'side mounted, ball bearing',
+        corner: 'bottom corner, rollers',
+        under: 'hidden under the box',
+        wooden: 'wood on wood, in the casework',
+      },
+      {
+        metric: 'side',
+        since: SINCE,
+        when: BOXES,
+        trade:
+          'Side-mounted ones carry most and forgive most. Hidden ones want an exact width, thin sides and a notched back. Wood on wood wants a web frame or shelf under every drawer.',
+      },
+    ),
+    closing: choice(
+      'closing',
+      { any: 'as the runner has it', plain: 'plain', soft: 'damped', push: 'push to open' },
+      { metric: 'any', since: SINCE, when: BOUGHT },
+    ),
+    choice: name('runner decided', {
+      from: 'runners',
+      metric: 'none',
+      since: SINCE,
+      when: BOUGHT,
+      trade: 'None leaves it to the rules: the first in stock that fits, carries the load and is longest.',
+    }),
+    length: length('runner length decided, 0 for the longest that fits', {
+      max: 1500,
+      metric: 0,
+      since: SINCE,
+      when: BOUGHT,
+    }),
+    contents: choice(
+      'drawers are filled with',
+      { light: 'clothes and linen', kitchen: 'kitchen things', paper: 'paper, tools, tins' },
+      { metric: 'kitchen', since: SINCE, when: BOXES },
+    ),
+    corner: choice(
+      'box corners',
+      { butt: 'butt, screwed through the sides', rabbet: 'rabbets in the sides, glued' },
+      {
+        metric: 'butt',
+        since: SINCE,
+        when: BOXES,
+        trade: 'Screws are quick and come apart again. Rabbets hide the ends, square the box and want glue.',
+      },
+    ),
+    engagement: length('front and back into the sides', {
+      min: 2,
+      max: 20,
+      metric: 6,
+      inch: inches(1 / 4),
+      since: SINCE,
+      when: { ...BOXES, 'drawers/corner': 'rabbet' },
+    }),
+    bottom: choice(
+      'box bottom',
+      { groove: 'in grooves all round', slid: 'slid in under a short back', applied: 'applied from below' },
+      { metric: 'groove', since: SINCE, when: BOXES },
+    ),
+    groove: length('groove of the bottom, depth', {
+      min: 2,
+      max: 15,
+      metric: 6,
+      inch: inches(1 / 4),
+      since: SINCE,
+      when: { ...BOXES, 'drawers/bottom': ['groove', 'slid'] },
+    }),
+    bottomPlay: length('play of the bottom in its grooves, in all', {
+      max: 6,
+      metric: 1,
+      inch: inches(1 / 32),
+      since: SINCE,
+      when: { ...BOXES, 'drawers/bottom': ['groove', 'slid'] },
+    }),
+    recess: length('bottom above the lower edge of the sides', {
+      min: 4,
+      max: 40,
+      metric: 10,
+      inch: inches(3 / 8),
+      since: SINCE,
+      when: { 'drawers/fitted': 'boxes', 'drawers/bottom': ['groove', 'slid'] },
+    }),
+    wideOver: length('bottoms are wide over', {
+      min: 200,
+      max: 2000,
+      metric: 600,
+      inch: inches(24),
+      since: SINCE,
+      when: BOXES,
+      trade:
+        'Wide bottoms are of thicker stock; over hidden runners, which want them thin, they are stiffened from below.',
+    }),
+    mostHeight: length('boxes at most so high', {
+      min: 40,
+      max: 2000,
+      metric: 300,
+      inch: inches(12),
+      since: SINCE,
+      when: BOXES,
+    }),
+    heightStep: length('box heights in whole steps of, 0 for as high as fits', {
+      max: 100,
+      metric: 0,
+      since: SINCE,
+      when: BOXES,
+    }),
+    screw: length('box screw length', { min: 15, max: 80, metric: 40, inch: inches(1.5), since: SINCE, when: BOXES }),
+    sidePlay: length('wooden runners: play each side', {
+      max: 5,
+      metric: 0.75,
+      inch: inches(1 / 32),
+      since: SINCE,
+      when: WOODEN,
+    }),
+    topPlay: length('wooden runners: play above', {
+      max: 15,
+      metric: 2,
+      inch: inches(3 / 32),
+      since: SINCE,
+      when: WOODEN,
+    }),
+    rearStop: length('wooden runners: box stops short of the back', {
+      max: 60,
+      metric: 5,
+      inch: inches(1 / 4),
+      since: SINCE,
+      when: WOODEN,
+    }),
+  },
+});
