@@ -83,7 +83,8 @@ function outlineOfFront({ extent: { min, max } }: Front): Outline {
 
 /** True for parts whose outline tells nothing from the front, or lies wholly behind its twin. */
 function isBehind({ role, piece }: Part): boolean {
-  return role === 'nailer' || piece?.kind === 'cross' || piece?.where === 'rear';
+  if (piece?.kind === 'box') return piece.where !== 'front';
+  return role === 'nailer' || role === 'packing' || piece?.kind === 'cross' || piece?.where === 'rear';
 }
 
 const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];

@@ -55,9 +55,9 @@ export interface Stands {
   readonly z: Span;
 }
 
-/** A piece of a framed front, a face frame, a web frame, a plinth, or a shelf with its strip. */
+/** A piece of a framed front, a face frame, a web frame, a plinth, a drawer box, or a shelf with its strip. */
 export interface Piece {
-  readonly kind: 'slab' | 'panel' | 'stile' | 'rail' | 'cross' | 'fixed shelf' | 'strip';
+  readonly kind: 'slab' | 'panel' | 'stile' | 'rail' | 'cross' | 'fixed shelf' | 'strip' | 'box';
   readonly where?: 'left' | 'right' | 'top' | 'bottom' | 'front' | 'rear' | 'middle';
 }
 

@@ -95,6 +95,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
       key: `${key}/${hand}`,
       name: `${hand} side`,
       hand,
+      piece: { kind: 'box', where: hand },
       bands,
       stands: { x: hand === 'left' ? spanFrom(outer.low, side) : spanTo(outer.high, side), y: along, z },
       axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
@@ -128,6 +129,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     ...common,
     key: `${key}/front`,
     name: 'front',
+    piece: { kind: 'box', where: 'front' },
     bands,
     stands: { x: across, y: spanFrom(along.low, side), z },
     axes: { u: '+x', v: '+z', w: '-y' },
@@ -137,6 +139,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     ...common,
     key: `${key}/back`,
     name: 'back',
+    piece: { kind: 'box', where: 'rear' },
     bands,
     stands: { x: across, y: spanTo(along.high, side), z: backZ },
     axes: { u: '+x', v: '+z', w: '+y' },
@@ -152,6 +155,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     material: base.material,
     key: `${key}/bottom`,
     name: 'bottom',
+    piece: { kind: 'box', where: 'bottom' },
     stands: applied
       ? { x: outer, y: along, z: spanFrom(bottomLow, base.thickness) }
       : {
@@ -164,8 +168,8 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
           z: spanFrom(bottomLow, base.thickness),
         },
     axes: { u: '+x', v: '+y', w: '-z' },
-    note: shortBack ? 'screwed up into the back, slotted where it is solid' : undefined,
-  } as Parameters<typeof makePart>[0]);
+    ...(shortBack ? { note: 'screwed up into the back, slotted where it is solid' } : {}),
+  });
   const sides = [makeSide('left'), makeSide('right')] as const;
   const stiffeners =
     wide && plan.stiffened && !applied
@@ -229,6 +233,7 @@ function stiffened(
       key: `${key}/stiffener/${at + 1}`,
       name: 'stiffener',
       whole,
+      piece: { kind: 'box', where: 'middle' },
       unit: key,
       role: 'drawer box',
       material: stock.material,

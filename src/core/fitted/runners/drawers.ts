@@ -12,7 +12,7 @@ import { families } from './families/index.js';
 import { onCase } from './onCase.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerProfile } from './profile.js';
-import { type DrawerRoom, drawerRooms } from './room.js';
+import { drawerRooms } from './room.js';
 import { runnersAndGuides, runsOn, woodenPlan } from './wooden.js';
 
 /** A drawer as it is fitted, as plain data. */

@@ -105,5 +105,5 @@ function rearOf(
   }
   return nearest
     ? { rear: spanAlong(nearest, 1).low, rearBy: nearest.name.toLowerCase() }
-    : { rear: box.clearDepth, rearBy: 'clear depth' };
+    : { rear: box.clearDepth, rearBy: parts.some(({ role }) => role === 'back') ? 'back' : 'rear of the sides' };
 }
