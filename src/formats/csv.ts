@@ -1,4 +1,5 @@
 import { stringify } from 'csv-stringify/sync';
+import { shoppingList } from '../core/buying/index.js';
 import { bandedEdges, grainWords, machiningSummary } from '../core/present/index.js';
 import { cutListOf, type SolvedJob } from '../core/solve.js';
 import { formatLength, type LengthStyle } from '../core/units/index.js';
@@ -45,6 +46,16 @@ export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
     CUT_LIST_COLUMNS.map((column) => `${column}${LENGTHS.has(column) ? ` (${style.unit})` : ''}`),
     ...rows,
   ]);
+}
+
+export const SHOPPING_COLUMNS = ['group', 'what', 'quantity', 'unit', 'packs', 'note', 'cabinets'] as const;
+
+/** What to buy as CSV: one row a thing, by group, with the cabinets it is for. */
+export function shoppingListCsv({ cabinets }: SolvedJob, style: LengthStyle): string {
+  const rows = shoppingList(cabinets, style).map(({ group, name, quantity, unit, packs, note, cabinets: numbers }) =>
+    [group, name, quantity, unit, packs ? `${packs.count} of ${packs.of}` : '', note, numbers.join(' ')].map(inert),
+  );
+  return stringify([[...SHOPPING_COLUMNS], ...rows]);
 }
 
 const LENGTHS: ReadonlySet<string> = new Set([

@@ -2,6 +2,7 @@ import { cutList } from './cutList.js';
 import type { Export } from './export.js';
 import { hardwareFile } from './hardwareFile.js';
 import { jobFile } from './jobFile.js';
+import { shopping } from './shoppingList.js';
 
 /** Everything a job can be given out as, in the order of the menu. */
-export const exports: readonly Export[] = [cutList, jobFile, hardwareFile];
+export const exports: readonly Export[] = [cutList, shopping, jobFile, hardwareFile];

@@ -1,3 +1,4 @@
+import { Tabs } from 'radix-ui';
 import { useEffect, useRef } from 'react';
 import type { Dim } from '../../core/derive/index.js';
 import type { PartRow } from '../../core/parts/index.js';
@@ -5,13 +6,43 @@ import { bandedEdges, machiningSummary } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLength } from '../../core/units/index.js';
 import { Length } from '../figures/Length.js';
+import { BuyTable } from './BuyTable.js';
 import { useBench } from './context.js';
 
 /** Every part of the cabinet. Choosing a row lights the part on the drawing; a size opens its tape. */
 export function PartsTable({ solved }: { solved: SolvedCabinet }) {
   const pieces = solved.rows.reduce((sum, row) => sum + row.quantity, 0);
   return (
-    <section aria-label="Parts" className="sheet relative min-h-0 overflow-y-auto">
+    <Tabs.Root defaultValue="parts" className="sheet flex min-h-0 flex-col">
+      <Tabs.List aria-label="Lists" className="flex gap-1 border-b border-ink/20 px-2">
+        {LISTS.map(([id, label]) => (
+          <Tabs.Trigger
+            key={id}
+            value={id}
+            className="min-h-8 border-b-2 border-transparent px-2 data-[state=active]:border-pencil data-[state=active]:font-semibold"
+          >
+            {label}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content value="parts" className="min-h-0 overflow-y-auto">
+        <Parts solved={solved} pieces={pieces} />
+      </Tabs.Content>
+      <Tabs.Content value="buy" className="min-h-0 overflow-y-auto">
+        <BuyTable solved={solved} />
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
+
+const LISTS = [
+  ['parts', 'Parts'],
+  ['buy', 'What to buy'],
+] as const;
+
+function Parts({ solved, pieces }: { solved: SolvedCabinet; pieces: number }) {
+  return (
+    <section aria-label="Parts">
       <table className="w-full border-collapse text-[0.9375rem]">
         <caption className="sr-only">Parts of cabinet {solved.cabinet.number}, cut sizes</caption>
         <thead className="sticky top-0 z-10 bg-sheet text-left shadow-[0_1px_0_var(--color-ink)]">
@@ -32,12 +63,6 @@ export function PartsTable({ solved }: { solved: SolvedCabinet }) {
           ))}
         </tbody>
       </table>
-      {solved.fittings.length > 0 && (
-        <p className="px-3 py-2 text-[0.9375rem]">
-          <span className="text-ink-soft">To buy: </span>
-          {solved.fittings.map(({ name, quantity, note }) => `${quantity} × ${name} (${note})`).join('; ')}
-        </p>
-      )}
     </section>
   );
 }

@@ -1,0 +1,1 @@
+export { GROUPS, shoppingList, type ToBuy } from './list.js';
