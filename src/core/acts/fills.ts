@@ -8,6 +8,7 @@ export const FILLS = {
   doorLeft: 'Door, hinged left',
   doorRight: 'Door, hinged right',
   pair: 'Pair of doors',
+  lift: 'Lift-up front',
   open: 'Open bay',
   columns: 'Divided in columns',
   rows: 'Divided in rows',
@@ -31,6 +32,7 @@ export function fillFor(word: FillWord, before: Fill, ids: () => string, unit: L
     case 'doorRight':
       return { kind: 'door', hinged: 'right', shelves };
     case 'pair':
+    case 'lift':
     case 'open':
       return { kind: word, shelves };
     case 'rows':

@@ -51,6 +51,15 @@ const WHEN: Record<string, { on: () => boolean; off?: () => boolean }> = {
       }),
     off: () => has('glass', { settings: { making: { kind: 'stick' } } }),
   },
+  springs: {
+    on: () =>
+      has('springs', {
+        from: 'wall',
+        height: 380,
+        parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }],
+      }),
+    off: () => has('springs', { from: 'wall' }),
+  },
   tipping: {
     on: () => has('tipping', { from: 'tall', parts: door }) && has('tipping', { parts: drawers }),
     off: () => has('tipping', { parts: door }),

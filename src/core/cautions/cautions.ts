@@ -6,7 +6,7 @@ import { formatLengthWithUnit } from '../units/index.js';
 import { within } from '../words.js';
 
 /** The step of the work at which a caution stands. */
-export type Step = 'cutting' | 'machining' | 'moving' | 'installation';
+export type Step = 'cutting' | 'machining' | 'fitting' | 'moving' | 'installation';
 
 /** What a caution looks at. */
 export interface CautionContext extends BuiltCabinet {
@@ -133,6 +133,18 @@ const services: Caution = {
   defers: CODES,
 };
 
+const springs: Caution = {
+  id: 'springs',
+  step: 'fitting',
+  title: 'Springs under tension',
+  because: ({ fitted: { lifts } }) =>
+    lifts.length > 0
+      ? `${lifts.length === 1 ? 'A front is' : `${lifts.length} fronts are`} lifted by springs.`
+      : undefined,
+  says: 'Keep the arms shut in their clip until the front hangs on them: an arm let go unloaded strikes with its whole spring. Keep hands and face out of its way.',
+  defers: "The lift maker's own instructions go before this.",
+};
+
 const glass: Caution = {
   id: 'glass',
   step: 'moving',
@@ -150,6 +162,7 @@ export const cautions: readonly Caution[] = [
   smallPieces,
   dust,
   cuttersInPanels,
+  springs,
   twoPeople,
   glass,
   tipping,

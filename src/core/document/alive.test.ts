@@ -39,6 +39,7 @@ const WAYS: CabinetDecisions[] = [
   },
   { settings: { making: { kind: 'trim' } } },
   { width: 560 },
+  { from: 'wall', height: 380, parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }] },
   { settings: { making: { kind: 'stick', groove: 12 }, materials: { doorPanel: 'oak20' } } },
   { settings: { fronts: { grainRuns: 'face' } } },
   { settings: { fronts: { fit: 'lipped' } } },

@@ -142,8 +142,13 @@ function hides(cover: Outline, part: Outline): boolean {
 
 /** A door's swing: two lines from the corners of the opening edge to the middle of the hinge edge. */
 function swing(front: Front): DrawingItem[] {
-  if (front.kind !== 'door') return [];
   const { from, to } = outlineOfFront(front);
+  if (front.kind === 'lift') {
+    const middle = (from.h + to.h) / 2;
+    const points = [from, { h: middle, v: to.v }, { h: to.h, v: from.v }];
+    return [{ kind: 'line', weight: 'swing', points, shows: front.key }];
+  }
+  if (front.kind !== 'door') return [];
   const hinge = front.hinged === 'left' ? from.h : to.h;
   const free = front.hinged === 'left' ? to.h : from.h;
   const line: LineItem = {

@@ -39,6 +39,32 @@ const BAD: Record<string, () => string[]> = {
       parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 9 } }],
     }),
   'carcass/nailers-meet': () => rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
+  'lifts/out-of-range': () =>
+    rulesOf({ from: 'wall', parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }], height: 1200 }),
+  'lifts/nothing-carries': () =>
+    rulesOf({
+      from: 'wall',
+      height: 400,
+      settings: { dividers: { partitions: 'none' } },
+      face: columns(
+        { id: 'a', size: share, fill: { kind: 'lift', shelves: 0 } },
+        { id: 'b', size: share, fill: { kind: 'open', shelves: 0 } },
+      ),
+    }),
+  'lifts/against-shelf': () =>
+    rulesOf({ from: 'wall', height: 500, parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 3 } }] }),
+  'lifts/overhead': () =>
+    withRoom(
+      {
+        from: 'tall',
+        height: 2300,
+        parts: [
+          { id: 'o1', size: { rule: 'fixed', mm: 380 }, divider: 'shelf', fill: { kind: 'lift', shelves: 0 } },
+          { id: 'o2', size: share, fill: { kind: 'pair', shelves: 2 } },
+        ],
+      },
+      { ceiling: 2320, doorway: null },
+    ).map(({ rule }) => rule),
   'drawers/nothing-behind': () => {
     const job = jobWith({});
     job.house.all.drawers.fitted = 'none';

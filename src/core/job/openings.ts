@@ -38,6 +38,7 @@ const leafFills = [
   z.strictObject({ kind: z.literal('false') }),
   z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
   z.strictObject({ kind: z.literal('pair'), ...hung }),
+  z.strictObject({ kind: z.literal('lift'), ...shelved }),
   z.strictObject({ kind: z.literal('open'), ...shelved }),
 ] as const;
 const leafSchema = z.discriminatedUnion('kind', [...leafFills]);
@@ -49,6 +50,7 @@ export const FILL_NAMES = {
   false: 'false front',
   door: 'door',
   pair: 'doors',
+  lift: 'lift-up front',
   open: 'open bay',
 } as const satisfies Record<LeafFill['kind'], string>;
 

@@ -8,6 +8,7 @@ const STEP_WORD: Record<Step, string> = {
   cutting: 'At the saw',
   machining: 'Machining',
   moving: 'Moving it',
+  fitting: 'Fitting',
   installation: 'Installing',
 };
 

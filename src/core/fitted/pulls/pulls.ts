@@ -33,9 +33,10 @@ export function placePulls(
   const { pulls } = resolved.settings;
   return fronts.flatMap((front): PlacedPull[] => {
     if (front.kind === 'false') return [];
-    const wanted = (front.kind === 'door' ? pulls.doors : pulls.drawers).value;
+    const wanted = (front.kind === 'door' || front.kind === 'lift' ? pulls.doors : pulls.drawers).value;
     const profile = library.find(({ id }) => id === wanted);
     if (!profile) return [];
+    if (front.kind === 'lift') return [liftPull(front, profile, resolved)];
     return front.kind === 'door'
       ? [doorPull(front, profile, cabinet, box, resolved)]
       : drawerPulls(front, profile, resolved);
@@ -100,6 +101,13 @@ function doorPull(front: Front, profile: PullProfile, cabinet: Cabinet, box: Box
             ? lower
             : upper;
   return place(front, profile, true, { across, up });
+}
+
+/** What lifts is taken hold of in the middle of its lower edge. */
+function liftPull(front: Front, profile: PullProfile, { settings }: Resolved): PlacedPull {
+  const { h } = front;
+  const up = front.parts.length > 1 ? settings.making.rail.over(2).as('middle of the rail') : settings.pulls.fromEdge;
+  return place(front, profile, false, { across: h.size.over(2).as('middle of the front'), up });
 }
 
 /** Centred across, two at the quarter points of a wide front; in the middle of the height or on the top rail. */

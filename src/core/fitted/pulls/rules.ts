@@ -51,7 +51,9 @@ const pullTooLong: FindingRule = {
           why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
           numbers: [front.h.size, front.v.size],
           parts: keysOf(front),
-          settings: [settingPath({ cabinet }, `pulls/${front.kind === 'door' ? 'doors' : 'drawers'}`)],
+          settings: [
+            settingPath({ cabinet }, `pulls/${front.kind === 'door' || front.kind === 'lift' ? 'doors' : 'drawers'}`),
+          ],
         },
       ];
     }),

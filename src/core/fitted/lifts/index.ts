@@ -1,0 +1,56 @@
+import type { Operation } from '../../machining/index.js';
+import type { Kind } from '../kind.js';
+import { type FittedLift, placeLifts } from './lifts.js';
+import { type LiftProfile, liftCatalogue, liftProfileSchema } from './profile.js';
+import { liftRules } from './rules.js';
+import { liftSettings } from './settings.js';
+
+/** Arms with springs for fronts that lift. */
+export const lifts: Kind<'lifts', (typeof liftSettings)['settings'], LiftProfile, readonly FittedLift[]> = {
+  id: 'lifts',
+  label: 'Lifts',
+  // What it lifts is the front with its pull.
+  after: ['pulls'],
+  settings: liftSettings,
+  library: {
+    schema: liftProfileSchema,
+    catalogue: liftCatalogue,
+    since: 9,
+    one: 'lift',
+    columns: [
+      { title: 'Lift factor', numeric: true, show: ({ factor }) => `${factor.from} to ${factor.to}` },
+      { title: 'Opens', numeric: true, show: ({ opening }) => `${opening}°` },
+    ],
+  },
+  fit(context, profiles) {
+    const made = placeLifts(context, profiles);
+    const operations = new Map<string, Operation[]>();
+    for (const [key, operation] of made.flatMap((each) => each.operations))
+      operations.set(key, [...(operations.get(key) ?? []), operation]);
+    const bought = made.flatMap(({ fitted: { profile } }) => (profile ? [profile] : []));
+    return {
+      fitted: made.map(({ fitted }) => fitted),
+      operations,
+      rooms: made.flatMap(({ rooms }) => rooms),
+      buy: [...new Set(bought)].map((profile) => ({
+        name: `Lift, pair: ${profile.name}`,
+        quantity: bought.filter((each) => each === profile).length,
+        note: profile.maker,
+      })),
+    };
+  },
+  rules: liftRules,
+  present: (fitted, size) =>
+    fitted.map(({ front, opening, factor, profile, against, side, onFront, carried }) => ({
+      front,
+      opening,
+      factor: size(factor),
+      ...(profile ? { profile: profile.id } : {}),
+      against: against.map(({ profile: id, why }) => ({ profile: id, why })),
+      ...(side ? { onCase: { back: size(side.back), down: size(side.down) } } : {}),
+      ...(onFront ? { onFront: { across: size(onFront.across), down: size(onFront.down) } } : {}),
+      carried,
+    })),
+};
+
+export type { FittedLift } from './lifts.js';

@@ -1,0 +1,115 @@
+import { type FindingDraft, type FindingRule, setChoice, settingPath } from '../../findings/index.js';
+import { pathTo } from '../../job/index.js';
+import { overlap } from '../../solids/index.js';
+import { capital, within } from '../../words.js';
+
+/** The factor lies outside every range. */
+const outOfRange: FindingRule = {
+  id: 'lifts/out-of-range',
+  check: (context) =>
+    context.fitted.lifts
+      .filter(({ profile }) => profile === undefined)
+      .map(({ name, front, opening, factor, against }): FindingDraft => {
+        const decided = context.resolved.settings.lifts.choice.value;
+        const cell = context.face.ok ? context.face.cells.find((each) => each.opening.id === opening) : undefined;
+        const own = against.filter(({ why }) => !why.startsWith('another'));
+        return {
+          severity: 'stop',
+          what: `No lift of the library holds ${name}: its factor is ${Math.round(factor.mm)}.`,
+          why:
+            own.length > 0
+              ? `${own
+                  .slice(0, 3)
+                  .map(({ name: lift, why }) => `${capital(lift)} ${why}`)
+                  .join('; ')}.`
+              : `The library has no lift "${decided}".`,
+          numbers: [factor],
+          parts: [front],
+          settings: [settingPath(context, 'lifts/choice')],
+          fixes: [
+            ...(decided === 'none' ? [] : [setChoice(context, 'Leave the lift to the rules', 'lifts/choice', 'none')]),
+            ...(cell
+              ? [
+                  {
+                    label: 'Hang a pair of doors',
+                    edits: [
+                      {
+                        path: pathTo.openingField(cell.path, 'fill'),
+                        value: { kind: 'pair', shelves: 'shelves' in cell.fill ? cell.fill.shelves : 0 },
+                      },
+                    ],
+                  },
+                ]
+              : []),
+          ],
+        };
+      }),
+};
+
+/** A lift that nothing carries. */
+const notCarried: FindingRule = {
+  id: 'lifts/nothing-carries',
+  check: (context) =>
+    context.fitted.lifts
+      .filter(({ carried, profile }) => profile && !carried)
+      .map(({ name, front }) => ({
+        severity: 'stop',
+        what: `Nothing stands beside ${name} to carry its lift.`,
+        why: 'The column beside it has no partition. Put one in.',
+        parts: [front],
+        settings: [settingPath(context, 'dividers/partitions')],
+        fixes: [setChoice(context, 'Put partitions in', 'dividers/partitions', 'partition')],
+      })),
+};
+
+/** A shelf where the bodies of a lift are. */
+const againstShelf: FindingRule = {
+  id: 'lifts/against-shelf',
+  check: ({ rooms, parts, fitted }) =>
+    rooms
+      .filter(({ by }) => by === 'lifts')
+      .flatMap((room): FindingDraft[] => {
+        const met = parts.find(
+          ({ role, extent }) => (role === 'shelf' || role === 'divider') && overlap(room.extent, extent),
+        );
+        if (!met) return [];
+        return [
+          {
+            severity: 'stop',
+            what: `${met.name} stands where ${room.name} has its body.`,
+            why: 'The arm cannot swing. Put the shelf lower, or take one away.',
+            parts: [met.key, ...fitted.lifts.map(({ front }) => front).slice(0, 1)],
+          },
+        ];
+      })
+      .slice(0, 1),
+};
+
+/** What a front swings up to needs room over it in the room (mm). */
+const overhead: FindingRule = {
+  id: 'lifts/overhead',
+  check: (context) => {
+    const { cabinet, fronts, fitted, head, show, box } = context;
+    const { ceiling } = head.room;
+    // How high a wall cabinet hangs nobody has said.
+    if (ceiling === null || cabinet.kind === 'wall') return [];
+    return fitted.lifts.flatMap(({ name, front, profile }): FindingDraft[] => {
+      const own = fronts.find(({ key }) => key === front);
+      if (!own || !profile) return [];
+      const above = Math.max(0, -Math.cos((profile.opening * Math.PI) / 180)) * own.v.size.mm;
+      const top = box.underHeight.mm + own.v.high.mm + above;
+      return top <= ceiling
+        ? []
+        : [
+            {
+              severity: 'warn',
+              what: `${capital(within(name))} reaches ${show(top)} when it is up; the ceiling is at ${show(ceiling)}.`,
+              why: 'It strikes the ceiling. Limit how far it opens, or make it lower.',
+              parts: [front],
+            },
+          ];
+    });
+  },
+};
+
+export const liftRules: readonly FindingRule[] = [outOfRange, notCarried, againstShelf, overhead];
