@@ -22,12 +22,13 @@ async function load(): Promise<Solids> {
   const library: ManifoldToplevel = await open();
   library.setup();
   const { Manifold } = library;
-  const block = ({ min, max }: Block, over = 0): Manifold =>
-    Manifold.cube([max[0] - min[0] + 2 * over, max[1] - min[1] + 2 * over, max[2] - min[2] + 2 * over]).translate([
-      min[0] - over,
-      min[1] - over,
-      min[2] - over,
-    ]);
+  // Nothing of the library's memory is given back unless it is said so, what is only made on the way included.
+  const block = ({ min, max }: Block, over = 0): Manifold => {
+    const cube = Manifold.cube([max[0] - min[0] + 2 * over, max[1] - min[1] + 2 * over, max[2] - min[2] + 2 * over]);
+    const placed = cube.translate([min[0] - over, min[1] - over, min[2] - over]);
+    cube.delete();
+    return placed;
+  };
   const meets = (a: Block, b: Block) => [0, 1, 2].every((k) => min(a, b, k) - max(a, b, k) > 1e-6);
   return {
     shared(a, b) {
@@ -42,9 +43,10 @@ async function load(): Promise<Solids> {
         ...[...a.prisms, ...b.prisms].map((corners) => Manifold.hull(corners.map(([x, y, z]) => [x, y, z]))),
       ];
       const whole = block(room);
-      const left = cuts.length > 0 ? whole.subtract(Manifold.union(cuts)) : whole;
+      const together = cuts.length > 0 ? Manifold.union(cuts) : undefined;
+      const left = together ? whole.subtract(together) : whole;
       const volume = left.volume();
-      for (const solid of new Set([whole, left, ...cuts])) solid.delete();
+      for (const solid of new Set([whole, left, ...(together ? [together] : []), ...cuts])) solid.delete();
       return volume;
     },
   };
