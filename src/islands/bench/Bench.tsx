@@ -11,6 +11,7 @@ import { FindingsPanel } from './FindingsPanel.js';
 import { FrontPanel } from './FrontPanel.js';
 import { HingePanel } from './HingePanel.js';
 import { KeysDialog } from './KeysDialog.js';
+import { LiftPanel } from './LiftPanel.js';
 import { PartsTable } from './PartsTable.js';
 import { Sheet } from './Sheet.js';
 import { ShelfPanel } from './ShelfPanel.js';
@@ -90,6 +91,7 @@ function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewP
             <FrontPanel solved={solved} />
             <HingePanel solved={solved} />
             <DrawerPanel solved={solved} />
+            <LiftPanel solved={solved} />
             <FindingsPanel solved={solved} />
             <CautionsPanel solved={solved} dismissed={dismissed} />
           </aside>

@@ -2,8 +2,8 @@ import type { Dim } from '../../core/derive/index.js';
 import type { FittedDrawer } from '../../core/fitted/runners/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
-import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
+import { FigureRow, WhyNot } from './FigureRow.js';
 
 /** The drawer a part belongs to: its front, its box, its packing. */
 function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): FittedDrawer | undefined {
@@ -22,32 +22,18 @@ function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): F
 export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
   const style = useBench((state) => state.job.display);
-  const openTape = useBench((state) => state.openTape);
   const drawer = drawerOf(solved, selected);
   if (!drawer) return null;
   const { plan, runner, packing, against } = drawer;
   const show = (mm: number) => formatLengthWithUnit(mm, style);
-  const row = (name: string, pick: (drawer: FittedDrawer) => Dim | undefined) => {
-    const dim = pick(drawer);
-    if (!dim) return null;
-    return (
-      <p className="flex items-center justify-between gap-2">
-        <span>{name}</span>
-        <button
-          type="button"
-          className="min-h-7 font-semibold hover:text-pencil"
-          onClick={() =>
-            openTape((each) => {
-              const again = each.fitted.runners.find(({ opening }) => opening === drawer.opening);
-              return again && pick(again);
-            })
-          }
-        >
-          {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : `${dim.mm.toFixed(1)} ${dim.measure}`}
-        </button>
-      </p>
-    );
-  };
+  const row = (name: string, pick: (drawer: FittedDrawer) => Dim | undefined) => (
+    <FigureRow
+      name={name}
+      of={drawer}
+      find={({ fitted }) => fitted.runners.find(({ opening }) => opening === drawer.opening)}
+      pick={pick}
+    />
+  );
   const family = solved.resolved.settings.drawers.family.value;
   const told = against.filter(({ why }) => !why.startsWith('belongs') && !why.startsWith('another'));
   return (
@@ -72,18 +58,13 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       {row(`Depth to the ${drawer.rearBy}`, (each) => each.depth)}
       {row('Contents at most', (each) => each.runner?.contents)}
       {row('The pair carries', (each) => each.runner?.load)}
-      {told.length > 0 && (
-        <details className="text-[0.8125rem] leading-snug">
-          <summary className="min-h-7 cursor-pointer">Why not another ({told.length})</summary>
-          <ul className="flex max-h-48 flex-col gap-1 overflow-auto">
-            {told.map(({ profile, name, length, why }) => (
-              <li key={`${profile}/${length ?? ''}`}>
-                <b>{length === undefined ? name : `${name}, ${show(length)}`}</b>: {why}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      <WhyNot
+        against={told.map(({ profile, name, length, why }) => ({
+          key: `${profile}/${length ?? ''}`,
+          name: length === undefined ? name : `${name}, ${show(length)}`,
+          why,
+        }))}
+      />
       <p className="text-[0.8125rem] leading-snug text-ink-soft">
         {family === 'wooden'
           ? 'Fit the box dry, and plane its sides to the season.'

@@ -1,0 +1,122 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import { parse } from 'csv-parse/sync';
+import { By } from 'selenium-webdriver';
+import {
+  consoleErrors,
+  eventually,
+  find,
+  named,
+  openBrowser,
+  seriousProblems,
+  type TestBrowser,
+  textOf,
+  untilAlive,
+} from './support/browser.js';
+import { startServer, type TestServer } from './support/server.js';
+
+let server: TestServer;
+let browser: TestBrowser;
+const ids: Record<string, string> = {};
+before(async () => {
+  server = await startServer({ seed: true });
+  browser = await openBrowser();
+  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  for (const words of ['reading room', 'issue desk'])
+    ids[words] = jobs.find(({ name }) => name.includes(words))?.id ?? '';
+});
+after(async () => {
+  await browser?.close();
+  await server?.close();
+});
+
+async function bench(words: string, cabinet: string) {
+  await browser.driver.get(`${server.url}/jobs/${ids[words]}?cabinet=${cabinet}`);
+  await untilAlive(browser.driver);
+}
+const PANEL = '[aria-label="Drawer behind this front"]';
+const choose = async (label: string, words: string) => {
+  const list = await find(browser.driver, `select[aria-label="${label}"]`);
+  await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
+};
+
+test('a drawer front tells the box behind it; other runners make another box, and each number opens its tape', async () => {
+  const { driver } = browser;
+  await bench('reading room', 'c2');
+  await (await find(driver, '[data-part="drawer/o2"]')).click();
+  const first = await textOf(driver, PANEL);
+  assert.match(first, /hidden runner/);
+  // 564.4 less 42 inside; the sides of 12 stand outside that.
+  assert.match(first, /Box width, inside\s*522.4/);
+  assert.match(first, /Box width, outside\s*546.4/);
+  await (await find(driver, `${PANEL} p:nth-of-type(4) button`)).click();
+  const tape = await eventually(
+    () => textOf(driver, '[aria-label="Tape and findings"]'),
+    (text) => text.includes('box width, inside') && text.includes('42'),
+    'the tape of the inside width does not open',
+  );
+  assert.match(tape, /Corvane/, 'it says whose sheet the deduction is from');
+  await (await find(driver, 'details[data-fold="Drawers"] summary')).click();
+  await choose('Runners', 'side mounted');
+  await eventually(
+    () => textOf(driver, PANEL),
+    (text) => text.includes('ball-bearing') && /Box width, outside\s*538.2/.test(text),
+    'the box does not follow the runners',
+  );
+  await (await find(driver, `${PANEL} summary`)).click();
+  assert.match(await textOf(driver, PANEL), /before it and .* behind it come to/);
+  await (await named(driver, 'Undo')).click();
+  await eventually(
+    () => textOf(driver, PANEL),
+    (text) => text.includes('hidden runner'),
+    'undo does not bring the hidden runners back',
+  );
+  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('sides too thick for hidden runners stop with the reason, and the fix settles it', async () => {
+  const { driver } = browser;
+  await bench('reading room', 'c2');
+  await (await find(driver, 'details[data-fold="Materials"] summary')).click();
+  await choose('Drawer boxes material', 'Birch plywood 18');
+  await eventually(
+    () => textOf(driver, '[aria-label="Tape and findings"]'),
+    (text) => text.includes('No runner in the library carries') && text.includes('takes sides up to 16 mm'),
+    'no stop for sides too thick',
+  );
+  await (await named(driver, 'Take side-mounted runners')).click();
+  await eventually(
+    () => textOf(driver, '[aria-label="Tape and findings"]'),
+    (text) => !text.includes('No runner in the library carries'),
+    'the fix does nothing',
+  );
+});
+
+test('a lift-up front tells its factor and what holds it; made of doors it has hinges instead', async () => {
+  const { driver } = browser;
+  await bench('issue desk', 'c1');
+  await (await find(driver, '[data-part="lift/o1"]')).click();
+  assert.match(await textOf(driver, '[aria-label="What lifts this front"]'), /Lift factor\s*1[45]\d\d/);
+  assert.match(await textOf(driver, '[aria-label="Tape and findings"]'), /Springs under tension/);
+  assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('what to buy is the same on screen and in the file, for one cabinet and for the whole job', async () => {
+  const { driver } = browser;
+  await bench('reading room', 'c2');
+  await (await named(driver, 'What to buy')).click();
+  const own = await textOf(driver, '[aria-label="What to buy"]');
+  assert.match(own, /4\s+Runners, pair: /);
+  await (await find(driver, '[aria-label="What to buy"] label:nth-of-type(2) input')).click();
+  const whole = await eventually(
+    () => textOf(driver, '[aria-label="What to buy"]'),
+    (text) => text.includes('cabinet 1'),
+    'the whole job is not listed',
+  );
+  const csv = await (await fetch(`${server.url}/api/jobs/${ids['reading room']}/shopping.csv`)).text();
+  const rows = parse(csv, { columns: true }) as Record<string, string>[];
+  assert.ok(rows.length > 10);
+  for (const { what } of rows) assert.ok(whole.includes(what ?? '?'), `${what} is not on screen`);
+  assert.deepEqual(await seriousProblems(driver), []);
+});
