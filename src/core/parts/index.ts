@@ -2,6 +2,7 @@ export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
 export { markParts, type PartRow, partLetter } from './marks.js';
 export { isRectangle, liesOver, planOutline } from './outline.js';
 export {
+  alongPart,
   type Band,
   bandsOn,
   edgeOf,

@@ -1,4 +1,4 @@
-import type { Dim, Span } from '../derive/index.js';
+import { type Dim, measuredFrom, type Span } from '../derive/index.js';
 import type { Material } from '../job/index.js';
 import type { Operation, PartNames, PartSize } from '../machining/index.js';
 import {
@@ -200,6 +200,12 @@ export function edgeOf({ key, stands, placement }: Part, edge: Edge | 'w0' | 'w1
   const low = isForward(axis) === (edge[1] === '0');
   const name = axis[1] as keyof Stands;
   return stands[name][low ? 'low' : 'high'].at(`${key}.${NAMES[name][low ? 0 : 1]}`);
+}
+
+/** How far a plane of the cabinet lies from where a part's length or width starts, whichever way that runs. */
+export function alongPart(part: Part, axis: 'u' | 'v', plane: Dim): Dim {
+  const start = edgeOf(part, `${axis}0`);
+  return isForward(part.placement[axis]) ? measuredFrom(plane, start) : measuredFrom(start, plane);
 }
 
 /** From where to where a part goes along an axis of the cabinet, under the addresses of its edges and faces. */

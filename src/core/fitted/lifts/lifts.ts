@@ -3,7 +3,7 @@ import { type Front, frontName } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import { edgeOf, faceInto, type Part, uprightAt } from '../../parts/index.js';
+import { alongPart, edgeOf, faceInto, type Part, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
@@ -163,10 +163,6 @@ function onPart(
   const there = rows.filter(({ mm }) => x.mm > min[0] && x.mm < max[0] && mm > min[2] && mm < max[2]);
   if (there.length === 0) return [];
   const depth = shallower(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness);
-  const along = (axis: 'u' | 'v', value: Dim) => {
-    const edge = edgeOf(part, `${axis}0`);
-    return part.placement[axis].startsWith('+') ? measuredFrom(value, edge) : measuredFrom(edge, value);
-  };
   const upright = part.placement.u.endsWith('z');
   return [
     [
@@ -176,8 +172,8 @@ function onPart(
             kind: 'holes',
             face: 2,
             from: 'v0',
-            offset: along('v', x),
-            positions: there.map((z) => along('u', z)),
+            offset: alongPart(part, 'v', x),
+            positions: there.map((z) => alongPart(part, 'u', z)),
             depth,
             ...holes,
           }
@@ -185,8 +181,8 @@ function onPart(
             kind: 'holes',
             face: 2,
             from: 'u0',
-            offset: along('u', x),
-            positions: there.map((z) => along('v', z)),
+            offset: alongPart(part, 'u', x),
+            positions: there.map((z) => alongPart(part, 'v', z)),
             depth,
             ...holes,
           },

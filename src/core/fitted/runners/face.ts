@@ -1,7 +1,7 @@
-import { type Dim, length, measuredFrom, type Span } from '../../derive/index.js';
+import { type Dim, length, type Span } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import { type Operation, SCREW_WAY } from '../../machining/index.js';
-import { edgeOf, type Part } from '../../parts/index.js';
+import { alongPart, type Part } from '../../parts/index.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { BoxParts } from './box.js';
@@ -173,12 +173,13 @@ function on(
   z: Dim,
   places: readonly Dim[],
 ): Pick<Extract<Operation, { kind: 'holes' }>, 'from' | 'offset' | 'positions'> {
-  const from = (axis: 'u' | 'v', value: Dim): Dim => {
-    const edge = edgeOf(part, `${axis}0`);
-    return part.placement[axis].startsWith('+') ? measuredFrom(value, edge) : measuredFrom(edge, value);
-  };
   const upright = part.placement.u.endsWith('z');
-  if (!upright) return { from: 'v0', offset: from('v', z), positions: places.map((place) => from('u', place)) };
+  if (!upright)
+    return {
+      from: 'v0',
+      offset: alongPart(part, 'v', z),
+      positions: places.map((place) => alongPart(part, 'u', place)),
+    };
   // Grain upright: a row across it stands at one distance along the length.
-  return { from: 'u0', offset: from('u', z), positions: places.map((place) => from('v', place)) };
+  return { from: 'u0', offset: alongPart(part, 'u', z), positions: places.map((place) => alongPart(part, 'v', place)) };
 }
