@@ -96,7 +96,7 @@ test('sides too thick for hidden runners stop with the reason, and the fix settl
 test('a lift-up front tells its factor and what holds it; made of doors it has hinges instead', async () => {
   const { driver } = browser;
   await bench('issue desk', 'c1');
-  await (await find(driver, '[data-part="lift/o1"]')).click();
+  await (await find(driver, '[data-part="lift/o2"]')).click();
   assert.match(await textOf(driver, '[aria-label="What lifts this front"]'), /Lift factor\s*1[45]\d\d/);
   assert.match(await textOf(driver, '[aria-label="Tape and findings"]'), /Springs under tension/);
   assert.deepEqual(await consoleErrors(driver), []);

@@ -7,9 +7,6 @@ import { pocketed, withPockets } from './pocketed.js';
 
 /** Cross members of a plinth stand no further apart than this, centre to centre (mm). */
 const CROSS_SPACING = 600;
-/** Legs: four up to this width, then one more pair for every `LEG_STEP` (mm). */
-const FOUR_LEGS_TO = 900;
-const LEG_STEP = 600;
 
 /** What stands under the box or closes its toe space. */
 export const toe: Builder = (context) => {
@@ -192,15 +189,11 @@ function toeBoard(context: BuildContext): Part {
   });
 }
 
-/** Legs are counted by width; the toe is closed by a board on clips. */
+/** On legs, which are fitted later, the toe is closed by a board on clips. */
 function legs(context: BuildContext): BuilderResult {
   const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
   const { height, setback } = resolved.settings.toe;
-  const wide = box.width.mm > FOUR_LEGS_TO;
-  const byWidth = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_LEGS_TO) / LEG_STEP - 1e-9));
-  // Past that width every partition that stands on the bottom has a pair under it too.
-  const pairs = wide ? Math.max(byWidth, 2 + onBottom(context).length) : byWidth;
   const board = makePart({
     key: 'toe/board',
     name: 'Toe board',
@@ -238,12 +231,6 @@ function legs(context: BuildContext): BuilderResult {
       ...(returns.length > 0
         ? [{ name: 'Toe corner piece', quantity: returns.length, note: 'where the toe returns round an exposed end' }]
         : []),
-      {
-        name: 'Leg',
-        quantity: 2 * pairs,
-        note: wide ? 'in pairs, front and rear; a pair under each partition' : 'in pairs, front and rear',
-      },
-      { name: 'Toe clip', quantity: pairs, note: 'one on each front leg; the board is pressed on' },
     ],
   };
 }

@@ -39,6 +39,14 @@ const BAD: Record<string, () => string[]> = {
       parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 9 } }],
     }),
   'carcass/nailers-meet': () => rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
+  'legs/no-leg': () => rulesOf({ settings: { toe: { kind: 'legs', height: 300 } } }),
+  'legs/overloaded': () =>
+    rulesOf({
+      from: 'tall',
+      width: 1200,
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 30 } }],
+      settings: { toe: { kind: 'legs' }, shelves: { load: 'records' }, legs: { inset: 400 } },
+    }),
   'lifts/out-of-range': () =>
     rulesOf({ from: 'wall', parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }], height: 1200 }),
   'lifts/nothing-carries': () =>

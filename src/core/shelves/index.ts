@@ -11,4 +11,4 @@ export {
 export { balancedHeights, holeDim, holeHeight, holesBetween, type PinGrid, pinGrid } from './grid.js';
 export { type PinLines, pinLines } from './lines.js';
 export { loadedShelf } from './loaded.js';
-export { type LoadedShelf, longestSpan, type Sag, shelfSag, smallestStrip } from './sag.js';
+export { type LoadedShelf, longestSpan, type Sag, SHELF_LOADS, shelfSag, smallestStrip } from './sag.js';

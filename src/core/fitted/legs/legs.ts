@@ -1,0 +1,162 @@
+import { type Dim, length, plain, quantity, sumOf } from '../../derive/index.js';
+import { weightOf } from '../../fronts/index.js';
+import type { Operation } from '../../machining/index.js';
+import type { Room } from '../../motions/index.js';
+import { alongPart, type Part, SAME_PLANE } from '../../parts/index.js';
+import { SHELF_LOADS } from '../../shelves/index.js';
+import type { FitContext } from '../kind.js';
+import { fromSheet } from '../profile.js';
+import type { FittedDrawer } from '../runners/index.js';
+import type { LegProfile } from './profile.js';
+
+/** What a box stands on, as plain data. */
+export interface FittedLegs {
+  /** Weight of box, fronts and boxes, and of what may be put in (kg). */
+  readonly weight: Dim;
+  readonly contents: Dim;
+  readonly profile: LegProfile | undefined;
+  readonly against: readonly { readonly profile: string; readonly name: string; readonly why: string }[];
+  /** In pairs, front and rear: by width, and by what they carry. */
+  readonly byWidth: number;
+  readonly byLoad: number;
+  readonly pairs: number;
+  /** How many pairs there is room for side by side. */
+  readonly room: number;
+  /** Where they stand: from the left face of the box, and from its front edge. */
+  readonly across: readonly Dim[];
+  readonly front: Dim | undefined;
+  readonly rear: Dim | undefined;
+}
+
+/** Four up to this width, then one more pair for every step (mm). */
+const FOUR_TO = 900;
+const STEP = 600;
+/** A leg keeps so far behind the toe board, and from the next (mm). */
+const BEHIND_BOARD = length(15, 'behind the toe board');
+const BETWEEN = 10;
+
+/** Legs under a box that stands on some: by width, by partitions past that width, and by what they have to carry. */
+export function standOnLegs(
+  context: FitContext,
+  profiles: readonly LegProfile[],
+): { legs: FittedLegs; operations: readonly Operation[]; rooms: readonly Room[] } | undefined {
+  const { box, parts, resolved } = context;
+  const { toe, legs: set } = resolved.settings;
+  const bottom = parts.find(({ key }) => key === 'bottom');
+  if (toe.kind.value !== 'legs' || !bottom) return undefined;
+  const weight = weightOf(parts).as('weight of the box with its fronts');
+  const contents = contentsOf(context);
+  const whole = weight.plus(contents);
+  const wide = box.width.mm > FOUR_TO;
+  const partitions = parts.filter(
+    ({ role, extent }) => role === 'partition' && extent.min[2] <= box.bottomTop.mm + SAME_PLANE,
+  );
+  const steps = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_TO) / STEP - 1e-9));
+  const byWidth = wide ? Math.max(steps, 2 + partitions.length) : steps;
+  const { profile, against } = choose(toe.height.mm, profiles, set.choice.value, whole.mm);
+  const byLoad = profile ? Math.ceil(whole.mm / (2 * profile.load) - 1e-9) : 0;
+  const pairs = Math.max(byWidth, byLoad);
+  const said = { weight, contents, profile, against, byWidth, byLoad, pairs };
+  if (!profile)
+    return { legs: { ...said, room: pairs, across: [], front: undefined, rear: undefined }, operations: [], rooms: [] };
+  const first = set.inset.as('first leg from the left');
+  const run = box.width.minus(set.inset.times(2)).as('from the first leg to the last');
+  const room = Math.max(2, 1 + Math.floor(run.mm / (profile.plate.across + BETWEEN)));
+  const across =
+    wide && pairs === 2 + partitions.length && partitions.length > 0
+      ? [
+          first,
+          ...partitions.map(({ stands: { x } }) => x.low.plus(x.size.over(2)).as('leg under the partition')),
+          box.width.minus(set.inset).as('last leg'),
+        ]
+      : Array.from({ length: pairs }, (_, at) =>
+          at === 0 ? first : first.plus(run.times(at).over(plain(pairs - 1, 'spaces between legs'))).as('leg'),
+        );
+  const half = fromSheet(profile, 'plate/across', 'plate of the leg').over(2);
+  const front = toe.setback
+    .plus(resolved.materials.toe.thickness)
+    .plus(BEHIND_BOARD)
+    .plus(half)
+    .as('front legs from the front edge');
+  const rear = box.bottomDepth.minus(set.inset).as('rear legs from the front edge');
+  const reach = fromSheet(profile, 'plate/apart', 'screws of the leg apart').over(2);
+  const operations = [front, rear].flatMap((y) =>
+    ([-1, 1] as const).map((side): Operation => {
+      const line = side < 0 ? y.minus(reach) : y.plus(reach);
+      return {
+        kind: 'holes',
+        face: 2,
+        from: 'v0',
+        offset: alongPart(bottom, 'v', line.as('screws of the legs from the front edge')),
+        positions: across.flatMap((x) =>
+          [x.minus(reach), x.plus(reach)].map((at) => alongPart(bottom, 'u', at.as('screw of the leg'))),
+        ),
+        diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+        depth: fromSheet(profile, 'pilot/depth', 'pilot depth'),
+        reason: `legs: ${profile.name}`,
+        by: { kind: 'legs' },
+      };
+    }),
+  );
+  return {
+    legs: { ...said, room, across, front, rear },
+    operations,
+    rooms: across.flatMap(({ mm: x }) => [front, rear].map(({ mm: y }) => under(x, y, half.mm, toe.height.mm))),
+  };
+}
+
+function under(x: number, y: number, half: number, height: number): Room {
+  return {
+    by: 'legs',
+    name: 'a leg',
+    extent: { min: [x - half, y - half, -height], max: [x + half, y + half, 0] },
+  };
+}
+
+/** What drawers may hold, and what lies on shelves and on the bottom. */
+function contentsOf({ parts, fitted, resolved }: FitContext): Dim {
+  const drawers = ((fitted.runners ?? []) as readonly FittedDrawer[]).flatMap(({ runner }) =>
+    runner ? [runner.contents] : [],
+  );
+  const load = quantity(SHELF_LOADS[resolved.settings.shelves.load.value], 'kg/m', 'kg per metre of shelf');
+  const carries = (part: Part) =>
+    (part.role === 'shelf' && part.piece?.kind !== 'strip') ||
+    part.piece?.kind === 'fixed shelf' ||
+    part.role === 'bottom';
+  const shelves = parts
+    .filter(carries)
+    .map(({ length: long }) => long.times(load).over(quantity(1000, 'mm/m', 'mm in a metre')));
+  return sumOf([...drawers, ...shelves].length > 0 ? [...drawers, ...shelves] : [quantity(0, 'kg', 'nothing')]).as(
+    'what may be put in',
+  );
+}
+
+/** As high as the toe; what needs no more than two pairs and is in stock first. */
+function choose(
+  height: number,
+  profiles: readonly LegProfile[],
+  decided: string,
+  weight: number,
+): Pick<FittedLegs, 'profile' | 'against'> {
+  const why = (profile: LegProfile): string | undefined => {
+    if (decided !== 'none' && profile.id !== decided) return 'another one was decided';
+    if (height < profile.height.from) return `is ${profile.height.from} mm at least; the toe is ${Math.round(height)}`;
+    if (height > profile.height.to) return `is ${profile.height.to} mm at most; the toe is ${Math.round(height)}`;
+    return undefined;
+  };
+  const pairs = ({ load }: LegProfile) => Math.max(2, Math.ceil(weight / (2 * load)));
+  const fitting = profiles
+    .filter((each) => why(each) === undefined)
+    .sort((a, b) => Number(b.stock) - Number(a.stock) || pairs(a) - pairs(b) || a.load - b.load);
+  const [profile] = fitting;
+  return {
+    profile,
+    against: profiles
+      .filter((each) => each !== profile)
+      .map((each) => ({
+        profile: each.id,
+        name: each.name,
+        why: why(each) ?? (each.stock ? 'fits as well' : 'fits, but is not in stock'),
+      })),
+  };
+}
