@@ -234,6 +234,7 @@ test('a hardware library goes out, comes in changed, and a wrong one is refused 
   await (await named(driver, 'Close')).click();
   await unfold('Pulls and knobs');
   await chooseFrom('Pull on drawers', 'long bow');
+  await (await named(driver, 'What to buy')).click();
   await eventually(
     () => textOf(driver, 'main'),
     (text) => text.includes('long bow'),
