@@ -52,6 +52,14 @@ try {
   await shot('hardware');
   await open(`/jobs/${room}?cabinet=c9`);
   await shot('bench-plan-chest');
+  await open(`/jobs/${room}?cabinet=c2`);
+  await click('[data-part="drawer/o2"]');
+  await (await named(driver, 'Section')).click();
+  await (await named(driver, 'What to buy')).click();
+  await shot('drawers');
+  await open(`/jobs/${job('issue desk')}?cabinet=c1`);
+  await click('[data-part="lift/o2"]');
+  await shot('lift');
   await open(`/jobs/${job('issue desk')}?cabinet=c2`);
   await shot('bench-inches');
   // Last, since it leaves the cabinet with a finding.
