@@ -51,5 +51,5 @@ export const legs: Kind<'legs', (typeof legSettings)['settings'], LegProfile, Fi
           across: fitted.across.map(size),
           ...(fitted.front && fitted.rear ? { front: size(fitted.front), rear: size(fitted.rear) } : {}),
         }
-      : null,
+      : undefined,
 };

@@ -1,8 +1,8 @@
 import { type Dim, length, plain, quantity, sumOf } from '../../derive/index.js';
 import { weightOf } from '../../fronts/index.js';
-import type { Operation } from '../../machining/index.js';
+import { into, type Operation, spacesOf } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
-import { alongPart, type Part, SAME_PLANE } from '../../parts/index.js';
+import { alongPart, type Part, SAME_PLANE, sizeOf } from '../../parts/index.js';
 import { SHELF_LOADS } from '../../shelves/index.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
@@ -80,7 +80,11 @@ export function standOnLegs(
     .as('front legs from the front edge');
   const rear = box.bottomDepth.minus(set.inset).as('rear legs from the front edge');
   const reach = fromSheet(profile, 'plate/apart', 'screws of the leg apart').over(2);
-  const operations = [front, rear].flatMap((y) =>
+  const rows = [
+    clearRow(bottom, front, across, reach.mm, context, profile),
+    clearRow(bottom, rear, across, reach.mm, context, profile),
+  ];
+  const operations = rows.flatMap(({ y, across: xs }) =>
     ([-1, 1] as const).map((side): Operation => {
       const line = side < 0 ? y.minus(reach) : y.plus(reach);
       return {
@@ -88,7 +92,7 @@ export function standOnLegs(
         face: 2,
         from: 'v0',
         offset: alongPart(bottom, 'v', line.as('screws of the legs from the front edge')),
-        positions: across.flatMap((x) =>
+        positions: xs.flatMap((x) =>
           [x.minus(reach), x.plus(reach)].map((at) => alongPart(bottom, 'u', at.as('screw of the leg'))),
         ),
         diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
@@ -99,10 +103,55 @@ export function standOnLegs(
     }),
   );
   return {
-    legs: { ...said, room, across, front, rear },
+    legs: { ...said, room, across: rows[0]?.across ?? across, front: rows[0]?.y ?? front, rear: rows[1]?.y ?? rear },
     operations,
-    rooms: across.flatMap(({ mm: x }) => [front, rear].map(({ mm: y }) => under(x, y, half.mm, toe.height.mm))),
+    rooms: rows.flatMap(({ y, across: xs }) => xs.map((x) => under(x.mm, y.mm, half.mm, toe.height.mm))),
   };
+}
+
+/** Legs move by steps of this, at most so far each way, to stand clear of what is cut in the bottom (mm). */
+const MOVES = [0, 8, -8, 16, -16, 24, -24, 32, -32, 40, -40];
+/** Wood left between their screws and what else is cut (mm). */
+const SKIN = 2;
+
+/** A row of legs clear of what is cut and screwed in the bottom: the row moved as a whole, then each leg in it. */
+function clearRow(
+  bottom: Part,
+  y: Dim,
+  across: readonly Dim[],
+  reach: number,
+  { paths }: FitContext,
+  { pilot }: LegProfile,
+): { readonly y: Dim; readonly across: readonly Dim[] } {
+  const size = sizeOf(bottom);
+  const [near, far] = into(size, 2, pilot.depth);
+  const apart = pilot.diameter / 2 + SKIN;
+  const taken = [...bottom.machining, ...(paths.get('bottom') ?? [])]
+    .flatMap((operation) => spacesOf(operation, size))
+    .filter(({ low, high }) => low[2] < far + SKIN && high[2] > near - SKIN);
+  const free = (x: number, v: number) => {
+    const u = x - bottom.extent.min[0];
+    return [-reach, reach].every((du) =>
+      [-reach, reach].every((dv) =>
+        taken.every(
+          ({ low, high }) =>
+            u + du <= low[0] - apart ||
+            u + du >= high[0] + apart ||
+            v + dv <= low[1] - apart ||
+            v + dv >= high[1] + apart,
+        ),
+      ),
+    );
+  };
+  const moved = (dim: Dim, by: number) =>
+    by === 0 ? dim : dim.plus(length(by, 'clear of what is cut')).as('leg, moved clear');
+  for (const dy of MOVES) {
+    const v = y.mm + dy - bottom.extent.min[1];
+    const xs = across.map((x) => MOVES.find((dx) => free(x.mm + dx, v)));
+    if (xs.every((dx) => dx !== undefined))
+      return { y: moved(y, dy), across: across.map((x, at) => moved(x, xs[at] ?? 0)) };
+  }
+  return { y, across };
 }
 
 function under(x: number, y: number, half: number, height: number): Room {
