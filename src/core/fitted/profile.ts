@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Dim, type Measure } from '../derive/index.js';
+import { Dim, length, type Measure } from '../derive/index.js';
 import type { NamedProfile } from './kind.js';
 
 /**
@@ -16,6 +16,24 @@ export const named = {
 };
 
 export const SIMULATED = 'Simulated: invented maker, figures of the kind the trade uses.';
+
+/** Something of the library that was not taken, and why. */
+export interface Against {
+  readonly profile: string;
+  readonly name: string;
+  readonly why: string;
+  /** True for what was never asked for, since another one was decided. */
+  readonly unasked?: true;
+}
+
+/** A pilot ends this short of the far face (mm). */
+export const SHORT_OF_FACE = length(2, 'short of the far face');
+
+/** How deep a pilot is bored in a part so thick: as the maker says, or short of the far face. */
+export function pilotIn(pilot: Dim, thickness: Dim): Dim {
+  const most = thickness.minus(SHORT_OF_FACE).as('pilot depth').because('short of the far face');
+  return most.mm < pilot.mm ? most : pilot;
+}
 
 /** The paths of the numbers of a profile: `cup/diameter`. */
 type NumberPath<P> = P extends unknown

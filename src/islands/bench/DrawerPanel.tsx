@@ -35,7 +35,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
     />
   );
   const family = solved.resolved.settings.drawers.family.value;
-  const told = against.filter(({ why }) => !why.startsWith('belongs') && !why.startsWith('another'));
+  const told = against.filter(({ unasked }) => !unasked);
   return (
     <section aria-label="Drawer behind this front" className="sheet p-3">
       <h2 className="caps">{drawer.name}</h2>

@@ -5,7 +5,7 @@ import type { Room } from '../../motions/index.js';
 import { alongPart, type Part, SAME_PLANE, sizeOf } from '../../parts/index.js';
 import { SHELF_LOADS } from '../../shelves/index.js';
 import type { FitContext } from '../kind.js';
-import { fromSheet } from '../profile.js';
+import { type Against, fromSheet } from '../profile.js';
 import type { FittedDrawer } from '../runners/index.js';
 import type { LegProfile } from './profile.js';
 
@@ -15,7 +15,7 @@ export interface FittedLegs {
   readonly weight: Dim;
   readonly contents: Dim;
   readonly profile: LegProfile | undefined;
-  readonly against: readonly { readonly profile: string; readonly name: string; readonly why: string }[];
+  readonly against: readonly Against[];
   /** In pairs, front and rear: by width, and by what they carry. */
   readonly byWidth: number;
   readonly byLoad: number;
@@ -205,6 +205,7 @@ function choose(
       .map((each) => ({
         profile: each.id,
         name: each.name,
+        ...(decided !== 'none' && each.id !== decided ? { unasked: true as const } : {}),
         why: why(each) ?? (each.stock ? 'fits as well' : 'fits, but is not in stock'),
       })),
   };

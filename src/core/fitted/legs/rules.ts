@@ -9,7 +9,7 @@ const noLeg: FindingRule = {
     const { legs } = fitted;
     if (!legs || legs.profile) return [];
     const { height } = resolved.settings.toe;
-    const own = legs.against.filter(({ why }) => !why.startsWith('another'));
+    const own = legs.against.filter(({ unasked }) => !unasked);
     const near = context.head.hardware.legs
       .flatMap(({ height: { from, to } }) => [from, to])
       .sort((a, b) => Math.abs(a - height.mm) - Math.abs(b - height.mm))[0];

@@ -1,11 +1,11 @@
-import { type Dim, length, measuredFrom } from '../../derive/index.js';
+import { type Dim, measuredFrom } from '../../derive/index.js';
 import { type Front, frontName } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
 import { alongPart, edgeOf, faceInto, type Part, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
-import { fromSheet } from '../profile.js';
+import { type Against, fromSheet, pilotIn } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { LiftProfile } from './profile.js';
 
@@ -18,7 +18,7 @@ export interface FittedLift {
   readonly factor: Dim;
   readonly profile: LiftProfile | undefined;
   /** Why each of the others was not taken. */
-  readonly against: readonly { readonly profile: string; readonly name: string; readonly why: string }[];
+  readonly against: readonly Against[];
   /** On the side: behind the front edge of the case, and below the upper edge of the opening. */
   readonly side?: { readonly back: Dim; readonly down: Dim };
   /** On the front: from its side edge, and below its upper edge. */
@@ -115,7 +115,7 @@ function liftOf(front: Front, cell: Cell, context: FitContext, profiles: readonl
           from: 'v0',
           offset: measuredFrom(back, edgeOf(upright, 'v0')),
           positions: [lower, upper].map((at) => measuredFrom(at, edgeOf(upright, 'u0'))),
-          depth: shallower(fromSheet(profile, 'pilot/depth', 'pilot depth'), upright.thickness),
+          depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), upright.thickness),
           ...holes,
         },
       ]);
@@ -143,14 +143,6 @@ function liftOf(front: Front, cell: Cell, context: FitContext, profiles: readonl
   return { fitted: { ...said, side: { back, down }, onFront }, operations, rooms };
 }
 
-/** Pilots end this short of the far face (mm). */
-const SHORT_OF_FACE = length(2, 'short of the far face');
-
-function shallower(pilot: Dim, thickness: Dim): Dim {
-  const most = thickness.minus(SHORT_OF_FACE).as('pilot depth');
-  return most.mm < pilot.mm ? most : pilot;
-}
-
 /** The screws of a plate in whatever of the front lies there. */
 function onPart(
   part: Part,
@@ -162,7 +154,7 @@ function onPart(
   const { min, max } = part.extent;
   const there = rows.filter(({ mm }) => x.mm > min[0] && x.mm < max[0] && mm > min[2] && mm < max[2]);
   if (there.length === 0) return [];
-  const depth = shallower(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness);
+  const depth = pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness);
   const upright = part.placement.u.endsWith('z');
   return [
     [
@@ -215,6 +207,7 @@ function choose(
       .map((each) => ({
         profile: each.id,
         name: each.name,
+        ...(decided !== 'none' && each.id !== decided ? { unasked: true as const } : {}),
         why:
           why(each) ??
           (each.stock ? 'fits, but the factor lies nearer to the end of its range' : 'fits, but is not in stock'),

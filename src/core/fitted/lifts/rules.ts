@@ -12,7 +12,7 @@ const outOfRange: FindingRule = {
       .map(({ name, front, opening, factor, against }): FindingDraft => {
         const decided = context.resolved.settings.lifts.choice.value;
         const cell = context.face.ok ? context.face.cells.find((each) => each.opening.id === opening) : undefined;
-        const own = against.filter(({ why }) => !why.startsWith('another'));
+        const own = against.filter(({ unasked }) => !unasked);
         return {
           severity: 'stop',
           what: `No lift of the library holds ${name}: its factor is ${Math.round(factor.mm)}.`,

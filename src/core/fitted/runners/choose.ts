@@ -1,18 +1,14 @@
 import { type Dim, quantity } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
-import { fromSheet } from '../profile.js';
+import { fromSheet, type Against as Refused } from '../profile.js';
 import { families } from './families/index.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerProfile } from './profile.js';
 import type { DrawerRoom } from './room.js';
 
-/** What speaks against a pair of runners, or one of its lengths. */
-export interface Against {
-  readonly profile: string;
-  readonly name: string;
-  /** Absent where it speaks against the whole of it. */
+/** What speaks against a pair of runners, or one of its lengths; the length is absent where it is the whole of it. */
+export interface Against extends Refused {
   readonly length?: number;
-  readonly why: string;
 }
 
 /** The runners of a drawer, and why not the others. */
@@ -45,15 +41,19 @@ export function chooseRunners(
 ): Choice {
   const { drawers } = resolved.settings;
   const against: Against[] = [];
+  const unasked = (profile: RunnerProfile, why: string) => {
+    against.push({ profile: profile.id, name: profile.name, why, unasked: true });
+    return [];
+  };
   const refuse = (profile: RunnerProfile, why: string, length?: number) => {
     against.push({ profile: profile.id, name: profile.name, why, ...(length === undefined ? {} : { length }) });
     return [];
   };
   const decided = drawers.choice.value;
   const candidates = library.flatMap((profile): Chosen[] => {
-    if (decided !== 'none' && profile.id !== decided) return refuse(profile, 'another one was decided');
+    if (decided !== 'none' && profile.id !== decided) return unasked(profile, 'another one was decided');
     if (decided === 'none' && profile.family !== drawers.family.value)
-      return refuse(profile, 'belongs to another family of runners');
+      return unasked(profile, 'belongs to another family of runners');
     if (drawers.closing.value !== 'any' && profile.closing !== drawers.closing.value)
       return refuse(profile, 'closes otherwise than was asked for');
     const family = families[profile.family];

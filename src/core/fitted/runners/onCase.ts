@@ -2,7 +2,7 @@ import { type Dim, length, measuredFrom, type Span, spanBetween } from '../../de
 import type { Resolved } from '../../document/index.js';
 import { footprintOf, into, type Operation, spacesOf } from '../../machining/index.js';
 import { edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
-import { fromSheet } from '../profile.js';
+import { fromSheet, pilotIn, SHORT_OF_FACE } from '../profile.js';
 import type { Chosen } from './choose.js';
 import { families } from './families/index.js';
 import { holesAlong } from './lines.js';
@@ -16,8 +16,6 @@ export interface OnCase {
 
 /** Height of a packing strip (mm). */
 const STRIP = length(60, 'height of the packing');
-/** Screws end this short of the far face (mm). */
-const SHORT_OF_FACE = length(2, 'short of the far face');
 
 /** Bores both uprights, or the packing on them, in line with the runner's holes. */
 export function onCase(
@@ -139,8 +137,6 @@ function bored(
 ): Operation {
   const upright = part.placement.u.endsWith('z');
   const [across, along] = upright ? (['u0', 'v0'] as const) : (['v0', 'u0'] as const);
-  const most = part.thickness.minus(SHORT_OF_FACE).as('pilot depth').because('short of the far face');
-  const pilot = fromSheet(profile, 'pilot/depth', 'pilot depth');
   return {
     kind: 'holes',
     face,
@@ -148,7 +144,7 @@ function bored(
     offset: measuredFrom(line, edgeOf(part, across)),
     positions: places.map((place) => measuredFrom(place, edgeOf(part, along))),
     diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-    depth: most.mm < pilot.mm ? most : pilot,
+    depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness),
     reason: `runner: ${profile.name}`,
     by: { kind: 'runners', what: 'case', front },
   };

@@ -56,7 +56,7 @@ const noRunner: FindingRule = {
     return fitted.runners
       .filter(({ plan }) => plan === undefined)
       .map(({ name, front, against, across, depth }): FindingDraft => {
-        const own = against.filter(({ why }) => !why.startsWith('belongs') && !why.startsWith('another'));
+        const own = against.filter(({ unasked }) => !unasked);
         const reasons = [...new Map(own.map((each) => [each.profile, each])).values()];
         const told = reasons
           .slice(0, 3)

@@ -1,6 +1,6 @@
 import { plain, quantity } from '../../../derive/index.js';
 import type { Operation } from '../../../machining/index.js';
-import { fromSheet } from '../../profile.js';
+import { fromSheet, pilotIn } from '../../profile.js';
 import type { BoxParts } from '../box.js';
 import { boxHeight } from '../heights.js';
 import { holesAlong } from '../lines.js';
@@ -72,14 +72,8 @@ function boredForRunner(profile: BesideProfile, { side, front }: BoxParts, lengt
     offset: fromSheet(profile, 'line', 'fixing line above the box’s lower edge'),
     positions: holesAlong(profile, profile.boxHoles, length.mm, 0),
     diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-    depth:
-      fromSheet(profile, 'pilot/depth', 'pilot depth').mm < side.mm - SHORT_OF_FACE
-        ? fromSheet(profile, 'pilot/depth', 'pilot depth')
-        : side.minus(SHORT_OF_FACE).as('pilot depth'),
+    depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), side),
     reason: `runner on the box: ${profile.name}`,
     by: { kind: 'runners', what: 'box', front },
   };
 }
-
-/** A screw ends this far short of the far face (mm). */
-const SHORT_OF_FACE = 2;
