@@ -41,8 +41,8 @@ const odds: CabinetDecisions[] = (['exposed', 'neighbour', 'wall'] as const).fla
             kind: 'columns' as const,
             graduation: { kind: 'arithmetic' as const, step: 0 },
             parts: [
-              { id: 'c', size: share, fill: { kind: 'door' as const, hinged: 'left' as const, shelves: 0 } },
-              { id: 'd', size: { rule: 'share' as const, weight: 2 }, fill: { kind: 'pair' as const, shelves: 0 } },
+              { id: 'c', size: share, fill: { kind: 'door' as const, hinged: 'left' as const } },
+              { id: 'd', size: { rule: 'share' as const, weight: 2 }, fill: { kind: 'pair' as const } },
             ],
           },
         },

@@ -235,7 +235,7 @@ test('worked case: diagonal of a box, and the weight of a door without its pull'
     width: 703,
     height: 383,
     settings: { materials: { front: 'birch18' } },
-    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
+    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } }],
   });
   const [door] = solved.fitted.hinges;
   near(door?.front.weight.mm, expect.doorWeightWithoutPullKg);

@@ -13,7 +13,7 @@ import { allKinds, fitAll } from './fitted/index.js';
 import { fixAdded } from './fixing/index.js';
 import { buildFronts } from './fronts/index.js';
 import { type Act, applyEdits } from './job/index.js';
-import { deriveBox, layOutFace } from './layout/index.js';
+import { deriveBox, layOutFace, layOutInteriors } from './layout/index.js';
 import { contactsOf } from './motions/index.js';
 import { type CutListGroup, cutList, markParts } from './parts/index.js';
 import { buildShelves, layOutBays, pinGrid } from './shelves/index.js';
@@ -63,9 +63,11 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
   const face = layOutFace(cabinet, box, resolved);
   const cells = face.ok ? face.cells : [];
   const fronts = buildFronts(cells, face.ok ? face.root : undefined, box, resolved);
-  const carcass = buildCarcass({ cabinet, box, cells, boundaries: face.ok ? face.boundaries : [], resolved });
+  const interiors = layOutInteriors(cells, box, resolved);
+  const boundaries = face.ok ? face.boundaries : [];
+  const carcass = buildCarcass({ cabinet, box, cells, boundaries, inner: interiors.boundaries, resolved });
   const grid = pinGrid(carcass.parts, resolved);
-  const bays = layOutBays(cells, carcass.parts, grid, resolved, carcass.crossings);
+  const bays = layOutBays(interiors.compartments, carcass.parts, grid, resolved, carcass.crossings);
   const built = [
     ...carcass.parts,
     ...bays.flatMap((bay) => buildShelves(bay, box, resolved)),
@@ -84,6 +86,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     box,
     resolved,
     cells,
+    interiors,
     fronts,
     parts: built,
     paths: carcass.paths,
@@ -97,6 +100,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     resolved,
     box,
     face,
+    interiors,
     fronts,
     parts,
     joints,

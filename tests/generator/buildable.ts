@@ -3,7 +3,7 @@
  * not put together. One seed, one cabinet. Nothing here knows a formula of the core; it knows the trade.
  */
 import { settingLeaves } from '../../src/core/document/index.js';
-import type { Fill, Opening, Split } from '../../src/core/job/index.js';
+import { type Fill, type Opening, type Split, shelved } from '../../src/core/job/index.js';
 import type { CabinetDecisions } from '../support/cabinets.js';
 import { Random } from './random.js';
 
@@ -211,16 +211,17 @@ function faceFor(chosen: Chosen, random: Random): Split {
   /** `shares` says at which edge the opening shares a partition with another that may hang doors on it. */
   const fillOf = (kind: Chosen['fill'], shares?: 'left' | 'right'): Fill => {
     // Adjustable shelves stand in uprights on both sides.
-    const shelves = shares && chosen.columns === 'none' ? 0 : random.whole(0, 2);
+    const interior = shelved(shares && chosen.columns === 'none' ? 0 : random.whole(0, 2));
+    const own = interior ? { interior } : {};
     switch (kind) {
       case 'drawer':
       case 'false':
         return { kind };
       case 'door':
-        return { kind, hinged: shares ? other(shares) : random.pick(['left', 'right'] as const), shelves };
+        return { kind, hinged: shares ? other(shares) : random.pick(['left', 'right'] as const), ...own };
       case 'pair':
       case 'open':
-        return { kind, shelves };
+        return { kind, ...own };
     }
   };
   const opening = (fill: Fill): Opening => ({

@@ -8,8 +8,7 @@ import {
   type SettingOverrides,
   type StartingPoint,
 } from '../../src/core/document/index.js';
-import type { Fill } from '../../src/core/job/index.js';
-import { countedIds } from '../../src/core/job/index.js';
+import { countedIds, type Fill, shelved } from '../../src/core/job/index.js';
 import type { SolvedCabinet } from '../../src/core/solve.js';
 import { solveCabinet } from '../../src/core/solve.js';
 import { buildable } from '../generator/buildable.js';
@@ -153,9 +152,12 @@ const leaf: fc.Arbitrary<Fill> = fc.oneof(
   fc.record({
     kind: fc.constant('door' as const),
     hinged: fc.constantFrom('left' as const, 'right' as const),
-    shelves: fc.integer({ min: 0, max: 2 }),
+    interior: fc.integer({ min: 0, max: 2 }).map(shelved),
   }),
-  fc.record({ kind: fc.constantFrom('pair' as const, 'open' as const), shelves: fc.integer({ min: 0, max: 2 }) }),
+  fc.record({
+    kind: fc.constantFrom('pair' as const, 'open' as const),
+    interior: fc.integer({ min: 0, max: 2 }).map(shelved),
+  }),
 );
 
 /** A tree of openings, at most three splits deep; ids are numbered afterwards. */

@@ -14,8 +14,12 @@ function opener(): (fill: Fill) => Opening {
 }
 
 const drawer: Fill = { kind: 'drawer' };
-const door = (hinged: 'left' | 'right', shelves = 1): Fill => ({ kind: 'door', hinged, shelves });
-const pair: Fill = { kind: 'pair', shelves: 1 };
+const door = (hinged: 'left' | 'right', shelves = 1): Fill => ({
+  kind: 'door',
+  hinged,
+  interior: { kind: 'shelves', shelves },
+});
+const pair: Fill = { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } };
 
 /** A face divided one way, each member of several fills divided the other way. */
 function divided(kind: 'rows' | 'columns', each: readonly (readonly Fill[])[]): Split {

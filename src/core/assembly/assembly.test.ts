@@ -149,7 +149,7 @@ test('a compartment too narrow for a driver is a stop that names what stands in 
   const open = (id: string, mm?: number) => ({
     id,
     size: mm === undefined ? ({ rule: 'share', weight: 1 } as const) : ({ rule: 'fixed', mm } as const),
-    fill: { kind: 'open' as const, shelves: 0 },
+    fill: { kind: 'open' as const },
   });
   const graduation = { kind: 'arithmetic' as const, step: 10 };
   const narrow = (mm: number) =>

@@ -50,9 +50,11 @@ function fastenersOf(part: Part, operation: Operation): Leaving[] {
     }
     case 'holes': {
       if (operation.depth) return [];
-      const { from, offset, face } = operation;
+      const { from, offset, face, past = 0 } = operation;
       const [tip, head, end] =
-        face === 1 ? [size.thickness + INTO, 0, -DRIVER] : [-INTO, size.thickness, size.thickness + DRIVER];
+        face === 1
+          ? [size.thickness + INTO + past, 0, -DRIVER]
+          : [-INTO - past, size.thickness, size.thickness + DRIVER];
       return operation.positions.map(({ mm }) => ({
         operation,
         tip: at(from, mm, offset.mm, tip),

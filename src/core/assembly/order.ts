@@ -52,6 +52,7 @@ const FIRST_OFF: readonly PartRole[] = [
   'drawer front',
   'drawer box',
   'packing',
+  'spacer',
   'shelf',
   'filler',
   'end',

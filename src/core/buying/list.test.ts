@@ -16,7 +16,9 @@ const quantity = (list: ReturnType<typeof listOf>, words: RegExp) =>
   list.filter(({ name }) => words.test(name)).reduce((sum, each) => sum + each.quantity, 0);
 
 test('screws are as many as the holes they go through, counted from the result as it is printed', () => {
-  const job = jobWith({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 2 } }] });
+  const job = jobWith({
+    parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 2 } } }],
+  });
   const solved = solve(job);
   const [cabinet] = presentJob(solved).cabinets as unknown as {
     parts: { quantity: number; machining: { kind: string; depth?: number; by: { kind: string }; positions?: [] }[] }[];
@@ -38,7 +40,7 @@ test('screws are as many as the holes they go through, counted from the result a
 });
 
 test('a dowel is bought once though it is bored for twice, and pockets take pocket screws', () => {
-  const parts: CabinetDecisions['parts'] = [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 0 } }];
+  const parts: CabinetDecisions['parts'] = [{ id: 'o1', size: share, fill: { kind: 'open' } }];
   const joints = (kind: 'dowels' | 'pocket') => ({ bottom: kind, top: kind, shelf: kind, partition: kind }) as const;
   const dowelled = solveWith({ parts, settings: { joints: joints('dowels'), top: { kind: 'full' } } });
   const inEnds = dowelled.parts
@@ -52,7 +54,7 @@ test('a dowel is bought once though it is bored for twice, and pockets take pock
 });
 
 test('a band is as long as the edges it covers, with what is cut off', () => {
-  const solved = solveWith({ parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 0 } }] });
+  const solved = solveWith({ parts: [{ id: 'o1', size: share, fill: { kind: 'open' } }] });
   let edges = 0;
   for (const { bands, length, width } of solved.parts)
     for (const { edge } of bands) edges += 50 + (edge.startsWith('u') ? width.mm : length.mm);

@@ -10,6 +10,9 @@ export interface BuildContext {
   readonly cabinet: Cabinet;
   readonly box: Box;
   readonly cells: readonly Cell[];
+  /** What lies between the openings of the face. */
+  readonly face: readonly Boundary[];
+  /** All that divides the box: between openings, and between the rooms behind them. */
   readonly boundaries: readonly Boundary[];
   readonly resolved: Resolved;
   /** The rails that run through from side to side. */

@@ -29,7 +29,7 @@ const columns = (...parts: Opening[]): Split => ({
   parts,
 });
 const drawer = (id: string): Opening => ({ id, size: share, fill: { kind: 'drawer' } });
-const open = (id: string): Opening => ({ id, size: share, fill: { kind: 'open', shelves: 0 } });
+const open = (id: string): Opening => ({ id, size: share, fill: { kind: 'open' } });
 
 test('a back has the size its kind and its captured edges give it', () => {
   const table: [string, SettingOverrides, number[] | null, number][] = [
@@ -462,8 +462,8 @@ test('sheet panels that stop at the back of solid sides leave what the sides shr
     solveWith({
       settings,
       parts: [
-        { id: 'o1', size: { rule: 'share', weight: 1 }, divider: 'shelf', fill: { kind: 'open', shelves: 0 } },
-        { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'open', shelves: 0 } },
+        { id: 'o1', size: { rule: 'share', weight: 1 }, divider: 'shelf', fill: { kind: 'open' } },
+        { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'open' } },
       ],
     });
   const solid = shelved({ school: 'traditional', top: { kind: 'full' } });

@@ -28,10 +28,15 @@ export interface Built {
  */
 const builders: readonly Builder[] = [sides, bottom, top, dividers, back, nailers, toe, ends, faceFrame];
 
+/** What a carcass is built from: what divides the face, and what divides the rooms behind it. */
+type Given = Omit<BuildContext, 'crossings' | 'face'> & { readonly inner: BuildContext['boundaries'] };
+
 /** Builds the carcass by its settings, then cuts and bores the joints between its parts. */
-export function buildCarcass(given: Omit<BuildContext, 'crossings'>): Built {
+export function buildCarcass({ inner, ...given }: Given): Built {
   const crossings = crossingsOf(given);
-  const context: BuildContext = { ...given, crossings };
+  const { boundaries: face } = given;
+  const boundaries = inner.length > 0 ? [...face, ...inner] : face;
+  const context: BuildContext = { ...given, face, boundaries, crossings };
   const built = builders.map((build) => build(context));
   const joints = built.flatMap((each) => each.joints ?? []);
   const parts = built.flatMap((each) => each.parts ?? []);

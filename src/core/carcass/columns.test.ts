@@ -5,7 +5,7 @@ import { prove } from '../../../tests/solids/prove.js';
 import { partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
 import { length } from '../derive/index.js';
-import type { Opening } from '../job/index.js';
+import { type Opening, shelved } from '../job/index.js';
 import type { Operation } from '../machining/index.js';
 import { spacedAlong } from '../machining/index.js';
 import { loadSolids } from '../solids/index.js';
@@ -34,9 +34,10 @@ test('worked case: the line of the second shelf is moved by 32 and keeps 12 and 
 });
 
 const share = { rule: 'share' as const, weight: 1 };
+const behind = (shelves: number) => ({ interior: shelved(shelves) });
 const twoDoors = (shelves: number): Opening[] => [
-  { id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', shelves } },
-  { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', shelves } },
+  { id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', ...behind(shelves) } },
+  { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', ...behind(shelves) } },
 ];
 const hung = (partition: number, shelves: number, snap: 'grid' | 'free' = 'grid') =>
   solveWith({

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { Cabinet, SettingOverrides } from '../document/index.js';
+import { shelved } from '../job/index.js';
 import { loadSolids, shapeOf } from '../solids/index.js';
 import { type SolvedCabinet, solveCabinet } from '../solve.js';
 
@@ -10,7 +11,12 @@ const share = { rule: 'share' as const, weight: 1 };
 const columns = (shelves: number): Cabinet['face'] => ({
   kind: 'columns',
   graduation: { kind: 'arithmetic', step: 10 },
-  parts: ['a', 'b'].map((id) => ({ id, size: share, divider: 'partition', fill: { kind: 'open', shelves } })),
+  parts: ['a', 'b'].map((id) => ({
+    id,
+    size: share,
+    divider: 'partition',
+    fill: { kind: 'open', interior: shelved(shelves) },
+  })),
 });
 
 const { given, expect } = JSON.parse(readFileSync('tests/cases/14-nailers-partition.json', 'utf8'));

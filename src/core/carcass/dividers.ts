@@ -29,6 +29,7 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
         region: boundary.within.inside,
         underside: boundary.inside.low,
         where: 'shelf',
+        ...frontOf(boundary),
       });
     case 'shelf':
     case 'stretcher': {
@@ -40,12 +41,16 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
         material: shelf ? 'shelf' : 'top',
         underside: boundary.inside.low,
         depth: shelf
-          ? clearOfShrinking(
-              clearDepthAt(box, context.crossings, spanFrom(boundary.inside.low, resolved.materials.shelf.thickness)),
-              resolved.materials.shelf.material,
-              context,
+          ? behind(
+              clearOfShrinking(
+                clearDepthAt(box, context.crossings, spanFrom(boundary.inside.low, resolved.materials.shelf.thickness)),
+                resolved.materials.shelf.material,
+                context,
+              ),
+              boundary,
             )
           : resolved.settings.top.stretcherWidth,
+        ...frontOf(boundary),
         joint: { kind: resolved.settings.joints.shelf.value, engagement: box.engagement.shelf },
         faceDown: false,
         banded: true,
@@ -56,6 +61,16 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
       return { parts: [part], joints };
     }
   }
+}
+
+/** Where what stands behind a front begins; nothing where it reaches the carcass edge. */
+function frontOf({ front }: Boundary): { front?: Dim } {
+  return front && front.mm > 0 ? { front } : {};
+}
+
+/** A depth from the carcass edge, less where it begins. */
+function behind(depth: Dim, { front }: Boundary): Dim {
+  return front && front.mm > 0 ? depth.minus(front).as('depth behind the front') : depth;
 }
 
 /**
@@ -78,7 +93,8 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
     size: height,
   };
   const key = `divider/${boundary.after}`;
-  const y = spanFrom(START, box.clearDepth);
+  const from = boundary.front ?? START;
+  const y = spanFrom(from, behind(box.clearDepth, boundary));
   const notched = notchedRound(context.crossings, { y, z });
   const part = makePart({
     key,
@@ -94,7 +110,7 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
   });
   const joints = (['u0', 'u1'] as const).map((end): Joint => {
     const engagement = end === 'u0' ? lower : upper;
-    const { front = START, rear } = end === 'u0' ? notched.lower : notched.upper;
+    const { front = from, rear } = end === 'u0' ? notched.lower : notched.upper;
     const to = rear ? box.clearDepth.minus(rear) : box.clearDepth;
     return {
       normal: 'z',

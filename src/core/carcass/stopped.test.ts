@@ -17,7 +17,7 @@ const share = { rule: 'share' as const, weight: 1 };
 /** A dado at the very end of a side is a rabbet. */
 const CUTS: ReadonlySet<string> = new Set(['groove', 'rabbet']);
 const stopped = (settings: Settings) =>
-  solveWith({ width: 700, settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }] });
+  solveWith({ width: 700, settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }] });
 
 test('a dado stops short of a front edge that shows, and the corner of what sits in it is notched by as much', () => {
   const solved = stopped(bare);

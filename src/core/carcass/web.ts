@@ -11,6 +11,8 @@ export interface WebFrameDraft {
   readonly name: string;
   readonly region: Region['inside'];
   readonly underside: Dim;
+  /** Where it begins, where that is not the carcass edge. */
+  readonly front?: Dim;
   /** Which joint it uses. */
   readonly where: 'top' | 'shelf';
 }
@@ -30,7 +32,9 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   const shrink = shrinkage(box.sideDepth, resolved.materials.side.material, resolved.settings);
   const z = spanFrom(draft.underside, thickness);
   const clear = clearDepthAt(box, crossings, z);
-  const frameDepth = (shrink ? clear.minus(shrink) : clear).as(`${draft.name.toLowerCase()} depth`);
+  const from = draft.front ?? START;
+  const rear = shrink ? clear.minus(shrink) : clear;
+  const frameDepth = (from.mm > 0 ? rear.minus(from) : rear).as(`${draft.name.toLowerCase()} depth`);
   const allowance = web.allowance;
   const extraWidth = allowance.over(2).as('half the allowance');
   const note = shrink
@@ -43,7 +47,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   const kind = jointSettings[draft.where].value;
   const stock = { tenon: web.tenon, member: web.member, thickness, reach: endReach(kind, resolved) };
   const placed = places.map(
-    (from, at) => ({ from, end: at === 0 ? 'low' : at === count - 1 ? 'high' : undefined }) as const,
+    (along, at) => ({ from: along, end: at === 0 ? 'low' : at === count - 1 ? 'high' : undefined }) as const,
   );
   const rail = (where: 'front' | 'rear', y: Span): Part =>
     makePart({
@@ -60,7 +64,8 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       machining: [inRail(stock, where === 'front' ? 'v1' : 'v0', placed)],
       note,
     });
-  const crosses = placed.map(({ from, end }, at) =>
+  const inRails = web.member.minus(web.tenon);
+  const crosses = placed.map(({ from: along, end }, at) =>
     makePart({
       key: `${draft.key}/cross/${at + 1}`,
       name: `${draft.name} cross member`,
@@ -69,8 +74,8 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       material,
       allowance: { width: extraWidth },
       stands: {
-        x: spanFrom(at === 0 ? run.low : run.low.plus(from), web.member),
-        y: spanFrom(web.member.minus(web.tenon), crossLength),
+        x: spanFrom(at === 0 ? run.low : run.low.plus(along), web.member),
+        y: spanFrom(from.mm > 0 ? from.plus(inRails) : inRails, crossLength),
         z,
       },
       axes: { u: '+y', v: '+x', w: '-z' },
@@ -79,7 +84,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       note,
     }),
   );
-  const rails = { front: spanFrom(START, web.member), rear: spanTo(frameDepth, web.member) };
+  const rails = { front: spanFrom(from, web.member), rear: spanTo(from.mm > 0 ? rear : frameDepth, web.member) };
   const joint = (side: 'low' | 'high', depth: Span, member?: Joint['member']): Joint => ({
     normal: 'x',
     plane: h[side].mm,
@@ -98,7 +103,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   const fastened = shrink ? (['front'] as const) : (['front', 'rear'] as const);
   const joints = (['low', 'high'] as const).flatMap((side): Joint[] =>
     kind === 'dado' || kind === 'rabbet'
-      ? [{ ...joint(side, spanFrom(START, frameDepth)), corner: cornerOf(side) }]
+      ? [{ ...joint(side, spanFrom(from, frameDepth)), corner: cornerOf(side) }]
       : fastened.map((where) =>
           joint(side, rails[where], {
             key: `${draft.key}/rail/${where}`,

@@ -16,7 +16,7 @@ const standing = (decisions: CabinetDecisions, change: (job: Job) => void = () =
 const has = (id: string, decisions: CabinetDecisions, change?: (job: Job) => void) =>
   standing(decisions, change).some((each) => each.id === id);
 
-const door: CabinetDecisions['parts'] = [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } }];
+const door: CabinetDecisions['parts'] = [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }];
 const drawers: CabinetDecisions['parts'] = [1, 2, 3].map((n) => ({
   id: `o${n}`,
   size: share,
@@ -56,7 +56,7 @@ const WHEN: Record<string, { on: () => boolean; off?: () => boolean }> = {
       has('springs', {
         from: 'wall',
         height: 380,
-        parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }],
+        parts: [{ id: 'o1', size: share, fill: { kind: 'lift' } }],
       }),
     off: () => has('springs', { from: 'wall' }),
   },

@@ -16,8 +16,8 @@ const bays: CabinetDecisions['parts'] = [
       kind: 'columns',
       graduation: { kind: 'arithmetic', step: 0 },
       parts: [
-        { id: 'a', size: share, fill: { kind: 'open', shelves: 2 } },
-        { id: 'b', size: share, fill: { kind: 'door', hinged: 'left', shelves: 2 } },
+        { id: 'a', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 2 } } },
+        { id: 'b', size: share, fill: { kind: 'door', hinged: 'left', interior: { kind: 'shelves', shelves: 2 } } },
       ],
     },
   },
@@ -39,7 +39,7 @@ const WAYS: CabinetDecisions[] = [
   },
   { settings: { making: { kind: 'trim' } } },
   { width: 560 },
-  { from: 'wall', height: 380, parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }] },
+  { from: 'wall', height: 380, parts: [{ id: 'o1', size: share, fill: { kind: 'lift' } }] },
   { settings: { making: { kind: 'stick', groove: 12 }, materials: { doorPanel: 'oak20' } } },
   { settings: { fronts: { grainRuns: 'face' } } },
   { settings: { fronts: { fit: 'lipped' } } },
@@ -80,8 +80,8 @@ const WAYS: CabinetDecisions[] = [
   { parts: bays, settings: { shelves: { load: 'records' } }, width: 1150 },
   {
     parts: [
-      { id: 'o1', size: share, fill: { kind: 'open', shelves: 0 } },
-      { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+      { id: 'o1', size: share, fill: { kind: 'open' } },
+      { id: 'o2', size: share, fill: { kind: 'pair' } },
     ],
     settings: { ends: { left: 'exposed', leftPanel: 'applied' } },
   },

@@ -112,11 +112,11 @@ test('a decided height without a proper id is refused in words', () => {
     {
       id: 'o1',
       size: { rule: 'share', weight: 1 },
-      fill: { kind: 'open', shelves: 1, shelvesAt: [{ id: 'x', mm: 200 }] },
+      fill: { kind: 'open', interior: { kind: 'shelves', shelves: 1, shelvesAt: [{ id: 'x', mm: 200 }] } },
     },
   ];
   const [line = ''] = said(file({}, cabinet({ face: { kind: 'rows', parts } })));
-  assert.match(line, /^cabinet 7, face, opening o1, fill, shelf x, id: /);
+  assert.match(line, /^cabinet 7, face, opening o1, fill\/interior, shelf x, id: /);
   assert.doesNotMatch(line, /pattern|\^/);
 });
 

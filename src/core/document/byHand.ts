@@ -4,6 +4,7 @@ import { type LengthUnit, parseLength } from '../units/index.js';
 import { type Data, isData } from './data.js';
 import { newJob } from './defaults.js';
 import { JOB_VERSION } from './document.js';
+import { withRooms } from './migrations/11-interiors.js';
 import { type SettingPath, settingLeaf } from './settings.js';
 
 function unitOf({ display }: Data): LengthUnit {
@@ -38,7 +39,8 @@ export function withLeftOut(data: Data): Data {
 function wholeCabinet(cabinet: unknown, unit: LengthUnit): unknown {
   if (!isData(cabinet)) return cabinet;
   const { leftNeighbour = null, settings = {}, face } = cabinet;
-  return { ...cabinet, leftNeighbour, settings, face: wholeSplit(face, unit) };
+  const whole = wholeSplit(face, unit);
+  return { ...cabinet, leftNeighbour, settings, face: isData(whole) ? withRooms(whole) : whole };
 }
 
 /** A split needs its graduation only where something is graduated. */
@@ -46,9 +48,16 @@ function wholeSplit(split: unknown, unit: LengthUnit): unknown {
   if (!isData(split) || !Array.isArray(split.parts)) return split;
   const { graduation = startingGraduation('arithmetic', unit) } = split;
   const parts = split.parts.map((part: unknown) =>
-    isData(part) && isData(part.fill) && 'parts' in part.fill ? { ...part, fill: wholeSplit(part.fill, unit) } : part,
+    isData(part) && isData(part.fill) ? { ...part, fill: wholeFill(part.fill, unit) } : part,
   );
   return { ...split, graduation, parts };
+}
+
+function wholeFill(fill: Data, unit: LengthUnit): unknown {
+  if ('parts' in fill) return wholeSplit(fill, unit);
+  return isData(fill.interior) && 'parts' in fill.interior
+    ? { ...fill, interior: wholeSplit(fill.interior, unit) }
+    : fill;
 }
 
 /** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */

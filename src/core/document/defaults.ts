@@ -53,28 +53,28 @@ const FIRST_FACE: Record<StartingPoint, Cabinet['face']> = {
     graduation: ARITHMETIC,
     parts: [
       { id: 'o1', size: { rule: 'fixed', mm: 140 }, fill: { kind: 'drawer' } },
-      { id: 'o2', size: SHARE, fill: { kind: 'pair', shelves: 1 } },
+      { id: 'o2', size: SHARE, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } } },
     ],
   },
   wall: {
     kind: 'rows',
     graduation: ARITHMETIC,
-    parts: [{ id: 'o1', size: SHARE, fill: { kind: 'pair', shelves: 2 } }],
+    parts: [{ id: 'o1', size: SHARE, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 2 } } }],
   },
   tall: {
     kind: 'rows',
     graduation: ARITHMETIC,
     parts: [
-      { id: 'o1', size: SHARE, divider: 'shelf', fill: { kind: 'pair', shelves: 3 } },
-      { id: 'o2', size: { rule: 'fixed', mm: 760 }, fill: { kind: 'pair', shelves: 1 } },
+      { id: 'o1', size: SHARE, divider: 'shelf', fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 3 } } },
+      { id: 'o2', size: { rule: 'fixed', mm: 760 }, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } } },
     ],
   },
   open: {
     kind: 'rows',
     graduation: ARITHMETIC,
     parts: [
-      { id: 'o1', size: SHARE, fill: { kind: 'open', shelves: 2 } },
-      { id: 'o2', size: SHARE, fill: { kind: 'open', shelves: 2 } },
+      { id: 'o1', size: SHARE, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 2 } } },
+      { id: 'o2', size: SHARE, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 2 } } },
     ],
   },
 };

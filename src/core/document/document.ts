@@ -5,8 +5,8 @@ import {
   idField,
   lengthField,
   materialSchema,
+  memberIds,
   nameField,
-  openingsOf,
   SCHOOL_IDS,
   type SchoolId,
   splitSchema,
@@ -17,8 +17,11 @@ import { overridesSchema, settingLeaves, settingsSchema } from './settings.js';
 export const JOB_FORMAT = 'alcove-job';
 /** The first version whose files may be written by hand, leaving out what a new job starts with. */
 export const FIRST_BY_HAND = 4;
+/** The first version in which what is behind a front is a division of its own. */
+const FIRST_WITH_ROOMS = 11;
 export const JOB_VERSION = Math.max(
   FIRST_BY_HAND,
+  FIRST_WITH_ROOMS,
   ...settingLeaves.map(({ since }) => since),
   ...libraries.map(({ since }) => since),
 );
@@ -123,12 +126,7 @@ export const jobSchema = jobHeadSchema
       context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
     job.cabinets.forEach((cabinet, at) => {
       const path = ['cabinets', at, 'face', 'parts'];
-      refuseRepeats(
-        openingsOf(cabinet.face).map((part) => part.id),
-        path,
-        'opening id',
-        context,
-      );
+      refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
       if (depthOf(cabinet.face) > DEEPEST_SPLIT)
         context.addIssue({
           code: 'custom',

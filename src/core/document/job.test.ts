@@ -260,7 +260,8 @@ test('lists are edited by id: an entry is put in at a place, moved, taken out', 
 });
 
 test('two windows that put heights and openings in at once lose none of them, whichever comes first', () => {
-  const heights = pathTo.openingField(pathTo.opening(pathTo.face('c1'), 'o2'), 'fill/shelvesAt');
+  const inside = pathTo.openingField(pathTo.opening(pathTo.face('c1'), 'o2'), 'fill/interior');
+  const heights = pathTo.shelvesOf(inside, 'shelvesAt');
   const mine = { path: pathTo.entry(heights, 's1'), value: { id: 's1', mm: 200 } };
   const theirs = { path: pathTo.entry(heights, 's2'), value: { id: 's2', mm: 400 } };
   const after = [
@@ -270,8 +271,8 @@ test('two windows that put heights and openings in at once lose none of them, wh
     const job = twoCabinets();
     applyEdits(job, edits);
     const [base] = job.cabinets as [Cabinet];
-    const { fill } = base.face.parts[1] as { fill: { shelvesAt?: { id: string }[] } };
-    return fill.shelvesAt?.map(({ id }) => id).sort();
+    const { fill } = base.face.parts[1] as { fill: { interior: { shelvesAt?: { id: string }[] } } };
+    return fill.interior.shelvesAt?.map(({ id }) => id).sort();
   });
   assert.deepEqual(after, [
     ['s1', 's2'],

@@ -7,6 +7,7 @@ import { toVersion2 } from './migrations/2-schools.js';
 import { toVersion3 } from './migrations/3-hardware.js';
 import { toVersion4 } from './migrations/4-places.js';
 import { toVersion9 } from './migrations/9-drawers.js';
+import { toVersion11 } from './migrations/11-interiors.js';
 import { fillSchools, fillYounger, settingLeaves } from './settings.js';
 
 export type Migration = (data: Data) => Data;
@@ -20,6 +21,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   2: toVersion3,
   3: toVersion4,
   8: toVersion9,
+  10: toVersion11,
 };
 
 /** Runs the migrations from `version` up to the present one. Data a migration cannot follow is left for the schema to refuse. */

@@ -20,4 +20,5 @@ export const TINT: Readonly<Record<PartRole, Tint>> = {
   filler: 'front',
   'drawer box': 'box',
   packing: 'frame',
+  spacer: 'frame',
 };

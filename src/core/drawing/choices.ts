@@ -81,7 +81,7 @@ function faceFor(view: View, { face }: Cabinet): Cabinet['face'] {
     id,
     size: { rule: 'share', weight: 1 },
     divider: view === 'shelf joint' ? 'shelf' : 'partition',
-    fill: { kind: 'open', shelves: 0 },
+    fill: { kind: 'open' },
   });
   return {
     kind: view === 'shelf joint' ? 'rows' : 'columns',

@@ -22,7 +22,7 @@ test('every dimension spans on the drawing what it says', () => {
 });
 
 test('a dimension edits a decision of this cabinet, or only shows what follows', () => {
-  const all = [...dims({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }] }).values()];
+  const all = [...dims({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }] }).values()];
   const edits = Object.fromEntries(all.map(({ id, edits: path }) => [id, path?.replace('cabinets/c1/', '')]));
   assert.equal(edits.width, 'size/width');
   assert.equal(edits.height, 'size/height/mm');
@@ -37,7 +37,7 @@ test('a frame has its own heights and members instead of reveals', () => {
     settings: { school: 'faceFrame' },
     parts: [
       { id: 'o1', size: share, fill: { kind: 'drawer' } },
-      { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+      { id: 'o2', size: share, fill: { kind: 'pair' } },
     ],
   });
   assert.ok(framed.has('frame-height') && framed.has('member-o1') && framed.has('opening-o1'));
@@ -53,20 +53,24 @@ test('inset and lipped fronts are not placed by reveals, and offer none to edit'
 });
 
 test('what a front hides is drawn again over it, dashed; an open bay shows what it holds', () => {
-  const closed = elevation({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 1 } }] });
+  const closed = elevation({
+    parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } } }],
+  });
   const shelf = (drawing: typeof closed, hidden: boolean) =>
     drawing.items.some(
       (item) => item.kind === 'region' && item.shows === 'shelf/o1/1' && (item.weight === 'hidden') === hidden,
     );
   assert.ok(shelf(closed, true));
-  const open = elevation({ parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 1 } }] });
+  const open = elevation({
+    parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 1 } } }],
+  });
   assert.ok(shelf(open, false) && !shelf(open, true));
 });
 
 test('a door swings from the corners of its opening edge to its hinge edge', () => {
   const swing = (hinged: 'left' | 'right') => {
     const line = elevation({
-      parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged, shelves: 0 } }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged } }],
     }).items.find((item) => item.kind === 'line' && item.weight === 'swing');
     assert.ok(line?.kind === 'line');
     return line.points.map(({ h }) => h);
@@ -127,7 +131,7 @@ test('from 200 to 3000 every elevation fits its sheet, dimension texts apart', (
     const drawing = elevation({
       width,
       height,
-      parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
     });
     const laid = laySheet(drawing, { width: 690, height: 370, unitsPerMm: 96 / 25.4, textHeight: 19 }, () => 44);
     assert.ok(

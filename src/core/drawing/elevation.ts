@@ -40,9 +40,9 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
 /** Behind doors a shelf is taken hold of at its left end only, so that the doors can be chosen (mm). */
 const GRIP_BEHIND_DOORS = 110;
 
-function gripOf({ cell: { fill, inside } }: Bay): { low: Dim; high: Dim } {
+function gripOf({ room: { cell, inside } }: Bay): { low: Dim; high: Dim } {
   const { low, high, size } = inside.h;
-  const whole = fill.kind === 'open' || size.mm < 2 * GRIP_BEHIND_DOORS;
+  const whole = cell.fill.kind === 'open' || size.mm < 2 * GRIP_BEHIND_DOORS;
   return { low, high: whole ? high : low.plus(GRIP_BEHIND_DOORS) };
 }
 
@@ -84,7 +84,9 @@ function outlineOfFront({ extent: { min, max } }: Front): Outline {
 /** True for parts whose outline tells nothing from the front, or lies wholly behind its twin. */
 function isBehind({ role, piece }: Part): boolean {
   if (piece?.kind === 'box') return piece.where !== 'front';
-  return role === 'nailer' || role === 'packing' || piece?.kind === 'cross' || piece?.where === 'rear';
+  return (
+    role === 'nailer' || role === 'packing' || role === 'spacer' || piece?.kind === 'cross' || piece?.where === 'rear'
+  );
 }
 
 const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];

@@ -12,20 +12,20 @@ export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<S
 }
 
 function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<Span, 'low' | 'high'>): DragHandle[] {
-  const { cell, places } = bay;
+  const { room, places } = bay;
   const thickness = resolved.materials.shelf.thickness.mm;
-  const { low } = cell.inside.v;
+  const { low } = room.inside.v;
   const stops = shelfHeights(bay, grid, resolved).map((at) => ({ at, value: at - low.mm }));
   return places.map(({ underside }, index) => ({
-    id: `shelf-${cell.opening.id}-${index + 1}`,
-    label: `Shelf ${index + 1} of ${cell.name}`,
+    id: `shelf-${room.id}-${index + 1}`,
+    label: `Shelf ${index + 1} of ${room.name}`,
     from: { h: span.low.mm, v: underside.mm },
     to: { h: span.high.mm, v: underside.mm + thickness },
-    shows: `shelf/${cell.opening.id}/${index + 1}`,
+    shows: `shelf/${room.id}/${index + 1}`,
     at: underside.mm,
     stops,
     entry: `s${index + 1}`,
-    path: pathTo.entry(pathTo.openingField(cell.path, 'fill/shelvesAt'), `s${index + 1}`),
+    path: pathTo.entry(pathTo.shelvesOf(room.path, 'shelvesAt'), `s${index + 1}`),
   }));
 }
 
@@ -41,7 +41,7 @@ export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: 
       if (left?.key === part.key) return face === faceInto(part, 'left');
       return right?.key === part.key && face === faceInto(part, 'right');
     })
-    .flatMap((bay) => shelfHandlesOf(solved, bay, bay.cell.inside.h))
+    .flatMap((bay) => shelfHandlesOf(solved, bay, bay.room.inside.h))
     .map((handle) => {
       const at = along(handle.at - rise);
       return {

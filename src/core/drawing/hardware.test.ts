@@ -3,13 +3,13 @@ import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import type { Job } from '../document/index.js';
 import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/hinges/index.js';
-import { applyEdits } from '../job/index.js';
+import { applyEdits, shelved } from '../job/index.js';
 import { solve } from '../solve.js';
 import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const pairOfDoors = (shelves: number): CabinetDecisions => ({
-  parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves } }],
+  parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: shelved(shelves) } }],
 });
 const hardware = (decisions: CabinetDecisions) =>
   drawElevation(solveWith(decisions), 'job').items.filter((item) => item.kind === 'hardware');
@@ -181,7 +181,9 @@ const drop = (job: Job, handle: DragHandle, at: number) => {
 };
 
 test('a shelf let go near a hole stands in that hole, in elevation, section and on the panel alike', () => {
-  const decisions: CabinetDecisions = { parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 2 } }] };
+  const decisions: CabinetDecisions = {
+    parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 2 } } }],
+  };
   const views = [
     (job: Job) => drawElevation(solve(job).cabinets[0] as never, 'job'),
     (job: Job) => drawSection(solve(job).cabinets[0] as never, 'job'),
@@ -195,10 +197,10 @@ test('a shelf let go near a hole stands in that hole, in elevation, section and 
     assert.equal(moved?.at, stop.at);
     assert.ok(Math.abs((moved?.at ?? 0) - handle.at - 64) < 1e-6, 'two steps up');
     const [{ fill }] = job.cabinets.flatMap(({ face }) => face.parts) as unknown as [
-      { fill: { shelvesAt?: { id: string }[] } },
+      { fill: { interior: { shelvesAt?: { id: string }[] } } },
     ];
     assert.deepEqual(
-      fill.shelvesAt?.map(({ id }) => id),
+      fill.interior.shelvesAt?.map(({ id }) => id),
       ['s2'],
       'the other shelf is still left to the rules',
     );
@@ -216,7 +218,11 @@ test('a shelf let go near a hole stands in that hole, in elevation, section and 
 });
 
 test('the pins of both bays beside a partition are moved from the face they are bored in', () => {
-  const open = (id: string, shelves: number) => ({ id, size: share, fill: { kind: 'open' as const, shelves } });
+  const open = (id: string, shelves: number) => ({
+    id,
+    size: share,
+    fill: { kind: 'open' as const, interior: shelved(shelves) },
+  });
   const [solved] = solve(
     jobWith({
       width: 1000,

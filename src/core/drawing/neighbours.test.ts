@@ -10,7 +10,7 @@ type Settings = NonNullable<CabinetDecisions['settings']>;
 /** Two hanging cabinets, 600 and 400 wide, the right one 220 shorter: their tops are level. */
 function hanging(left: Settings, right: Settings) {
   const parts: NonNullable<CabinetDecisions['parts']> = [
-    { id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left', shelves: 0 } },
+    { id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } },
   ];
   const of = (width: number, height: number, settings: Settings) =>
     jobWith({ from: 'wall', width, height, parts, settings });

@@ -136,7 +136,11 @@ test('every option of a pictured choice is drawn, and options that differ look d
 
 test('faces are called what a shop calls them', () => {
   const share = { rule: 'share' as const, weight: 1 };
-  const open = (id: string) => ({ id, size: share, fill: { kind: 'open' as const, shelves: 1 } });
+  const open = (id: string) => ({
+    id,
+    size: share,
+    fill: { kind: 'open' as const, interior: { kind: 'shelves' as const, shelves: 1 } },
+  });
   const solved = solveWith({
     width: 1000,
     face: { kind: 'columns', graduation: { kind: 'arithmetic', step: 0 }, parts: [open('a'), open('b')] },

@@ -1,5 +1,13 @@
-import { type Act, type DecidedHeight, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
-import type { Cell } from '../layout/index.js';
+import {
+  type Act,
+  type DecidedHeight,
+  type EditPath,
+  isSplit,
+  type Opening,
+  pathTo,
+  type Split,
+} from '../job/index.js';
+import type { Cell, Compartment } from '../layout/index.js';
 import { capital } from '../words.js';
 import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
 
@@ -7,19 +15,21 @@ import type { FindingDraft, FindingRule, RuleContext } from './finding.js';
 const heightNotFollowed: FindingRule = {
   id: 'decided/height-not-followed',
   check(context) {
-    const { face } = context;
+    const { face, interiors } = context;
     if (!face.ok) return [];
-    return face.cells.flatMap((cell) => [
-      ...shelfHeights(context, cell),
-      ...('hingesAt' in cell.fill ? hingeHeights(context, cell, cell.fill.hingesAt ?? []) : []),
-    ]);
+    return [
+      ...interiors.compartments.flatMap((room) => shelfHeights(context, room)),
+      ...face.cells.flatMap((cell) =>
+        'hingesAt' in cell.fill ? hingeHeights(context, cell, cell.fill.hingesAt ?? []) : [],
+      ),
+    ];
   },
 };
 
-function shelfHeights(context: RuleContext, cell: Cell): FindingDraft[] {
-  const { fill, inside } = cell;
-  if (!('shelvesAt' in fill) || !fill.shelvesAt) return [];
-  return notFollowed(context, cell, 'shelf', fill.shelvesAt, fill.shelves, inside.v.size.mm);
+function shelfHeights(context: RuleContext, { name, path, fill, inside }: Compartment): FindingDraft[] {
+  if (fill.kind !== 'shelves' || !fill.shelvesAt) return [];
+  const list = pathTo.shelvesOf(path, 'shelvesAt');
+  return notFollowed(context, name, { what: 'shelf', list }, fill.shelvesAt, fill.shelves, inside.v.size.mm);
 }
 
 function hingeHeights(context: RuleContext, cell: Cell, decided: readonly DecidedHeight[]): FindingDraft[] {
@@ -28,19 +38,24 @@ function hingeHeights(context: RuleContext, cell: Cell, decided: readonly Decide
   const count = Math.max(...doors.map(({ places }) => places.length));
   return count === 0
     ? []
-    : notFollowed(context, cell, 'hinge', decided, count, Math.max(...doors.map(({ front }) => front.v.size.mm)));
+    : notFollowed(
+        context,
+        cell.name,
+        { what: 'hinge', list: pathTo.openingField(cell.path, 'fill/hingesAt') },
+        decided,
+        count,
+        Math.max(...doors.map(({ front }) => front.v.size.mm)),
+      );
 }
 
 function notFollowed(
   { show }: RuleContext,
-  cell: Cell,
-  what: 'shelf' | 'hinge',
+  name: string,
+  { what, list: path }: { readonly what: 'shelf' | 'hinge'; readonly list: EditPath },
   decided: readonly DecidedHeight[],
   count: number,
   room: number,
 ): FindingDraft[] {
-  const list = what === 'shelf' ? 'fill/shelvesAt' : 'fill/hingesAt';
-  const path = pathTo.openingField(cell.path, list);
   return decided.flatMap(({ id, mm }): FindingDraft[] => {
     const number = Number(id.slice(1));
     const none = number > count;
@@ -53,8 +68,8 @@ function notFollowed(
       {
         severity: 'warn',
         what: none
-          ? `${capital(cell.name)} has ${count === 1 ? `one ${what}` : `${count} ${plural(what)}`}; a height of ${show(mm)} is decided for ${what} ${number}.`
-          : `${capital(what)} ${number} of ${cell.name} was to stand at ${show(mm)}; there are ${show(room)}.`,
+          ? `${capital(name)} has ${count === 1 ? `one ${what}` : `${count} ${plural(what)}`}; a height of ${show(mm)} is decided for ${what} ${number}.`
+          : `${capital(what)} ${number} of ${name} was to stand at ${show(mm)}; there are ${show(room)}.`,
         why: 'That decision is not followed. Let it go, or make room for it.',
         settings: [path],
         fixes: [drop],

@@ -4,7 +4,7 @@ import type { Cabinet, JobHead, Resolved, SettingPath } from '../document/index.
 import type { AnyKind, Fitted } from '../fitted/index.js';
 import type { Front } from '../fronts/index.js';
 import { type Act, type EditPath, pathTo } from '../job/index.js';
-import type { Box, Face } from '../layout/index.js';
+import type { Box, Face, Interiors } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Motion, Room, SwingContact } from '../motions/index.js';
 import type { Part, PartRow } from '../parts/index.js';
@@ -42,6 +42,8 @@ export interface BuiltCabinet {
   readonly resolved: Resolved;
   readonly box: Box;
   readonly face: Face;
+  /** The rooms behind the fronts and in open bays. */
+  readonly interiors: Interiors;
   readonly fronts: readonly Front[];
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];

@@ -25,10 +25,10 @@ const rows = (...parts: Opening[]) => split('rows', parts);
 const columns = (...parts: Opening[]) => split('columns', parts);
 
 const oneDoor: Pick<CabinetDecisions, 'parts'> = {
-  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
+  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }],
 };
 const hingedRight: Pick<CabinetDecisions, 'parts'> = {
-  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', shelves: 0 } }],
+  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right' } }],
 };
 
 /** For each rule a cabinet that deserves it. */
@@ -36,7 +36,7 @@ const BAD: Record<string, () => string[]> = {
   'carcass/two-in-one-place': () =>
     rulesOf({
       settings: { shelves: { stripHeight: 100 } },
-      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 9 } }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 9 } } }],
     }),
   'carcass/nailers-meet': () => rulesOf({ from: 'wall', settings: { back: { kind: 'none' }, nailer: { width: 400 } } }),
   'legs/no-leg': () => rulesOf({ settings: { toe: { kind: 'legs', height: 300 } } }),
@@ -44,31 +44,32 @@ const BAD: Record<string, () => string[]> = {
     rulesOf({
       from: 'tall',
       width: 1200,
-      parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 30 } }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 30 } } }],
       settings: { toe: { kind: 'legs' }, shelves: { load: 'records' }, legs: { inset: 400 } },
     }),
   'lifts/out-of-range': () =>
-    rulesOf({ from: 'wall', parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }], height: 1200 }),
+    rulesOf({ from: 'wall', parts: [{ id: 'o1', size: share, fill: { kind: 'lift' } }], height: 1200 }),
   'lifts/nothing-carries': () =>
     rulesOf({
       from: 'wall',
       height: 400,
       settings: { dividers: { partitions: 'none' } },
-      face: columns(
-        { id: 'a', size: share, fill: { kind: 'lift', shelves: 0 } },
-        { id: 'b', size: share, fill: { kind: 'open', shelves: 0 } },
-      ),
+      face: columns({ id: 'a', size: share, fill: { kind: 'lift' } }, { id: 'b', size: share, fill: { kind: 'open' } }),
     }),
   'lifts/against-shelf': () =>
-    rulesOf({ from: 'wall', height: 500, parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 3 } }] }),
+    rulesOf({
+      from: 'wall',
+      height: 500,
+      parts: [{ id: 'o1', size: share, fill: { kind: 'lift', interior: { kind: 'shelves', shelves: 3 } } }],
+    }),
   'lifts/overhead': () =>
     withRoom(
       {
         from: 'tall',
         height: 2300,
         parts: [
-          { id: 'o1', size: { rule: 'fixed', mm: 380 }, divider: 'shelf', fill: { kind: 'lift', shelves: 0 } },
-          { id: 'o2', size: share, fill: { kind: 'pair', shelves: 2 } },
+          { id: 'o1', size: { rule: 'fixed', mm: 380 }, divider: 'shelf', fill: { kind: 'lift' } },
+          { id: 'o2', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 2 } } },
         ],
       },
       { ceiling: 2320, doorway: null },
@@ -94,7 +95,7 @@ const BAD: Record<string, () => string[]> = {
       settings: { drawers: { family: 'wooden' }, dividers: { betweenFronts: 'shelf' } },
       parts: [
         { id: 'o1', size: { rule: 'fixed', mm: 50 }, fill: { kind: 'drawer' } },
-        { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+        { id: 'o2', size: share, fill: { kind: 'pair' } },
       ],
     }),
   'drawers/overloaded': () =>
@@ -128,7 +129,7 @@ const BAD: Record<string, () => string[]> = {
     rulesOf({
       parts: [
         { id: 'o1', size: share, divider: 'shelf', dividerOff: 12, fill: { kind: 'drawer' } },
-        { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } },
+        { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left' } },
       ],
     }),
   'carcass/filler-not-held': () => rulesOf({ settings: { ends: { left: 'wall', filler: 'strip', scribe: 12 } } }),
@@ -147,10 +148,10 @@ const BAD: Record<string, () => string[]> = {
             fill: {
               kind: 'rows',
               graduation: { kind: 'arithmetic', step: 10 },
-              parts: ['o2', 'o3'].map((id) => ({ id, size: share, fill: { kind: 'open', shelves: 0 } })),
+              parts: ['o2', 'o3'].map((id) => ({ id, size: share, fill: { kind: 'open' } })),
             },
           },
-          { id: 'o4', size: share, fill: { kind: 'open', shelves: 0 } },
+          { id: 'o4', size: share, fill: { kind: 'open' } },
         ],
       },
     }),
@@ -165,7 +166,11 @@ const BAD: Record<string, () => string[]> = {
         {
           id: 'o1',
           size: share,
-          fill: { kind: 'door', hinged: 'left', shelves: 1, shelvesAt: [{ id: 's3', mm: 200 }] },
+          fill: {
+            kind: 'door',
+            hinged: 'left',
+            interior: { kind: 'shelves', shelves: 1, shelvesAt: [{ id: 's3', mm: 200 }] },
+          },
         },
       ],
     }),
@@ -175,7 +180,7 @@ const BAD: Record<string, () => string[]> = {
         {
           id: 'o1',
           size: share,
-          fill: { kind: 'door', hinged: 'left', shelves: 0, hingesAt: [{ id: 'h1', mm: 4000 }] },
+          fill: { kind: 'door', hinged: 'left', hingesAt: [{ id: 'h1', mm: 4000 }] },
         },
       ],
     }),
@@ -262,12 +267,13 @@ const BAD: Record<string, () => string[]> = {
     rulesOf({ ...oneDoor, settings: { making: { kind: 'stick', groove: 6 }, materials: { doorPanel: 'oak20' } } }),
   'fronts/mitre-without-tenon': () => rulesOf({ settings: { making: { kind: 'mitred', rail: 30, stile: 30 } } }),
   'hinges/not-reachable': () => rulesOf({ settings: { hinges: { opening: 178 } } }),
-  'hinges/against-shelf': () => rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 14 } }] }),
+  'hinges/against-shelf': () =>
+    rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 14 } } }] }),
   'hinges/door-too-small': () =>
     rulesOf({
       parts: [
         { id: 'o1', size: share, fill: { kind: 'drawer' } },
-        { id: 'o2', size: { rule: 'fixed', mm: 100 }, fill: { kind: 'pair', shelves: 0 } },
+        { id: 'o2', size: { rule: 'fixed', mm: 100 }, fill: { kind: 'pair' } },
       ],
     }),
   'hinges/gap-too-small': () =>
@@ -287,20 +293,21 @@ const BAD: Record<string, () => string[]> = {
   'fronts/band-too-thick': () => rulesOf({ settings: { banding: { frontThickness: 8 } } }),
   'fronts/grain-blank-too-large': () =>
     rulesOf({ from: 'tall', height: 2900, settings: { fronts: { grainRuns: 'columns' } } }),
-  'shelves/no-hole': () => rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 20 } }] }),
+  'shelves/no-hole': () =>
+    rulesOf({ parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 20 } } }] }),
   'shelves/no-support': () =>
     rulesOf({
       settings: { dividers: { partitions: 'none' } },
       face: columns(
-        { id: 'a', size: share, fill: { kind: 'open', shelves: 1 } },
-        { id: 'b', size: share, fill: { kind: 'open', shelves: 1 } },
+        { id: 'a', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 1 } } },
+        { id: 'b', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 1 } } },
       ),
     }),
   'shelves/one-line': () => rulesOf({ depth: 130 }),
   'catches/nothing-carries': () =>
     rulesOf({
       settings: { catches: { doors: 'corran-magnet-4' }, top: { kind: 'none' } },
-      parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
     }),
   'shelves/pin-depth': () => rulesOf({ settings: { pins: { depth: 8 } } }),
   'shelves/pin-depth (through)': () => rulesOf({ settings: { pins: { depth: 17 } } }),
@@ -345,7 +352,7 @@ const BAD: Record<string, () => string[]> = {
             { id: 'b', size: share, fill: { kind: 'drawer' } },
           ),
         },
-        { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+        { id: 'o2', size: share, fill: { kind: 'pair' } },
       ),
     }),
   'carcass/negative-packing': () => rulesOf({ settings: { school: 'faceFrame', frame: { stileLeft: 15 } } }),

@@ -10,6 +10,7 @@ import { framedFrontRules } from './framedFronts.js';
 import { frameRules } from './frames.js';
 import { frontRules } from './fronts.js';
 import { generalRules } from './general.js';
+import { interiorRules } from './interiors.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
@@ -24,6 +25,7 @@ const constructionRules: readonly FindingRule[] = [
   ...backRules,
   ...frontRules,
   ...framedFrontRules,
+  ...interiorRules,
   ...shelfRules,
   ...machiningRules,
   ...materialRules,

@@ -1,12 +1,14 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf } from '../../../tests/support/cabinets.js';
-import { applyEdits, type Opening } from '../job/index.js';
+import { applyEdits, type Opening, shelved } from '../job/index.js';
 import { toCabinet } from '../parts/index.js';
 import { fixesFor, solve } from '../solve.js';
 
 const share = { rule: 'share' as const, weight: 1 };
-const doors = (shelves: number): Opening[] => [{ id: 'o1', size: share, fill: { kind: 'pair', shelves } }];
+const doors = (shelves: number): Opening[] => [
+  { id: 'o1', size: share, fill: { kind: 'pair', interior: shelved(shelves) } },
+];
 const found = (decisions: CabinetDecisions, rule = 'machining/operations-meet') =>
   solve(jobWith(decisions)).findings.filter((finding) => finding.rule === rule);
 /** Rules and words of what is left once a fix of the first such finding, named by its words, is carried out. */

@@ -74,7 +74,7 @@ test('the gap is what both reveals leave together, whichever carries it', () => 
 
 test('doors hinged at the joint need what both have to have to turn', () => {
   const door = (hinged: 'left' | 'right'): NonNullable<CabinetDecisions['parts']> => [
-    { id: 'o1', size: share, fill: { kind: 'door', hinged, shelves: 0 } },
+    { id: 'o1', size: share, fill: { kind: 'door', hinged } },
   ];
   const tight = (hinged: 'left' | 'right', reveal: number): CabinetDecisions => ({
     parts: door(hinged),
@@ -106,9 +106,9 @@ test('hanging ones are compared where they hang: a low one meets only what is le
       {
         id: 'o1',
         size: { rule: 'fixed', mm: 330 },
-        fill: upper === 'open' ? { kind: 'open', shelves: 0 } : { kind: 'drawer' },
+        fill: upper === 'open' ? { kind: 'open' } : { kind: 'drawer' },
       },
-      { id: 'o2', size: share, fill: upper === 'open' ? { kind: 'drawer' } : { kind: 'open', shelves: 0 } },
+      { id: 'o2', size: share, fill: upper === 'open' ? { kind: 'drawer' } : { kind: 'open' } },
     ],
   });
   const rule = 'fronts/neighbours-meet';
@@ -134,7 +134,7 @@ test('of several fronts at a joint the pair that lacks most is told, whatever th
   const door = (id: string, hinged: 'left' | 'right') => ({
     id,
     size: share,
-    fill: { kind: 'door' as const, hinged, shelves: 0 },
+    fill: { kind: 'door' as const, hinged },
   });
   const drawer = (id: string) => ({ id, size: share, fill: { kind: 'drawer' as const } });
   const [found] = between(thick([drawer('a'), door('b', 'right')]), thick([drawer('a'), door('b', 'left')]), rule);
@@ -147,7 +147,7 @@ test('of several fronts at a joint the pair that lacks most is told, whatever th
 test('a wide door meets the pull beside it, the same door stopped sooner does not', () => {
   const right = (settings: Settings): CabinetDecisions => ({
     settings,
-    parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right', shelves: 0 } }],
+    parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'right' } }],
   });
   const rule = 'fronts/swings-into-neighbour';
   const beside = right({ pulls: { fromEdge: 30 } });

@@ -1,5 +1,5 @@
 import type { Cabinet } from '../document/index.js';
-import { type Act, type Fill, type Opening, openingsOf, pathTo, type Split, thicknessOf } from '../job/index.js';
+import { type Act, type Fill, memberIds, type Opening, pathTo, type Split, thicknessOf } from '../job/index.js';
 import type { Part } from '../parts/index.js';
 import { type LoadedShelf, loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../shelves/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
@@ -56,24 +56,25 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
       edits: [{ path: settingPath(context, 'materials/shelf'), value: thicker.id }],
     });
   const half = shelf.span.minus(resolved.materials.partition.thickness).over(2);
-  const bay = context.bays.find(({ cell }) => cell.opening.id === part.opening);
-  const divided = bay && inTwo(bay.cell.opening, cabinet);
+  const bay = context.bays.find(({ room }) => room.id === part.opening);
+  const divided = bay && inTwo(bay.room.cell.opening, cabinet);
   if (bay && divided && shelfSag({ ...shelf, span: half }).passes)
     acts.push({
       label: 'Divide the opening with a partition',
-      edits: [{ path: pathTo.openingField(bay.cell.path, 'fill'), value: divided }],
+      edits: [{ path: pathTo.openingField(bay.room.cell.path, 'fill'), value: divided }],
     });
   return acts;
 }
 
 /** What closed an opening closes both halves of it: an open bay two, a pair of doors one door each. */
 function inTwo({ id: whole, fill }: Opening, cabinet: Cabinet): Split | undefined {
-  if (fill.kind !== 'open' && fill.kind !== 'pair') return undefined;
-  const taken = new Set(openingsOf(cabinet.face).map(({ id }) => id));
-  const { shelves } = fill;
+  // A room that is divided already is divided further by hand.
+  if ((fill.kind !== 'open' && fill.kind !== 'pair') || fill.interior?.kind !== 'shelves') return undefined;
+  const taken = new Set(memberIds(cabinet.face));
   const parts = (['left', 'right'] as const).map((hinged): Opening => {
     const id = halfId(whole, hinged, taken);
-    const half: Fill = fill.kind === 'open' ? { kind: 'open', shelves } : { kind: 'door', hinged, shelves };
+    const own = fill.interior ? { interior: fill.interior } : {};
+    const half: Fill = fill.kind === 'open' ? { kind: 'open', ...own } : { kind: 'door', hinged, ...own };
     return { id, size: { rule: 'share', weight: 1 }, divider: 'partition', fill: half };
   });
   return { kind: 'columns', graduation: cabinet.face.graduation, parts };
@@ -91,7 +92,7 @@ function halfId(whole: string, side: string, taken: ReadonlySet<string>): string
 const noHole: FindingRule = {
   id: 'shelves/no-hole',
   check: ({ bays, grid, cabinet, resolved }) =>
-    bays.flatMap(({ cell, places, parity }): FindingDraft[] => {
+    bays.flatMap(({ room, places, parity }): FindingDraft[] => {
       const without = places.filter(({ hole }) => hole === undefined).length;
       if (resolved.settings.pins.kind.value === 'none' || without === 0) return [];
       const why = !grid
@@ -102,9 +103,9 @@ const noHole: FindingRule = {
       return [
         {
           severity: 'warn',
-          what: `${without === 1 ? 'A shelf' : `${without} shelves`} of ${cell.name} ${without === 1 ? 'has' : 'have'} no hole to stand in.`,
+          what: `${without === 1 ? 'A shelf' : `${without} shelves`} of ${room.name} ${without === 1 ? 'has' : 'have'} no hole to stand in.`,
           why,
-          parts: places.flatMap(({ hole }, at) => (hole === undefined ? [`shelf/${cell.opening.id}/${at + 1}`] : [])),
+          parts: places.flatMap(({ hole }, at) => (hole === undefined ? [`shelf/${room.id}/${at + 1}`] : [])),
           settings: [settingPath({ cabinet }, 'pins/kind')],
           fixes:
             parity === undefined
@@ -124,13 +125,13 @@ const noHole: FindingRule = {
 const noUpright: FindingRule = {
   id: 'shelves/no-support',
   check: ({ bays, cabinet }) =>
-    bays.flatMap(({ cell, left, right }): FindingDraft[] => {
+    bays.flatMap(({ room, left, right }): FindingDraft[] => {
       const open = [...(left ? [] : ['left']), ...(right ? [] : ['right'])];
       if (open.length === 0) return [];
       return [
         {
           severity: 'stop',
-          what: `The shelves of ${cell.name} have nothing to stand on at the ${open.join(' and the ')}.`,
+          what: `The shelves of ${room.name} have nothing to stand on at the ${open.join(' and the ')}.`,
           why: 'No side or partition ends there. Put a partition between the columns, or take the shelves out.',
           settings: [settingPath({ cabinet }, 'dividers/partitions')],
           fixes: [

@@ -72,7 +72,10 @@ export interface LibraryColumn<Profile> {
 
 /** What a kind may look at: the cabinet so far, its parts with all that is cut and bored in them, its rooms. */
 export interface FitContext
-  extends Pick<BuiltCabinet, 'cabinet' | 'box' | 'resolved' | 'fronts' | 'parts' | 'grid' | 'bays' | 'rooms'> {
+  extends Pick<
+    BuiltCabinet,
+    'cabinet' | 'box' | 'resolved' | 'interiors' | 'fronts' | 'parts' | 'grid' | 'bays' | 'rooms'
+  > {
   readonly head: JobHead;
   readonly cells: readonly Cell[];
   /** The ways screws take in parts nothing is bored in for them, so far. */

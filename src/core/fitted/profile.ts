@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Dim, length, type Measure } from '../derive/index.js';
+import { Dim, length, type Measure, type Source } from '../derive/index.js';
 import type { NamedProfile } from './kind.js';
 
 /**
@@ -58,8 +58,10 @@ export function fromSheet<P extends NamedProfile>(
   const value = path
     .split('/')
     .reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], profile) as number;
-  return new Dim(value, label, 'setting', [], measure, {
-    kind: 'profile',
-    note: `${profile.maker}, ${profile.name}`,
-  });
+  return new Dim(value, label, 'setting', [], measure, byMaker(profile));
+}
+
+/** What stands behind a number of a profile. */
+export function byMaker({ maker, name }: NamedProfile): Source {
+  return { kind: 'profile', note: `${maker}, ${name}` };
 }

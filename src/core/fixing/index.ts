@@ -27,11 +27,13 @@ export function fixAdded(
     return all;
   };
   for (const screwed of screwedPairs(parts, resolved))
-    for (const { hole, way } of screwLines(screwed, { parts, taken })) {
+    for (const { hole, between, way } of screwLines(screwed, { parts, taken })) {
       const { through, into } = screwed;
-      bored.set(through.key, [...(bored.get(through.key) ?? []), hole]);
+      for (const [part, own] of [[through, hole] as const, ...between]) {
+        bored.set(part.key, [...(bored.get(part.key) ?? []), own]);
+        taken(part).push(takenBy(part, own));
+      }
       ways.set(into.key, [...(ways.get(into.key) ?? []), way]);
-      taken(through).push(takenBy(through, hole));
       taken(into).push(takenBy(into, way));
     }
   if (bored.size === 0) return { parts, paths };

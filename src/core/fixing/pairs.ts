@@ -8,6 +8,7 @@ import type { Screwed } from './screws.js';
 /** What is screwed on goes at most so far apart: end panels, fillers, plinths; a back closer, a groove's back to a nailer (mm). */
 const ADDED = length(300, 'screws of what is added at most apart');
 const BACK = length(150, 'screws of the back at most apart');
+const SPACER = length(450, 'screws of a spacer at most apart');
 const NAILER = length(250, 'screws of a nailer at most apart');
 /** Screws of a back go so far into what it lies against (mm). */
 const BACK_REACH = length(25, 'screws of the back in the next part');
@@ -26,6 +27,7 @@ export function screwedPairs(parts: readonly Part[], resolved: Resolved): Screwe
     ...plinth(byKey, parts),
     ...toeCleats(byKey),
     ...packing(parts),
+    ...spacers(parts),
     ...backs[resolved.settings.back.kind.value](byKey, parts, resolved),
   ];
   return pairs.map((pair) => ({ ...pair, first, pilot, screw: screwLength }));
@@ -78,6 +80,24 @@ function packing(all: readonly Part[]): Pair[] {
       const z = (extent.min[2] + extent.max[2]) / 2;
       return pair(strip, uprightAt(all, hand ?? 'left', { x, z }), 'holds the packing', ADDED);
     });
+}
+
+/** The layers of a spacer are glued up and screwed on together, through the outermost. */
+function spacers(all: readonly Part[]): Pair[] {
+  const units = new Map<string, Part[]>();
+  for (const part of all)
+    if (part.role === 'spacer' && part.unit) units.set(part.unit, [...(units.get(part.unit) ?? []), part]);
+  return [...units.values()].flatMap((layers): Pair[] => {
+    const { hand = 'left' } = layers[0] as Part;
+    const outwards = (part: Part) => (hand === 'left' ? -part.extent.max[0] : part.extent.min[0]);
+    const [outer, ...between] = [...layers].sort((a, b) => outwards(a) - outwards(b)) as [Part, ...Part[]];
+    const inner = between.at(-1) ?? outer;
+    const x = hand === 'left' ? inner.extent.min[0] : inner.extent.max[0];
+    const z = (outer.extent.min[2] + outer.extent.max[2]) / 2;
+    return pair(outer, uprightAt(all, hand, { x, z }), 'holds the spacer', SPACER).map((made) =>
+      between.length > 0 ? { ...made, between } : made,
+    );
+  });
 }
 
 /** What a strip lies on. */

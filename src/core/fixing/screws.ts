@@ -17,6 +17,8 @@ import { blockIn } from '../solids/index.js';
 export interface Screwed {
   readonly through: Part;
   readonly into: Part;
+  /** What lies between the two and is screwed through as well, the outermost first. */
+  readonly between?: readonly Part[];
   /** Why, for the table of holes. */
   readonly reason: string;
   readonly first: Dim;
@@ -33,6 +35,8 @@ export interface Screwed {
 /** The holes of one line of screws, and the way they take in what they hold. */
 export interface ScrewLine {
   readonly hole: Operation;
+  /** The same holes in what lies between. */
+  readonly between: readonly (readonly [part: Part, hole: Operation])[];
   readonly way: Operation;
 }
 
@@ -160,7 +164,7 @@ const BESIDE_HEAD = 3;
 
 /** True for places along a line where the head can be reached, and nothing is cut or bored where the screw goes. */
 function freePlaces(
-  { through, into, group, pilot }: Screwed,
+  { through, into, between = [], group, pilot }: Screwed,
   normal: AxisIndex,
   along: AxisIndex,
   [across, line]: readonly [axis: AxisIndex, at: number],
@@ -168,7 +172,7 @@ function freePlaces(
 ): (at: number) => boolean {
   const apart = pilot.mm / 2 + BESIDE;
   const beside = ({ min, max }: Extent) => line > min[across] - apart && line < max[across] + apart;
-  const blocked = [through, into].flatMap((part) =>
+  const blocked = [through, ...between, into].flatMap((part) =>
     taken(part).flatMap(({ operation, room, rooms }) =>
       (group !== undefined && operation.group === group) || !beside(room) ? [] : rooms().filter(beside),
     ),
@@ -178,6 +182,7 @@ function freePlaces(
   const covers = parts.flatMap(({ extent }, at) =>
     parts[at] !== through &&
     parts[at] !== into &&
+    !between.includes(parts[at] as Part) &&
     extent.min[normal] < face &&
     extent.max[normal] > face &&
     beside(extent)
@@ -195,7 +200,7 @@ function headSide(through: Part, into: Part, normal: AxisIndex): 1 | -1 {
 }
 
 function holesOf(
-  { through, into, reason, pilot, screw, reach, group }: Screwed,
+  { through, into, between: passed = [], reason, pilot, screw, reach, group }: Screwed,
   normal: AxisIndex,
   along: AxisIndex,
   { at, places }: { readonly at: Dim; readonly places: readonly Dim[] },
@@ -209,24 +214,33 @@ function holesOf(
   // What lies in a rabbet is screwed through its floor: the way begins behind the edge it is measured from.
   const [near, far] =
     head > 0 ? ([into.extent.max, through.extent.min] as const) : ([through.extent.max, into.extent.min] as const);
-  const sunk = length(Math.max(0, near[normal] - far[normal]), 'depth of the rabbet');
-  const beyond = screw.minus(through.thickness).as('screw in the next part');
+  const sunk = length(passed.length > 0 ? 0 : Math.max(0, near[normal] - far[normal]), 'depth of the rabbet');
+  const beyond = passed
+    .reduce((left, part) => left.minus(part.thickness), screw.minus(through.thickness))
+    .as('screw in the next part');
   const wholly = reach && reach.mm < beyond.mm ? reach : beyond;
-  const hole: Operation = {
+  // Counted from the case outwards: what a part has between itself and the case.
+  const beneath = (part: Part) =>
+    passed.slice(passed.indexOf(part) + 1).reduce((sum, each) => sum + each.thickness.mm, 0);
+  const holeIn = (part: Part): Operation => ({
     kind: 'holes',
     face,
-    ...lineOn(through, along, at, places),
+    ...lineOn(part, along, at, places),
     diameter: pilot,
     reason,
     ...why,
+    ...(beneath(part) > 0 ? { past: beneath(part) } : {}),
     holds: into.key,
-  };
+  });
+  const hole = holeIn(through);
+  const between = passed.map((part) => [part, holeIn(part)] as const);
   const facing = edgeFacing(into, normal, head);
   if (facing === 1 || facing === 2) {
     const most = into.thickness.minus(SHORT_OF_FACE);
     const depth = most.mm < wholly.mm ? most : wholly;
     return {
       hole,
+      between,
       way: { kind: 'holes', face: facing, ...lineOn(into, along, at, places), diameter, depth, ...inWay },
     };
   }
@@ -234,6 +248,7 @@ function holesOf(
   const away = measuredFrom(at, edgeOf(into, 'w0'));
   return {
     hole,
+    between,
     way: {
       kind: 'edge holes',
       edge: facing,

@@ -22,8 +22,8 @@ const nested: Opening[] = [
       kind: 'columns',
       graduation: { kind: 'arithmetic', step: 10 },
       parts: [
-        { id: 'o3', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } },
-        { id: 'o4', size: share, fill: { kind: 'door', hinged: 'right', shelves: 0 } },
+        { id: 'o3', size: share, fill: { kind: 'door', hinged: 'left' } },
+        { id: 'o4', size: share, fill: { kind: 'door', hinged: 'right' } },
       ],
     },
   },

@@ -49,7 +49,7 @@ export const faceFrame: Builder = (context) => {
     frame.stile('left'),
     frame.stile('right'),
     frame.rail('top'),
-    ...context.boundaries.map((each) => frame.middle(each)),
+    ...context.face.map((each) => frame.middle(each)),
     frame.rail('bottom'),
   ];
   return joinFrame(members, context.resolved.settings);

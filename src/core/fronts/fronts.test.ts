@@ -8,7 +8,7 @@ import type { SettingOverrides } from '../document/index.js';
 const share = { rule: 'share' as const, weight: 1 };
 const two = [
   { id: 'a', size: share, divider: 'shelf' as const, fill: { kind: 'drawer' as const } },
-  { id: 'b', size: share, fill: { kind: 'pair' as const, shelves: 1 } },
+  { id: 'b', size: share, fill: { kind: 'pair' as const, interior: { kind: 'shelves' as const, shelves: 1 } } },
 ];
 
 test('inset fronts lie in their openings with the gap all round, flush with the case', () => {
@@ -134,7 +134,7 @@ test('a low drawer front is a slab, a middling one has narrow rails, a high one 
       settings: { making: { kind: 'stick' } },
       parts: [
         { id: 'o1', size: { rule: 'fixed', mm: height }, fill: { kind: 'drawer' } },
-        { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 0 } },
+        { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair' } },
       ],
     });
     const front = solved.fronts.find((each) => each.kind === 'drawer');

@@ -32,7 +32,7 @@ function door(settings: SettingOverrides, { solid = false, height = given.doorHe
       depth: { bumper: 0 },
       ...settings,
     },
-    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
+    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } }],
   });
   if (solid) {
     const oak = job.materials.find(({ id }) => id === 'oak20');

@@ -21,13 +21,54 @@ const heightSchema = z.strictObject({ id: z.string().regex(/^[sh]([1-9]|[12]\d|3
 export type DecidedHeight = z.infer<typeof heightSchema>;
 const heights = z.array(heightSchema).max(30).optional();
 
-const shelved = {
-  shelves: countField(0, 30),
-  /** Undersides above the floor of the opening. */
-  shelvesAt: heights,
+/** What a room is for, behind a front or in an open bay. */
+const roomFills = [
+  z.strictObject({
+    kind: z.literal('shelves'),
+    shelves: countField(0, 30),
+    /** Undersides above the floor of the room. */
+    shelvesAt: heights,
+  }),
+  z.strictObject({ kind: z.literal('drawer') }),
+  z.strictObject({ kind: z.literal('tray') }),
+  z.strictObject({ kind: z.literal('rail') }),
+  z.strictObject({ kind: z.literal('nothing') }),
+] as const;
+const roomFillSchema = z.discriminatedUnion('kind', [...roomFills]);
+/** What fills a room that is not divided further. */
+export type RoomFill = z.infer<typeof roomFillSchema>;
+
+/** What each kind of room is called, and numbered among its like. */
+export const ROOM_NAMES = {
+  shelves: 'room',
+  drawer: 'inner drawer',
+  tray: 'tray',
+  rail: 'hanging room',
+  nothing: 'room',
+} as const satisfies Record<RoomFill['kind'], string>;
+
+/** A room divided again: `rows` from top to bottom, `columns` from left to right. */
+export interface InteriorSplit {
+  kind: 'rows' | 'columns';
+  graduation: Graduation;
+  parts: Room[];
+}
+export interface Room {
+  id: string;
+  size: SizeRule;
+  pin?: number | undefined;
+  divider?: DividerKind | undefined;
+  fill: Interior;
+}
+export type Interior = RoomFill | InteriorSplit;
+const interiorSchema: z.ZodType<Interior> = z.lazy(() => z.union([roomFillSchema, interiorSplitSchema]));
+
+const within = {
+  /** The room behind it, divided in its own way; left out where there is nothing in it. */
+  interior: interiorSchema.optional(),
 };
 const hung = {
-  ...shelved,
+  ...within,
   /** Hinge centres above the lower edge of the door; both doors of a pair alike. */
   hingesAt: heights,
 };
@@ -38,8 +79,8 @@ const leafFills = [
   z.strictObject({ kind: z.literal('false') }),
   z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
   z.strictObject({ kind: z.literal('pair'), ...hung }),
-  z.strictObject({ kind: z.literal('lift'), ...shelved }),
-  z.strictObject({ kind: z.literal('open'), ...shelved }),
+  z.strictObject({ kind: z.literal('lift'), ...within }),
+  z.strictObject({ kind: z.literal('open'), ...within }),
 ] as const;
 const leafSchema = z.discriminatedUnion('kind', [...leafFills]);
 export type LeafFill = z.infer<typeof leafSchema>;
@@ -66,6 +107,19 @@ export function startingGraduation(kind: Graduation['kind'], unit: LengthUnit): 
   if (kind === 'geometric') return { kind, ratio: 1.25 };
   return { kind, step: unit === 'in' ? inches(1.5) : 40 };
 }
+
+const roomSchema = z.strictObject({
+  id: idField,
+  size: sizeSchema,
+  pin: lengthField({ min: 1 }).optional(),
+  divider: dividerSchema.optional(),
+  fill: interiorSchema,
+});
+const interiorSplitSchema = z.strictObject({
+  kind: z.enum(['rows', 'columns']),
+  graduation: graduationSchema,
+  parts: z.array(roomSchema).min(1).max(24),
+});
 
 /** An opening divided again: `rows` from top to bottom, `columns` from left to right. Splits nest to any depth. */
 export const splitSchema = z.strictObject({
@@ -97,12 +151,47 @@ export function isSplit(fill: Fill): fill is Split {
   return fill.kind === 'rows' || fill.kind === 'columns';
 }
 
+/** True when a room is divided again. */
+export function isDivided(fill: Interior): fill is InteriorSplit {
+  return fill.kind === 'rows' || fill.kind === 'columns';
+}
+
+/** What is behind a front or in an open bay; undefined where nothing is, or nothing can be. */
+export function interiorOf(fill: Fill): Interior | undefined {
+  return 'interior' in fill ? fill.interior : undefined;
+}
+
+/** A room with so many adjustable shelves; undefined for none. */
+export function shelved(shelves: number): Interior | undefined {
+  return shelves > 0 ? { kind: 'shelves', shelves } : undefined;
+}
+
 /** Every opening of a split, the split ones before what they hold. */
 export function openingsOf(split: Split): Opening[] {
   return split.parts.flatMap((opening) => [opening, ...(isSplit(opening.fill) ? openingsOf(opening.fill) : [])]);
 }
 
-/** How many divisions lie one inside the other. */
+/** Every room of a division, the divided ones before what they hold. */
+export function roomsOf(interior: InteriorSplit): Room[] {
+  return interior.parts.flatMap((room) => [room, ...(isDivided(room.fill) ? roomsOf(room.fill) : [])]);
+}
+
+/** Ids of all openings of a face and of the rooms behind them: parts are named for them, so each is there once. */
+export function memberIds(split: Split): string[] {
+  return openingsOf(split).flatMap(({ id, fill }) => {
+    const interior = interiorOf(fill);
+    return [id, ...(interior && isDivided(interior) ? roomsOf(interior).map((room) => room.id) : [])];
+  });
+}
+
+/** How many divisions lie one inside the other, those of rooms included. */
 export function depthOf(split: Split): number {
-  return 1 + Math.max(0, ...split.parts.map(({ fill }) => (isSplit(fill) ? depthOf(fill) : 0)));
+  return (
+    1 + Math.max(0, ...split.parts.map(({ fill }) => (isSplit(fill) ? depthOf(fill) : interiorDepth(interiorOf(fill)))))
+  );
+}
+
+function interiorDepth(interior: Interior | undefined): number {
+  if (!interior || !isDivided(interior)) return 0;
+  return 1 + Math.max(0, ...interior.parts.map(({ fill }) => interiorDepth(fill)));
 }

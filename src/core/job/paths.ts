@@ -30,8 +30,7 @@ type OpeningField =
   | 'divider'
   | 'dividerOff'
   | 'fill'
-  | 'fill/shelves'
-  | 'fill/shelvesAt'
+  | 'fill/interior'
   | 'fill/hingesAt';
 type MaterialField =
   | 'name'
@@ -66,6 +65,8 @@ export const pathTo = {
   /** An opening of a split. */
   opening: (split: EditPath, id: string) => made(`${split}/parts/${id}`),
   openingField: (opening: EditPath, field: OpeningField) => made(`${opening}/${field}`),
+  /** What is decided of the shelves of a room, from where the room is filled. */
+  shelvesOf: (room: EditPath, field: 'shelves' | 'shelvesAt') => made(`${room}/${field}`),
   /** An entry of a list by its id. */
   entry: (list: EditPath, id: string) => made(`${list}/${id}`),
   material: (id: string) => made(`materials/${id}`),

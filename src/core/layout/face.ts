@@ -41,6 +41,8 @@ export interface Boundary {
   readonly inside: Span;
   /** The region that is divided. */
   readonly within: Region;
+  /** Front edge of what stands there, where it lies wholly behind a front; the carcass edge otherwise. */
+  readonly front?: Dim;
 }
 
 /** A split as it came out: the spans of its members along it. */
@@ -132,7 +134,7 @@ class FaceLayout {
     const leading = this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
     const widths = between.map((each) => each.widths[leading]);
     const whole = spanOf(region[leading], axis).size;
-    const available = (widths.length > 0 ? whole.minus(total(widths)) : whole).as(
+    const available = (widths.length > 0 ? whole.minus(sumOfWidths(widths)) : whole).as(
       leading === 'face' ? 'fronts together' : 'openings together',
     );
     const what = `${leading === 'clear' ? 'opening ' : ''}${axis === 'rows' ? 'height' : 'width'}`;
@@ -150,7 +152,7 @@ class FaceLayout {
 
     const called = (meaning: keyof Region) => (at: number) =>
       `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`;
-    const led = runAlong(spanOf(region[leading], axis), divided.sizes, widths, axis, called(leading));
+    const led = layInRow(spanOf(region[leading], axis), divided.sizes, widths, axis, called(leading));
     const ledCentres = between.map(({ widths: { [leading]: width } }, at) => {
       const edge = axis === 'rows' ? (led[at] as Span).low : (led[at] as Span).high;
       return (axis === 'rows' ? edge.minus(width.over(2)) : edge.plus(width.over(2))).as(
@@ -244,7 +246,7 @@ class FaceLayout {
 }
 
 /** Several equal widths are written as one, times their number. */
-function total(widths: readonly Dim[]): Dim {
+export function sumOfWidths(widths: readonly Dim[]): Dim {
   const [first] = widths;
   if (first && widths.length > 1 && widths.every((width) => width.mm === first.mm && width.label === first.label))
     return first.times(widths.length);
@@ -252,7 +254,7 @@ function total(widths: readonly Dim[]): Dim {
 }
 
 /** Lays sizes one after the other along a span, gaps between them: rows from the top down, columns from the left. */
-function runAlong(
+export function layInRow(
   whole: Span,
   sizes: readonly Dim[],
   gaps: readonly Dim[],

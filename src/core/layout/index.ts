@@ -1,5 +1,15 @@
 export { type Box, backOfFronts, deriveBox } from './box.js';
 export { type Boundary, type Cell, type Face, layOutFace, openingNames, type SplitLayout } from './face.js';
+export {
+  type Compartment,
+  dividerInside,
+  type InteriorLayout,
+  type Interiors,
+  layOutInteriors,
+  type RefusedInterior,
+  roomsInside,
+  shelvedRoom,
+} from './interior.js';
 export type { Rectangle, Region, SplitAxis } from './region.js';
 export { dividerAfter, endReveal, frameOpening, insideOf, sharesGap, stileWidth } from './scheme.js';
 export { divideStack, LEAST_MEMBER, type StackMember, type StackRefusal, type StackSizes } from './stack.js';

@@ -21,7 +21,7 @@ function divided(kind: 'rows' | 'columns', off: number, settings: CabinetDecisio
           ...(off === 0 ? {} : { dividerOff: off }),
           fill: { kind: 'drawer' },
         },
-        { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } },
+        { id: 'o2', size: share, fill: { kind: 'door', hinged: 'left' } },
       ],
     },
   });

@@ -52,7 +52,7 @@ test('what is free beside a front: a reveal at the end of the box, the gap withi
   const solved = solveWith({
     width: 900,
     settings: { fronts: { reveal: { left: 2, right: 5 }, gap: 3 } },
-    parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }],
+    parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
   });
   const [left, right] = solved.fronts;
   near(left?.beside.left.mm, 2);
@@ -67,7 +67,7 @@ test('half overlay: two doors share a partition, each laps half of what the gap 
   const door = (id: string, hinged: 'left' | 'right') => ({
     id,
     size: share,
-    fill: { kind: 'door' as const, hinged, shelves: 0 },
+    fill: { kind: 'door' as const, hinged },
   });
   const solved = solveWith({
     width: 1000,

@@ -28,6 +28,8 @@ export interface Why {
   readonly by: By;
   /** Key of the part that sits in it or is fastened through it. */
   readonly holds?: string;
+  /** How much of other parts a fastener passes before it reaches what it holds (mm), where something lies between. */
+  readonly past?: number;
   /** Operations of one group belong into each other, as pilot holes into their mortise. */
   readonly group?: string;
 }

@@ -15,7 +15,7 @@ const hung = (hinged: 'left' | 'right', settings: CabinetDecisions['settings'] =
   const solved = solveWith({
     width,
     settings: settings ?? {},
-    parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged, shelves: 0 } }],
+    parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged } }],
   });
   const [door] = solved.fitted.hinges;
   assert.ok(door);

@@ -32,7 +32,8 @@ export type PartRole =
   | 'end'
   | 'filler'
   | 'drawer box'
-  | 'packing';
+  | 'packing'
+  | 'spacer';
 
 /** Which blank a front comes out of, so that the grain runs on: piece 2 of 3 of G1. */
 export interface GrainPlace {

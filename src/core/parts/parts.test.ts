@@ -109,7 +109,13 @@ test('letters go on after Z', () => {
 
 test('identical parts share a mark, twins and unlike parts do not', () => {
   const solved = solveWith({
-    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 3 } }],
+    parts: [
+      {
+        id: 'o1',
+        size: { rule: 'share', weight: 1 },
+        fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 3 } },
+      },
+    ],
   });
   const row = (name: string) => solved.rows.filter((each) => each.part.name === name);
   assert.equal(row('Adjustable shelf')[0]?.quantity, 3);

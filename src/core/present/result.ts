@@ -105,9 +105,9 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       pieces: keys.flatMap((key) => pieces.get(key) ?? []),
     })),
     ...presentFitted(fitted, size),
-    shelves: bays.flatMap(({ cell, places }) =>
+    shelves: bays.flatMap(({ room, places }) =>
       places.map(({ underside, hole }, at) => ({
-        key: `shelf/${cell.opening.id}/${at + 1}`,
+        key: `shelf/${room.id}/${at + 1}`,
         underside: size(underside),
         ...(hole === undefined ? {} : { hole }),
       })),

@@ -8,9 +8,8 @@ import type { Bay } from './bays.js';
  * Adjustable shelves of one opening at their heights: width = clear width − 2 · side play,
  * depth = clear depth − max(0, mounting plane) − front setback − rear play.
  */
-export function buildShelves({ cell, places, stopsAt }: Bay, box: Box, { settings, materials }: Resolved): Part[] {
-  const { inside } = cell;
-  const { id } = cell.opening;
+export function buildShelves({ room, places, stopsAt }: Bay, box: Box, { settings, materials }: Resolved): Part[] {
+  const { inside, id } = room;
   const { material, thickness } = materials.shelf;
   const { sidePlay, frontSetback } = settings.shelves;
   const { strip, depth } = shelfDepths(box, settings, stopsAt);

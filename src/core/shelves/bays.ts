@@ -1,7 +1,8 @@
 import type { Crossing } from '../carcass/index.js';
 import { type Dim, length, plain, setting } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import type { Cell } from '../layout/index.js';
+import { pathTo } from '../job/index.js';
+import type { Compartment } from '../layout/index.js';
 import { type Part, uprightAt } from '../parts/index.js';
 import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
 
@@ -14,9 +15,9 @@ export interface ShelfPlace {
   readonly decided: boolean;
 }
 
-/** An opening with adjustable shelves, and the uprights that carry their pins. */
+/** A room with adjustable shelves, and the uprights that carry their pins. */
 export interface Bay {
-  readonly cell: Cell;
+  readonly room: Compartment;
   readonly left: Part | undefined;
   readonly right: Part | undefined;
   /** Beside a partition too thin for pins from both faces: only every other hole, the even or the odd ones. */
@@ -31,27 +32,25 @@ export interface Bay {
 /** Room kept above the floor of an opening and below its ceiling (mm). */
 const ROOM = 20;
 
-const shelvesOf = ({ fill }: Cell) => ('shelves' in fill ? fill.shelves : 0);
-
-/** The openings with adjustable shelves, each shelf at its height. */
+/** The rooms with adjustable shelves, each shelf at its height. */
 export function layOutBays(
-  cells: readonly Cell[],
+  rooms: readonly Compartment[],
   uprights: readonly Part[],
   grid: PinGrid | undefined,
   resolved: Resolved,
   crossings: readonly Crossing[] = [],
 ): Bay[] {
-  const shelved = cells.filter((cell) => shelvesOf(cell) > 0);
-  const carried = shelved.map((cell) => ({
-    cell,
-    left: closing(uprights, cell, 'left'),
-    right: closing(uprights, cell, 'right'),
+  const shelved = rooms.filter(({ fill }) => fill.kind === 'shelves' && fill.shelves > 0);
+  const carried = shelved.map((room) => ({
+    room,
+    left: closing(uprights, room, 'left'),
+    right: closing(uprights, room, 'right'),
   }));
   return carried.map((bay) => {
     const parity = parityOf(bay, carried, uprights, resolved);
-    const there = railsIn(bay.cell, crossings);
-    const rails = grid && mayPass(bay.cell, grid, parity, there, resolved) ? there : [];
-    const places = placeShelves(bay.cell, grid, parity, rails, resolved);
+    const there = railsIn(bay.room, crossings);
+    const rails = grid && mayPass(bay.room, grid, parity, there, resolved) ? there : [];
+    const places = placeShelves(bay.room, grid, parity, rails, resolved);
     const [first] = [...there].sort((a, b) => a.y.low.mm - b.y.low.mm);
     // One that found no free hole stops in front of the rail like those that were not to pass it.
     const all = places.every(({ hole }) => hole !== undefined);
@@ -63,7 +62,7 @@ export function layOutBays(
 const MOST_LOST = 3;
 
 /** The rails that run through an opening at the rear. */
-function railsIn({ inside: { v } }: Cell, crossings: readonly Crossing[]): Crossing[] {
+function railsIn({ inside: { v } }: Compartment, crossings: readonly Crossing[]): Crossing[] {
   return crossings.filter(({ z }) => z.low.mm < v.high.mm - 1e-6 && z.high.mm > v.low.mm + 1e-6);
 }
 
@@ -72,23 +71,23 @@ function railsIn({ inside: { v } }: Cell, crossings: readonly Crossing[]): Cross
  * bored, the shelves of the opening stop in front of the rail.
  */
 function mayPass(
-  cell: Cell,
+  room: Compartment,
   grid: PinGrid,
   parity: 0 | 1 | undefined,
   rails: readonly Crossing[],
   resolved: Resolved,
 ): boolean {
-  const all = holesForShelf(cell, grid, parity, [], resolved);
-  const left = holesForShelf(cell, grid, parity, rails, resolved);
+  const all = holesForShelf(room, grid, parity, [], resolved);
+  const left = holesForShelf(room, grid, parity, rails, resolved);
   return left.length > 0 && all.length - left.length <= MOST_LOST;
 }
 
-function closing(parts: readonly Part[], { inside: { h, v } }: Cell, hand: 'left' | 'right'): Part | undefined {
+function closing(parts: readonly Part[], { inside: { h, v } }: Compartment, hand: 'left' | 'right'): Part | undefined {
   const x = (hand === 'left' ? h.low : h.high).mm;
   return uprightAt(parts, hand, { x, z: (v.low.mm + v.high.mm) / 2 });
 }
 
-type Carried = Pick<Bay, 'cell' | 'left' | 'right'>;
+type Carried = Pick<Bay, 'room' | 'left' | 'right'>;
 
 /** Depth a pin hole may have where the other face is bored at the same place: (tP − 1) / 2. */
 export function oppositeDepth(thickness: Dim): Dim {
@@ -118,7 +117,7 @@ function parityOf(
     );
   };
   if (!shares('left') && !shares('right')) return undefined;
-  const { h, v } = bay.cell.inside;
+  const { h, v } = bay.room.inside;
   const before = uprights.filter((part) => {
     const { min, max } = part.extent;
     return part.role === 'partition' && max[0] <= h.low.mm + 0.01 && min[2] < v.high.mm && max[2] > v.low.mm;
@@ -128,7 +127,7 @@ function parityOf(
 
 /** Numbers of the holes a shelf of an opening can stand in, the lowest first: clear of its floor and its ceiling. */
 function holesForShelf(
-  { inside }: Pick<Cell, 'inside'>,
+  { inside }: Pick<Compartment, 'inside'>,
   grid: PinGrid,
   parity: 0 | 1 | undefined,
   rails: readonly Crossing[],
@@ -158,26 +157,26 @@ const STEP = 10;
 
 /** Every height the underside of a shelf of a bay may have (mm above the underside of the box), the lowest first. */
 export function shelfHeights(
-  { cell, parity, rails }: Pick<Bay, 'cell' | 'parity' | 'rails'>,
+  { room: bay, parity, rails }: Pick<Bay, 'room' | 'parity' | 'rails'>,
   grid: PinGrid | undefined,
   resolved: Resolved,
 ): number[] {
   const rise = resolved.settings.pins.diameter.mm / 2;
-  if (grid) return holesForShelf(cell, grid, parity, rails, resolved).map((k) => holeHeight(grid, k) + rise);
-  const { low, high } = cell.inside.v;
+  if (grid) return holesForShelf(bay, grid, parity, rails, resolved).map((k) => holeHeight(grid, k) + rise);
+  const { low, high } = bay.inside.v;
   const room = high.mm - low.mm - 2 * ROOM - resolved.materials.shelf.thickness.mm;
   return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.mm + ROOM + n * STEP);
 }
 
 /** Clear spaces as equal as the grid allows; a decided height takes the hole nearest to it. */
 function placeShelves(
-  { fill, inside, path }: Cell,
+  { fill, inside, path }: Compartment,
   grid: PinGrid | undefined,
   parity: 0 | 1 | undefined,
   rails: readonly Crossing[],
   { settings, materials }: Resolved,
 ): ShelfPlace[] {
-  if (!('shelves' in fill)) return [];
+  if (fill.kind !== 'shelves') return [];
   const { shelves: count, shelvesAt = [] } = fill;
   const { thickness } = materials.shelf;
   const { low, size } = inside.v;
@@ -192,7 +191,12 @@ function placeShelves(
     const own = shelvesAt.find(({ id }) => id === `s${at + 1}`)?.mm;
     const decided = own !== undefined;
     const wanted = decided
-      ? low.plus(setting('shelf above the floor of its opening', own, { kind: 'here', path: `${path}/fill/shelvesAt` }))
+      ? low.plus(
+          setting('shelf above the floor of its opening', own, {
+            kind: 'here',
+            path: pathTo.shelvesOf(path, 'shelvesAt'),
+          }),
+        )
       : low.plus(space.times(at + 1)).plus(at > 0 ? thickness.times(at) : length(0));
     const free = usable.filter((k) => holeHeight(grid as PinGrid, k) >= lowest + thickness.mm + ROOM);
     const left = count - at - 1;

@@ -74,13 +74,13 @@ test('shelves of an opening never cross, stay in it, and stand in different hole
   fc.assert(
     fc.property(buildableDecisions, (decisions) => {
       const solved = solveWith(decisions);
-      for (const { cell, places } of solved.bays) {
+      for (const { room, places } of solved.bays) {
         const holes = places.flatMap(({ hole }) => (hole === undefined ? [] : [hole]));
         assert.equal(new Set(holes).size, holes.length);
         places.forEach(({ underside, hole }, at) => {
           if (hole === undefined) return;
-          const shelf = partOf(solved, `shelf/${cell.opening.id}/${at + 1}`).extent;
-          assert.ok(shelf.min[2] >= cell.inside.v.low.mm && shelf.max[2] <= cell.inside.v.high.mm + 1e-6);
+          const shelf = partOf(solved, `shelf/${room.id}/${at + 1}`).extent;
+          assert.ok(shelf.min[2] >= room.inside.v.low.mm && shelf.max[2] <= room.inside.v.high.mm + 1e-6);
           const next = places[at + 1];
           if (next?.hole !== undefined)
             assert.ok(next.underside.mm >= underside.mm + (shelf.max[2] - shelf.min[2]), 'one above the other');

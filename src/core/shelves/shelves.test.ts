@@ -92,7 +92,7 @@ test('a partition under a fixed shelf shortens what hangs free', () => {
   const half = (id: string): Opening => ({
     id,
     size: { rule: 'share', weight: 1 },
-    fill: { kind: 'open', shelves: 0 },
+    fill: { kind: 'open' },
   });
   const spanOf = (lower: Opening['fill']) => {
     const solved = solveWith({
@@ -104,7 +104,7 @@ test('a partition under a fixed shelf shortens what hangs free', () => {
     });
     return loadedShelf(partOf(solved, 'divider/o1'), solved.parts, solved.resolved)?.span.mm;
   };
-  assert.equal(spanOf({ kind: 'open', shelves: 0 }), 864);
+  assert.equal(spanOf({ kind: 'open' }), 864);
   const columns: Opening['fill'] = {
     kind: 'columns',
     graduation: { kind: 'arithmetic', step: 0 },

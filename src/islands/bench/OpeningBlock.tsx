@@ -1,22 +1,13 @@
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Pin, PinOff, Trash2 } from 'lucide-react';
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { FILLS, type FillWord, fillFor, fillWord, sizeNames } from '../../core/acts/index.js';
-import {
-  type Edit,
-  type EditPath,
-  isSplit,
-  newId,
-  type Opening,
-  pathTo,
-  type SizeRule,
-  type Split,
-} from '../../core/job/index.js';
+import { FILLS, type FillWord, fillFor, fillWord } from '../../core/acts/index.js';
+import { type EditPath, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { capital } from '../../core/words.js';
-import { LengthField, type Outcome } from '../fields/LengthField.js';
-import { PlainField } from '../fields/PlainField.js';
-import { Length } from '../figures/Length.js';
+import type { Outcome } from '../fields/LengthField.js';
 import { useBench } from './context.js';
+import { InteriorRow } from './InteriorEditor.js';
+import { MemberSize } from './MemberSize.js';
 
 /** What the editors of one face share. */
 export interface EditorContext {
@@ -24,6 +15,8 @@ export interface EditorContext {
   readonly attempt: (outcome: Outcome) => Outcome;
   /** What each opening is called, by its id. */
   readonly names: ReadonlyMap<string, string>;
+  /** What each room behind a front is called. */
+  readonly rooms: ReadonlyMap<string, string>;
 }
 
 interface BlockProps {
@@ -40,7 +33,7 @@ interface BlockProps {
 
 const ICON = 'grid size-7 place-items-center hover:text-pencil disabled:opacity-30';
 
-/** One opening: what closes it, how large it is and why, how many shelves stand behind it. */
+/** One opening: what closes it, how large it is and why, what is behind it. */
 export function OpeningBlock({ opening, at, split, path, context, onMove, onRemove, children }: BlockProps) {
   const act = useBench((state) => state.act);
   const selected = useBench((state) => state.selected);
@@ -106,117 +99,23 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
           <Trash2 size={15} />
         </button>
       </div>
-      <SizeRow opening={opening} name={name} path={path} split={split} context={context} />
-      {'shelves' in fill && (
-        <div className="flex items-center gap-1">
-          <span className="flex-1">Adjustable shelves</span>
-          <PlainField
-            label={`${name} shelves`}
-            value={fill.shelves}
-            whole
-            onCommit={(shelves) =>
-              act({
-                label: `${name} shelves`,
-                edits: [{ path: pathTo.openingField(path, 'fill/shelves'), value: shelves }],
-              })
-            }
-          />
-          <span className="size-7" />
-        </div>
+      <MemberSize
+        member={opening}
+        name={name}
+        path={path}
+        axis={split.kind}
+        shown={sizeOf(solved, split, opening.id)}
+        context={context}
+      />
+      {'parts' in fill || fill.kind === 'drawer' || fill.kind === 'false' ? null : (
+        <InteriorRow
+          label={`${name}, inside`}
+          fill={fill.interior}
+          path={pathTo.openingField(path, 'fill/interior')}
+          context={context}
+        />
       )}
       {children}
-    </div>
-  );
-}
-
-/** How the size of an opening is decided, and what it comes to. */
-function SizeRow({
-  opening,
-  name,
-  path,
-  split,
-  context,
-}: {
-  opening: Opening;
-  name: string;
-  path: EditPath;
-  split: Split;
-  context: EditorContext;
-}) {
-  const act = useBench((state) => state.act);
-  const style = useBench((state) => state.job.display);
-  const { solved, attempt } = context;
-  const { size, pin } = opening;
-  const shown = sizeOf(solved, split, opening.id);
-  const what = split.kind === 'rows' ? 'height' : 'width';
-  const set = (label: string, edits: Edit[]) => attempt(act({ label, edits }));
-  const setRule = (rule: SizeRule['rule']) => {
-    const value: SizeRule =
-      rule === 'fixed' ? { rule, mm: Math.max(1, shown ?? 100) } : rule === 'share' ? { rule, weight: 1 } : { rule };
-    const unpin =
-      rule === 'fixed' && pin !== undefined ? [{ path: pathTo.openingField(path, 'pin'), value: undefined }] : [];
-    set(`${name} size`, [{ path: pathTo.openingField(path, 'size'), value }, ...unpin]);
-  };
-  const pinned = pin !== undefined;
-  return (
-    <div className="flex items-center gap-1">
-      <select
-        aria-label={`${name} size`}
-        className="entry min-w-0 flex-1"
-        value={size.rule}
-        onChange={(event) => setRule(event.currentTarget.value as SizeRule['rule'])}
-      >
-        <option value="share">takes a share</option>
-        <option value="fixed">fixed at</option>
-        <option value="graduated">graduated</option>
-      </select>
-      {size.rule === 'share' && !pinned && (
-        <PlainField
-          label={`${name} share`}
-          value={size.weight}
-          onCommit={(weight) =>
-            act({ label: `${name} share`, edits: [{ path: pathTo.openingField(path, 'size/weight'), value: weight }] })
-          }
-        />
-      )}
-      {size.rule === 'fixed' || pinned ? (
-        <LengthField
-          label={`${name} ${what}`}
-          mm={pin ?? (size.rule === 'fixed' ? size.mm : 0)}
-          style={style}
-          names={sizeNames(solved)}
-          path={pathTo.openingField(path, pinned ? 'pin' : 'size/mm')}
-          className="w-20 font-semibold"
-          onCommit={(mm) =>
-            act({
-              label: `${name} ${what}`,
-              edits: [{ path: pathTo.openingField(path, pinned ? 'pin' : 'size/mm'), value: mm }],
-            })
-          }
-        />
-      ) : (
-        <span className="w-20 text-right font-semibold">
-          {shown === undefined ? '?' : <Length mm={shown} style={style} />}
-        </span>
-      )}
-      {size.rule === 'fixed' ? (
-        <span className="size-7" />
-      ) : (
-        <button
-          type="button"
-          className={`${ICON} ${pinned ? 'text-pencil' : ''}`}
-          aria-pressed={pinned}
-          aria-label={pinned ? `Let ${name} go` : `Pin ${name} at its size`}
-          disabled={shown === undefined && !pinned}
-          onClick={() =>
-            set(pinned ? `${name} let go` : `${name} pinned`, [
-              { path: pathTo.openingField(path, 'pin'), value: pinned ? undefined : shown },
-            ])
-          }
-        >
-          {pinned ? <PinOff size={15} /> : <Pin size={15} />}
-        </button>
-      )}
     </div>
   );
 }

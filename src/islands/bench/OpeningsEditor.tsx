@@ -12,7 +12,7 @@ import {
   type Split,
   startingGraduation,
 } from '../../core/job/index.js';
-import { dividerAfter, openingNames } from '../../core/layout/index.js';
+import { dividerAfter, openingNames, roomsInside } from '../../core/layout/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
@@ -32,6 +32,7 @@ export function OpeningsEditor({ solved }: { solved: SolvedCabinet }) {
       return outcome;
     },
     names: openingNames(cabinet.face),
+    rooms: roomsInside(cabinet.face),
   };
   const openingsFirst = resolved.settings.fronts.lay.value === 'openings';
   return (
@@ -78,7 +79,7 @@ function SplitEditor({ split, path, context }: { split: Split; path: EditPath; c
   const add = () =>
     change('Opening added', {
       path: pathTo.split(path, 'parts'),
-      insert: openingLike(parts.at(-1)?.fill, newId('o')),
+      insert: openingLike(parts.at(-1)?.fill, () => newId('o')),
     });
   return (
     <div className="flex flex-col gap-1.5">

@@ -212,13 +212,13 @@ test('heights of shelves and hinges are kept one by one, and a wrong one is refu
   const path = 'cabinets/c1/face/parts/o2/fill';
   const set = (what: string, value: unknown) =>
     store.getState().act({ label: what, edits: [decide(`${path}/${what}`, value)] });
-  assert.ok(set('shelvesAt', [{ id: 's1', mm: 300 }]).ok);
+  assert.ok(set('interior/shelvesAt', [{ id: 's1', mm: 300 }]).ok);
   assert.ok(set('hingesAt', [{ id: 'h2', mm: 500 }]).ok);
   assert.deepEqual(
     store.getState().solved.cabinets[0]?.fitted.hinges[0]?.places.map(({ decided }) => decided),
     [false, true],
   );
-  assert.ok(!set('shelvesAt', [{ id: 's1', mm: -4 }]).ok);
+  assert.ok(!set('interior/shelvesAt', [{ id: 's1', mm: -4 }]).ok);
   assert.ok(!set('hingesAt', [{ id: 'h1', mm: 'high' }]).ok);
   store.getState().undo();
   store.getState().undo();

@@ -13,8 +13,8 @@ const fitted = (fill: 'door' | 'pair', settings: CabinetDecisions['settings'] = 
   settings: { catches: { doors: 'corran-magnet-4' }, ...settings },
   parts: [
     fill === 'door'
-      ? { id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } }
-      : { id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } },
+      ? { id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }
+      : { id: 'o1', size: share, fill: { kind: 'pair' } },
   ],
 });
 

@@ -9,7 +9,7 @@ type Settings = NonNullable<CabinetDecisions['settings']>;
 
 /** What hinges leave in the parts of a cabinet with a pair of doors: "part: kind at offset, size x depth, how many". */
 function bored(settings: Settings): string[] {
-  const solved = solveWith({ settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }] });
+  const solved = solveWith({ settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }] });
   const round = (mm: number | undefined) => (mm === undefined ? 'through' : String(Math.round(mm * 100) / 100));
   const line = (operation: Operation) => {
     if (!/hinge of door, left/.test(operation.reason)) return [];
@@ -105,7 +105,7 @@ for (const { name, settings, wanted } of TABLE)
 
 test('a mortise opens to the closed thickness of the hinge and the gap of the fronts', () => {
   const settings: Settings = { school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } };
-  const solved = solveWith({ settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 0 } }] });
+  const solved = solveWith({ settings, parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }] });
   const mortise = partOf(solved, 'frame/stile/left').machining.find(({ kind }) => kind === 'mortises');
   assert.ok(mortise?.kind === 'mortises');
   assert.equal(tapeText(mortise.depth, String), '(closed thickness 4.6 − gap between fronts 2) ÷ 2');

@@ -31,7 +31,7 @@ test('a door on a side takes a full hinge, on a partition a half one, in its ope
   const door = (id: string) => ({
     id,
     size: share,
-    fill: { kind: 'door' as const, hinged: 'left' as const, shelves: 0 },
+    fill: { kind: 'door' as const, hinged: 'left' as const },
   });
   const columns = {
     kind: 'columns' as const,
@@ -122,7 +122,7 @@ test('hinges stand at the end distance and equally between, and the case mark di
   const { door } = doorOf({
     height: 1500,
     settings: { hinges: free },
-    parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 0 } }],
+    parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair' } }],
   });
   const at = door.places.map((place) => place.onDoor.mm);
   assert.equal(at.length, 3);
@@ -135,7 +135,13 @@ test('hinges stand at the end distance and equally between, and the case mark di
 test('a hinge that would stand against a shelf is moved clear of it, at most 60', () => {
   const { solved, door } = doorOf({
     height: 1500,
-    parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 1 } }],
+    parts: [
+      {
+        id: 'o2',
+        size: { rule: 'share', weight: 1 },
+        fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } },
+      },
+    ],
   });
   const shelf = partOf(solved, 'shelf/o2/1').extent;
   const [, middle] = door.places;
@@ -277,7 +283,13 @@ test('a height decided for a hinge is kept, and not bored while something stands
   const at = (hingesAt: { id: string; mm: number }[]) =>
     doorOf({
       height: 1500,
-      parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair', shelves: 1, hingesAt } }],
+      parts: [
+        {
+          id: 'o2',
+          size: { rule: 'share', weight: 1 },
+          fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 }, hingesAt },
+        },
+      ],
     });
   const { door } = at([{ id: 'h2', mm: 500 }]);
   assert.equal(door.places[1]?.onDoor.mm, 500);

@@ -60,6 +60,8 @@ export const cupSchema = <F extends 'concealed' | 'compact'>(family: F) =>
         height: z.number().min(10).max(150),
         out: z.number().min(3).max(80),
       }),
+      /** What the open door and the hinge take of the width inside, where the maker prints it. */
+      encroachment: z.number().min(0).max(120).optional(),
       /** The point the door turns about: in from the cup's edge, and in front of the door's back. */
       turn: z.strictObject({ beyondCup: z.number().min(-20).max(40), beforeBack: z.number().min(-20).max(40) }),
       sideAdjust: z.number().min(0).max(6),

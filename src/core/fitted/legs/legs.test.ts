@@ -36,7 +36,9 @@ test('every leg has its four screws under the bottom, short of its upper face, a
 });
 
 test('a heavy load wants more legs than the width does, by what one of them carries', () => {
-  const shelves: CabinetDecisions['parts'] = [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 6 } }];
+  const shelves: CabinetDecisions['parts'] = [
+    { id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 6 } } },
+  ];
   const heavy = standing({ from: 'tall', width: 1150, parts: shelves }, { shelves: { load: 'records' } }).fitted.legs;
   assert.ok(heavy?.profile);
   const whole = heavy.weight.mm + heavy.contents.mm;
@@ -50,7 +52,11 @@ test('a toe no leg is as high as, and a load no row of legs carries, stop; the f
   const high = standing({}, { toe: { kind: 'legs', height: 300 } });
   assert.match(high.findings.find(({ rule }) => rule === 'legs/no-leg')?.why ?? '', /at most; the toe is 300/);
   const narrow = standing(
-    { from: 'tall', width: 320, parts: [{ id: 'o1', size: share, fill: { kind: 'open', shelves: 20 } }] },
+    {
+      from: 'tall',
+      width: 320,
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 20 } } }],
+    },
     { shelves: { load: 'records' }, legs: { choice: 'brae-leg-100', inset: 140 } },
   );
   const { legs } = narrow.fitted;

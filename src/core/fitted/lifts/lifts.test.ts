@@ -18,7 +18,7 @@ const lifted = (settings: Settings = {}, more: CabinetDecisions = {}) =>
     height: 380,
     width: 700,
     settings,
-    parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 0 } }],
+    parts: [{ id: 'o1', size: share, fill: { kind: 'lift' } }],
     ...more,
   });
 const near = (is: number | undefined, should: number, within = 0.01) =>
@@ -83,15 +83,15 @@ test('a shelf where the arms are, columns without a partition, and a low ceiling
   const shelved = solveWith({
     from: 'wall',
     height: 500,
-    parts: [{ id: 'o1', size: share, fill: { kind: 'lift', shelves: 3 } }],
+    parts: [{ id: 'o1', size: share, fill: { kind: 'lift', interior: { kind: 'shelves', shelves: 3 } } }],
   });
   assert.ok(shelved.findings.some(({ rule }) => rule === 'lifts/against-shelf'));
   const job = jobWith({
     from: 'tall',
     height: 2300,
     parts: [
-      { id: 'o1', size: { rule: 'fixed', mm: 380 }, divider: 'shelf', fill: { kind: 'lift', shelves: 0 } },
-      { id: 'o2', size: share, fill: { kind: 'pair', shelves: 2 } },
+      { id: 'o1', size: { rule: 'fixed', mm: 380 }, divider: 'shelf', fill: { kind: 'lift' } },
+      { id: 'o2', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 2 } } },
     ],
   });
   const rules = solve({ ...job, room: { ceiling: 2320, doorway: null } }).findings.map(({ rule }) => rule);

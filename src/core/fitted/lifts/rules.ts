@@ -35,7 +35,7 @@ const outOfRange: FindingRule = {
                     edits: [
                       {
                         path: pathTo.openingField(cell.path, 'fill'),
-                        value: { kind: 'pair', shelves: 'shelves' in cell.fill ? cell.fill.shelves : 0 },
+                        value: { ...cell.fill, kind: 'pair' },
                       },
                     ],
                   },

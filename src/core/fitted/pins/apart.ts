@@ -35,7 +35,7 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
   }
   if (bay) {
     const z = toCabinet(part.placement, clash.u, clash.v, 0)[2];
-    const { low, high } = bay.cell.inside.v;
+    const { low, high } = bay.room.inside.v;
     const ends = Math.ceil(Math.min(z - low.mm, high.mm - z) + grid.step.mm / 2);
     const kept = pins.positions.filter(({ mm }) => {
       const height = mm + start;

@@ -19,7 +19,7 @@ const share = { rule: 'share' as const, weight: 1 };
 const bay = (id: string, shelves: number, shelvesAt?: { id: string; mm: number }[]): Opening => ({
   id,
   size: share,
-  fill: { kind: 'open', shelves, ...(shelvesAt ? { shelvesAt } : {}) },
+  fill: { kind: 'open', interior: { kind: 'shelves', shelves, ...(shelvesAt ? { shelvesAt } : {}) } },
 });
 const tall = (settings: CabinetDecisions['settings'] = {}, part = bay('o1', 3)): CabinetDecisions => ({
   from: 'tall',
@@ -47,7 +47,7 @@ test('each shelf stands on a hole of the grid, nearest to where equal spaces wou
   for (const [at, { underside, hole }] of cell.places.entries()) {
     assert.ok(hole !== undefined);
     assert.ok(Math.abs(underside.mm - holeHeight(solved.grid, hole) - 2.5) < 1e-9, 'on a pin of half its diameter');
-    const clear = cell.cell.inside.v;
+    const clear = cell.room.inside.v;
     const even = clear.low.mm + ((clear.size.mm - 3 * 18) / 4) * (at + 1) + 18 * at;
     assert.ok(Math.abs(underside.mm - even) <= 16 + 1e-9);
     assert.equal(partOf(solved, `shelf/o1/${at + 1}`).extent.min[2], underside.mm);
@@ -64,7 +64,7 @@ test('a decided height takes the nearest hole, the others stay where they were',
 
 test('without pins shelves stand at equal clear spaces, or exactly where they were set', () => {
   const free = solveWith(tall({ pins: { kind: 'none' } }, bay('o1', 2, [{ id: 's2', mm: 700 }])));
-  const { low, size } = free.bays[0]?.cell.inside.v ?? { low: { mm: 0 }, size: { mm: 0 } };
+  const { low, size } = free.bays[0]?.room.inside.v ?? { low: { mm: 0 }, size: { mm: 0 } };
   assert.ok(Math.abs((free.bays[0]?.places[0]?.underside.mm ?? 0) - low.mm - (size.mm - 36) / 3) < 1e-9);
   assert.equal(free.bays[0]?.places[1]?.underside.mm, low.mm + 700);
   assert.deepEqual(pinsOf(partOf(free, 'side/left')), []);
@@ -89,7 +89,7 @@ test('around each shelf or over the whole opening, from one reference end for bo
   assert.equal(around?.positions.length, 3 * 5);
   const solved = solveWith(tall({ pins: { column: 'full' } }));
   const full = pinsOf(partOf(solved, 'side/left'))[0];
-  const { low, high } = solved.bays[0]?.cell.inside.v ?? { low: { mm: 0 }, high: { mm: 0 } };
+  const { low, high } = solved.bays[0]?.room.inside.v ?? { low: { mm: 0 }, high: { mm: 0 } };
   assert.ok((full?.positions.length ?? 0) > 50);
   for (const { mm } of full?.positions ?? []) assert.ok(mm >= low.mm + 60 && mm <= high.mm - 60);
   const heights = (key: string) =>
@@ -132,7 +132,7 @@ test('plate holes on the grid serve as its holes; every shelf has four pins to b
     fitted: { hinges: doors },
   } = solveWith({
     settings: { pins: { column: 'full', ends: 20 } },
-    parts: [{ id: 'o1', size: share, fill: { kind: 'pair', shelves: 1 } }],
+    parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } } }],
   });
   const side = parts.find(({ key }) => key === 'side/left') as Part;
   const plates = side.machining.find(({ reason }) => reason.startsWith('plate: ')) as Holes;
@@ -151,9 +151,9 @@ test('pins of a bay stand at the same heights in the cabinet on both its upright
     fc.property(buildableDecisions, (decisions) => {
       const solved = solveWith(decisions);
       const rise = solved.resolved.settings.pins.diameter.mm / 2;
-      for (const { cell, left, right, places } of solved.bays) {
+      for (const { room, left, right, places } of solved.bays) {
         if (!solved.grid || !left || !right) continue;
-        const reason = new RegExp(`${cell.name}$`);
+        const reason = new RegExp(`${room.name}$`);
         for (const upright of [left, right]) {
           const part = partOf(solved, upright.key);
           const bored = part.machining.flatMap((each) =>
@@ -171,7 +171,7 @@ test('pins of a bay stand at the same heights in the cabinet on both its upright
             if (hole !== undefined)
               assert.ok(
                 [...bored, ...through].some((z) => Math.abs(z - (underside.mm - rise)) < 0.01),
-                `${cell.name}: no pin under the shelf at ${underside.mm} in ${upright.key}`,
+                `${room.name}: no pin under the shelf at ${underside.mm} in ${upright.key}`,
               );
         }
       }
@@ -183,12 +183,12 @@ test('pins of a bay stand at the same heights in the cabinet on both its upright
 test('a shelf moved by an edit is back where it was when the edit is taken back', () => {
   const job = jobWith(tall());
   const before = solve(job).cabinets[0]?.bays[0]?.places.map(({ hole }) => hole);
-  applyEdits(job, [decide('cabinets/c1/face/parts/o1/fill/shelvesAt/s2', { id: 's2', mm: 700 })]);
+  applyEdits(job, [decide('cabinets/c1/face/parts/o1/fill/interior/shelvesAt/s2', { id: 's2', mm: 700 })]);
   assert.notDeepEqual(
     solve(job).cabinets[0]?.bays[0]?.places.map(({ hole }) => hole),
     before,
   );
-  applyEdits(job, [decide('cabinets/c1/face/parts/o1/fill/shelvesAt', undefined)]);
+  applyEdits(job, [decide('cabinets/c1/face/parts/o1/fill/interior/shelvesAt', undefined)]);
   assert.deepEqual(
     solve(job).cabinets[0]?.bays[0]?.places.map(({ hole }) => hole),
     before,

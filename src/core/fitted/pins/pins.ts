@@ -1,7 +1,7 @@
 import type { Fitting } from '../../carcass/index.js';
 import { type Dim, measuredFrom } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
-import type { Box } from '../../layout/index.js';
+import { type Box, shelvedRoom } from '../../layout/index.js';
 import { FACING_EDGES_APART, type Holes, mayFace, type Operation } from '../../machining/index.js';
 import { edgeOf, faceInto, type Part } from '../../parts/index.js';
 import {
@@ -17,9 +17,9 @@ import {
 } from '../../shelves/index.js';
 
 /** Numbers of the holes bored for a bay: all it has room for, or some above and below each shelf. The lowest first. */
-export function holesOf({ cell, places, parity, rails }: Bay, grid: PinGrid, resolved: Resolved): number[] {
+export function holesOf({ room, places, parity, rails }: Bay, grid: PinGrid, resolved: Resolved): number[] {
   const { pins } = resolved.settings;
-  const { low, high } = cell.inside.v;
+  const { low, high } = room.inside.v;
   const within = holesBetween(grid, low.mm + pins.ends.mm, high.mm - pins.ends.mm).filter(
     (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, resolved),
   );
@@ -96,8 +96,8 @@ function columnsIn(
             positions: chosen.map((k) => measuredFrom(holeDim(grid, k), start, 'pin hole')),
             diameter: pins.diameter,
             ...(depth ? { depth } : {}),
-            by: { kind: 'pins', opening: bay.cell.opening.id },
-            reason: `pins: shelves of the ${bay.cell.fill.kind === 'open' ? bay.cell.name : `room behind ${bay.cell.name}`}`,
+            by: { kind: 'pins', opening: bay.room.id },
+            reason: `pins: shelves of the ${shelvedRoom(bay.room)}`,
           },
         ];
   if (!both) return column(holes, pins.depth);

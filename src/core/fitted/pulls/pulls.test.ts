@@ -7,7 +7,7 @@ import { type Part, toCabinet } from '../../parts/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const door = (more: CabinetDecisions = {}): CabinetDecisions => ({
-  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', shelves: 0 } }],
+  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }],
   ...more,
 });
 const pullOn = (decisions: CabinetDecisions, front: string) => {

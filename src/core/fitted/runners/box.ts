@@ -28,8 +28,8 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
   const { material, thickness: side } = materials.drawerBox;
   const wide = plan.inside.mm > drawers.wideOver.mm;
   const base = wide && !plan.stiffened ? materials.drawerBottomWide : materials.drawerBottom;
-  const key = `drawer/${room.cell.opening.id}/box`;
-  const { id } = room.cell.opening;
+  const { id } = room;
+  const key = `drawer/${id}/box`;
   const applied = drawers.bottom.value === 'applied';
   const shortBack = drawers.bottom.value === 'slid';
   const rabbeted = drawers.corner.value === 'rabbet';
@@ -184,7 +184,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
   };
   const [boxFront, boxBack] = [lengthwise(front), shortBack ? back : lengthwise(back)];
   return {
-    front: room.front.key,
+    front: room.front?.key ?? `${key}/front`,
     sides,
     back: boxBack,
     all: [...sides, boxFront, boxBack, bottom, ...stiffeners.map(({ part }) => part)],
@@ -222,7 +222,7 @@ function stiffened(
   stock: Resolved['materials']['drawerBox'],
 ): { part: Part; through: (part: Part) => Operation; ways: (readonly [string, Operation])[] }[] {
   const count = Math.ceil(plan.inside.mm / drawers.wideOver.mm) - 1;
-  const by: By = { kind: 'box', what: 'stiffener', opening: room.cell.opening.id };
+  const by: By = { kind: 'box', what: 'stiffener', opening: room.id };
   const under = low.plus(plan.recess).as('underside of the bottom');
   const height = under.minus(stock.thickness.over(2)).as('middle of the stiffener');
   return Array.from({ length: count }, (_, at) => {

@@ -1,5 +1,6 @@
 import type { Fitting } from '../../carcass/index.js';
 import type { Dim } from '../../derive/index.js';
+import type { Box } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Part } from '../../parts/index.js';
 import { formatLengthWithUnit } from '../../units/index.js';
@@ -9,10 +10,11 @@ import { type BoxParts, buildBox } from './box.js';
 import { type Against, type Chosen, chooseRunners } from './choose.js';
 import { type Face, fixFace } from './face.js';
 import { families } from './families/index.js';
+import { innerRooms } from './inner.js';
 import { onCase } from './onCase.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerProfile } from './profile.js';
-import { drawerRooms } from './room.js';
+import { type DrawerRoom, drawerRooms } from './room.js';
 import { runnersAndGuides, runsOn, woodenPlan } from './wooden.js';
 
 /** A drawer as it is fitted, as plain data. */
@@ -23,6 +25,10 @@ export interface FittedDrawer {
   /** The runner opening, and how far runners are packed out. */
   readonly across: Dim;
   readonly packing: { readonly left: Dim; readonly right: Dim };
+  /** Behind doors or in an open bay, without a face of its own: a drawer, or a tray. */
+  readonly inner?: 'inner' | 'tray';
+  /** What brings its runners clear of doors and hinges. */
+  readonly spacers?: DrawerRoom['spacers'];
   /** From the plane the fronts close against to what is nearest at the rear, and what that is. */
   readonly depth: Dim;
   readonly rearBy: string;
@@ -49,16 +55,18 @@ interface Made {
 export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile[]): Made[] {
   const { cells, fronts, parts, box, resolved, head } = context;
   const { drawers } = resolved.settings;
-  if (drawers.fitted.value === 'none') return [];
+  const behindFronts = drawers.fitted.value === 'none' ? [] : drawerRooms(cells, fronts, parts, box, resolved);
   const pulls = (context.fitted.pulls ?? []) as readonly PlacedPull[];
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
-  return drawerRooms(cells, fronts, parts, box, resolved).map((room): Made => {
+  return [...behindFronts, ...innerRooms(context)].map((room): Made => {
     const said = {
-      opening: room.cell.opening.id,
-      front: room.front.key,
+      opening: room.id,
+      front: room.front?.key ?? `drawer/${room.id}/box/front`,
       name: room.name,
       across: room.across.size,
       packing: room.packing,
+      ...(room.kind === 'front' ? {} : { inner: room.kind }),
+      ...(room.spacers ? { spacers: room.spacers } : {}),
       depth: room.rear.minus(room.plane).as('depth behind the fronts'),
       rearBy: room.rearBy,
     };
@@ -86,6 +94,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     return {
       fitted: {
         ...said,
+        ...(room.spacers ? { spacers: told(room.spacers, fixed.underside, context.box) } : {}),
         runner: { profile, length, contents, load },
         against,
         plan,
@@ -106,6 +115,16 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       ],
     };
   });
+}
+
+/** Spacers with the height their sticks are cut to, from the floor of the cabinet. */
+function told(spacers: NonNullable<DrawerRoom['spacers']>, underside: Dim, { bottomTop }: Box) {
+  const height = underside.minus(bottomTop).as('underside of the spacer above the floor of the cabinet');
+  const { left, right } = spacers;
+  return {
+    ...(left ? { left: { ...left, underside: height } } : {}),
+    ...(right ? { right: { ...right, underside: height } } : {}),
+  };
 }
 
 /** Screws of the corners, and of the face from inside. */

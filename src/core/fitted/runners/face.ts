@@ -1,5 +1,6 @@
 import { type Dim, length, type Span } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
+import type { Front } from '../../fronts/index.js';
 import { type Operation, SCREW_WAY } from '../../machining/index.js';
 import { alongPart, type Part } from '../../parts/index.js';
 import { fromSheet } from '../profile.js';
@@ -26,6 +27,8 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
   const [, , boxFront] = box.all;
   if (!boxFront) return { operations: [], ways: [] };
   const { front } = room;
+  // An inner drawer or a tray has its own front and no face before it.
+  if (!front) return { operations: [], ways: [] };
   const bores = pulls
     .filter(({ frontKey }) => frontKey === front.key)
     .flatMap(({ holes, profile }) =>
@@ -35,7 +38,7 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
         profile,
       })),
     );
-  const rows = screwRows(room, box, boxFront, bores);
+  const rows = screwRows(front, box, boxFront, bores);
   const operations: (readonly [string, Operation])[] = [];
   const ways: (readonly [string, Operation])[] = [];
   for (const { z, places } of rows) {
@@ -118,7 +121,7 @@ interface Row {
 }
 
 /** The rows of screws: through a slab near both ends, four in a wide one; through the stiles of a framed face. */
-function screwRows({ front }: DrawerRoom, box: BoxParts, boxFront: Part, bores: readonly Bored[]): Row[] {
+function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly Bored[]): Row[] {
   const stiles = front.parts.filter(({ piece }) => piece?.kind === 'stile');
   const slab = front.parts.find(({ piece }) => !piece || piece.kind === 'slab');
   const { low, high } = boxFront.stands.z;

@@ -1,4 +1,4 @@
-import { type Dim, plain } from '../../derive/index.js';
+import { type Dim, largest, plain, quantity } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
 import type { DrawerRoom } from './room.js';
 
@@ -7,13 +7,17 @@ import type { DrawerRoom } from './room.js';
  * steps where it has some.
  */
 export function boxHeight(
-  { up }: DrawerRoom,
+  room: DrawerRoom,
   above: Dim,
   below: Dim,
   { drawers }: ResolvedSettings,
 ): { height: Dim; free: Dim } {
-  const room = up.size.minus(above).minus(below).as('room for the box');
-  const most = room.mm > drawers.mostHeight.mm ? drawers.mostHeight : room;
+  const { up, kind } = room;
+  // Over an inner drawer a hand has to go in.
+  const over = kind === 'inner' && drawers.handRoom.mm > above.mm ? drawers.handRoom : above;
+  const fits = up.size.minus(over).minus(below).as('room for the box');
+  const highest = kind === 'tray' ? traySide(room, drawers) : drawers.mostHeight;
+  const most = fits.mm > highest.mm ? highest : fits;
   const step = drawers.heightStep;
   const steps = step.mm > 0 ? Math.floor(most.mm / step.mm + 1e-9) : 0;
   const height =
@@ -21,4 +25,16 @@ export function boxHeight(
       ? step.times(plain(steps, 'whole steps')).as('box height').because('the highest in whole steps')
       : most.as('box height');
   return { height, free: up.size.minus(below).minus(height).as('free above the box') };
+}
+
+/** Sides of a tray: as decided, else at least 60 and a tenth of its width. */
+function traySide({ across }: DrawerRoom, { traySide: decided }: ResolvedSettings['drawers']): Dim {
+  return decided.mm > 0 ? decided : leastTraySide(across.size);
+}
+
+/** Lower sides let a wide tray rack. */
+export function leastTraySide(width: Dim): Dim {
+  return largest(quantity(60, 'mm', 'sides of a tray at least'), width.over(plain(10, 'a tenth of its width'))).as(
+    'sides of the tray',
+  );
 }

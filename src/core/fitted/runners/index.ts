@@ -53,39 +53,58 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
   },
   rules: runnerRules,
   present: (fitted, size) =>
-    fitted.map(({ opening, front, across, packing, depth, rearBy, runner, against, plan, carried }) => ({
-      opening,
-      front,
-      across: size(across),
-      packing: { left: size(packing.left), right: size(packing.right) },
-      depth: size(depth),
-      rearBy,
-      ...(runner
-        ? {
-            runner: {
-              profile: runner.profile.id,
-              length: size(runner.length),
-              contents: size(runner.contents),
-              load: size(runner.load),
-            },
-          }
-        : {}),
-      against: against.map(({ profile, length, why }) => ({ profile, ...(length ? { length } : {}), why })),
-      ...(plan
-        ? {
-            box: {
-              outside: size(plan.outside),
-              inside: size(plan.inside),
-              length: size(plan.length),
-              height: size(plan.height),
-              above: size(plan.above),
-              free: size(plan.free),
-              recess: size(plan.recess),
-            },
-          }
-        : {}),
-      carried,
-    })),
+    fitted.map(
+      ({ opening, front, inner, spacers, across, packing, depth, rearBy, runner, against, plan, carried }) => ({
+        opening,
+        front,
+        ...(inner ? { inner } : {}),
+        across: size(across),
+        ...(spacers
+          ? {
+              spacers: Object.fromEntries(
+                Object.entries(spacers).map(([hand, { encroachment, from, thickness, layers, underside }]) => [
+                  hand,
+                  {
+                    encroachment: size(encroachment),
+                    from,
+                    thickness: size(thickness),
+                    layers: layers.map((layer) => ({ material: layer.material.id, thickness: size(layer.thickness) })),
+                    ...(underside ? { underside: size(underside) } : {}),
+                  },
+                ]),
+              ),
+            }
+          : {}),
+        packing: { left: size(packing.left), right: size(packing.right) },
+        depth: size(depth),
+        rearBy,
+        ...(runner
+          ? {
+              runner: {
+                profile: runner.profile.id,
+                length: size(runner.length),
+                contents: size(runner.contents),
+                load: size(runner.load),
+              },
+            }
+          : {}),
+        against: against.map(({ profile, length, why }) => ({ profile, ...(length ? { length } : {}), why })),
+        ...(plan
+          ? {
+              box: {
+                outside: size(plan.outside),
+                inside: size(plan.inside),
+                length: size(plan.length),
+                height: size(plan.height),
+                above: size(plan.above),
+                free: size(plan.free),
+                recess: size(plan.recess),
+              },
+            }
+          : {}),
+        carried,
+      }),
+    ),
 };
 
 function byPart(all: readonly (readonly [key: string, operation: Operation])[]): Map<string, Operation[]> {

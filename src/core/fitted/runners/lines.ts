@@ -1,5 +1,4 @@
-import type { Dim } from '../../derive/index.js';
-import { quantity } from '../../derive/index.js';
+import { type Dim, length, quantity, type Span, spanBetween } from '../../derive/index.js';
 import type { RunnerProfile } from './profile.js';
 
 /** Screws of a runner: three, or four where it is longer than this (mm). */
@@ -15,17 +14,17 @@ const BEFORE_END = 15;
 export function holesAlong(
   profile: RunnerProfile,
   all: readonly number[],
-  length: number,
+  run: number,
   shift: 0 | 1,
   free: (at: number) => boolean = () => true,
 ): Dim[] {
-  const there = all.filter((at) => at <= length - BEFORE_END);
+  const there = all.filter((at) => at <= run - BEFORE_END);
   // Every other hole: the rest belong to a runner on the other face.
   const every = there.length > 3 ? there.filter((_, at) => at % 2 === shift) : there;
   const clear = every.filter(free);
   // Where too few are clear, all are shown, and a finding says what they meet.
   const own = clear.length > 1 ? clear : every;
-  const count = Math.min(own.length, length > FOUR_OVER ? 4 : 3);
+  const count = Math.min(own.length, run > FOUR_OVER ? 4 : 3);
   const chosen = new Set(
     Array.from({ length: count }, (_, n) => Math.round(((own.length - 1) * n) / Math.max(1, count - 1))),
   );
@@ -35,4 +34,17 @@ export function holesAlong(
       note: `${profile.maker}, ${profile.name}`,
     }),
   );
+}
+
+/** Height of what packs a runner out (mm). */
+const STRIP = length(60, 'height of the packing');
+
+/** As high as it is about the line of the runner, but within its opening. */
+export function stripHeight(line: Dim, { low, high }: Span): Span {
+  const half = STRIP.over(2);
+  const [from, to] = [
+    line.minus(half).as('lower edge of the packing'),
+    line.plus(half).as('upper edge of the packing'),
+  ];
+  return spanBetween(from.mm < low.mm ? low : from, to.mm > high.mm ? high : to);
 }

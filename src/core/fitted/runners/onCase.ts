@@ -1,21 +1,21 @@
-import { type Dim, length, measuredFrom, type Span, spanBetween } from '../../derive/index.js';
+import { type Dim, length, measuredFrom, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import { footprintOf, into, type Operation, spacesOf } from '../../machining/index.js';
 import { edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
 import { fromSheet, pilotIn, SHORT_OF_FACE } from '../profile.js';
 import type { Chosen } from './choose.js';
 import { families } from './families/index.js';
-import { holesAlong } from './lines.js';
+import { holesAlong, stripHeight } from './lines.js';
 import { type DrawerRoom, LEAST_PACKING } from './room.js';
+import { spacerParts } from './spacers.js';
 
 /** What a pair of runners wants of the case: packing where it stands back behind a frame, and screw holes. */
 export interface OnCase {
   readonly packing: readonly Part[];
   readonly operations: readonly (readonly [key: string, operation: Operation])[];
+  /** Underside of its packing or spacers. */
+  readonly underside: Dim;
 }
-
-/** Height of a packing strip (mm). */
-const STRIP = length(60, 'height of the packing');
 
 /** Bores both uprights, or the packing on them, in line with the runner's holes. */
 export function onCase(
@@ -28,6 +28,7 @@ export function onCase(
   const start = room.plane
     .plus(fromSheet(profile, 'setback', 'runner behind the plane of the fronts'))
     .as('front of the runner');
+  const owner = room.front?.key ?? `drawer/${room.id}/box/front`;
   const packing: Part[] = [];
   const operations: (readonly [string, Operation])[] = [];
   for (const hand of ['left', 'right'] as const) {
@@ -42,18 +43,28 @@ export function onCase(
     const places = holesAlong(profile, profile.holes, run.mm, shift, free).map((hole) =>
       start.plus(hole).as('hole behind the front edge of the case'),
     );
-    if (packed) {
+    const spacer = room.spacers?.[hand];
+    if (spacer) {
+      const layers = spacerParts(room, hand, spacer, { start, run, line });
+      const carrier = layers.at(-1);
+      if (!carrier) continue;
+      packing.push(...layers);
+      const foremost = carrier.extent.min[1] + FROM_END;
+      const held = holesAlong(profile, profile.holes, run.mm, 0, (hole) => start.mm + hole >= foremost);
+      const own = held.map((hole) => start.plus(hole).as('hole behind the front edge of the case'));
+      operations.push([carrier.key, bored(carrier, 1, line, own, { profile, front: owner })]);
+    } else if (packed) {
       const strip = packingStrip(room, hand, { start, run, line }, resolved);
       packing.push(strip);
-      operations.push([strip.key, bored(strip, 1, line, places, { profile, front: room.front.key })]);
+      operations.push([strip.key, bored(strip, 1, line, places, { profile, front: owner })]);
     } else
-      operations.push([
-        upright.key,
-        bored(upright, faceInto(upright, hand), line, places, { profile, front: room.front.key }),
-      ]);
+      operations.push([upright.key, bored(upright, faceInto(upright, hand), line, places, { profile, front: owner })]);
   }
-  return { packing, operations };
+  return { packing, operations, underside: stripHeight(line, room.inside.v).low };
 }
+
+/** The first hole of a runner stands so far behind the front end of its spacer (mm). */
+const FROM_END = 10;
 
 /** Wood left between a runner's hole and what else is cut (mm). */
 const SKIN = 2;
@@ -89,16 +100,15 @@ function clearOn(
 const FACING = 1;
 
 function packingStrip(
-  { cell, across, name, packing, uprights }: DrawerRoom,
+  { id, inside, across, name, packing, uprights }: DrawerRoom,
   hand: 'left' | 'right',
   { start, run, line }: { start: Dim; run: Dim; line: Dim },
   { materials }: Resolved,
 ): Part {
-  const { inside } = cell;
   const from = start.mm < 0 ? length(0, 'front of the case') : start;
   const thickness = packing[hand];
   return makePart({
-    key: `drawer/${cell.opening.id}/packing/${hand}`,
+    key: `drawer/${id}/packing/${hand}`,
     name: `packing, ${hand}`,
     whole: `${name} runner`,
     role: 'packing',
@@ -110,22 +120,12 @@ function packingStrip(
           ? { low: inside.h.low, high: across.low, size: thickness }
           : { low: across.high, high: inside.h.high, size: thickness },
       y: spanBetween(from, start.plus(run).as('rear of the packing')),
-      z: stripHeight(line, cell.inside.v),
+      z: stripHeight(line, inside.v),
     },
     // Its face 1 carries the runner.
     axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
     note: `planed to its thickness${uprights[hand] ? '' : ', nothing to screw it to'}`,
   });
-}
-
-/** As high as it is about the line of the runner, but within its opening. */
-function stripHeight(line: Dim, { low, high }: Span): Span {
-  const half = STRIP.over(2);
-  const [from, to] = [
-    line.minus(half).as('lower edge of the packing'),
-    line.plus(half).as('upper edge of the packing'),
-  ];
-  return spanBetween(from.mm < low.mm ? low : from, to.mm > high.mm ? high : to);
 }
 
 function bored(

@@ -1,14 +1,21 @@
 import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
-import { type Box, backOfFronts, type Cell } from '../../layout/index.js';
+import { type Box, backOfFronts, type Cell, type Rectangle } from '../../layout/index.js';
 import { type Part, spanAlong, uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
+import type { Spacer } from './spacers.js';
 
 /** What a drawer has behind its front: where it may be, what carries its runners, and what is in the way at the rear. */
 export interface DrawerRoom {
-  readonly cell: Cell;
-  readonly front: Front;
+  /** Its parts are named for it: the opening's, or that of the room behind a front. */
+  readonly id: string;
+  /** Behind a front of its own; or in a room behind doors, or in an open bay, with sides as high as fit, or as a tray. */
+  readonly kind: 'front' | 'inner' | 'tray';
+  /** The face that is fixed to it, where it has one. */
+  readonly front: Front | undefined;
+  /** The room between case parts. */
+  readonly inside: Rectangle;
   /** "Drawer 2" */
   readonly name: string;
   /** Between frame members or dividers, or between the faces runners are fixed to: the smaller, from left to right. */
@@ -25,6 +32,8 @@ export interface DrawerRoom {
   /** What is nearest at the rear, and its face. */
   readonly rear: Dim;
   readonly rearBy: string;
+  /** What stands out into the room at either side, and what spacers bring the runners clear of it. */
+  readonly spacers?: { readonly left?: Spacer; readonly right?: Spacer };
 }
 
 /** Thinner packing is play (mm). */
@@ -60,8 +69,10 @@ function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Box, { se
   const middle = (up.low.mm + up.high.mm) / 2;
   const upright = (hand: 'left' | 'right', x: Dim) => uprightAt(parts, hand, { x: x.mm, z: middle });
   return {
-    cell,
+    id: cell.opening.id,
+    kind: 'front',
     front,
+    inside,
     name: capital(cell.name.replace('drawer front', 'drawer')),
     across,
     up,
@@ -90,7 +101,7 @@ function packed(to: Dim, from: Dim, hand: string): Dim {
 }
 
 /** The clear depth, or the nearest part that stands behind the drawer. */
-function rearOf(
+export function rearOf(
   { across, up }: Pick<DrawerRoom, 'across' | 'up'>,
   parts: readonly Part[],
   box: Box,

@@ -20,7 +20,7 @@ const drawer = (settings: Settings = {}, more: CabinetDecisions = {}) =>
     settings,
     parts: [
       { id: 'o1', size: { rule: 'fixed', mm: 160 }, fill: { kind: 'drawer' } },
-      { id: 'o2', size: share, fill: { kind: 'pair', shelves: 0 } },
+      { id: 'o2', size: share, fill: { kind: 'pair' } },
     ],
     ...more,
   });

@@ -2,6 +2,8 @@ import { choice, length, name, section } from '../../job/index.js';
 import { inches } from '../../units/index.js';
 
 const SINCE = 9;
+/** Since when rooms behind fronts may hold them. */
+const INNER = 11;
 const BOXES = { 'drawers/fitted': 'boxes' } as const;
 const WOODEN = { ...BOXES, 'drawers/family': 'wooden' } as const;
 const BOUGHT = { ...BOXES, 'drawers/family': ['side', 'corner', 'under'] } as const;
@@ -143,6 +145,44 @@ export const runnerSettings = section('Drawers', {
       inch: inches(1 / 4),
       since: SINCE,
       when: WOODEN,
+    }),
+    doorClearance: length('inner drawers and trays: behind the doors', {
+      max: 100,
+      metric: 5,
+      inch: inches(3 / 16),
+      since: INNER,
+    }),
+    margin: length('inner drawers and trays: clear of door and hinge by', {
+      max: 20,
+      metric: 2,
+      inch: inches(1 / 16),
+      since: INNER,
+    }),
+    measuredLeft: length('what stands out at the left, measured, 0 to leave it to the hinges', {
+      max: 150,
+      metric: 0,
+      since: INNER,
+    }),
+    measuredRight: length('what stands out at the right, measured, 0 to leave it to the hinges', {
+      max: 150,
+      metric: 0,
+      since: INNER,
+    }),
+    handRoom: length('inner drawers: room for a hand above', {
+      max: 150,
+      metric: 30,
+      inch: inches(1.25),
+      since: INNER,
+    }),
+    traySide: length('trays: height of the sides, 0 for 60 and a tenth of the width', {
+      max: 400,
+      metric: 0,
+      since: INNER,
+    }),
+    trayContents: length('trays: what stands on them is so high, 0 where nobody has said', {
+      max: 1000,
+      metric: 0,
+      since: INNER,
     }),
   },
 });

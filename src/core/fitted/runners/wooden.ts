@@ -64,7 +64,7 @@ export function runnersAndGuides(
   const y = spanBetween(from, room.begins.plus(plan.length).as('rear of the box'));
   const make = (what: 'runner' | 'guide', hand: 'left' | 'right', x: Span, z: Span) =>
     makePart({
-      key: `drawer/${room.cell.opening.id}/${what}/${hand}`,
+      key: `drawer/${room.id}/${what}/${hand}`,
       name: `${what}, ${hand}`,
       whole: room.name,
       role: 'packing',
@@ -89,7 +89,7 @@ export function runnersAndGuides(
           ]
         : [];
     if (packing.mm <= LEAST_PACKING) return raised;
-    const { inside } = room.cell;
+    const { inside } = room;
     const x = left
       ? { low: inside.h.low, high: room.across.low, size: packing }
       : { low: room.across.high, high: inside.h.high, size: packing };

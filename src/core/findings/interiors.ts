@@ -1,0 +1,95 @@
+import { type Act, type EditPath, pathTo, type Room } from '../job/index.js';
+import { LEAST_MEMBER, roomsInside } from '../layout/index.js';
+import { TOLERANCE_MM } from '../units/index.js';
+import { capital } from '../words.js';
+import type { FindingDraft, FindingRule } from './finding.js';
+
+/** Rooms behind a front whose decided sizes take more, or less, than there is. */
+const roomsDoNotClose: FindingRule = {
+  id: 'interiors/rooms-do-not-close',
+  check: ({ interiors, cabinet, show }) => {
+    const names = roomsInside(cabinet.face);
+    return interiors.refused.map(({ cell, path, split, refusal }): FindingDraft => {
+      const { kind, by, decided, available } = refusal;
+      const over = kind === 'over';
+      return {
+        severity: 'stop',
+        what: `The rooms behind ${cell.name} ${over ? `need ${show(by)} more than there is` : `leave ${show(by)} that belongs to nothing`}.`,
+        why: over
+          ? `${show(decided.mm)} of ${show(available.mm)} is decided, and each room wants at least ${show(LEAST_MEMBER)}. Make one smaller, or let it take what is left. Until then nothing stands there.`
+          : 'Every size is decided, so nothing can take up what is left. Let one of them take it. Until then nothing stands there.',
+        numbers: [decided, available],
+        settings: [path],
+        fixes: lettingGo(split.parts, path, names),
+      };
+    });
+  },
+};
+
+/** Letting go of a decided size, largest first. */
+function lettingGo(parts: readonly Room[], path: EditPath, names: ReadonlyMap<string, string>): Act[] {
+  return parts
+    .map((room) => ({ room, mm: room.pin ?? (room.size.rule === 'fixed' ? room.size.mm : 0) }))
+    .filter(({ mm }) => mm > 0)
+    .sort((a, b) => b.mm - a.mm)
+    .slice(0, 3)
+    .map(({ room }) => {
+      const at = pathTo.opening(path, room.id);
+      return {
+        label: `Let ${names.get(room.id) ?? 'the room'} take what is left`,
+        edits: [
+          ...(room.pin === undefined ? [] : [{ path: pathTo.openingField(at, 'pin'), value: undefined }]),
+          ...(room.size.rule === 'fixed'
+            ? [{ path: pathTo.openingField(at, 'size'), value: { rule: 'share', weight: 1 } }]
+            : []),
+        ],
+      };
+    });
+}
+
+/** A room that what stands about it leaves nothing for. */
+const roomGone: FindingRule = {
+  id: 'interiors/room-gone',
+  check: ({ interiors, show }) =>
+    interiors.compartments.flatMap(({ id, cell, name, path, inside }): FindingDraft[] => {
+      // A whole room is as large as its opening, which has a rule of its own.
+      if (id === cell.opening.id) return [];
+      const gone = [inside.h.size, inside.v.size].filter(({ mm }) => mm <= TOLERANCE_MM);
+      const [first] = gone;
+      if (!first) return [];
+      return [
+        {
+          severity: 'stop',
+          what: `${capital(name)} comes out at ${show(first.mm)}.`,
+          why: 'Decided sizes and what divides the room leave it nothing. Let one of the sizes go, or take a divider out.',
+          numbers: gone,
+          settings: [path],
+        },
+      ];
+    }),
+};
+
+/** Sides so tall want something to keep them apart in the middle (mm). */
+const TALL = 1200;
+
+/** Tall sides without a fixed shelf between them. */
+const tallWithoutShelf: FindingRule = {
+  id: 'interiors/tall-without-shelf',
+  check({ box, face, interiors, show }) {
+    if (!face.ok || box.height.mm <= TALL) return [];
+    const boundaries = [...face.boundaries, ...interiors.boundaries];
+    const fixed = boundaries.some(({ axis, kind }) => axis === 'rows' && (kind === 'shelf' || kind === 'web'));
+    if (fixed) return [];
+    return [
+      {
+        severity: 'note',
+        what: `The sides are ${show(box.height.mm)} high with no fixed shelf between them.`,
+        why: 'Nothing keeps them from bowing apart in the middle. A fixed shelf there stiffens them.',
+        numbers: [box.height],
+        parts: ['side/left', 'side/right'],
+      },
+    ];
+  },
+};
+
+export const interiorRules: readonly FindingRule[] = [roomsDoNotClose, roomGone, tallWithoutShelf];

@@ -1,0 +1,75 @@
+import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
+import type { Compartment } from '../../layout/index.js';
+import { uprightAt } from '../../parts/index.js';
+import { capital } from '../../words.js';
+import type { HungDoor } from '../hinges/index.js';
+import type { FitContext } from '../kind.js';
+import { type DrawerRoom, rearOf } from './room.js';
+import { type Spacer, spacerFor } from './spacers.js';
+
+/** The rooms of inner drawers and trays: behind doors, or in an open bay. */
+export function innerRooms(context: FitContext): DrawerRoom[] {
+  const { interiors, fitted, box, resolved, head } = context;
+  const doors = (fitted.hinges ?? []) as readonly HungDoor[];
+  return interiors.compartments.flatMap((room): DrawerRoom[] => {
+    const { kind } = room.fill;
+    if (kind !== 'drawer' && kind !== 'tray') return [];
+    const beside = { doors, box, resolved, head };
+    const [left, right] = [spacerFor(room, 'left', beside), spacerFor(room, 'right', beside)];
+    return [roomInside(room, kind === 'tray' ? 'tray' : 'inner', context, left, right)];
+  });
+}
+
+/**
+ * Width for the runners = clear width of the room − the spacers at its sides. It begins behind the plane of the fronts by
+ * what doors are given.
+ */
+function roomInside(
+  room: Compartment,
+  kind: 'inner' | 'tray',
+  { parts, box, resolved }: FitContext,
+  left: Spacer | undefined,
+  right: Spacer | undefined,
+): DrawerRoom {
+  const { id, inside, cell } = room;
+  const { h, v } = inside;
+  const across = between(h, left?.thickness, right?.thickness, id);
+  const forward = length(0, 'front edge of the case');
+  const plane = box.mountingPlane.mm > 0 ? box.mountingPlane : forward;
+  const begins =
+    cell.fill.kind === 'open'
+      ? plane
+      : plane.plus(resolved.settings.drawers.doorClearance).as('behind the doors').because('clear of the shut doors');
+  const upright = (hand: 'left' | 'right', x: Dim) =>
+    uprightAt(parts, hand, { x: x.mm, z: (v.low.mm + v.high.mm) / 2 });
+  return {
+    id,
+    kind,
+    front: undefined,
+    name: capital(room.name),
+    across,
+    up: v,
+    inside,
+    packing: {
+      left: left?.thickness ?? length(0, 'packing, left'),
+      right: right?.thickness ?? length(0, 'packing, right'),
+    },
+    uprights: { left: upright('left', h.low), right: upright('right', h.high) },
+    plane: begins,
+    begins,
+    ...rearOf({ across, up: v }, parts, box),
+    ...(left || right ? { spacers: { ...(left ? { left } : {}), ...(right ? { right } : {}) } } : {}),
+  };
+}
+
+function between({ low, high, size }: Span, left: Dim | undefined, right: Dim | undefined, id: string): Span {
+  const address = `drawer/${id}.opening`;
+  const called = 'opening for the runners';
+  if (!left && !right) return { low, high, size: size.as(called, address) };
+  const narrowed = [left, right].reduce<Dim>((room, spacer) => (spacer ? room.minus(spacer) : room), size);
+  const span = spanBetween(
+    left ? low.plus(left).as('face of the left spacer') : low,
+    right ? high.minus(right).as('face of the right spacer') : high,
+  );
+  return { ...span, size: narrowed.as(called, address) };
+}
