@@ -3,7 +3,15 @@
  * not put together. One seed, one cabinet. Nothing here knows a formula of the core; it knows the trade.
  */
 import { settingLeaves } from '../../src/core/document/index.js';
-import { type Fill, type Opening, type Split, shelved } from '../../src/core/job/index.js';
+import {
+  type Fill,
+  type Interior,
+  type InteriorSplit,
+  type Opening,
+  type Room,
+  type Split,
+  shelved,
+} from '../../src/core/job/index.js';
 import type { CabinetDecisions } from '../support/cabinets.js';
 import { Random } from './random.js';
 
@@ -192,8 +200,12 @@ function decisionsFor(chosen: Chosen, random: Random, path: readonly string[], v
 }
 
 /** How many openings stand side by side and one above the other, at most. */
-function counts(split: Split): { columns: number; rows: number } {
-  const inner = split.parts.map(({ fill }) => ('parts' in fill ? counts(fill) : { columns: 1, rows: 1 }));
+function counts(split: Split | InteriorSplit): { columns: number; rows: number } {
+  const inner = split.parts.map(({ fill }) => {
+    if ('parts' in fill) return counts(fill);
+    const room = 'interior' in fill ? fill.interior : undefined;
+    return room && 'parts' in room ? counts(room) : { columns: 1, rows: 1 };
+  });
   const sum = (of: 'columns' | 'rows') => inner.reduce((total, each) => total + each[of], 0);
   const most = (of: 'columns' | 'rows') => Math.max(...inner.map((each) => each[of]));
   return split.kind === 'rows'
@@ -211,7 +223,8 @@ function faceFor(chosen: Chosen, random: Random): Split {
   /** `shares` says at which edge the opening shares a partition with another that may hang doors on it. */
   const fillOf = (kind: Chosen['fill'], shares?: 'left' | 'right'): Fill => {
     // Adjustable shelves stand in uprights on both sides.
-    const interior = shelved(shares && chosen.columns === 'none' ? 0 : random.whole(0, 2));
+    const carried = !shares || chosen.columns !== 'none';
+    const interior = carried && random.chance(0.3) ? roomsFor(id, random) : shelved(carried ? random.whole(0, 2) : 0);
     const own = interior ? { interior } : {};
     switch (kind) {
       case 'drawer':
@@ -247,9 +260,39 @@ function faceFor(chosen: Chosen, random: Random): Split {
   if (shape === 1) return columns;
   const whole = opening(columns);
   if (shape === 2) return { kind: 'rows', graduation, parts: random.chance(0.5) ? [leaf(), whole] : [whole, leaf()] };
-  const [left, right] = beside(some() === 'pair' ? 'door' : 'drawer', some());
-  const stacked = opening({ kind: 'rows', graduation, parts: [opening(left), opening(structuredClone(left))] });
+  const upper = some() === 'pair' ? 'door' : 'drawer';
+  const [left, right] = beside(upper, some());
+  const stacked = opening({ kind: 'rows', graduation, parts: [opening(left), opening(beside(upper, 'drawer')[0])] });
   return { kind: 'columns', graduation, parts: [stacked, opening(right)] };
+}
+
+/** A room divided: a fixed shelf or nothing between rows, a partition between columns that stand on the bottom of it. */
+function roomsFor(id: () => string, random: Random): InteriorSplit {
+  const graduation = { kind: 'arithmetic' as const, step: 20 };
+  const leaf = (): Interior => {
+    const kind = random.pick(['shelves', 'drawer', 'tray', 'tray', 'nothing'] as const);
+    return kind === 'shelves' ? { kind, shelves: 1 } : { kind };
+  };
+  const room = (fill: Interior, divider?: Room['divider']): Room => ({
+    id: id(),
+    size: { rule: 'share', weight: random.pick([1, 1, 1.5]) },
+    ...(divider ? { divider } : {}),
+    fill,
+  });
+  const rows = (): InteriorSplit => ({
+    kind: 'rows',
+    graduation,
+    parts: [room(leaf(), random.pick(['shelf', 'none'] as const)), room(leaf())],
+  });
+  const columns = (): InteriorSplit => ({ kind: 'columns', graduation, parts: [room(leaf()), room(leaf())] });
+  switch (random.whole(0, 2)) {
+    case 0:
+      return rows();
+    case 1:
+      return columns();
+    default:
+      return { kind: 'rows', graduation, parts: [room(leaf(), 'shelf'), room(columns())] };
+  }
 }
 
 const other = (hand: 'left' | 'right') => (hand === 'left' ? 'right' : 'left');

@@ -133,9 +133,23 @@ function mouths(operation: Operation, part: Part): Mouth[] {
 const PAIRED = ['dowels', 'tenons'];
 const SAME = 0.05;
 
+/** A place so far beyond a mouth, the way its fastener goes on. */
+function onwards({ at, beyond }: Mouth, by: number): Point {
+  return at.map((value, k) => value + (((beyond[k] as number) - value) / INTO) * by) as unknown as Point;
+}
+
 function held(mouth: Mouth, operation: Operation, own: PartShape, shapes: readonly Shaped[]): boolean {
   const others = shapes.filter(({ shape }) => shape !== own);
-  if (!PAIRED.includes(operation.by.what ?? '')) return others.some(({ shape }) => within(shape, mouth.beyond, AROUND));
+  if (!PAIRED.includes(operation.by.what ?? '')) {
+    const wood = (by: number) => others.some(({ shape }) => within(shape, onwards(mouth, by), AROUND));
+    if (wood(INTO)) return true;
+    // What is glued up of layers is screwed through all of them.
+    const layers = others.filter(
+      ({ part }) => part.role === 'spacer' && part.machining.some(({ by }) => by.kind === 'fixing'),
+    );
+    const passed = layers.find(({ shape }) => within(shape, onwards(mouth, 1), 0.5));
+    return passed !== undefined && wood(passed.part.thickness.mm + INTO);
+  }
   return others.some((other) =>
     other.part.machining.some(
       (opposite) =>

@@ -2,12 +2,18 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith } from '../../../tests/support/cabinets.js';
 import { libraries } from '../fitted/index.js';
-import type { Conditions } from '../job/index.js';
+import type { Conditions, Interior } from '../job/index.js';
 import { presentJob } from '../present/index.js';
 import { solve } from '../solve.js';
 import { type Leaf, type SettingOverrides, type SettingPath, settingLeaf, settingLeaves, stableJson } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
+/** Two of a kind one above the other. */
+const inside = (kind: 'drawer' | 'tray'): Interior => ({
+  kind: 'rows',
+  graduation: { kind: 'arithmetic', step: 10 },
+  parts: ['1', '2'].map((id) => ({ id: `${kind}${id}`, size: share, divider: 'none' as const, fill: { kind } })),
+});
 const bays: CabinetDecisions['parts'] = [
   {
     id: 'o1',
@@ -84,6 +90,14 @@ const WAYS: CabinetDecisions[] = [
       { id: 'o2', size: share, fill: { kind: 'pair' } },
     ],
     settings: { ends: { left: 'exposed', leftPanel: 'applied' } },
+  },
+  {
+    width: 900,
+    height: 1100,
+    parts: [
+      { id: 'o1', size: share, fill: { kind: 'pair', interior: inside('drawer') } },
+      { id: 'o2', size: share, fill: { kind: 'pair', interior: inside('tray') } },
+    ],
   },
   { width: 1199 },
   { width: 201, height: 201 },

@@ -5,7 +5,7 @@ import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/suppor
 import { decide } from '../../../tests/support/edit.js';
 import { type Job, readJobText } from '../document/index.js';
 import { allKinds } from '../fitted/index.js';
-import { applyEdits, type Opening, type Split } from '../job/index.js';
+import { applyEdits, type Interior, type Opening, type Room, type Split } from '../job/index.js';
 import { fixesFor, solve, solveCabinet } from '../solve.js';
 import { rulesOf as allRules, generalRules } from './index.js';
 
@@ -23,6 +23,13 @@ const split = (kind: Split['kind'], parts: Opening[]): Split => ({
 });
 const rows = (...parts: Opening[]) => split('rows', parts);
 const columns = (...parts: Opening[]) => split('columns', parts);
+
+const divided = (kind: Split['kind'], parts: Room[]): Interior => ({
+  kind,
+  graduation: { kind: 'arithmetic', step: 10 },
+  parts,
+});
+const behind = (interior: Interior): Opening => ({ id: 'o1', size: share, fill: { kind: 'pair', interior } });
 
 const oneDoor: Pick<CabinetDecisions, 'parts'> = {
   parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }],
@@ -98,6 +105,37 @@ const BAD: Record<string, () => string[]> = {
         { id: 'o2', size: share, fill: { kind: 'pair' } },
       ],
     }),
+  'drawers/low-tray': () =>
+    rulesOf({ width: 1000, settings: { drawers: { traySide: 70 } }, parts: [behind({ kind: 'tray' })] }),
+  'drawers/tray-too-close': () =>
+    rulesOf({ settings: { drawers: { trayContents: 900 } }, parts: [behind({ kind: 'tray' })] }),
+  'drawers/table-below-geometry': () =>
+    rulesOf({ settings: { drawers: { measuredLeft: 5 } }, parts: [behind({ kind: 'tray' })] }),
+  'interiors/rooms-do-not-close': () =>
+    rulesOf({
+      parts: [
+        behind(
+          divided('rows', [
+            { id: 'r1', size: { rule: 'fixed', mm: 2000 }, fill: { kind: 'nothing' } },
+            { id: 'r2', size: share, fill: { kind: 'nothing' } },
+          ]),
+        ),
+      ],
+    }),
+  'interiors/room-gone': () =>
+    rulesOf({
+      parts: [
+        behind(
+          divided('columns', [
+            { id: 'r1', size: { rule: 'graduated' }, fill: { kind: 'nothing' } },
+            { id: 'r2', size: { rule: 'graduated' }, pin: 5000, fill: { kind: 'nothing' } },
+            { id: 'r3', size: { rule: 'graduated' }, fill: { kind: 'nothing' } },
+          ]),
+        ),
+      ],
+    }),
+  'interiors/tall-without-shelf': () =>
+    rulesOf({ from: 'tall', parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }] }),
   'drawers/overloaded': () =>
     rulesOf({
       settings: { drawers: { contents: 'paper', choice: 'dunmore-glide-30' } },
@@ -517,7 +555,7 @@ test('a box taller than the doorway but not than the ceiling is only a note', ()
   const severities = withRoom({ height: 2200, depth: 400 }, { ceiling: 2600, doorway: 2000 }).map(
     (finding) => finding.severity,
   );
-  assert.deepEqual(severities, ['note']);
+  assert.deepEqual(severities, ['note', 'note']);
 });
 
 test('stops come first', () => {

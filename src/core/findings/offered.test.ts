@@ -43,6 +43,7 @@ const TABLE: Record<string, readonly [findings: number, proposed: number, offere
   'hinges/door-too-small': [102, 0, 0],
   'hinges/gap-too-small': [42, 42, 40],
   'hinges/opens-too-far': [55, 55, 55],
+  'interiors/tall-without-shelf': [16, 0, 0],
   'machining/hole-near-edge': [10, 0, 0],
   'machining/nearly-through': [34, 0, 0],
   'machining/operations-meet': [279, 31, 31],

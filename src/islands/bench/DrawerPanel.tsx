@@ -1,9 +1,13 @@
+import { Fragment } from 'react';
 import type { Dim } from '../../core/derive/index.js';
 import type { FittedDrawer } from '../../core/fitted/runners/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
 import { useBench } from './context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
+
+/** Who says how far something stands out. */
+const FROM = { measured: 'measured', table: 'by the hinge’s table', geometry: 'by door and hinge' } as const;
 
 /** The drawer a part belongs to: its front, its box, its packing. */
 function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): FittedDrawer | undefined {
@@ -13,7 +17,8 @@ function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): F
     return (
       own?.parts.some(({ key }) => key === selected) ||
       parts.includes(selected) ||
-      selected.startsWith(`drawer/${opening}/packing/`)
+      selected.startsWith(`drawer/${opening}/packing/`) ||
+      selected.startsWith(`drawer/${opening}/spacer/`)
     );
   });
 }
@@ -34,7 +39,6 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       pick={pick}
     />
   );
-  const family = solved.resolved.settings.drawers.family.value;
   const told = against.filter(({ unasked }) => !unasked);
   return (
     <section aria-label="Drawer behind this front" className="sheet p-3">
@@ -48,8 +52,32 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
         <p className="leading-snug">{plan ? 'Wood on wood, on what lies under it' : 'No runner in the library fits'}</p>
       )}
       {row('Opening for the runners', (each) => each.across)}
-      {packing.left.mm > 0 && row('Packed out, left', (each) => each.packing.left)}
-      {packing.right.mm > 0 && row('Packed out, right', (each) => each.packing.right)}
+      {(['left', 'right'] as const).map((hand) => {
+        const spacer = drawer.spacers?.[hand];
+        if (!spacer)
+          return (
+            packing[hand].mm > 0 && (
+              <Fragment key={hand}>{row(`Packed out, ${hand}`, (each) => each.packing[hand])}</Fragment>
+            )
+          );
+        return (
+          <Fragment key={hand}>
+            {row(`Stands out at the ${hand}, ${FROM[spacer.from]}`, (each) => each.spacers?.[hand]?.encroachment)}
+            {row(`Spacer, ${hand}`, (each) => each.spacers?.[hand]?.thickness)}
+            {spacer.layers.length > 1 && (
+              <p className="text-[0.8125rem] leading-snug text-ink-soft">
+                glued up:{' '}
+                {spacer.layers.map(({ material, thickness }) => `${material.name} ${show(thickness.mm)}`).join(', ')}
+              </p>
+            )}
+          </Fragment>
+        );
+      })}
+      {(drawer.spacers?.left ?? drawer.spacers?.right)?.underside &&
+        row(
+          'Spacer stick, from the floor of the cabinet',
+          (each) => (each.spacers?.left ?? each.spacers?.right)?.underside,
+        )}
       {row('Box width, outside', (each) => each.plan?.outside)}
       {row('Box width, inside', (each) => each.plan?.inside)}
       {row('Box height', (each) => each.plan?.height)}
@@ -66,7 +94,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
         }))}
       />
       <p className="text-[0.8125rem] leading-snug text-ink-soft">
-        {family === 'wooden'
+        {plan && !runner
           ? 'Fit the box dry, and plane its sides to the season.'
           : 'The runner maker’s own sheet always wins over these figures.'}
       </p>

@@ -52,7 +52,7 @@ export function chooseRunners(
   const decided = drawers.choice.value;
   const candidates = library.flatMap((profile): Chosen[] => {
     if (decided !== 'none' && profile.id !== decided) return unasked(profile, 'another one was decided');
-    if (decided === 'none' && profile.family !== drawers.family.value)
+    if (decided === 'none' && profile.family !== runnerFamily(room, drawers))
       return unasked(profile, 'belongs to another family of runners');
     if (drawers.closing.value !== 'any' && profile.closing !== drawers.closing.value)
       return refuse(profile, 'closes otherwise than was asked for');
@@ -84,6 +84,14 @@ export function chooseRunners(
   for (const other of candidates)
     if (other !== chosen && chosen) refuse(other.profile, betterThan(other, chosen, carries), other.length.mm);
   return { chosen, against };
+}
+
+/** The family a drawer runs on: wood on wood only behind a front of its own, where frame or shelf lies under it. */
+export function runnerFamily(
+  { kind }: Pick<DrawerRoom, 'kind'>,
+  { family }: Resolved['settings']['drawers'],
+): Resolved['settings']['drawers']['family']['value'] {
+  return kind !== 'front' && family.value === 'wooden' ? 'side' : family.value;
 }
 
 function betterThan(other: Chosen, chosen: Chosen, carries: (one: Chosen) => boolean): string {

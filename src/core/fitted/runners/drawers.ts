@@ -7,7 +7,7 @@ import { formatLengthWithUnit } from '../../units/index.js';
 import type { FitContext } from '../kind.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { type BoxParts, buildBox } from './box.js';
-import { type Against, type Chosen, chooseRunners } from './choose.js';
+import { type Against, type Chosen, chooseRunners, runnerFamily } from './choose.js';
 import { type Face, fixFace } from './face.js';
 import { families } from './families/index.js';
 import { innerRooms } from './inner.js';
@@ -70,7 +70,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       depth: room.rear.minus(room.plane).as('depth behind the fronts'),
       rearBy: room.rearBy,
     };
-    if (drawers.family.value === 'wooden') {
+    if (runnerFamily(room, drawers) === 'wooden') {
       const plan = woodenPlan(room, resolved);
       const made = buildBox(room, plan, resolved);
       const face = fixFace(room, made, pulls, resolved);

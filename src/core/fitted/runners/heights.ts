@@ -11,12 +11,13 @@ export function boxHeight(
   above: Dim,
   below: Dim,
   { drawers }: ResolvedSettings,
+  least: Dim,
 ): { height: Dim; free: Dim } {
   const { up, kind } = room;
   // Over an inner drawer a hand has to go in.
   const over = kind === 'inner' && drawers.handRoom.mm > above.mm ? drawers.handRoom : above;
   const fits = up.size.minus(over).minus(below).as('room for the box');
-  const highest = kind === 'tray' ? traySide(room, drawers) : drawers.mostHeight;
+  const highest = kind === 'tray' ? traySide(room, drawers, least) : drawers.mostHeight;
   const most = fits.mm > highest.mm ? highest : fits;
   const step = drawers.heightStep;
   const steps = step.mm > 0 ? Math.floor(most.mm / step.mm + 1e-9) : 0;
@@ -27,9 +28,11 @@ export function boxHeight(
   return { height, free: up.size.minus(below).minus(height).as('free above the box') };
 }
 
-/** Sides of a tray: as decided, else at least 60 and a tenth of its width. */
-function traySide({ across }: DrawerRoom, { traySide: decided }: ResolvedSettings['drawers']): Dim {
-  return decided.mm > 0 ? decided : leastTraySide(across.size);
+/** Sides of a tray: as decided, else at least 60, a tenth of its width, and what its runner carries. */
+function traySide({ across }: DrawerRoom, { traySide: decided }: ResolvedSettings['drawers'], least: Dim): Dim {
+  if (decided.mm > 0) return decided;
+  const usual = leastTraySide(across.size);
+  return least.mm > usual.mm ? least.as('sides of the tray').because('the lowest its runner carries') : usual;
 }
 
 /** Lower sides let a wide tray rack. */

@@ -104,11 +104,11 @@ const noRunner: FindingRule = {
 const nothingCarries: FindingRule = {
   id: 'drawers/nothing-carries',
   check(context) {
-    const { fitted, resolved } = context;
-    const wooden = resolved.settings.drawers.family.value === 'wooden';
+    const { fitted } = context;
     return fitted.runners
       .filter(({ carried, plan }) => plan && !carried)
-      .map(({ name, front }) => ({
+      .map(({ name, front, runner }) => ({ name, front, wooden: runner === undefined }))
+      .map(({ name, front, wooden }) => ({
         severity: 'stop',
         what: wooden
           ? `Nothing lies under ${within(name)} for it to run on.`

@@ -47,6 +47,7 @@ export const beside: RunnerFamily<BesideProfile> = {
       fromSheet(profile, 'clearAbove', 'clearance above the box'),
       below,
       settings,
+      fromSheet(profile, 'leastHeight', 'lowest box it carries'),
     );
     return {
       outside,

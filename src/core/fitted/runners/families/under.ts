@@ -35,6 +35,7 @@ export const under: RunnerFamily<UnderProfile> = {
       fromSheet(profile, 'clearAbove', 'clearance above the box'),
       below,
       settings,
+      fromSheet(profile, 'leastHeight', 'lowest box it carries'),
     );
     return {
       outside: inside.plus(materials.drawerBox.thickness.times(plain(2, 'sides'))).as('box width, outside'),
