@@ -46,9 +46,9 @@ export function stackRefusal(before: SolvedJob, after: SolvedJob, act: Act): str
   const was = new Map(before.cabinets.map((each) => [each.cabinet.id, each]));
   for (const now of after.cabinets) {
     const old = was.get(now.cabinet.id);
-    if (now === old || now.face.ok || !old?.face.ok) continue;
+    if (now === old || !old) continue;
     const finding = now.findings.find(({ refuses }) => refuses);
-    if (finding) return `${finding.what} ${finding.why}`;
+    if (finding && !old.findings.some(({ refuses }) => refuses)) return `${finding.what} ${finding.why}`;
   }
   return null;
 }

@@ -99,6 +99,7 @@ const WAYS: CabinetDecisions[] = [
       { id: 'o2', size: share, fill: { kind: 'pair', interior: inside('tray') } },
     ],
   },
+  { from: 'tall', depth: 600, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'rail' } } }] },
   { width: 1199 },
   { width: 201, height: 201 },
   { height: 2399 },

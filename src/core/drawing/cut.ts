@@ -24,18 +24,20 @@ const INDEX = { x: 0, y: 1, z: 2 } as const;
 /** Which cabinet axes run to the right and upwards in a cut. */
 const VIEW = { x: ['y', 'z'], y: ['x', 'z'], z: ['x', 'y'] } as const;
 
-/** Cuts the cabinet: what the plane meets is hatched, what lies beyond it is outlined. */
+/** Cuts the cabinet: what the plane meets is hatched, what lies beyond it is outlined. A plan is seen from above. */
 export function cutItems({ parts }: SolvedCabinet, plane: CutPlane): DrawingItem[] {
   const normal = INDEX[plane.normal];
+  const { at } = plane;
+  const down = plane.normal === 'z';
   const seen = parts
     .map((part) => ({ part, extent: part.extent }))
-    .filter(({ extent }) => extent.max[normal] > plane.at);
+    .filter(({ extent }) => (down ? extent.min[normal] < at : extent.max[normal] > at));
   // From the far end towards the plane; of those cut, thick parts first, so that a back shows in its groove.
   const beyond = seen
-    .filter(({ extent }) => extent.min[normal] >= plane.at)
-    .sort((a, b) => b.extent.min[normal] - a.extent.min[normal]);
+    .filter(({ extent }) => (down ? extent.max[normal] <= at : extent.min[normal] >= at))
+    .sort((a, b) => (down ? a.extent.max[normal] - b.extent.max[normal] : b.extent.min[normal] - a.extent.min[normal]));
   const cut = seen
-    .filter(({ extent }) => extent.min[normal] < plane.at)
+    .filter(({ extent }) => extent.min[normal] < at && extent.max[normal] > at)
     .sort((a, b) => upright(b.part) - upright(a.part) || b.part.thickness.mm - a.part.thickness.mm);
   return [
     ...beyond.map(({ part }) => outline(part, plane, false)),
@@ -75,7 +77,8 @@ function outline(part: Part, plane: CutPlane, cut: boolean): DrawingItem {
 export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
   const { cabinet, box, face } = solved;
   const cell = face.ok ? face.cells[0] : undefined;
-  const at = cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2;
+  const middle = cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2;
+  const at = besideUprights(solved, middle);
   const front = Math.min(0, ...solved.parts.map((part) => part.extent.min[1]));
   const rear = Math.max(box.sideDepth.mm, ...solved.parts.map((part) => part.extent.max[1]));
   return {
@@ -87,6 +90,21 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
     spot: ({ placement }, { u, v }) => flat(toCabinet(placement, u, v, 0), { normal: 'x', at }),
     handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),
   };
+}
+
+/** Never along an upright in the middle: through the room at the left of it instead. */
+function besideUprights({ parts, interiors }: SolvedCabinet, x: number): number {
+  const upright = parts.find(
+    ({ role, extent: { min, max } }) => role === 'partition' && min[0] < x + 1 && max[0] > x - 1,
+  );
+  if (!upright) return x;
+  const beside = interiors.compartments.find(
+    ({ inside: { h, v } }) =>
+      Math.abs(h.high.mm - upright.extent.min[0]) < 1 &&
+      v.low.mm < upright.extent.max[2] &&
+      v.high.mm > upright.extent.min[2],
+  );
+  return beside ? (beside.inside.h.low.mm + beside.inside.h.high.mm) / 2 : x;
 }
 
 /** Front and rear edge of the adjustable shelves. */

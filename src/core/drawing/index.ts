@@ -21,6 +21,7 @@ export { type CutPlane, drawSection } from './cut.js';
 export { drawElevation } from './elevation.js';
 export type { Beside } from './neighbours.js';
 export { drawPanel, machiningTable } from './panel.js';
+export { drawPlan, type PlanLevel, planLevels } from './plan.js';
 export {
   type LaidSheet,
   laySheet,

@@ -105,6 +105,15 @@ const BAD: Record<string, () => string[]> = {
         { id: 'o2', size: share, fill: { kind: 'pair' } },
       ],
     }),
+  'hanging/nothing-carries': () =>
+    rulesOf({
+      settings: { dividers: { partitions: 'none' } },
+      face: columns(
+        { id: 'a', size: share, fill: { kind: 'open', interior: { kind: 'rail' } } },
+        { id: 'b', size: share, fill: { kind: 'open' } },
+      ),
+    }),
+  'hanging/too-shallow': () => rulesOf({ depth: 400, parts: [behind({ kind: 'rail' })] }),
   'drawers/low-tray': () =>
     rulesOf({ width: 1000, settings: { drawers: { traySide: 70 } }, parts: [behind({ kind: 'tray' })] }),
   'drawers/tray-too-close': () =>

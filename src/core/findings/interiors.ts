@@ -19,6 +19,7 @@ const roomsDoNotClose: FindingRule = {
           ? `${show(decided.mm)} of ${show(available.mm)} is decided, and each room wants at least ${show(LEAST_MEMBER)}. Make one smaller, or let it take what is left. Until then nothing stands there.`
           : 'Every size is decided, so nothing can take up what is left. Let one of them take it. Until then nothing stands there.',
         numbers: [decided, available],
+        refuses: true,
         settings: [path],
         fixes: lettingGo(split.parts, path, names),
       };

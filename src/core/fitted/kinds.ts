@@ -1,4 +1,5 @@
 import { catches } from './catches/index.js';
+import { hanging } from './hanging/index.js';
 import { hinges } from './hinges/index.js';
 import { legs } from './legs/index.js';
 import { lifts } from './lifts/index.js';
@@ -7,4 +8,4 @@ import { pulls } from './pulls/index.js';
 import { runners } from './runners/index.js';
 
 /** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
-export const kinds = [hinges, pulls, catches, lifts, pins, runners, legs] as const;
+export const kinds = [hinges, pulls, catches, lifts, pins, runners, hanging, legs] as const;

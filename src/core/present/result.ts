@@ -79,7 +79,7 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
         }))
       : [],
     dividers: face.ok
-      ? face.boundaries.map(({ after, axis, kind, centre, inside }) => ({
+      ? [...face.boundaries, ...solved.interiors.boundaries].map(({ after, axis, kind, centre, inside }) => ({
           after,
           axis,
           kind,
@@ -88,6 +88,12 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
           high: size(inside.high),
         }))
       : [],
+    rooms: solved.interiors.compartments.map(({ id, cell, fill, inside }) => ({
+      id,
+      opening: cell.opening.id,
+      fill: fill.kind,
+      ...spans(inside),
+    })),
     fronts: fronts.map((front) => ({
       key: front.key,
       opening: front.openingId,

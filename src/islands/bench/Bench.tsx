@@ -66,14 +66,14 @@ function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewP
   useKeys(() => setKeysOpen(true));
   useCabinetInAddress();
   return (
-    <div className="grid h-dvh min-h-[600px] grid-rows-[auto_auto_1fr] overflow-hidden">
+    <div className="relative grid h-dvh min-h-[600px] grid-rows-[auto_auto_1fr] overflow-hidden">
       <TopBar jobId={jobId} version={version} onKeys={() => setKeysOpen(true)} />
       <CabinetStrip />
       {solved ? (
         <div className="grid min-h-0 grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]">
           <Decisions solved={solved} />
           <main
-            className={`grid min-h-0 px-1 pb-2 ${partsShown ? 'grid-rows-[minmax(0,1fr)_auto_13.5rem]' : 'grid-rows-[minmax(0,1fr)_auto]'}`}
+            className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${partsShown ? 'grid-rows-[minmax(0,1fr)_auto_13.5rem]' : 'grid-rows-[minmax(0,1fr)_auto]'}`}
           >
             <Sheet solved={solved} savedAt={savedAt} />
             <p className="min-h-7 truncate px-1 pt-1 text-[0.9375rem] text-ink-soft" role="status">

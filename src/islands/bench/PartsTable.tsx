@@ -13,7 +13,7 @@ import { useBench } from './context.js';
 export function PartsTable({ solved }: { solved: SolvedCabinet }) {
   const pieces = solved.rows.reduce((sum, row) => sum + row.quantity, 0);
   return (
-    <Tabs.Root defaultValue="parts" className="sheet flex min-h-0 flex-col">
+    <Tabs.Root defaultValue="parts" className="sheet flex min-h-0 min-w-0 flex-col">
       <Tabs.List aria-label="Lists" className="flex gap-1 border-b border-ink/20 px-2">
         {LISTS.map(([id, label]) => (
           <Tabs.Trigger
@@ -25,10 +25,10 @@ export function PartsTable({ solved }: { solved: SolvedCabinet }) {
           </Tabs.Trigger>
         ))}
       </Tabs.List>
-      <Tabs.Content value="parts" className="min-h-0 overflow-y-auto">
+      <Tabs.Content value="parts" className="relative min-h-0 overflow-auto">
         <Parts solved={solved} pieces={pieces} />
       </Tabs.Content>
-      <Tabs.Content value="buy" className="min-h-0 overflow-y-auto">
+      <Tabs.Content value="buy" className="relative min-h-0 overflow-auto">
         <BuyTable solved={solved} />
       </Tabs.Content>
     </Tabs.Root>
@@ -115,7 +115,8 @@ function Row({ row }: { row: PartRow }) {
         <button
           type="button"
           tabIndex={-1}
-          className="min-h-7 w-full text-left"
+          className="min-h-7 max-w-[15.5rem] min-w-full truncate text-left"
+          title={part.name}
           onClick={() => select(chosen ? null : part.key)}
         >
           {part.name}

@@ -40,6 +40,8 @@ export interface BenchState {
   /** Which folds of the decisions are open or shut, by title, where the maker has touched them. */
   readonly openFolds: Readonly<Record<string, boolean>>;
   readonly view: BenchView;
+  /** Which room or drawer the plan is cut through, and which drawer is drawn open. */
+  readonly plan: { readonly level: string | null; readonly open: boolean };
   /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
   readonly partsShown: boolean;
   /** What the last act changed, for one line under the drawing. */
@@ -53,6 +55,7 @@ export interface BenchState {
   select(key: string | null): void;
   setFold(title: string, open: boolean): void;
   show(view: BenchView): void;
+  cutPlan(plan: BenchState['plan']): void;
   showParts(shown: boolean): void;
   openTape(find: Finder): void;
   followTape(trail: readonly string[]): void;
@@ -99,6 +102,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       future: [],
       openFolds: {},
       view: 'front',
+      plan: { level: null, open: false },
       partsShown: true,
       lastAct: null,
 
@@ -133,6 +137,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       setFold: (title, open) =>
         set(({ openFolds }) => (openFolds[title] === open ? {} : { openFolds: { ...openFolds, [title]: open } })),
       show: (view) => set({ view }),
+      cutPlan: (plan) => set({ plan }),
       showParts: (shown) => set({ partsShown: shown }),
       openTape: (find) => set({ tape: { find, trail: [] } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),

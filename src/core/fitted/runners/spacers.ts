@@ -103,13 +103,14 @@ function reaches(room: Compartment, hand: Hand, { doors, box }: Beside) {
     const { body, encroachment } = chosen.profile;
     if (encroachment !== undefined)
       table = quantity(encroachment, 'mm', 'open door and hinge, by its table', byMaker(chosen.profile));
+    // Whichever hinge it passes: drawers one above the other are of one width.
+    if (places.length > 0) all.push(fromSheet(chosen.profile, 'body/out', 'hinge, out from the case'));
     const near = places.some(
       ({ onCase }) =>
         onCase.mm + body.height / 2 + CLEAR_OF_HINGE > room.inside.v.low.mm &&
         onCase.mm - body.height / 2 - CLEAR_OF_HINGE < room.inside.v.high.mm,
     );
     if (!near) continue;
-    all.push(fromSheet(chosen.profile, 'body/out', 'hinge, out from the case'));
     behind = box.mountingPlane
       .plus(fromSheet(chosen.profile, 'body/behind', 'hinge behind the plane of the fronts'))
       .plus(length(CLEAR_OF_HINGE, 'clear of the hinge'))

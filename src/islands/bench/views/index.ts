@@ -1,10 +1,11 @@
 import { front } from './front.js';
 import { hinge } from './hinge.js';
 import { panel } from './panel.js';
+import { plan } from './plan.js';
 import { section } from './section.js';
 
 /** Every view of the sheet, in the order of its tabs. */
-export const views = [front, section, panel, hinge] as const;
+export const views = [front, section, plan, panel, hinge] as const;
 
 export type BenchView = (typeof views)[number]['id'];
 

@@ -1,0 +1,42 @@
+import type { Operation } from '../../machining/index.js';
+import type { Kind, NamedProfile } from '../kind.js';
+import { type HungRail, hangRails, railsToBuy } from './rails.js';
+import { hangingRules } from './rules.js';
+import { hangingSettings } from './settings.js';
+
+/** Rails to hang things on, with the sockets that carry them. */
+export const hanging: Kind<'hanging', (typeof hangingSettings)['settings'], NamedProfile, readonly HungRail[]> = {
+  id: 'hanging',
+  label: 'Hanging rails',
+  // Sockets stand clear of what is bored before them.
+  after: ['hinges', 'pins', 'runners'],
+  settings: hangingSettings,
+  fit(context) {
+    const hung = hangRails(context);
+    const rails = hung.map(({ rail }) => rail);
+    const operations = new Map<string, Operation[]>();
+    for (const [key, operation] of hung.flatMap((each) => each.operations))
+      operations.set(key, [...(operations.get(key) ?? []), operation]);
+    return { fitted: rails, operations, buy: railsToBuy(rails, context) };
+  },
+  rules: hangingRules,
+  symbols: (fitted) =>
+    fitted.map(({ up, from, length }) => ({
+      kind: 'line',
+      weight: 'hidden',
+      points: [
+        { h: from.mm, v: up.mm },
+        { h: from.mm + length.mm, v: up.mm },
+      ],
+    })),
+  present: (fitted, size) =>
+    fitted.map(({ room, length, up, behind, drop }) => ({
+      room,
+      length: size(length),
+      up: size(up),
+      behind: size(behind),
+      drop: size(drop),
+    })),
+};
+
+export type { HungRail } from './rails.js';

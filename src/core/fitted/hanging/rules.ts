@@ -1,0 +1,45 @@
+import { type FindingDraft, type FindingRule, settingPath } from '../../findings/index.js';
+import { capital, within } from '../../words.js';
+
+/** An end of a rail with nothing to be screwed to. */
+const nothingCarries: FindingRule = {
+  id: 'hanging/nothing-carries',
+  check: ({ cabinet, fitted }) =>
+    fitted.hanging.flatMap(({ name, left, right }): FindingDraft[] => {
+      if (left && right) return [];
+      const ends = [...(left ? [] : ['left']), ...(right ? [] : ['right'])];
+      return [
+        {
+          severity: 'stop',
+          what: `The rail of ${within(name)} has nothing to be screwed to at the ${ends.join(' and the ')}.`,
+          why: 'No side or partition ends there. Put a partition between the columns, or let the room be for something else.',
+          settings: [settingPath({ cabinet }, 'dividers/partitions')],
+          fixes: [
+            {
+              label: 'Put partitions between the columns',
+              edits: [{ path: settingPath({ cabinet }, 'dividers/partitions'), value: 'partition' }],
+            },
+          ],
+        },
+      ];
+    }),
+};
+
+/** What hangs on a rail stands out of the room. */
+const tooShallow: FindingRule = {
+  id: 'hanging/too-shallow',
+  check: ({ cabinet, fitted, resolved, show }) => {
+    const { hangs } = resolved.settings.hanging;
+    return fitted.hanging
+      .filter(({ depth }) => depth.mm < hangs.mm)
+      .map(({ name, depth }) => ({
+        severity: 'warn',
+        what: `${capital(name)} is ${show(depth.mm)} deep; what hangs in it wants ${show(hangs.mm)}.`,
+        why: 'Sleeves catch in the doors. Make the cabinet deeper, or hang less wide things there and say so.',
+        numbers: [depth, hangs],
+        settings: [settingPath({ cabinet }, 'hanging/hangs')],
+      }));
+  },
+};
+
+export const hangingRules: readonly FindingRule[] = [nothingCarries, tooShallow];
