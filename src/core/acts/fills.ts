@@ -17,6 +17,7 @@ export const FILLS = {
   doorRight: 'Door, hinged right',
   pair: 'Pair of doors',
   lift: 'Lift-up front',
+  waste: 'Bin pull-out',
   open: 'Open bay',
   columns: 'Divided in columns',
   rows: 'Divided in rows',
@@ -35,6 +36,7 @@ export function fillFor(word: FillWord, before: Fill, ids: () => string, unit: L
   switch (word) {
     case 'drawer':
     case 'false':
+    case 'waste':
       return { kind: word };
     case 'doorLeft':
       return { kind: 'door', hinged: 'left', ...own };

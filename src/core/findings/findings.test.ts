@@ -114,6 +114,22 @@ const BAD: Record<string, () => string[]> = {
       ),
     }),
   'hanging/too-shallow': () => rulesOf({ depth: 400, parts: [behind({ kind: 'rail' })] }),
+  'waste/too-small': () => rulesOf({ height: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] }),
+  'waste/nothing-carries': () =>
+    rulesOf({
+      width: 900,
+      settings: { dividers: { partitions: 'none' } },
+      face: columns(
+        { id: 'a', size: share, fill: { kind: 'waste' } },
+        { id: 'b', size: share, fill: { kind: 'open' } },
+      ),
+    }),
+  'waste/off-centre': () =>
+    rulesOf({
+      width: 450,
+      settings: { fronts: { reveal: { left: 10 } } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }],
+    }),
   'drawers/low-tray': () =>
     rulesOf({ width: 1000, settings: { drawers: { traySide: 70 } }, parts: [behind({ kind: 'tray' })] }),
   'drawers/tray-too-close': () =>
@@ -127,18 +143,6 @@ const BAD: Record<string, () => string[]> = {
           divided('rows', [
             { id: 'r1', size: { rule: 'fixed', mm: 2000 }, fill: { kind: 'nothing' } },
             { id: 'r2', size: share, fill: { kind: 'nothing' } },
-          ]),
-        ),
-      ],
-    }),
-  'interiors/room-gone': () =>
-    rulesOf({
-      parts: [
-        behind(
-          divided('columns', [
-            { id: 'r1', size: { rule: 'graduated' }, fill: { kind: 'nothing' } },
-            { id: 'r2', size: { rule: 'graduated' }, pin: 5000, fill: { kind: 'nothing' } },
-            { id: 'r3', size: { rule: 'graduated' }, fill: { kind: 'nothing' } },
           ]),
         ),
       ],

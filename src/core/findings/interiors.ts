@@ -1,7 +1,5 @@
 import { type Act, type EditPath, pathTo, type Room } from '../job/index.js';
 import { LEAST_MEMBER, roomsInside } from '../layout/index.js';
-import { TOLERANCE_MM } from '../units/index.js';
-import { capital } from '../words.js';
 import type { FindingDraft, FindingRule } from './finding.js';
 
 /** Rooms behind a front whose decided sizes take more, or less, than there is. */
@@ -48,28 +46,6 @@ function lettingGo(parts: readonly Room[], path: EditPath, names: ReadonlyMap<st
     });
 }
 
-/** A room that what stands about it leaves nothing for. */
-const roomGone: FindingRule = {
-  id: 'interiors/room-gone',
-  check: ({ interiors, show }) =>
-    interiors.compartments.flatMap(({ id, cell, name, path, inside }): FindingDraft[] => {
-      // A whole room is as large as its opening, which has a rule of its own.
-      if (id === cell.opening.id) return [];
-      const gone = [inside.h.size, inside.v.size].filter(({ mm }) => mm <= TOLERANCE_MM);
-      const [first] = gone;
-      if (!first) return [];
-      return [
-        {
-          severity: 'stop',
-          what: `${capital(name)} comes out at ${show(first.mm)}.`,
-          why: 'Decided sizes and what divides the room leave it nothing. Let one of the sizes go, or take a divider out.',
-          numbers: gone,
-          settings: [path],
-        },
-      ];
-    }),
-};
-
 /** Sides so tall want something to keep them apart in the middle (mm). */
 const TALL = 1200;
 
@@ -93,4 +69,4 @@ const tallWithoutShelf: FindingRule = {
   },
 };
 
-export const interiorRules: readonly FindingRule[] = [roomsDoNotClose, roomGone, tallWithoutShelf];
+export const interiorRules: readonly FindingRule[] = [roomsDoNotClose, tallWithoutShelf];

@@ -6,6 +6,7 @@ import { lifts } from './lifts/index.js';
 import { pins } from './pins/index.js';
 import { pulls } from './pulls/index.js';
 import { runners } from './runners/index.js';
+import { waste } from './waste/index.js';
 
 /** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
-export const kinds = [hinges, pulls, catches, lifts, pins, runners, hanging, legs] as const;
+export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, hanging, legs] as const;

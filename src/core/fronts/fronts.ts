@@ -51,6 +51,8 @@ function frontsOf(cell: Cell, whole: Span, box: Box, resolved: Resolved): Front[
       return [make({ key: `door/${id}`, name, kind: 'door', hinged: fill.hinged, h })];
     case 'lift':
       return [make({ key: `lift/${id}`, name, kind: 'lift', h })];
+    case 'waste':
+      return [make({ key: `waste/${id}`, name, kind: 'waste', h })];
     case 'pair': {
       // A pair: (width − gap) / 2 each.
       const leaf = h.size.minus(resolved.settings.fronts.gap).over(2).as('width of one door of the pair');

@@ -5,7 +5,12 @@ import { type Axes, bandsOn, EDGES, makePart, type Part } from '../parts/index.j
 import { frameJoinery, grooveInset, type Member, playAcross } from './joinery.js';
 
 /** A false front is fixed: it closes the view where no drawer can run. */
-export type FrontKind = 'drawer' | 'door' | 'lift' | 'false';
+export type FrontKind = 'drawer' | 'door' | 'lift' | 'waste' | 'false';
+
+/** What is made, grained and furnished as doors are: hung, lifted, or before bins. */
+export function likeDoor(kind: FrontKind): boolean {
+  return kind === 'door' || kind === 'lift' || kind === 'waste';
+}
 
 /** A front before it is made: where it lies, and what all ways of making it share. */
 export interface FrontBlank {
@@ -30,7 +35,7 @@ type Making = (blank: FrontBlank) => Part[];
  * to a second its rails are narrow.
  */
 export function makingOf(kind: FrontKind, height: Dim, { making }: ResolvedSettings): Making {
-  const low = kind !== 'door' && kind !== 'lift';
+  const low = !likeDoor(kind);
   const framed = making.kind.value !== 'slab' && (!low || making.drawers.value === 'likeDoors');
   if (!framed || (low && height.mm <= making.slabBelow.mm)) return slab;
   const rail = low && height.mm <= making.narrowBelow.mm ? making.narrowRail : making.rail;
@@ -38,7 +43,7 @@ export function makingOf(kind: FrontKind, height: Dim, { making }: ResolvedSetti
 }
 
 function role(blank: FrontBlank) {
-  return blank.kind === 'door' || blank.kind === 'lift' ? ('door' as const) : ('drawer front' as const);
+  return likeDoor(blank.kind) ? ('door' as const) : ('drawer front' as const);
 }
 
 function hand(blank: FrontBlank) {
@@ -54,7 +59,7 @@ function slabAt(blank: FrontBlank, key: string, called: { readonly name: string;
   const { settings, materials } = blank.resolved;
   const { h, v } = blank;
   // Fronts out of one blank all run the way the doors do.
-  const likeDoors = blank.kind === 'door' || blank.kind === 'lift' || settings.fronts.grainRuns.value !== 'none';
+  const likeDoors = likeDoor(blank.kind) || settings.fronts.grainRuns.value !== 'none';
   const upright = (likeDoors ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
   const banded = settings.banding.frontEdges.value === 'all';
   const bands = banded ? bandsOn(EDGES, settings.banding.frontThickness, settings.banding.preMilling) : [];

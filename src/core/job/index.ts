@@ -36,6 +36,7 @@ export {
   FILL_NAMES,
   type Fill,
   type Graduation,
+  hasRoom,
   type Interior,
   type InteriorSplit,
   interiorOf,

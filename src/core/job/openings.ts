@@ -80,6 +80,7 @@ const leafFills = [
   z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
   z.strictObject({ kind: z.literal('pair'), ...hung }),
   z.strictObject({ kind: z.literal('lift'), ...within }),
+  z.strictObject({ kind: z.literal('waste') }),
   z.strictObject({ kind: z.literal('open'), ...within }),
 ] as const;
 const leafSchema = z.discriminatedUnion('kind', [...leafFills]);
@@ -92,6 +93,7 @@ export const FILL_NAMES = {
   door: 'door',
   pair: 'doors',
   lift: 'lift-up front',
+  waste: 'bin front',
   open: 'open bay',
 } as const satisfies Record<LeafFill['kind'], string>;
 
@@ -156,9 +158,14 @@ export function isDivided(fill: Interior): fill is InteriorSplit {
   return fill.kind === 'rows' || fill.kind === 'columns';
 }
 
+/** True for what has a room of its own behind it: doors, what lifts, an open bay. */
+export function hasRoom(fill: Fill): fill is Extract<LeafFill, { interior?: Interior | undefined }> {
+  return fill.kind === 'door' || fill.kind === 'pair' || fill.kind === 'lift' || fill.kind === 'open';
+}
+
 /** What is behind a front or in an open bay; undefined where nothing is, or nothing can be. */
 export function interiorOf(fill: Fill): Interior | undefined {
-  return 'interior' in fill ? fill.interior : undefined;
+  return hasRoom(fill) ? fill.interior : undefined;
 }
 
 /** A room with so many adjustable shelves; undefined for none. */

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CorrectedJob } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
+import { BinsPanel } from './BinsPanel.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { CautionsPanel } from './CautionsPanel.js';
 import { CorrectionsPanel } from './CorrectionsPanel.js';
@@ -92,6 +93,7 @@ function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewP
             <HingePanel solved={solved} />
             <DrawerPanel solved={solved} />
             <LiftPanel solved={solved} />
+            <BinsPanel solved={solved} />
             <FindingsPanel solved={solved} />
             <CautionsPanel solved={solved} dismissed={dismissed} />
           </aside>

@@ -66,8 +66,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
             {row(`Spacer, ${hand}`, (each) => each.spacers?.[hand]?.thickness)}
             {spacer.layers.length > 1 && (
               <p className="text-[0.8125rem] leading-snug text-ink-soft">
-                glued up:{' '}
-                {spacer.layers.map(({ material, thickness }) => `${material.name} ${show(thickness.mm)}`).join(', ')}
+                glued up of {spacer.layers.map(({ thickness }) => show(thickness.mm)).join(' and ')}
               </p>
             )}
           </Fragment>

@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { FILLS, type FillWord, fillFor, fillWord } from '../../core/acts/index.js';
-import { type EditPath, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
+import { type EditPath, hasRoom, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { capital } from '../../core/words.js';
 import type { Outcome } from '../fields/LengthField.js';
@@ -107,7 +107,7 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
         shown={sizeOf(solved, split, opening.id)}
         context={context}
       />
-      {'parts' in fill || fill.kind === 'drawer' || fill.kind === 'false' ? null : (
+      {hasRoom(fill) && (
         <InteriorRow
           label={`${name}, inside`}
           fill={fill.interior}

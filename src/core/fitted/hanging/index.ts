@@ -9,7 +9,7 @@ export const hanging: Kind<'hanging', (typeof hangingSettings)['settings'], Name
   id: 'hanging',
   label: 'Hanging rails',
   // Sockets stand clear of what is bored before them.
-  after: ['hinges', 'pins', 'runners'],
+  after: ['hinges', 'pins', 'runners', 'waste'],
   settings: hangingSettings,
   fit(context) {
     const hung = hangRails(context);

@@ -1,7 +1,7 @@
 import type { Fitting } from '../../carcass/index.js';
 import { type Dim, length } from '../../derive/index.js';
 import type { Cabinet, Resolved } from '../../document/index.js';
-import { type Front, frontName } from '../../fronts/index.js';
+import { type Front, frontName, likeDoor } from '../../fronts/index.js';
 import type { Box } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
@@ -33,10 +33,11 @@ export function placePulls(
   const { pulls } = resolved.settings;
   return fronts.flatMap((front): PlacedPull[] => {
     if (front.kind === 'false') return [];
-    const wanted = (front.kind === 'door' || front.kind === 'lift' ? pulls.doors : pulls.drawers).value;
+    const wanted = (likeDoor(front.kind) ? pulls.doors : pulls.drawers).value;
     const profile = library.find(({ id }) => id === wanted);
     if (!profile) return [];
-    if (front.kind === 'lift') return [liftPull(front, profile, resolved)];
+    if (front.kind === 'lift') return [edgePull(front, profile, 'lower', resolved)];
+    if (front.kind === 'waste') return [edgePull(front, profile, 'upper', resolved)];
     return front.kind === 'door'
       ? [doorPull(front, profile, cabinet, box, resolved)]
       : drawerPulls(front, profile, resolved);
@@ -103,10 +104,12 @@ function doorPull(front: Front, profile: PullProfile, cabinet: Cabinet, box: Box
   return place(front, profile, true, { across, up });
 }
 
-/** What lifts is taken hold of in the middle of its lower edge. */
-function liftPull(front: Front, profile: PullProfile, { settings }: Resolved): PlacedPull {
-  const { h } = front;
-  const up = front.parts.length > 1 ? settings.making.rail.over(2).as('middle of the rail') : settings.pulls.fromEdge;
+/** What lifts is taken hold of in the middle of its lower edge, what comes out with its bins at the upper. */
+function edgePull(front: Front, profile: PullProfile, edge: 'upper' | 'lower', { settings }: Resolved): PlacedPull {
+  const { h, v } = front;
+  const inset =
+    front.parts.length > 1 ? settings.making.rail.over(2).as('middle of the rail') : settings.pulls.fromEdge;
+  const up = edge === 'lower' ? inset : v.size.minus(inset).as('pull from the lower edge');
   return place(front, profile, false, { across: h.size.over(2).as('middle of the front'), up });
 }
 

@@ -1,5 +1,5 @@
 import { type FindingDraft, type FindingRule, keysOf, settingPath } from '../../findings/index.js';
-import { frontName } from '../../fronts/index.js';
+import { frontName, likeDoor } from '../../fronts/index.js';
 import { TOLERANCE_MM } from '../../units/index.js';
 
 /** A pull the library does not have. */
@@ -51,9 +51,7 @@ const pullTooLong: FindingRule = {
           why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
           numbers: [front.h.size, front.v.size],
           parts: keysOf(front),
-          settings: [
-            settingPath({ cabinet }, `pulls/${front.kind === 'door' || front.kind === 'lift' ? 'doors' : 'drawers'}`),
-          ],
+          settings: [settingPath({ cabinet }, `pulls/${likeDoor(front.kind) ? 'doors' : 'drawers'}`)],
         },
       ];
     }),

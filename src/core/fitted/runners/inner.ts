@@ -4,7 +4,7 @@ import { uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
 import type { HungDoor } from '../hinges/index.js';
 import type { FitContext } from '../kind.js';
-import { type DrawerRoom, rearOf } from './room.js';
+import { common, type DrawerRoom, rearOf } from './room.js';
 import { type Spacer, spacerFor } from './spacers.js';
 
 /** The rooms of inner drawers and trays: behind doors, or in an open bay. */
@@ -33,6 +33,8 @@ function roomInside(
 ): DrawerRoom {
   const { id, inside, cell } = room;
   const { h, v } = inside;
+  // A frame's rail may stand above the floor of the room, or hang below its ceiling.
+  const up = common(cell.clear.v, v);
   const across = between(h, left?.thickness, right?.thickness, id);
   const forward = length(0, 'front edge of the case');
   const plane = box.mountingPlane.mm > 0 ? box.mountingPlane : forward;
@@ -48,7 +50,7 @@ function roomInside(
     front: undefined,
     name: capital(room.name),
     across,
-    up: v,
+    up,
     inside,
     packing: {
       left: left?.thickness ?? length(0, 'packing, left'),
@@ -57,7 +59,7 @@ function roomInside(
     uprights: { left: upright('left', h.low), right: upright('right', h.high) },
     plane: begins,
     begins,
-    ...rearOf({ across, up: v }, parts, box),
+    ...rearOf({ across, up }, parts, box),
     ...(left || right ? { spacers: { ...(left ? { left } : {}), ...(right ? { right } : {}) } } : {}),
   };
 }

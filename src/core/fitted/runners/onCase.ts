@@ -99,7 +99,7 @@ function clearOn(
 /** What is bored from the other face may come this near (mm). */
 const FACING = 1;
 
-function packingStrip(
+export function packingStrip(
   { id, inside, across, name, packing, uprights }: DrawerRoom,
   hand: 'left' | 'right',
   { start, run, line }: { start: Dim; run: Dim; line: Dim },

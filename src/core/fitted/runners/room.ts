@@ -56,7 +56,7 @@ export function drawerRooms(
   });
 }
 
-function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Box, { settings }: Resolved): DrawerRoom {
+export function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Box, { settings }: Resolved): DrawerRoom {
   const { clear, inside } = cell;
   const same = clear.h === inside.h;
   const [low, high] = [
@@ -88,7 +88,7 @@ function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Box, { se
 }
 
 /** Between frame members and between case parts, whichever is nearer. */
-function common(clear: Span, inside: Span): Span {
+export function common(clear: Span, inside: Span): Span {
   if (clear === inside || (clear.low.mm >= inside.low.mm && clear.high.mm <= inside.high.mm)) return clear;
   return spanBetween(
     clear.low.mm >= inside.low.mm ? clear.low : inside.low,

@@ -226,10 +226,15 @@ test('over random cabinets box, runners and play fill the opening, the box runs 
           high - low - 2 * partOf(solved, `drawer/${opening}/box/left`).thickness.mm,
           across.mm - runner.profile.deduction,
         );
-      // Pulled out by its whole length it passes nothing but its own face.
+      // Pulled out by its whole length it passes nothing but its own face; doors before it stand open.
+      const room = solved.interiors.compartments.find(({ id }) => id === opening);
+      const doors = drawn.inner
+        ? solved.fronts.filter(({ openingId }) => openingId === room?.cell.opening.id).map(({ key }) => key)
+        : [];
       const rear = Math.max(...own.map(({ extent }) => extent.max[1]));
       const still = solved.parts.filter(
-        ({ key }) => !keys.includes(key) && key !== front && !key.startsWith(`${front}/`),
+        ({ key }) =>
+          !keys.includes(key) && [front, ...doors].every((before) => key !== before && !key.startsWith(`${before}/`)),
       );
       for (const { extent } of own) {
         const swept = { min: [extent.min[0], extent.min[1] - rear - 50, extent.min[2]], max: extent.max } as const;

@@ -1,0 +1,67 @@
+import type { Operation } from '../../machining/index.js';
+import { formatMm } from '../../units/index.js';
+import type { Kind } from '../kind.js';
+import { type FittedBins, fitBins } from './bins.js';
+import { type WasteProfile, wasteCatalogue, wasteProfileSchema } from './profile.js';
+import { wasteRules } from './rules.js';
+import { wasteSettings } from './settings.js';
+
+/** Bins that come out with their front. */
+export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfile, readonly FittedBins[]> = {
+  id: 'waste',
+  label: 'Bin pull-outs',
+  settings: wasteSettings,
+  library: {
+    schema: wasteProfileSchema,
+    catalogue: wasteCatalogue,
+    since: 11,
+    one: 'bin pull-out',
+    columns: [
+      { title: 'Openings', numeric: true, show: ({ width }) => `${formatMm(width.from)} to ${formatMm(width.to)}` },
+      { title: 'Height, depth', numeric: true, show: ({ height, depth }) => `${formatMm(height)}, ${formatMm(depth)}` },
+      { title: 'Holds', numeric: true, show: ({ bins, litres }) => `${bins}, ${litres} l in all` },
+      { title: 'Carries', numeric: true, show: ({ load }) => `${load} kg` },
+    ],
+  },
+  fit(context, profiles) {
+    const made = fitBins(context, profiles);
+    const operations = new Map<string, Operation[]>();
+    for (const [key, operation] of made.flatMap((each) => each.operations))
+      operations.set(key, [...(operations.get(key) ?? []), operation]);
+    const bought = made.flatMap(({ fitted: { profile } }) => (profile ? [profile] : []));
+    return {
+      fitted: made.map(({ fitted }) => fitted),
+      parts: made.flatMap(({ parts }) => parts),
+      operations,
+      rooms: made.flatMap(({ rooms }) => rooms),
+      buy: [...new Set(bought)].map((profile) => ({
+        name: `Bin pull-out: ${profile.name}`,
+        quantity: bought.filter((each) => each === profile).length,
+        note: profile.maker,
+      })),
+    };
+  },
+  rules: wasteRules,
+  present: (fitted, size) =>
+    fitted.map(({ front, opening, across, up, depth, profile, against, onFront, overlay, carried }) => ({
+      front,
+      opening,
+      across: size(across),
+      up: size(up),
+      depth: size(depth),
+      ...(profile ? { profile: profile.id } : {}),
+      against: against.map(({ profile: id, why }) => ({ profile: id, why })),
+      ...(onFront
+        ? { onFront: { left: size(onFront.left), right: size(onFront.right), lower: size(onFront.lower) } }
+        : {}),
+      overlay: {
+        left: size(overlay.left),
+        right: size(overlay.right),
+        lower: size(overlay.lower),
+        upper: size(overlay.upper),
+      },
+      carried,
+    })),
+};
+
+export type { FittedBins } from './bins.js';

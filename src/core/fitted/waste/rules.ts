@@ -1,0 +1,77 @@
+import { type FindingDraft, type FindingRule, setChoice, settingPath } from '../../findings/index.js';
+import { pathTo } from '../../job/index.js';
+import { capital, within } from '../../words.js';
+
+/** No bins of the library go behind a front that is to pull them out. */
+const noBins: FindingRule = {
+  id: 'waste/too-small',
+  check(context) {
+    const { fitted, face, resolved } = context;
+    const decided = resolved.settings.waste.choice.value;
+    return fitted.waste
+      .filter(({ profile }) => profile === undefined)
+      .map(({ name, front, opening, against, across, up, depth }): FindingDraft => {
+        const told = against.filter(({ unasked }) => !unasked).map(({ name: bins, why }) => `${bins}: ${why}`);
+        const cell = face.ok ? face.cells.find((each) => each.opening.id === opening) : undefined;
+        return {
+          severity: 'stop',
+          what: `No bins in the library go behind ${within(name)}.`,
+          why: told.length > 0 ? `${told.slice(0, 3).join('; ')}.` : `The library has no bins "${decided}".`,
+          numbers: [across, up, depth],
+          parts: [front],
+          settings: [settingPath(context, 'waste/choice')],
+          fixes: [
+            ...(decided === 'none' ? [] : [setChoice(context, 'Leave the bins to the rules', 'waste/choice', 'none')]),
+            ...(cell
+              ? [
+                  {
+                    label: 'Hang a door instead',
+                    edits: [{ path: pathTo.openingField(cell.path, 'fill'), value: { kind: 'door', hinged: 'left' } }],
+                  },
+                ]
+              : []),
+          ],
+        };
+      });
+  },
+};
+
+/** Runners of bins with nothing beside them. */
+const nothingCarries: FindingRule = {
+  id: 'waste/nothing-carries',
+  check: (context) =>
+    context.fitted.waste
+      .filter(({ profile, carried }) => profile && !carried)
+      .map(({ name, front }) => ({
+        severity: 'stop',
+        what: `Nothing stands beside the bins of ${within(name)} to carry them.`,
+        why: 'The column beside it has no partition. Put one in.',
+        parts: [front],
+        settings: [settingPath(context, 'dividers/partitions')],
+        fixes: [setChoice(context, 'Put partitions in', 'dividers/partitions', 'partition')],
+      })),
+};
+
+/** A front laps its opening as much on one side as on the other, within this (mm). */
+const CENTRED = 1;
+
+/** The shortcut (front less opening, halved) would put the brackets elsewhere. */
+const offCentre: FindingRule = {
+  id: 'waste/off-centre',
+  check: ({ fitted, show }) =>
+    fitted.waste.flatMap(({ name, front, profile, overlay }): FindingDraft[] => {
+      const { left, right } = overlay;
+      if (!profile || Math.abs(left.mm - right.mm) <= CENTRED) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `${capital(name)} laps its opening ${show(left.mm)} at the left and ${show(right.mm)} at the right.`,
+          why: 'Half the difference of front and opening would set the brackets askew: mark them from each edge as they are given here.',
+          numbers: [left, right],
+          parts: [front],
+        },
+      ];
+    }),
+};
+
+export const wasteRules: readonly FindingRule[] = [noBins, nothingCarries, offCentre];
