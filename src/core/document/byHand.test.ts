@@ -94,7 +94,7 @@ test('everything wrong is said at once: cabinets by number, what is missing by n
     /^cabinet 7, settings\/toe\/height: This should be at least 0 mm\.$/,
     /^cabinet 7, face, opening o 1, id: Letters, digits, hyphens and underscores were expected\.$/,
     /^cabinet 7, face, opening o 1, size\/rule: This should be one of: fixed, share, graduated\.$/,
-    /^cabinet 7, face, opening o 1, fill\/kind: This should be one of: drawer, false, door, pair, lift, open, rows, columns\.$/,
+    /^cabinet 7, face, opening o 1, fill\/kind: This should be one of: drawer, false, door, pair, lift, waste, open, rows, columns\.$/,
     /^cabinet 8, kind: This should be one of: base, wall, tall\.$/,
     /^colour: "colour" is not a field Alcove knows here\.$/,
   ];

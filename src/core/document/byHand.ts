@@ -62,7 +62,7 @@ function wholeFill(fill: Data, unit: LengthUnit): unknown {
 
 /** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */
 const LENGTHS = new Set(
-  'width height depth length mm dividerOff finished step ceiling doorway nominal readings'.split(' '),
+  'width height depth left up behind length mm dividerOff finished step ceiling doorway nominal readings'.split(' '),
 );
 
 /** True for a place of the document where a number is a length. */
@@ -104,6 +104,7 @@ export function putNumber(data: unknown, path: readonly (string | number)[], val
 const ONE: Readonly<Record<string, string>> = {
   cabinets: 'cabinet',
   parts: 'opening',
+  zones: 'keep-out box',
   materials: 'material',
   readings: 'reading',
   shelvesAt: 'shelf',

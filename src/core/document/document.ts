@@ -41,6 +41,17 @@ export type HeightDecision = z.infer<typeof heightSchema>;
 export const cabinetKinds = { base: 'Base cabinet', wall: 'Wall cabinet', tall: 'Tall cabinet' } as const;
 export type CabinetKind = keyof typeof cabinetKinds;
 
+const zoneSchema = z.strictObject({
+  id: idField,
+  name: nameField(),
+  left: lengthField({ min: -2000, max: 6000 }),
+  up: lengthField({ min: -1000, max: 4000 }),
+  behind: lengthField({ min: -500, max: 2000 }),
+  width: lengthField({ min: 1, max: 6000 }),
+  height: lengthField({ min: 1, max: 4000 }),
+  depth: lengthField({ min: 1, max: 2000 }),
+});
+
 export const cabinetSchema = z.strictObject({
   id: idField,
   number: z.string().trim().min(1).max(12),
@@ -55,6 +66,8 @@ export const cabinetSchema = z.strictObject({
   leftNeighbour: idField.nullable(),
   settings: overridesSchema,
   face: splitSchema,
+  /** Room that something else needs, from the left face, the underside and the front edge of the box. */
+  zones: z.array(zoneSchema).max(20).optional(),
 });
 export type Cabinet = z.infer<typeof cabinetSchema>;
 
@@ -125,6 +138,12 @@ export const jobSchema = jobHeadSchema
     for (const { at, message } of neighbourProblems(job.cabinets))
       context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
     job.cabinets.forEach((cabinet, at) => {
+      refuseRepeats(
+        (cabinet.zones ?? []).map((zone) => zone.id),
+        ['cabinets', at, 'zones'],
+        'keep-out id',
+        context,
+      );
       const path = ['cabinets', at, 'face', 'parts'];
       refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
       if (depthOf(cabinet.face) > DEEPEST_SPLIT)

@@ -13,6 +13,7 @@ import { pathTo } from '../job/index.js';
 import { isRectangle, type Part, type Point, planOutline, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { shelfHandles } from './handles.js';
+import { zoneItems } from './zones.js';
 
 /** Where the cabinet is cut: across it (side view), along its face, or level (plan). The position in mm. */
 export interface CutPlane {
@@ -85,7 +86,7 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Side section' },
     min: { h: front, v: -box.underHeight.mm },
     max: { h: rear, v: box.height.mm },
-    items: cutItems(solved, { normal: 'x', at }),
+    items: [...cutItems(solved, { normal: 'x', at }), ...zoneItems(solved, 'y', 'z')],
     dimensions: sectionDimensions(solved, front),
     spot: ({ placement }, { u, v }) => flat(toCabinet(placement, u, v, 0), { normal: 'x', at }),
     handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),

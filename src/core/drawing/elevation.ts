@@ -10,6 +10,7 @@ import type { SolvedCabinet } from '../solve.js';
 import { elevationDimensions } from './elevationDimensions.js';
 import { shelfHandles } from './handles.js';
 import { type Beside, NEIGHBOUR_SHOWN, neighbourItems } from './neighbours.js';
+import { zoneItems } from './zones.js';
 
 /** The front elevation: carcass, frame and fronts, what they hide dashed, and the dimensions a maker sets. */
 export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Beside = {}): Drawing {
@@ -26,6 +27,7 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       ...grainLines(solved),
       ...neighbourItems(solved, beside),
       ...allKinds.flatMap(({ id, symbols }) => symbols?.(solved.fitted[id as keyof Fitted] as never) ?? []),
+      ...zoneItems(solved, 'x', 'z'),
       ...marks(solved),
     ],
     dimensions: elevationDimensions(solved, beside),

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
 import { decide } from '../../../tests/support/edit.js';
-import { type Job, readJobText } from '../document/index.js';
+import { type Cabinet, type Job, readJobText } from '../document/index.js';
 import { allKinds } from '../fitted/index.js';
 import { applyEdits, type Interior, type Opening, type Room, type Split } from '../job/index.js';
 import { fixesFor, solve, solveCabinet } from '../solve.js';
@@ -30,6 +30,13 @@ const divided = (kind: Split['kind'], parts: Room[]): Interior => ({
   parts,
 });
 const behind = (interior: Interior): Opening => ({ id: 'o1', size: share, fill: { kind: 'pair', interior } });
+
+const withZone = (zone: Omit<NonNullable<Cabinet['zones']>[number], 'id' | 'name'>) => {
+  const job = jobWith({ parts: [behind({ kind: 'shelves', shelves: 3 })] });
+  const [cabinet] = job.cabinets as [Cabinet];
+  cabinet.zones = [{ id: 'z1', name: 'trap', ...zone }];
+  return solve(job).findings.map(({ rule }) => rule);
+};
 
 const oneDoor: Pick<CabinetDecisions, 'parts'> = {
   parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }],
@@ -114,6 +121,8 @@ const BAD: Record<string, () => string[]> = {
       ),
     }),
   'hanging/too-shallow': () => rulesOf({ depth: 400, parts: [behind({ kind: 'rail' })] }),
+  'zones/in-the-way': () => withZone({ left: 100, up: 200, behind: 200, width: 100, height: 100, depth: 300 }),
+  'zones/outside': () => withZone({ left: 2000, up: 0, behind: 0, width: 10, height: 10, depth: 10 }),
   'waste/too-small': () => rulesOf({ height: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] }),
   'waste/nothing-carries': () =>
     rulesOf({

@@ -15,6 +15,7 @@ import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
+import { zoneRules } from './zones.js';
 
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
 const constructionRules: readonly FindingRule[] = [
@@ -26,6 +27,7 @@ const constructionRules: readonly FindingRule[] = [
   ...frontRules,
   ...framedFrontRules,
   ...interiorRules,
+  ...zoneRules,
   ...shelfRules,
   ...machiningRules,
   ...materialRules,

@@ -122,7 +122,7 @@ function decideEntry(list: unknown[], id: string, value: unknown, path: string):
 }
 
 /** Lists that say only what was decided go when they say nothing any more. */
-const DECIDED_LISTS = ['shelvesAt', 'hingesAt'];
+const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones'];
 
 function pruneList(job: Job, keys: readonly string[]): void {
   const last = keys.at(-1) ?? '';

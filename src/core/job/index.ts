@@ -56,7 +56,7 @@ export {
   splitSchema,
   startingGraduation,
 } from './openings.js';
-export { type EditPath, pathFromText, pathTo, subjectOf } from './paths.js';
+export { type EditPath, pathFromText, pathTo, subjectOf, type ZoneField } from './paths.js';
 export { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';
 export { settingSections } from './settings/index.js';
 export { MATERIAL_ROLES } from './settings/roles.js';

@@ -21,6 +21,7 @@ type CabinetField =
   | 'size/height'
   | 'size/height/mm'
   | 'size/height/finished';
+export type ZoneField = 'name' | 'left' | 'up' | 'behind' | 'width' | 'height' | 'depth';
 type SplitField = 'kind' | 'graduation' | 'graduation/step' | 'graduation/ratio' | 'parts';
 type OpeningField =
   | 'size'
@@ -60,6 +61,10 @@ export const pathTo = {
   setting: (cabinetId: string, path: SettingPath) => made(`cabinets/${cabinetId}/settings/${path}`),
   /** A setting as this job has it. */
   standard: (layer: Layer, path: SettingPath) => made(`standards/${layer}/${path}`),
+  /** The keep-out boxes of a cabinet. */
+  zones: (cabinetId: string) => made(`cabinets/${cabinetId}/zones`),
+  zone: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/zones/${id}`),
+  zoneField: (cabinetId: string, id: string, field: ZoneField) => made(`cabinets/${cabinetId}/zones/${id}/${field}`),
   face: (cabinetId: string) => made(`cabinets/${cabinetId}/face`),
   split: (split: EditPath, field: SplitField) => made(`${split}/${field}`),
   /** An opening of a split. */

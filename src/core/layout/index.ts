@@ -13,3 +13,4 @@ export {
 export type { Rectangle, Region, SplitAxis } from './region.js';
 export { dividerAfter, endReveal, frameOpening, insideOf, sharesGap, stileWidth } from './scheme.js';
 export { divideStack, LEAST_MEMBER, type StackMember, type StackRefusal, type StackSizes } from './stack.js';
+export { meets, type Zone, zonesOf } from './zones.js';

@@ -94,6 +94,7 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       fill: fill.kind,
       ...spans(inside),
     })),
+    ...(cabinet.zones ? { zones: cabinet.zones } : {}),
     fronts: fronts.map((front) => ({
       key: front.key,
       opening: front.openingId,

@@ -11,6 +11,7 @@ import { OpeningsEditor } from './OpeningsEditor.js';
 import { OverallSize } from './OverallSize.js';
 import { SchoolPicker } from './SchoolPicker.js';
 import { Setting } from './SettingRow.js';
+import { ZonesEditor } from './ZonesEditor.js';
 
 /** Sections are folds, but for those with a place of their own. The hinge itself is chosen beside its door. */
 const groups = settingSectionsShown.flatMap(({ title, elsewhere, leaves }) =>
@@ -30,6 +31,7 @@ export function Decisions({ solved }: { solved: SolvedCabinet }) {
       <Fold title="Face and openings" open>
         {() => <OpeningsEditor solved={solved} />}
       </Fold>
+      <Fold title="Keep-out boxes">{() => <ZonesEditor solved={solved} />}</Fold>
       {groups.map(({ title, leaves }) => (
         <Fold key={title} title={title} paths={leaves.map(({ key }) => key)}>
           {() => (

@@ -1,6 +1,6 @@
 import type { Fitting } from '../../carcass/index.js';
 import type { Dim } from '../../derive/index.js';
-import type { Box } from '../../layout/index.js';
+import { type Box, zonesOf } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Part } from '../../parts/index.js';
 import { formatLengthWithUnit } from '../../units/index.js';
@@ -55,7 +55,8 @@ interface Made {
 export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile[]): Made[] {
   const { cells, fronts, parts, box, resolved, head } = context;
   const { drawers } = resolved.settings;
-  const behindFronts = drawers.fitted.value === 'none' ? [] : drawerRooms(cells, fronts, parts, box, resolved);
+  const behindFronts =
+    drawers.fitted.value === 'none' ? [] : drawerRooms(cells, fronts, parts, box, resolved, zonesOf(context.cabinet));
   const pulls = (context.fitted.pulls ?? []) as readonly PlacedPull[];
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
   return [...behindFronts, ...innerRooms(context)].map((room): Made => {

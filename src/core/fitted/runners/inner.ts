@@ -1,5 +1,5 @@
 import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
-import type { Compartment } from '../../layout/index.js';
+import { type Compartment, zonesOf } from '../../layout/index.js';
 import { uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
 import type { HungDoor } from '../hinges/index.js';
@@ -27,7 +27,7 @@ export function innerRooms(context: FitContext): DrawerRoom[] {
 function roomInside(
   room: Compartment,
   kind: 'inner' | 'tray',
-  { parts, box, resolved }: FitContext,
+  { cabinet, parts, box, resolved }: FitContext,
   left: Spacer | undefined,
   right: Spacer | undefined,
 ): DrawerRoom {
@@ -59,7 +59,7 @@ function roomInside(
     uprights: { left: upright('left', h.low), right: upright('right', h.high) },
     plane: begins,
     begins,
-    ...rearOf({ across, up }, parts, box),
+    ...rearOf({ across, up }, parts, box, zonesOf(cabinet)),
     ...(left || right ? { spacers: { ...(left ? { left } : {}), ...(right ? { right } : {}) } } : {}),
   };
 }

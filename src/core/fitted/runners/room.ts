@@ -1,7 +1,7 @@
 import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
-import { type Box, backOfFronts, type Cell, type Rectangle } from '../../layout/index.js';
+import { type Box, backOfFronts, type Cell, type Rectangle, type Zone } from '../../layout/index.js';
 import { type Part, spanAlong, uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
 import type { Spacer } from './spacers.js';
@@ -48,15 +48,23 @@ export function drawerRooms(
   parts: readonly Part[],
   box: Box,
   resolved: Resolved,
+  zones: readonly Zone[],
 ): DrawerRoom[] {
   return cells.flatMap((cell) => {
     if (cell.fill.kind !== 'drawer') return [];
     const front = fronts.find(({ openingId }) => openingId === cell.opening.id);
-    return front ? [roomOf(cell, front, parts, box, resolved)] : [];
+    return front ? [roomOf(cell, front, parts, box, resolved, zones)] : [];
   });
 }
 
-export function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Box, { settings }: Resolved): DrawerRoom {
+export function roomOf(
+  cell: Cell,
+  front: Front,
+  parts: readonly Part[],
+  box: Box,
+  { settings }: Resolved,
+  zones: readonly Zone[],
+): DrawerRoom {
   const { clear, inside } = cell;
   const same = clear.h === inside.h;
   const [low, high] = [
@@ -83,7 +91,7 @@ export function roomOf(cell: Cell, front: Front, parts: readonly Part[], box: Bo
     uprights: { left: upright('left', inside.h.low), right: upright('right', inside.h.high) },
     plane: box.mountingPlane,
     begins: backOfFronts(box, settings),
-    ...rearOf({ across, up }, parts, box),
+    ...rearOf({ across, up }, parts, box, zones),
   };
 }
 
@@ -100,20 +108,33 @@ function packed(to: Dim, from: Dim, hand: string): Dim {
   return to.mm - from.mm > LEAST_PACKING ? to.minus(from).as(`packing, ${hand}`) : length(0, `packing, ${hand}`);
 }
 
-/** The clear depth, or the nearest part that stands behind the drawer. */
+function overlapsRoom(min: Zone['extent']['min'], max: Zone['extent']['max'], across: Span, up: Span): boolean {
+  return (
+    min[0] < across.high.mm - 0.01 &&
+    max[0] > across.low.mm + 0.01 &&
+    min[2] < up.high.mm - 0.01 &&
+    max[2] > up.low.mm + 0.01
+  );
+}
+
+/** The clear depth, or the nearest part or keep-out box that stands behind the drawer. */
 export function rearOf(
   { across, up }: Pick<DrawerRoom, 'across' | 'up'>,
   parts: readonly Part[],
   box: Box,
+  zones: readonly Zone[] = [],
 ): Pick<DrawerRoom, 'rear' | 'rearBy'> {
   let nearest: Part | undefined;
   for (const part of parts) {
     const { min, max } = part.extent;
     if (min[1] < BEHIND || min[1] > box.clearDepth.mm - 0.01) continue;
-    if (min[0] >= across.high.mm - 0.01 || max[0] <= across.low.mm + 0.01) continue;
-    if (min[2] >= up.high.mm - 0.01 || max[2] <= up.low.mm + 0.01) continue;
+    if (!overlapsRoom(min, max, across, up)) continue;
     if (!nearest || min[1] < nearest.extent.min[1]) nearest = part;
   }
+  const [zone] = zones
+    .filter(({ extent: { min, max } }) => min[1] < box.clearDepth.mm && overlapsRoom(min, max, across, up))
+    .sort((a, b) => a.front.mm - b.front.mm);
+  if (zone && (!nearest || zone.front.mm < nearest.extent.min[1])) return { rear: zone.front, rearBy: zone.name };
   return nearest
     ? { rear: spanAlong(nearest, 1).low, rearBy: nearest.name.toLowerCase() }
     : { rear: box.clearDepth, rearBy: parts.some(({ role }) => role === 'back') ? 'back' : 'rear of the sides' };

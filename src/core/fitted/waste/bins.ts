@@ -1,6 +1,6 @@
 import { type Dim, length, measuredFrom } from '../../derive/index.js';
 import { type Front, frontName } from '../../fronts/index.js';
-import type { Cell } from '../../layout/index.js';
+import { type Cell, zonesOf } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
 import { alongPart, edgeOf, faceInto, type Part } from '../../parts/index.js';
@@ -46,7 +46,7 @@ export function fitBins(context: FitContext, profiles: readonly WasteProfile[]):
 
 function binsOf(front: Front, cell: Cell, context: FitContext, profiles: readonly WasteProfile[]): MadeBins {
   const { parts, box, resolved, head } = context;
-  const room = roomOf(cell, front, parts, box, resolved);
+  const room = roomOf(cell, front, parts, box, resolved, zonesOf(context.cabinet));
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
   const depth = room.rear.minus(room.plane).as('depth behind the plane of the fronts');
   const { profile, against } = choose(room, depth, profiles, resolved.settings.waste.choice.value, show);

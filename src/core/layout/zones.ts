@@ -1,0 +1,34 @@
+import { type Dim, setting } from '../derive/index.js';
+import type { Cabinet } from '../document/index.js';
+import { pathTo, type ZoneField } from '../job/index.js';
+
+/** A box of space inside a cabinet that nothing may take: a pipe, a trap, a socket. */
+export interface Zone {
+  readonly id: string;
+  readonly name: string;
+  /** Its front, as a number that can be opened: what stands behind a drawer is measured to it. */
+  readonly front: Dim;
+  readonly extent: { readonly min: readonly [number, number, number]; readonly max: readonly [number, number, number] };
+}
+
+/** The keep-out boxes of a cabinet in its coordinates. */
+export function zonesOf({ id: cabinetId, zones = [] }: Cabinet): Zone[] {
+  return zones.map(({ id, name, left, up, behind, width, height, depth }) => {
+    const path = (field: ZoneField) => pathTo.zoneField(cabinetId, id, field);
+    return {
+      id,
+      name,
+      front: setting(`front of ${name}`, behind, { kind: 'here', path: path('behind') }),
+      extent: { min: [left, behind, up], max: [left + width, behind + depth, up + height] },
+    };
+  });
+}
+
+type Extent = Zone['extent'];
+
+/** True where two boxes share space. */
+export function meets(a: Extent, b: Extent): boolean {
+  return [0, 1, 2].every(
+    (k) => (a.min[k] as number) < (b.max[k] as number) - 0.01 && (a.max[k] as number) > (b.min[k] as number) + 0.01,
+  );
+}
