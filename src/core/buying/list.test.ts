@@ -93,3 +93,27 @@ test('the list of a job adds up those of its cabinets and names them; as CSV it 
     whole.map(({ name, quantity: count }) => [name, count]),
   );
 });
+
+test('runners, bins and rail sockets come with a screw for every hole bored for them; a spacer of two layers with one', () => {
+  const tray = { kind: 'pair' as const, interior: { kind: 'tray' as const } };
+  const solved = solveWith({ width: 900, parts: [{ id: 'o1', size: share, fill: tray }] });
+  const list = shoppingList([solved], { unit: 'mm', mmStep: 0.1, graduation: 16 });
+  const count = (words: string) =>
+    list.filter(({ name }) => name.startsWith(words)).reduce((sum, { quantity }) => sum + quantity, 0);
+  const places = solved.parts.flatMap(({ machining }) =>
+    machining.flatMap((each) => (each.by.kind === 'runners' && 'positions' in each ? each.positions : [])),
+  );
+  assert.ok(places.length > 8);
+  assert.equal(count('Screws for runners'), places.length);
+  const layers = solved.parts.filter(({ role }) => role === 'spacer');
+  assert.equal(layers.length, 4, 'two layers on each side');
+  const driven = layers.flatMap(({ machining }) =>
+    machining.flatMap((each) =>
+      each.by.kind === 'fixing' && each.by.what === 'screws' && 'positions' in each ? each.positions : [],
+    ),
+  );
+  const bored = layers.flatMap(({ machining }) =>
+    machining.flatMap((each) => (each.by.kind === 'fixing' && 'positions' in each ? each.positions : [])),
+  );
+  assert.equal(bored.length, 2 * driven.length, 'each hole goes through both');
+});

@@ -69,6 +69,16 @@ function hardware({ fittings }: SolvedCabinet): Draft[] {
 
 const HOLDS: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);
 
+/** What is screwed on with its own screws into pilot holes, as its screws are asked for. */
+const FITTED: Readonly<Partial<Record<string, string>>> = {
+  runners: 'runners',
+  waste: 'bins',
+  hanging: 'rail sockets',
+  lifts: 'lifts',
+  catches: 'catches',
+  legs: 'legs',
+};
+
 /** Screws that are driven through a part, out of a pocket, and dowels and loose tenons that stand in a face. */
 function fasteners({ parts, resolved }: SolvedCabinet, style: LengthStyle): Draft[] {
   const show = (mm: number) => formatLengthWithUnit(mm, style);
@@ -86,7 +96,17 @@ function fasteners({ parts, resolved }: SolvedCabinet, style: LengthStyle): Draf
   });
   return parts.flatMap((part) =>
     part.machining.flatMap((operation): Draft[] => {
-      if (!HOLDS.has(operation.by.kind)) return [];
+      const fitted = FITTED[operation.by.kind];
+      const pilots = operation.kind === 'holes' || operation.kind === 'edge holes';
+      if (fitted && pilots && operation.depth && operation.by.what !== 'hook')
+        return [
+          draft(
+            `Screws for ${fitted}, pilot ${show(operation.diameter.mm)}`,
+            operation.positions.length,
+            `pan head, up to ${show(operation.depth.mm)} in`,
+          ),
+        ];
+      if (!HOLDS.has(operation.by.kind) || operation.by.what === 'passed') return [];
       const count = 'positions' in operation ? operation.positions.length : 0;
       switch (operation.kind) {
         case 'holes':

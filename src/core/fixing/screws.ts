@@ -81,6 +81,7 @@ const TWO_LINES = 120;
 const SHORT_OF_FACE = length(3, 'short of the face');
 
 const BY: By = { kind: 'fixing', what: 'screws' };
+const PASSED: By = { kind: 'fixing', what: 'passed' };
 
 /**
  * Screws from the far face of one part into what lies against its other: along the edge or end it covers, or in one or
@@ -229,6 +230,8 @@ function holesOf(
     diameter: pilot,
     reason,
     ...why,
+    // One screw goes through all of them, and is counted where its head is.
+    ...(part === through ? {} : { by: PASSED }),
     ...(beneath(part) > 0 ? { past: beneath(part) } : {}),
     holds: into.key,
   });
