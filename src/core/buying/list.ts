@@ -77,6 +77,7 @@ const FITTED: Readonly<Partial<Record<string, string>>> = {
   lifts: 'lifts',
   catches: 'catches',
   legs: 'legs',
+  hangers: 'wall hangers',
 };
 
 /** Screws that are driven through a part, out of a pocket, and dowels and loose tenons that stand in a face. */

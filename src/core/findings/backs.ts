@@ -14,6 +14,8 @@ const wallWithoutNailer: FindingRule = {
   check(context) {
     const { cabinet, parts, resolved, show } = context;
     if (cabinet.kind !== 'wall' || parts.some((part) => part.role === 'nailer')) return [];
+    // Hangers hold it by its sides.
+    if (context.fitted.hangers?.profile) return [];
     const back = resolved.materials.back.thickness;
     if (resolved.settings.back.kind.value !== 'none' && back.mm >= HANGING_BACK) return [];
     return [

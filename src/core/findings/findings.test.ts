@@ -123,6 +123,17 @@ const BAD: Record<string, () => string[]> = {
   'hanging/too-shallow': () => rulesOf({ depth: 400, parts: [behind({ kind: 'rail' })] }),
   'zones/in-the-way': () => withZone({ left: 100, up: 200, behind: 200, width: 100, height: 100, depth: 300 }),
   'zones/outside': () => withZone({ left: 2000, up: 0, behind: 0, width: 10, height: 10, depth: 10 }),
+  'hangers/overloaded': () =>
+    rulesOf({
+      from: 'wall',
+      width: 1200,
+      settings: { hangers: { fitted: 'hangers' }, nailer: { rails: 'none' }, shelves: { load: 'records' } },
+      parts: [behind({ kind: 'shelves', shelves: 4 })],
+    }),
+  'hangers/no-hanger': () =>
+    rulesOf({ from: 'wall', settings: { hangers: { fitted: 'hangers', choice: 'gone' }, nailer: { rails: 'none' } } }),
+  'hangers/in-the-way': () =>
+    rulesOf({ from: 'wall', settings: { hangers: { fitted: 'hangers' }, back: { kind: 'applied' } } }),
   'waste/too-small': () => rulesOf({ height: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] }),
   'waste/nothing-carries': () =>
     rulesOf({

@@ -1,4 +1,5 @@
 import { catches } from './catches/index.js';
+import { hangers } from './hangers/index.js';
 import { hanging } from './hanging/index.js';
 import { hinges } from './hinges/index.js';
 import { legs } from './legs/index.js';
@@ -9,4 +10,4 @@ import { runners } from './runners/index.js';
 import { waste } from './waste/index.js';
 
 /** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
-export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, hanging, legs] as const;
+export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, hanging, legs, hangers] as const;

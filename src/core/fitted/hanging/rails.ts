@@ -1,10 +1,10 @@
 import type { Fitting } from '../../carcass/index.js';
-import { type Dim, length, measuredFrom } from '../../derive/index.js';
-import type { Compartment } from '../../layout/index.js';
-import { footprintOf, type Operation, spacesOf } from '../../machining/index.js';
-import { edgeOf, faceInto, type Part, sizeOf, uprightAt } from '../../parts/index.js';
+import { type Dim, length } from '../../derive/index.js';
+import type { Operation } from '../../machining/index.js';
+import { uprightAt } from '../../parts/index.js';
 import { formatLengthWithUnit } from '../../units/index.js';
 import type { FitContext } from '../kind.js';
+import { clearMove, movedUp, pairOfScrews } from '../paired.js';
 
 /** A hanging rail in its room. */
 export interface HungRail {
@@ -35,7 +35,6 @@ export interface Hung {
 const PILOT = length(2.5, 'pilot hole of a socket');
 /** Sockets are moved up or down by these to stand clear of what is cut, whichever comes first (mm). */
 const MOVES = [0, -8, 8, -16, 16, -24, 24, -32];
-const SKIN = 3;
 
 /** A rail in every room that is for hanging: in the middle of its depth, a little below its top. */
 export function hangRails({ interiors, parts, box, resolved }: FitContext): Hung[] {
@@ -50,14 +49,21 @@ export function hangRails({ interiors, parts, box, resolved }: FitContext): Hung
     const uprights = (['left', 'right'] as const).map((hand) =>
       uprightAt(parts, hand, { x: (hand === 'left' ? h.low : h.high).mm, z: usual.mm }),
     );
-    const by = MOVES.find((move) =>
-      uprights.every((part) => !part || free(part, usual.mm + move, behind.mm, hanging.centres.mm)),
-    );
-    const up = by ? usual.plus(length(by, 'clear of what is cut there')).as('hanging rail') : usual;
-    const operations = (['left', 'right'] as const).flatMap((hand, at): [string, Operation][] => {
+    const carriers = (['left', 'right'] as const).flatMap((hand, at) => {
       const part = uprights[at];
-      return part ? [[part.key, socket(part, hand, up, behind, room, hanging.centres, hanging.pilot)]] : [];
+      return part ? [{ part, hand }] : [];
     });
+    const screws = { behind, apart: hanging.centres, diameter: PILOT, depth: hanging.pilot };
+    const up = movedUp(usual, clearMove(carriers, { up: usual, ...screws }, MOVES), 'hanging rail');
+    const operations = carriers.map(({ part, hand }): [string, Operation] => [
+      part.key,
+      pairOfScrews(part, hand, {
+        ...screws,
+        up,
+        reason: `socket of the hanging rail: ${room.name}`,
+        by: { kind: 'hanging', opening: room.id },
+      }),
+    ]);
     const rail: HungRail = {
       room: room.id,
       name: room.name,
@@ -72,51 +78,6 @@ export function hangRails({ interiors, parts, box, resolved }: FitContext): Hung
     };
     return [{ rail, operations }];
   });
-}
-
-/** True where both screws of a socket stand clear of what is cut in a part. */
-function free(part: Part, up: number, behind: number, centres: number): boolean {
-  const size = sizeOf(part);
-  const v = Math.abs(behind - edgeOf(part, 'v0').mm);
-  const apart = PILOT.mm / 2 + SKIN;
-  return [up - centres / 2, up + centres / 2].every((z) => {
-    const u = Math.abs(z - edgeOf(part, 'u0').mm);
-    if (u < SKIN * 4 || u > size.length - SKIN * 4) return false;
-    return part.machining.every((operation) => {
-      const { u: along, v: across } = footprintOf(operation, size);
-      const beside = along[1] < u - apart || along[0] > u + apart || across[1] < v - apart || across[0] > v + apart;
-      return (
-        beside ||
-        spacesOf(operation, size).every(
-          ({ low, high }) => high[0] < u - apart || low[0] > u + apart || high[1] < v - apart || low[1] > v + apart,
-        )
-      );
-    });
-  });
-}
-
-function socket(
-  part: Part,
-  hand: 'left' | 'right',
-  up: Dim,
-  behind: Dim,
-  { id, name }: Compartment,
-  centres: Dim,
-  depth: Dim,
-): Operation {
-  const along = measuredFrom(up, edgeOf(part, 'u0')).as('middle of the socket on the part');
-  const half = centres.over(2);
-  return {
-    kind: 'holes',
-    face: faceInto(part, hand),
-    from: 'v0',
-    offset: measuredFrom(behind, edgeOf(part, 'v0')),
-    positions: [along.minus(half).as('screw of the socket'), along.plus(half).as('screw of the socket')],
-    diameter: PILOT,
-    depth,
-    reason: `socket of the hanging rail: ${name}`,
-    by: { kind: 'hanging', opening: id },
-  };
 }
 
 /** Rails are bought by their length, sockets in pairs. */

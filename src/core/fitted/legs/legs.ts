@@ -163,7 +163,7 @@ function under(x: number, y: number, half: number, height: number): Room {
 }
 
 /** What drawers may hold, and what lies on shelves and on the bottom. */
-function contentsOf({ parts, fitted, resolved }: FitContext): Dim {
+export function contentsOf({ parts, fitted, resolved }: FitContext): Dim {
   const drawers = ((fitted.runners ?? []) as readonly FittedDrawer[]).flatMap(({ runner }) =>
     runner ? [runner.contents] : [],
   );

@@ -1,0 +1,79 @@
+import { type FindingDraft, type FindingRule, setChoice, settingPath } from '../../findings/index.js';
+
+/** More may hang than its hangers carry. */
+const overloaded: FindingRule = {
+  id: 'hangers/overloaded',
+  check(context): FindingDraft[] {
+    const { hangers } = context.fitted;
+    if (!hangers?.profile || hangers.wanted <= hangers.room) return [];
+    const { weight, contents, profile, wanted, room } = hangers;
+    return [
+      {
+        severity: 'stop',
+        what: `The cabinet weighs ${Math.round(weight.mm)} kg and may hold ${Math.round(contents.mm)} kg: of hangers for ${profile.load} kg that wants ${wanted}, and ${room} have an upright to hang on.`,
+        why: 'A hanger that carries more than its maker says gives way. Take stronger ones, hang it by its nailers, or say that less goes in.',
+        numbers: [weight, contents],
+        settings: [settingPath(context, 'hangers/choice'), settingPath(context, 'shelves/load')],
+        fixes: [setChoice(context, 'Hang it by its nailers', 'hangers/fitted', 'none')],
+      },
+    ];
+  },
+};
+
+/** The hanger that was decided is not there. */
+const noHanger: FindingRule = {
+  id: 'hangers/no-hanger',
+  check(context): FindingDraft[] {
+    const { hangers } = context.fitted;
+    if (!hangers || hangers.profile) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `The library has no hanger "${context.resolved.settings.hangers.choice.value}".`,
+        why: 'Nothing holds the cabinet to the wall. Take one of the library, or hang it by its nailers.',
+        settings: [settingPath(context, 'hangers/choice')],
+        fixes: [
+          setChoice(context, 'Leave the hanger to the rules', 'hangers/choice', 'none'),
+          setChoice(context, 'Hang it by its nailers', 'hangers/fitted', 'none'),
+        ],
+      },
+    ];
+  },
+};
+
+/** Something stands where a hanger goes. */
+const inTheWay: FindingRule = {
+  id: 'hangers/in-the-way',
+  check(context): FindingDraft[] {
+    const { rooms, parts, fitted } = context;
+    const own = rooms.filter(({ by }) => by === 'hangers');
+    const met = parts.filter(
+      ({ key, extent }) =>
+        !fitted.hangers?.carriers.includes(key) &&
+        own.some(({ extent: { min, max } }) =>
+          [0, 1, 2].every(
+            (k) =>
+              (min[k] as number) < (extent.max[k] as number) - 0.01 &&
+              (max[k] as number) > (extent.min[k] as number) + 0.01,
+          ),
+        ),
+    );
+    const [first] = met;
+    if (!first) return [];
+    return [
+      {
+        severity: 'stop',
+        what: `${first.name} stands where a hanger goes.`,
+        why: 'Hangers want the upper rear corners free. Leave the nailer out, or hang the cabinet by it.',
+        parts: met.map(({ key }) => key),
+        settings: [settingPath(context, 'hangers/fitted')],
+        fixes: [
+          setChoice(context, 'Hang it by its nailers', 'hangers/fitted', 'none'),
+          ...(first.role === 'nailer' ? [setChoice(context, 'Leave the nailers out', 'nailer/rails', 'none')] : []),
+        ],
+      },
+    ];
+  },
+};
+
+export const hangerRules: readonly FindingRule[] = [overloaded, noHanger, inTheWay];

@@ -1,0 +1,81 @@
+import { type Dim, length, measuredFrom } from '../derive/index.js';
+import { type By, footprintOf, into, type Operation, spacesOf } from '../machining/index.js';
+import { edgeOf, faceInto, type Part, sizeOf } from '../parts/index.js';
+
+/** Two screws one above the other in the face of an upright: sockets, hangers and their like. */
+export interface PairOfScrews {
+  /** Middle of both, in the cabinet: above the underside of the box and behind the front edge of the case. */
+  readonly up: Dim;
+  readonly behind: Dim;
+  readonly apart: Dim;
+  readonly diameter: Dim;
+  readonly depth: Dim;
+  readonly reason: string;
+  readonly by: By;
+}
+
+/** Wood left between such a screw and what else is cut; from the ends of the part (mm). */
+const SKIN = 3;
+const FROM_END = 12;
+
+/** The first of some moves up or down (mm) with which both screws stand clear in every part; 0 where none does. */
+export function clearMove(
+  parts: readonly { readonly part: Part; readonly hand: 'left' | 'right' }[],
+  pair: Pick<PairOfScrews, 'up' | 'behind' | 'apart' | 'diameter' | 'depth'>,
+  moves: readonly number[],
+): number {
+  return moves.find((move) => parts.every(({ part, hand }) => standsClear(part, hand, pair, move))) ?? 0;
+}
+
+function standsClear(
+  part: Part,
+  hand: 'left' | 'right',
+  { up, behind, apart, diameter, depth }: Pick<PairOfScrews, 'up' | 'behind' | 'apart' | 'diameter' | 'depth'>,
+  move: number,
+): boolean {
+  const size = sizeOf(part);
+  const [near, far] = into(size, faceInto(part, hand), Math.min(depth.mm, size.thickness - 1));
+  const v = Math.abs(behind.mm - edgeOf(part, 'v0').mm);
+  const beside = diameter.mm / 2 + SKIN;
+  return [-apart.mm / 2, apart.mm / 2].every((by) => {
+    const u = Math.abs(up.mm + move + by - edgeOf(part, 'u0').mm);
+    if (u < FROM_END || u > size.length - FROM_END) return false;
+    return part.machining.every((operation) => {
+      const { u: along, v: across } = footprintOf(operation, size);
+      if (along[1] < u - beside || along[0] > u + beside || across[1] < v - beside || across[0] > v + beside)
+        return true;
+      return spacesOf(operation, size).every(
+        ({ low, high }) =>
+          high[0] < u - beside ||
+          low[0] > u + beside ||
+          high[1] < v - beside ||
+          low[1] > v + beside ||
+          low[2] > far + 1 ||
+          high[2] < near - 1,
+      );
+    });
+  });
+}
+
+/** Where it stands after a move. */
+export function movedUp(up: Dim, move: number, name: string): Dim {
+  return move === 0 ? up : up.plus(length(move, 'clear of what is cut there')).as(name);
+}
+
+/** Both holes, in the face a hand of the room looks at. */
+export function pairOfScrews(part: Part, hand: 'left' | 'right', pair: PairOfScrews): Operation {
+  const { up, behind, apart, diameter, depth, reason, by } = pair;
+  const along = measuredFrom(up, edgeOf(part, 'u0')).as('middle of both screws on the part');
+  const half = apart.over(2);
+  return {
+    kind: 'holes',
+    face: faceInto(part, hand),
+    from: 'v0',
+    offset: measuredFrom(behind, edgeOf(part, 'v0')),
+    positions: [along.minus(half).as('lower screw'), along.plus(half).as('upper screw')],
+    diameter,
+    depth,
+    reason,
+    by,
+  };
+}
