@@ -47,23 +47,27 @@ test('hangers stand in the upper corners, alike on both sides, and hold a cabine
 });
 
 test('as many hang as the load wants: stronger ones, then one on a partition, then it stops', () => {
-  const open = (id: string) => ({
+  const open = (id: string, shelves = 3) => ({
     id,
     size: share,
-    fill: { kind: 'open' as const, interior: { kind: 'shelves' as const, shelves: 3 } },
+    fill: { kind: 'open' as const, interior: { kind: 'shelves' as const, shelves } },
   });
   const columns = {
     kind: 'columns' as const,
     graduation: { kind: 'arithmetic' as const, step: 0 },
     parts: [open('a'), open('b')],
   };
-  const kitchen = { shelves: { load: 'kitchen' as const } };
-  const heavy = hung({ width: 1150, height: 900, face: columns, settings: { ...kitchen } });
-  const { profile, wanted, carriers, weight, contents } = heavy.fitted.hangers ?? assert.fail('nothing hangs');
-  assert.ok(profile && wanted * profile.load >= weight.mm + contents.mm, 'together they carry it');
-  assert.ok(carriers.length === wanted);
-  assert.equal(carriers.includes('divider/a'), wanted > 2);
-  const records = hung({ width: 1150, height: 900, face: columns, settings: { shelves: { load: 'records' } } });
+  const counts = (['clothes', 'kitchen', 'books', 'records'] as const).map((load) => {
+    const solved = hung({ width: 1150, height: 900, face: columns, settings: { shelves: { load } } });
+    const { profile, wanted, carriers, weight, contents } = solved.fitted.hangers ?? assert.fail('nothing hangs');
+    assert.ok(profile && wanted * profile.load >= weight.mm + contents.mm, 'together they carry it');
+    assert.equal(carriers.length, wanted);
+    assert.equal(carriers.includes('divider/a'), wanted > 2);
+    return wanted;
+  });
+  assert.deepEqual([counts[0], counts.at(-1)], [2, 3], 'two for clothes, one on the partition as well for records');
+  const full = { ...columns, parts: [open('a', 6), open('b', 6)] };
+  const records = hung({ width: 1150, height: 1100, face: full, settings: { shelves: { load: 'records' } } });
   assert.ok(records.findings.some(({ rule, severity }) => rule === 'hangers/overloaded' && severity === 'stop'));
 });
 
