@@ -3,6 +3,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { connect } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -69,9 +70,29 @@ export function address(env = process.env) {
   return `http://${env.HOST ?? '127.0.0.1'}:${env.PORT ?? 4417}`;
 }
 
+/** True when something answers at an address already. */
+function isTaken(host, port) {
+  return new Promise((resolve) => {
+    const probe = connect({ host, port, timeout: 1000 });
+    const settle = (taken) => {
+      probe.destroy();
+      resolve(taken);
+    };
+    probe.once('connect', () => settle(true));
+    probe.once('error', () => settle(false));
+    probe.once('timeout', () => settle(false));
+  });
+}
+
 /** Starts the built server and stays until it ends. */
-export function serve(env = {}) {
-  const all = { HOST: '127.0.0.1', PORT: '4417', ...process.env, ...env };
+export async function serve(env = {}) {
+  const all = { ...process.env, ...env };
+  all.HOST ||= '127.0.0.1';
+  all.PORT ||= '4417';
+  if (await isTaken(all.HOST, Number(all.PORT))) {
+    say(`port ${all.PORT} is taken: another Alcove may be running. Stop it, or choose another with PORT=4418.`);
+    process.exit(1);
+  }
   say(`running at ${address(all)} (Ctrl C stops it)`);
   const server = spawn(process.execPath, [join(root, 'dist', 'server', 'entry.mjs')], {
     cwd: root,

@@ -5,7 +5,7 @@ const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/;
 
 /** True when the server was told to listen beyond this machine. */
-const openToNetwork = process.env.HOST !== undefined && !/^(127\.|localhost$|::1$)/.test(process.env.HOST);
+const openToNetwork = !/^(127\.|localhost$|::1$|$)/.test(process.env.HOST ?? '');
 
 const refuse = (code: string, message: string) => json({ error: { code, message, fields: [] } }, 403);
 

@@ -1,6 +1,7 @@
 import type { APIContext } from 'astro';
 import type { z } from 'zod';
 import { validate } from '../core/document/index.js';
+import { databaseRefusal } from './database.js';
 import { invalid } from './jobs.js';
 import { log } from './log.js';
 import { Refusal } from './refusal.js';
@@ -8,10 +9,10 @@ import { Refusal } from './refusal.js';
 /** Larger request bodies are refused (bytes). */
 export const LARGEST_BODY = 2 * 1024 * 1024;
 
-export function json(data: unknown, status = 200): Response {
+export function json(data: unknown, status = 200, more: Readonly<Record<string, string>> = {}): Response {
   return new Response(JSON.stringify(data), {
     status,
-    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
+    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store', ...more },
   });
 }
 
@@ -25,11 +26,13 @@ export async function answer(
     const value = await act();
     return value instanceof Response ? value : json(value ?? {}, status);
   } catch (error) {
-    if (error instanceof Refusal) {
-      const { code, message, fields, details } = error;
-      return json({ error: { code, message, fields }, ...details }, error.status);
+    const refusal = error instanceof Refusal ? error : databaseRefusal(error);
+    if (refusal !== error) log.error({ err: error, url: context.url.pathname }, 'request failed');
+    if (refusal) {
+      const { code, message, fields, details, retryAfter } = refusal;
+      const wait = retryAfter === undefined ? {} : { 'retry-after': String(retryAfter) };
+      return json({ error: { code, message, fields }, ...details }, refusal.status, wait);
     }
-    log.error({ err: error, url: context.url.pathname }, 'request failed');
     return json(
       {
         error: {
@@ -55,7 +58,11 @@ export async function readText(request: Request): Promise<string> {
     if (size > LARGEST_BODY) throw tooLarge();
     chunks.push(chunk);
   }
-  return new TextDecoder().decode(Buffer.concat(chunks));
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
+  } catch {
+    throw new Refusal(400, 'not-utf-8', 'This is not text in UTF-8, so it cannot be read as a job.');
+  }
 }
 
 /** Reads and validates a JSON body. */

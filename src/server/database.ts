@@ -1,6 +1,17 @@
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import {
+  chmodSync,
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  readSync,
+  statSync,
+} from 'node:fs';
 import { join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
+import { Refusal } from './refusal.js';
 
 export type Db = Database.Database;
 
@@ -11,16 +22,100 @@ export function dataFolder(): string {
 
 const MIGRATIONS_FOLDER = resolve('src/server/migrations');
 
-/** Opens (or creates) the database in a folder and brings its schema up to date. */
+/** A database that cannot be used as it is found, in one sentence a maker can act on. */
+export class DatabaseError extends Error {}
+
+/**
+ * Opens (or creates) the database in a folder and brings its schema up to date. Only its owner may look into it; a save
+ * that was acknowledged is on the disk, whatever happens to the power. One that is damaged, or was written by a newer
+ * Alcove, is refused in words and left as it is.
+ */
 export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db {
-  mkdirSync(folder, { recursive: true });
-  const db = new Database(join(folder, 'alcove.db'));
-  db.pragma('journal_mode = WAL');
-  db.pragma('synchronous = NORMAL');
-  db.pragma('foreign_keys = ON');
-  db.pragma('busy_timeout = 5000');
-  migrate(db, migrations);
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  chmodSync(folder, 0o700);
+  const file = join(folder, 'alcove.db');
+  if (isCutShort(file))
+    throw new DatabaseError(`The database ${file} is damaged: its end is missing. Nothing was changed in it.`);
+  const db = new Database(file);
+  try {
+    db.pragma('journal_mode = WAL');
+    // A commit waits until the disk has it: a power cut takes nothing that was answered as saved.
+    db.pragma('synchronous = FULL');
+    db.pragma('foreign_keys = ON');
+    db.pragma('busy_timeout = 5000');
+    const [{ quick_check: checked } = { quick_check: 'nothing was read' }] = db.pragma('quick_check(1)') as {
+      quick_check: string;
+    }[];
+    if (checked !== 'ok')
+      throw new DatabaseError(`The database ${file} is damaged (${checked}). Nothing was changed in it.`);
+    refuseNewer(db, migrations, file);
+    migrate(db, migrations);
+  } catch (error) {
+    db.close();
+    if (isDamage(error))
+      throw new DatabaseError(`The database ${file} is damaged and cannot be read. Nothing was changed in it.`);
+    throw error;
+  }
+  for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
   return db;
+}
+
+/** A whole database is as long as its header says; with a log beside it the rest may be in there. */
+function isCutShort(file: string): boolean {
+  if (!existsSync(file) || (existsSync(`${file}-wal`) && statSync(`${file}-wal`).size > 0)) return false;
+  const { size } = statSync(file);
+  if (size < HEADER) return size > 0;
+  const head = Buffer.alloc(HEADER);
+  const opened = openSync(file, 'r');
+  try {
+    readSync(opened, head, 0, HEADER, 0);
+  } finally {
+    closeSync(opened);
+  }
+  // Size of a page at 16 (1 stands for 65536), their number at 28.
+  const page = head.readUInt16BE(16) === 1 ? 65_536 : head.readUInt16BE(16);
+  return head.toString('latin1', 0, 15) === 'SQLite format 3' && size < page * head.readUInt32BE(28);
+}
+
+const HEADER = 100;
+
+const codeOf = (error: unknown) => (error as { readonly code?: unknown } | null)?.code;
+
+function isDamage(error: unknown): boolean {
+  return codeOf(error) === 'SQLITE_CORRUPT' || codeOf(error) === 'SQLITE_NOTADB';
+}
+
+/** A schema of a newer Alcove would be misread, and spoilt by the first save. */
+function refuseNewer(db: Db, folder: string, file: string): void {
+  const has = db.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migration'").get();
+  if (!has) return;
+  const known = new Set(readdirSync(folder));
+  const newer = db
+    .prepare<[], { name: string }>('SELECT name FROM migration ORDER BY name')
+    .all()
+    .find(({ name }) => !known.has(name));
+  if (newer)
+    throw new DatabaseError(
+      `The database ${file} was written by a newer Alcove (it has "${newer.name}"). Start that one, or give this one a folder of its own with ALCOVE_DATA.`,
+    );
+}
+
+/** What failed in the database, as an answer: what it is, and where waiting helps how long; undefined for anything else. */
+export function databaseRefusal(error: unknown): Refusal | undefined {
+  const code = String(codeOf(error) ?? '');
+  const kept = 'Nothing was changed; what you did is still in this window.';
+  const [word, message, wait] = code.startsWith('SQLITE_FULL')
+    ? ['disk-full', `The disk is full, so this could not be saved. ${kept} Make room on it, then save again.`]
+    : code.startsWith('SQLITE_READONLY') || code.startsWith('SQLITE_CANTOPEN')
+      ? ['read-only', `The data folder cannot be written. ${kept} Make it writable, then save again.`]
+      : code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED')
+        ? ['locked', `Another program holds the database. ${kept} It is tried again in a moment.`, 2]
+        : code.startsWith('SQLITE_CORRUPT') || code.startsWith('SQLITE_NOTADB')
+          ? ['damaged', `The database is damaged and can no longer be read. ${kept} Stop Alcove and look at its log.`]
+          : code.startsWith('SQLITE_IOERR')
+            ? ['disk', `The disk did not take it. ${kept} Look at the disk, then save again.`]
+            : [];
+  return word && message ? new Refusal(503, word, message, [], {}, wait) : undefined;
 }
 
 /** Runs the .sql files that have not run yet, in order of their names, each in a transaction, and records them. */

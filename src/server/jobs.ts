@@ -14,7 +14,7 @@ import {
 import { type CabinetSummary, type JobSummary, summariseCabinet } from '../core/present/index.js';
 import { findingsBetween, solveCabinet } from '../core/solve.js';
 import { bringForward, keepBuilt } from './corrections.js';
-import type { Db } from './database.js';
+import { type Db, databaseRefusal } from './database.js';
 import { Refusal } from './refusal.js';
 
 /** A job as it is stored: the document and the number of the save it stands at. */
@@ -120,7 +120,15 @@ function assemble(db: Db, row: JobRow): Job {
     .all(row.id)
     .map((cabinet) => JSON.parse(cabinet.document) as unknown);
   const read = readJob({ ...(JSON.parse(row.head) as object), cabinets });
-  if (!read.ok) throw new Error(`stored job ${row.id} is not valid: ${JSON.stringify(read.errors)}`);
+  if (!read.ok) {
+    const [first] = read.errors;
+    throw new Refusal(
+      422,
+      'unreadable',
+      `This job cannot be read as it is stored: ${first?.where ? `${first.where}: ` : ''}${first?.message ?? 'it is not valid.'} Nothing was changed in it.`,
+      read.errors,
+    );
+  }
   return read.value;
 }
 
@@ -234,7 +242,7 @@ interface ListRow {
 
 /** All jobs, latest first, each with small elevations and open findings. */
 export function listJobs(db: Db): JobSummary[] {
-  refreshSummaries(db);
+  const unreadable = refreshSummaries(db);
   return db
     .prepare<[number], ListRow>(
       `SELECT job.id, job.name, job.version, job.updated_at AS updatedAt, job.unit,
@@ -248,10 +256,16 @@ export function listJobs(db: Db): JobSummary[] {
         WHERE deleted_at IS NULL ORDER BY job.updated_at DESC, job.id`,
     )
     .all(SHOWN_CABINETS)
-    .map(({ summaries, ...row }) => ({ ...row, cabinets: JSON.parse(summaries ?? '[]') as CabinetSummary[] }));
+    .map(({ summaries, ...row }) => {
+      const why = unreadable.get(row.id);
+      const cabinets = why ? [] : (JSON.parse(summaries ?? '[]') as CabinetSummary[]);
+      return { ...row, cabinets, ...(why ? { unreadable: why } : {}) };
+    });
 }
 
-function refreshSummaries(db: Db): void {
+/** Figures what changed since the last list; says of each job that cannot be read why, and goes on with the others. */
+function refreshSummaries(db: Db): Map<string, string> {
+  const unreadable = new Map<string, string>();
   const stale = db
     .prepare<[], { id: string }>(
       'SELECT DISTINCT job_id AS id FROM cabinet JOIN job ON job.id = job_id WHERE summary IS NULL AND deleted_at IS NULL',
@@ -261,7 +275,8 @@ function refreshSummaries(db: Db): void {
   // What it came to by earlier rules stays, until the job is opened and what has changed is told.
   const build = db.prepare('UPDATE built SET parts = ? WHERE job_id = ? AND cabinet_id = ? AND edition = ?');
   for (const { id } of stale) {
-    const { document } = readStoredJob(db, id);
+    const document = readable(db, id, unreadable);
+    if (!document) continue;
     db.transaction(() => {
       for (const cabinet of document.cabinets) {
         const { summary, built } = figured(document, cabinet);
@@ -269,6 +284,17 @@ function refreshSummaries(db: Db): void {
         build.run(JSON.stringify(built), id, cabinet.id, EDITION);
       }
     })();
+  }
+  return unreadable;
+}
+
+function readable(db: Db, id: string, unreadable: Map<string, string>): Job | undefined {
+  try {
+    return readStoredJob(db, id).document;
+  } catch (error) {
+    if (databaseRefusal(error)) throw error;
+    unreadable.set(id, error instanceof Refusal ? error.message : 'This job cannot be read as it is stored.');
+    return undefined;
   }
 }
 

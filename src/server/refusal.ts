@@ -8,6 +8,8 @@ export class Refusal extends Error {
     message: string,
     readonly fields: readonly FieldError[] = [],
     readonly details: Readonly<Record<string, unknown>> = {},
+    /** Seconds after which asking again helps. */
+    readonly retryAfter?: number,
   ) {
     super(message);
   }

@@ -27,6 +27,14 @@ export function wordField<const T extends Readonly<Record<string, string>>>(word
 }
 
 /** A short text that names something. */
+/** Characters that print nothing and can mislead whoever reads a name. */
+const CONTROL = /\p{Cc}/u;
+
 export function nameField(max = 80) {
-  return z.string().trim().min(1).max(max);
+  return z
+    .string()
+    .trim()
+    .min(1)
+    .max(max)
+    .refine((name) => !CONTROL.test(name), 'Letters, digits and signs were expected, no control characters.');
 }

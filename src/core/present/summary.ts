@@ -14,6 +14,8 @@ export interface JobSummary {
   readonly cabinets: readonly CabinetSummary[];
   readonly stops: number;
   readonly warnings: number;
+  /** Why its document cannot be read, where that is so: the rest of the list stands. */
+  readonly unreadable?: string;
 }
 
 export interface CabinetSummary {

@@ -31,7 +31,7 @@ export function ImportJob({ onProblem }: { onProblem: (problem: string | null) =
   const open = async (file: File) => {
     setBusy(true);
     try {
-      const response = await fetch('/api/jobs/import', { method: 'POST', body: await file.text() });
+      const response = await fetch('/api/jobs/import', { method: 'POST', body: file });
       const body = (await response.json()) as {
         id?: string;
         error?: ImportError;

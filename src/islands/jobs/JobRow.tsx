@@ -23,7 +23,11 @@ export function JobRow({
       <a href={`/jobs/${job.id}`} className="flex flex-col gap-2 px-4 pt-3">
         <span className="flex items-baseline justify-between gap-3">
           <span className="text-[1.1875rem] leading-tight font-semibold group-hover:text-pencil">{job.name}</span>
-          <OpenFindings stops={job.stops} warnings={job.warnings} />
+          {job.unreadable ? (
+            <span className="shrink-0 font-bold text-finding">cannot be read</span>
+          ) : (
+            <OpenFindings stops={job.stops} warnings={job.warnings} />
+          )}
         </span>
         <span
           className="flex items-end gap-1.5 overflow-hidden border-b-2 border-ink"
@@ -38,8 +42,9 @@ export function JobRow({
               <ThumbnailDrawing thumbnail={cabinet.thumbnail} scale={scale} />
             </span>
           ))}
-          {job.cabinets.length === 0 && <span className="pb-2 text-ink-soft">no cabinets yet</span>}
-          {more > 0 && <span className="pb-1 pl-2 text-lg text-ink-soft">and {more} more</span>}
+          {job.unreadable && <span className="pb-2 leading-snug text-finding">{job.unreadable}</span>}
+          {job.cabinets.length === 0 && !job.unreadable && <span className="pb-2 text-ink-soft">no cabinets yet</span>}
+          {more > 0 && !job.unreadable && <span className="pb-1 pl-2 text-lg text-ink-soft">and {more} more</span>}
         </span>
       </a>
       <div className="flex min-h-10 items-center gap-1 px-4">
