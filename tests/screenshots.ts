@@ -57,6 +57,12 @@ try {
   await (await named(driver, 'Section')).click();
   await (await named(driver, 'What to buy')).click();
   await shot('drawers');
+  await open(`/jobs/${room}?cabinet=c7`);
+  const tray = await find(driver, 'button[aria-label*="Tray 1 behind doors 2 box: left side"]');
+  await driver.executeScript('arguments[0].click()', tray);
+  await (await named(driver, 'Plan')).click();
+  await (await named(driver, 'Open it')).click();
+  await shot('plan');
   await open(`/jobs/${job('issue desk')}?cabinet=c1`);
   await click('[data-part="lift/o2"]');
   await shot('lift');

@@ -102,6 +102,7 @@ function refuseNewer(db: Db, folder: string, file: string): void {
 
 /** What failed in the database, as an answer: what it is, and where waiting helps how long; undefined for anything else. */
 export function databaseRefusal(error: unknown): Refusal | undefined {
+  if (error instanceof DatabaseError) return new Refusal(503, 'database', error.message);
   const code = String(codeOf(error) ?? '');
   const kept = 'Nothing was changed; what you did is still in this window.';
   const [word, message, wait] = code.startsWith('SQLITE_FULL')

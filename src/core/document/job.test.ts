@@ -285,3 +285,29 @@ test('two windows that put heights and openings in at once lose none of them, wh
   assert.equal(ids.size, 5000);
   assert.ok([...ids].every((id) => /^[a-zA-Z0-9_-]{1,40}$/.test(id)));
 });
+
+test('version 11 moves shelves into the room behind their front, and gives names that print', () => {
+  const document = (version: number, fill: object, name: string) => ({
+    version,
+    name,
+    cabinets: [
+      {
+        id: 'c1',
+        name,
+        face: {
+          kind: 'rows',
+          parts: [
+            { id: 'o1', fill },
+            { id: 'o2', fill: { kind: 'columns', parts: [{ id: 'o3', fill: { kind: 'open', shelves: 0 } }] } },
+          ],
+        },
+      },
+    ],
+  });
+  const before = document(10, { kind: 'pair', shelves: 2, shelvesAt: [{ id: 's2', mm: 300 }] }, 'two\u0007 bells');
+  const shelves = { kind: 'shelves', shelves: 2, shelvesAt: [{ id: 's2', mm: 300 }] };
+  const after = document(11, { kind: 'pair', interior: shelves }, 'two  bells');
+  const columns = after.cabinets[0]?.face.parts[1] as { fill: { parts: { fill: object }[] } };
+  columns.fill.parts = columns.fill.parts.map((part) => ({ ...part, fill: { kind: 'open' } }));
+  assert.deepEqual(migrateJob(before, 10, migrations, 11), after);
+});

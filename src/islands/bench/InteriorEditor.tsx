@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { ROOMS, type RoomWord, roomFor, roomLike } from '../../core/acts/index.js';
 import {
   type DividerKind,
@@ -16,10 +16,9 @@ import type { SolvedCabinet } from '../../core/solve.js';
 import { capital } from '../../core/words.js';
 import { PlainField } from '../fields/PlainField.js';
 import { useBench } from './context.js';
+import { MemberActs } from './MemberActs.js';
 import { MemberSize } from './MemberSize.js';
 import type { EditorContext } from './OpeningBlock.js';
-
-const ICON = 'grid size-7 place-items-center hover:text-pencil disabled:opacity-30';
 
 /** What a room is for: nothing, shelves, a drawer, a tray, a rail, or divided again. `path` is where it is filled. */
 export function InteriorRow({
@@ -89,7 +88,6 @@ function RoomList({
   const { parts } = split;
   const rows = split.kind === 'rows';
   const change = (words: string, edit: Edit) => attempt(act({ label: words, edits: [edit] }));
-  const [Back, On] = rows ? [ArrowUp, ArrowDown] : [ArrowLeft, ArrowRight];
   return (
     <div className="flex flex-col gap-1 border-l-2 border-rule pl-2">
       <ol className="flex flex-col gap-1">
@@ -102,33 +100,16 @@ function RoomList({
                 <span className="min-w-0 flex-1 truncate font-semibold" title={name}>
                   {capital(shortName(name))}
                 </span>
-                <button
-                  type="button"
-                  className={ICON}
-                  aria-label={`${name} ${rows ? 'up' : 'to the left'}`}
-                  disabled={at === 0}
-                  onClick={() => change('Room moved', { path: own, moveBefore: parts[at - 1]?.id ?? null })}
-                >
-                  <Back size={15} />
-                </button>
-                <button
-                  type="button"
-                  className={ICON}
-                  aria-label={`${name} ${rows ? 'down' : 'to the right'}`}
-                  disabled={at === parts.length - 1}
-                  onClick={() => change('Room moved', { path: own, moveBefore: parts[at + 2]?.id ?? null })}
-                >
-                  <On size={15} />
-                </button>
-                <button
-                  type="button"
-                  className={ICON}
-                  aria-label={`${name} away`}
-                  disabled={parts.length === 1}
-                  onClick={() => change('Room removed', { path: own, value: undefined })}
-                >
-                  <Trash2 size={15} />
-                </button>
+                <MemberActs
+                  name={name}
+                  axis={split.kind}
+                  at={at}
+                  count={parts.length}
+                  onMove={(by) =>
+                    change('Room moved', { path: own, moveBefore: parts[by < 0 ? at - 1 : at + 2]?.id ?? null })
+                  }
+                  onRemove={() => change('Room removed', { path: own, value: undefined })}
+                />
               </div>
               <InteriorRow
                 label={`${name} is for`}

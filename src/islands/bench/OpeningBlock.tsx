@@ -1,4 +1,3 @@
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { FILLS, type FillWord, fillFor, fillWord } from '../../core/acts/index.js';
 import { type EditPath, hasRoom, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
@@ -7,6 +6,7 @@ import { capital } from '../../core/words.js';
 import type { Outcome } from '../fields/LengthField.js';
 import { useBench } from './context.js';
 import { InteriorRow } from './InteriorEditor.js';
+import { MemberActs } from './MemberActs.js';
 import { MemberSize } from './MemberSize.js';
 
 /** What the editors of one face share. */
@@ -31,8 +31,6 @@ interface BlockProps {
   readonly children?: ReactNode;
 }
 
-const ICON = 'grid size-7 place-items-center hover:text-pencil disabled:opacity-30';
-
 /** One opening: what closes it, how large it is and why, what is behind it. */
 export function OpeningBlock({ opening, at, split, path, context, onMove, onRemove, children }: BlockProps) {
   const act = useBench((state) => state.act);
@@ -40,13 +38,11 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
   const unit = useBench((state) => state.job.display.unit);
   const { solved, attempt } = context;
   const { fill } = opening;
-  const rows = split.kind === 'rows';
   const called = context.names.get(opening.id) ?? 'opening';
   const name = capital(called);
   const mine = solved.fronts.some(
     (front) => front.openingId === opening.id && front.parts.some((part) => part.key === selected),
   );
-  const [Back, On] = rows ? [ArrowUp, ArrowDown] : [ArrowLeft, ArrowRight];
   const setFill = (word: FillWord) =>
     attempt(
       act({
@@ -71,33 +67,14 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
             </option>
           ))}
         </select>
-        <button
-          type="button"
-          className={ICON}
-          aria-label={`${name} ${rows ? 'up' : 'to the left'}`}
-          disabled={at === 0}
-          onClick={() => onMove(-1)}
-        >
-          <Back size={15} />
-        </button>
-        <button
-          type="button"
-          className={ICON}
-          aria-label={`${name} ${rows ? 'down' : 'to the right'}`}
-          disabled={at === split.parts.length - 1}
-          onClick={() => onMove(1)}
-        >
-          <On size={15} />
-        </button>
-        <button
-          type="button"
-          className={ICON}
-          aria-label={`${name} away`}
-          disabled={split.parts.length === 1}
-          onClick={onRemove}
-        >
-          <Trash2 size={15} />
-        </button>
+        <MemberActs
+          name={name}
+          axis={split.kind}
+          at={at}
+          count={split.parts.length}
+          onMove={onMove}
+          onRemove={onRemove}
+        />
       </div>
       <MemberSize
         member={opening}

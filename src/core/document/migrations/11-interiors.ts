@@ -1,10 +1,11 @@
 /**
  * Version 11 knows the room behind a front as a division of its own. Adjustable shelves belonged to the front; they
- * belong to the room behind it now. Sizes stay.
+ * belong to the room behind it now. Sizes stay. Names have no control characters any more: a space stands for one.
  */
 import { type Data, isData } from '../data.js';
 
-export function toVersion11(data: Data): Data {
+export function toVersion11(before: Data): Data {
+  const data = printable(before) as Data;
   if (!Array.isArray(data.cabinets)) return data;
   return {
     ...data,
@@ -12,6 +13,20 @@ export function toVersion11(data: Data): Data {
       isData(cabinet) && isData(cabinet.face) ? { ...cabinet, face: withRooms(cabinet.face) } : cabinet,
     ),
   };
+}
+
+/** The same with names that print. */
+function printable(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(printable);
+  if (!isData(value)) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]) => [
+      key,
+      (key === 'name' || key === 'number') && typeof each === 'string'
+        ? each.replaceAll(/\p{Cc}/gu, ' ').trim() || 'unnamed'
+        : printable(each),
+    ]),
+  );
 }
 
 /** A face whose openings say of their shelves as before; what does not is left as it is. */

@@ -1,5 +1,5 @@
-import type { Operation } from '../../machining/index.js';
 import { formatMm } from '../../units/index.js';
+import { byPart } from '../byPart.js';
 import type { Kind } from '../kind.js';
 import { type FittedHangers, hangUp } from './hangers.js';
 import { type HangerProfile, hangerCatalogue, hangerProfileSchema } from './profile.js';
@@ -35,8 +35,7 @@ export const hangers: Kind<'hangers', (typeof hangerSettings)['settings'], Hange
   fit(context, profiles) {
     const made = hangUp(context, profiles);
     if (!made) return { fitted: null };
-    const operations = new Map<string, Operation[]>();
-    for (const [key, operation] of made.operations) operations.set(key, [...(operations.get(key) ?? []), operation]);
+    const operations = byPart(made.operations);
     const { profile, carriers } = made.fitted;
     return {
       fitted: made.fitted,

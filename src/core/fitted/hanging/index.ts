@@ -1,4 +1,4 @@
-import type { Operation } from '../../machining/index.js';
+import { byPart } from '../byPart.js';
 import type { Kind, NamedProfile } from '../kind.js';
 import { type HungRail, hangRails, railsToBuy } from './rails.js';
 import { hangingRules } from './rules.js';
@@ -14,9 +14,7 @@ export const hanging: Kind<'hanging', (typeof hangingSettings)['settings'], Name
   fit(context) {
     const hung = hangRails(context);
     const rails = hung.map(({ rail }) => rail);
-    const operations = new Map<string, Operation[]>();
-    for (const [key, operation] of hung.flatMap((each) => each.operations))
-      operations.set(key, [...(operations.get(key) ?? []), operation]);
+    const operations = byPart(hung.flatMap((each) => each.operations));
     return { fitted: rails, operations, buy: railsToBuy(rails, context) };
   },
   rules: hangingRules,

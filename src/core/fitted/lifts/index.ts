@@ -1,4 +1,4 @@
-import type { Operation } from '../../machining/index.js';
+import { byPart } from '../byPart.js';
 import type { Kind } from '../kind.js';
 import { type FittedLift, placeLifts } from './lifts.js';
 import { type LiftProfile, liftCatalogue, liftProfileSchema } from './profile.js';
@@ -24,9 +24,7 @@ export const lifts: Kind<'lifts', (typeof liftSettings)['settings'], LiftProfile
   },
   fit(context, profiles) {
     const made = placeLifts(context, profiles);
-    const operations = new Map<string, Operation[]>();
-    for (const [key, operation] of made.flatMap((each) => each.operations))
-      operations.set(key, [...(operations.get(key) ?? []), operation]);
+    const operations = byPart(made.flatMap((each) => each.operations));
     const bought = made.flatMap(({ fitted: { profile } }) => (profile ? [profile] : []));
     return {
       fitted: made.map(({ fitted }) => fitted),

@@ -1,5 +1,5 @@
-import type { Operation } from '../../machining/index.js';
 import { formatMm } from '../../units/index.js';
+import { byPart } from '../byPart.js';
 import type { Kind } from '../kind.js';
 import { runnerCatalogue } from './catalogue.js';
 import { type FittedDrawer, fitDrawers, together } from './drawers.js';
@@ -106,12 +106,6 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
       }),
     ),
 };
-
-function byPart(all: readonly (readonly [key: string, operation: Operation])[]): Map<string, Operation[]> {
-  const found = new Map<string, Operation[]>();
-  for (const [key, operation] of all) found.set(key, [...(found.get(key) ?? []), operation]);
-  return found;
-}
 
 export type { FittedDrawer } from './drawers.js';
 export type { RunnerProfile } from './profile.js';

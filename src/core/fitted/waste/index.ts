@@ -1,5 +1,5 @@
-import type { Operation } from '../../machining/index.js';
 import { formatMm } from '../../units/index.js';
+import { byPart } from '../byPart.js';
 import type { Kind } from '../kind.js';
 import { type FittedBins, fitBins } from './bins.js';
 import { type WasteProfile, wasteCatalogue, wasteProfileSchema } from './profile.js';
@@ -25,9 +25,7 @@ export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfi
   },
   fit(context, profiles) {
     const made = fitBins(context, profiles);
-    const operations = new Map<string, Operation[]>();
-    for (const [key, operation] of made.flatMap((each) => each.operations))
-      operations.set(key, [...(operations.get(key) ?? []), operation]);
+    const operations = byPart(made.flatMap((each) => each.operations));
     const bought = made.flatMap(({ fitted: { profile } }) => (profile ? [profile] : []));
     return {
       fitted: made.map(({ fitted }) => fitted),
