@@ -11,6 +11,8 @@ import {
 } from 'node:fs';
 import { join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
+import { backUpBefore, backUpToday, backupsIn } from './backup.js';
+import { log } from './log.js';
 import { Refusal } from './refusal.js';
 
 export type Db = Database.Database;
@@ -35,7 +37,7 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
   chmodSync(folder, 0o700);
   const file = join(folder, 'alcove.db');
   if (isCutShort(file))
-    throw new DatabaseError(`The database ${file} is damaged: its end is missing. Nothing was changed in it.`);
+    throw new DatabaseError(`The database ${file} is damaged: its end is missing. ${lastCopy(folder)}`);
   const db = new Database(file);
   try {
     db.pragma('journal_mode = WAL');
@@ -46,18 +48,25 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
     const [{ quick_check: checked } = { quick_check: 'nothing was read' }] = db.pragma('quick_check(1)') as {
       quick_check: string;
     }[];
-    if (checked !== 'ok')
-      throw new DatabaseError(`The database ${file} is damaged (${checked}). Nothing was changed in it.`);
+    if (checked !== 'ok') throw new DatabaseError(`The database ${file} is damaged (${checked}). ${lastCopy(folder)}`);
     refuseNewer(db, migrations, file);
-    migrate(db, migrations);
+    migrate(db, migrations, (name) => backUpBefore(db, folder, name));
   } catch (error) {
     db.close();
     if (isDamage(error))
-      throw new DatabaseError(`The database ${file} is damaged and cannot be read. Nothing was changed in it.`);
+      throw new DatabaseError(`The database ${file} is damaged and cannot be read. ${lastCopy(folder)}`);
     throw error;
   }
   for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
   return db;
+}
+
+/** What a shop with a damaged database can do. */
+function lastCopy(folder: string): string {
+  const [last] = backupsIn(folder);
+  return last
+    ? `Nothing was changed in it. The last copy is of ${last.madeAt.toISOString().slice(0, 10)}: npm run restore -- ${last.name} puts it in its place.`
+    : 'Nothing was changed in it, and there is no copy of it.';
 }
 
 /** A whole database is as long as its header says; with a log beside it the rest may be in there. */
@@ -119,8 +128,9 @@ export function databaseRefusal(error: unknown): Refusal | undefined {
   return word && message ? new Refusal(503, word, message, [], {}, wait) : undefined;
 }
 
-/** Runs the .sql files that have not run yet, in order of their names, each in a transaction, and records them. */
-export function migrate(db: Db, folder: string): void {
+/** Runs the .sql files that have not run yet, in order of their names, each in a transaction, and records them; `before` each. */
+export function migrate(db: Db, folder: string, before?: (name: string) => void): void {
+  const begun = db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'migration'").get() !== undefined;
   db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT');
   const done = new Set(
     db
@@ -132,6 +142,8 @@ export function migrate(db: Db, folder: string): void {
     .filter((file) => file.endsWith('.sql'))
     .sort()) {
     if (done.has(name)) continue;
+    // An empty database has nothing to keep.
+    if (begun && done.size > 0) before?.(name);
     db.transaction(() => {
       db.exec(readFileSync(join(folder, name), 'utf8'));
       db.prepare('INSERT INTO migration (name, applied_at) VALUES (?, ?)').run(name, new Date().toISOString());
@@ -141,8 +153,17 @@ export function migrate(db: Db, folder: string): void {
 
 let shared: Db | undefined;
 
-/** The one database of a running server. */
+/** The one database of a running server; on each day it is used a copy of it is made beside the work. */
 export function database(): Db {
   shared ??= openDatabase(dataFolder());
+  const day = new Date().toDateString();
+  if (day !== copiedOn) {
+    copiedOn = day;
+    backUpToday(shared, dataFolder()).catch((error: unknown) =>
+      log.error({ err: error }, 'the copy of the day failed'),
+    );
+  }
   return shared;
 }
+
+let copiedOn: string | undefined;
