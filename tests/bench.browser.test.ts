@@ -222,7 +222,7 @@ test('materials, toe, top, stack and standards change the parts, and a decision 
     (list) => list.length === 3,
     'no third opening',
   );
-  await type('Doors 1 shelves', '3');
+  await type('Doors 1, inside: how many shelves', '3');
   await shows('Adjustable shelf', 3, '4');
   await (await named(driver, 'All settings back to the standards')).click();
   await shows('Stretcher, rear', 4, '863.6');

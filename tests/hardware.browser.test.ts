@@ -151,7 +151,7 @@ test('the pin columns of a side move on its panel', async () => {
 
 test('a wall beside the door is found out, and the fix stops the door; undo takes it back', async () => {
   const { driver } = browser;
-  await bench('c4');
+  await bench('c5');
   await unfold('Ends');
   const ends = await find(driver, 'fieldset[data-path="ends/right"]');
   await (await ends.findElement(By.xpath('.//label[contains(., "a wall")]'))).click();

@@ -99,7 +99,7 @@ const WAYS: CabinetDecisions[] = [
       { id: 'o2', size: share, fill: { kind: 'pair', interior: inside('tray') } },
     ],
   },
-  { from: 'tall', depth: 600, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'rail' } } }] },
+  { from: 'tall', depth: 500, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'rail' } } }] },
   { width: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] },
   { from: 'wall', settings: { hangers: { fitted: 'hangers' }, nailer: { rails: 'none' } } },
   { width: 1199 },
