@@ -115,7 +115,7 @@ function Row({ row }: { row: PartRow }) {
         <button
           type="button"
           tabIndex={-1}
-          className="min-h-7 max-w-[15.5rem] min-w-full truncate text-left"
+          className="min-h-7 max-w-[14rem] min-w-full truncate text-left"
           title={part.name}
           onClick={() => select(chosen ? null : part.key)}
         >
