@@ -6,3 +6,4 @@ export { ROOMS, type RoomWord, roomFor, roomLike } from './interiors.js';
 export { sizeNames } from './names.js';
 export { documentRefusal, stackRefusal } from './refusals.js';
 export { typeOver } from './typed.js';
+export { addZone } from './zones.js';

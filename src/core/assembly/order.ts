@@ -1,9 +1,9 @@
-import type { Operation } from '../machining/index.js';
-import type { AxisIndex, Extent, Part, PartRole } from '../parts/index.js';
+import type { Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
 import { connectionsOf } from './connections.js';
 import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
-import { blockMeets, comesNear, firstWood, meetsOnTheWay, type Way, woodOf } from './solids.js';
+import { type Fastener, Heads } from './heads.js';
+import { blockMeets, meetsOnTheWay, type Way, woodOf } from './solids.js';
 
 /** What is put to what at one time, and how. */
 export interface AssemblyStep {
@@ -38,12 +38,6 @@ export interface Stuck {
 export interface Assembly {
   readonly steps: readonly AssemblyStep[];
   readonly stuck: Stuck | undefined;
-}
-
-interface Fastener {
-  readonly from: Part;
-  readonly into: Part;
-  readonly leaving: Leaving;
 }
 
 /** What comes off first when a cabinet is taken apart; it is put together the other way round. */
@@ -101,8 +95,7 @@ class Dismantling {
   private readonly between = new Map<number, Fastener[]>();
   /** By the places of two parts: the lower half says which ways were looked at, the upper what was found. */
   private readonly blocked: Uint16Array;
-  private readonly heads = new Map<Leaving, readonly { readonly part: Part; readonly room: number }[]>();
-  private readonly rows = new Map<Operation, readonly Part[]>();
+  private readonly heads: Heads;
   private readonly steps: AssemblyStep[] = [];
   private stuck: Stuck | undefined;
 
@@ -113,6 +106,11 @@ class Dismantling {
   ) {
     for (const [at, part] of parts.entries()) this.places.set(part, at);
     this.blocked = new Uint16Array(parts.length * parts.length);
+    this.heads = new Heads(
+      parts,
+      (part) => this.fasteners.get(part) ?? [],
+      (part) => this.woodOf(part),
+    );
     for (const { from, into, leaving: left } of connectionsOf(parts)) {
       if (!into) continue;
       const fastener = { from, into, leaving: left };
@@ -247,7 +245,7 @@ class Dismantling {
     for (const fastener of fasteners) {
       const { from, leaving: left } = fastener;
       if (left.driver) {
-        if (this.room(fastener, all) < SHORT_DRIVER) return false;
+        if (this.heads.room(fastener, all) < SHORT_DRIVER) return false;
         continue;
       }
       // What stands in the end of one part is drawn out of the other, straight.
@@ -256,46 +254,6 @@ class Dismantling {
       if (way.axis !== axis || way.sign !== -sign * out) return false;
     }
     return true;
-  }
-
-  /** How far out of its head a screw's driver is free, up to its whole length (mm). */
-  private room(fastener: Fastener, all: ReadonlySet<Part>): number {
-    let least = DRIVER;
-    for (const { part, room } of this.beforeHead(fastener)) if (room < least && all.has(part)) least = room;
-    return least;
-  }
-
-  /** What stands within a driver's length before the head of a screw, and how far from it (mm). */
-  private beforeHead({ from, leaving: left }: Fastener): readonly { readonly part: Part; readonly room: number }[] {
-    if (!left.driver) return [];
-    const known = this.heads.get(left);
-    if (known) return known;
-    const [head, end] = left.driver;
-    const found: { readonly part: Part; readonly room: number }[] = [];
-    for (const part of this.beforeRow(from, left)) {
-      if (firstWood(head, end, [part.extent]) === undefined) continue;
-      const share = firstWood(head, end, this.woodOf(part));
-      if (share !== undefined) found.push({ part, room: share * DRIVER });
-    }
-    this.heads.set(left, found);
-    return found;
-  }
-
-  /** What comes near the drivers of a whole row of screws at all: found once for the row. */
-  private beforeRow(from: Part, { operation }: Leaving): readonly Part[] {
-    const known = this.rows.get(operation);
-    if (known) return known;
-    const drivers = (this.fasteners.get(from) ?? []).flatMap(({ leaving: { operation: of, driver } }) =>
-      of === operation && driver ? driver : [],
-    );
-    const along = (axis: AxisIndex, most: typeof Math.min) => most(...drivers.map((point) => point[axis]));
-    const row: Extent = {
-      min: [along(0, Math.min), along(1, Math.min), along(2, Math.min)],
-      max: [along(0, Math.max), along(1, Math.max), along(2, Math.max)],
-    };
-    const found = this.parts.filter((part) => part !== from && comesNear(part.extent, row));
-    this.rows.set(operation, found);
-    return found;
   }
 
   /** What holds some of the parts to the rest of them. */
@@ -316,7 +274,7 @@ class Dismantling {
           count: (known?.count ?? 0) + 1,
           from: from.key,
           into: into.key,
-          short: known?.short === true || this.room(fastener, all) < DRIVER,
+          short: known?.short === true || this.heads.room(fastener, all) < DRIVER,
         });
       }
     return [...found.values()];
@@ -328,7 +286,7 @@ class Dismantling {
       for (const fastener of this.fasteners.get(part) ?? []) {
         const { from, into } = fastener;
         if (from !== part || !all.has(into)) continue;
-        const before = this.beforeHead(fastener).find((other) => all.has(other.part) && other.room < SHORT_DRIVER);
+        const before = this.heads.before(fastener).find((other) => all.has(other.part) && other.room < SHORT_DRIVER);
         if (before) return { screws: { from: from.key, into: into.key, before: before.part.key, room: before.room } };
       }
     return {};

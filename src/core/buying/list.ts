@@ -1,4 +1,5 @@
 import { length } from '../derive/index.js';
+import { allKinds } from '../fitted/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
@@ -69,17 +70,6 @@ function hardware({ fittings }: SolvedCabinet): Draft[] {
 
 const HOLDS: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);
 
-/** What is screwed on with its own screws into pilot holes, as its screws are asked for. */
-const FITTED: Readonly<Partial<Record<string, string>>> = {
-  runners: 'runners',
-  waste: 'bins',
-  hanging: 'rail sockets',
-  lifts: 'lifts',
-  catches: 'catches',
-  legs: 'legs',
-  hangers: 'wall hangers',
-};
-
 /** Screws that are driven through a part, out of a pocket, and dowels and loose tenons that stand in a face. */
 function fasteners({ parts, resolved }: SolvedCabinet, style: LengthStyle): Draft[] {
   const show = (mm: number) => formatLengthWithUnit(mm, style);
@@ -97,7 +87,7 @@ function fasteners({ parts, resolved }: SolvedCabinet, style: LengthStyle): Draf
   });
   return parts.flatMap((part) =>
     part.machining.flatMap((operation): Draft[] => {
-      const fitted = FITTED[operation.by.kind];
+      const fitted = allKinds.find(({ id }) => id === operation.by.kind)?.screws;
       const pilots = operation.kind === 'holes' || operation.kind === 'edge holes';
       if (fitted && pilots && operation.depth && operation.by.what !== 'hook')
         return [

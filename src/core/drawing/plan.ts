@@ -11,6 +11,7 @@ import { pathTo } from '../job/index.js';
 import { doorAt, type PlanPoint, turned } from '../motions/index.js';
 import { toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
+import { capital } from '../words.js';
 import { type CutPlane, cutItems } from './cut.js';
 import { zoneItems } from './zones.js';
 
@@ -30,10 +31,13 @@ export function planLevels({ interiors, fitted, parts }: SolvedCabinet): PlanLev
   });
   const drawn = new Set(boxes.map(({ id }) => id));
   const rooms = interiors.compartments.flatMap(({ id, name, inside: { v } }) =>
-    drawn.has(id) ? [] : [{ id, name: `${name[0]?.toUpperCase()}${name.slice(1)}`, at: (v.low.mm + v.high.mm) / 2 }],
+    drawn.has(id) ? [] : [{ id, name: capital(name), at: (v.low.mm + v.high.mm) / 2 }],
   );
   return [...boxes, ...rooms].sort((a, b) => b.at - a.at);
 }
+
+/** Wood on wood is pulled so much of its length before it tips. */
+const WITHOUT_STOP = 0.75;
 
 /** An arc is drawn in steps of so many degrees. */
 const ARC = 5;
@@ -97,7 +101,7 @@ function swingItems({ motions }: SolvedCabinet, at: number): DrawingItem[] {
 function pulledOut({ fitted, parts, fronts }: SolvedCabinet, open: string, at: number): DrawingItem[] {
   const drawer = fitted.runners.find(({ opening }) => opening === open);
   if (!drawer?.plan) return [];
-  const travel = drawer.runner?.length.mm ?? drawer.plan.length.mm * 0.75;
+  const travel = drawer.runner?.length.mm ?? drawer.plan.length.mm * WITHOUT_STOP;
   const face = fronts.find(({ key }) => key === drawer.front)?.parts.map(({ key }) => key) ?? [];
   return parts
     .filter(({ key, extent }) => (drawer.parts.includes(key) || face.includes(key)) && extent.max[2] > at)
@@ -111,7 +115,7 @@ function pulledOut({ fitted, parts, fronts }: SolvedCabinet, open: string, at: n
 }
 
 function planDimensions(
-  { cabinet, box, interiors, fitted, resolved }: SolvedCabinet,
+  { cabinet, box, interiors, fitted, parts, resolved }: SolvedCabinet,
   at: number,
   front: number,
   rear: number,
@@ -133,12 +137,9 @@ function planDimensions(
   }
   // The box that is cut, from side to side.
   for (const drawer of fitted.runners) {
-    const room = interiors.compartments.find(({ id }) => id === drawer.opening);
-    if (!drawer.plan || !room || room.inside.v.low.mm >= at || room.inside.v.high.mm <= at) continue;
-    const { left, right } = drawer.packing;
-    const middle = (room.inside.h.low.mm + left.mm + room.inside.h.high.mm - right.mm) / 2;
-    const half = drawer.plan.outside.mm / 2;
-    items.push(dimension(`plan-box-${drawer.opening}`, 'bottom', 0, middle - half, middle + half, drawer.plan.outside));
+    const [left, right] = drawer.parts.map((key) => parts.find((part) => part.key === key)?.extent);
+    if (!drawer.plan || !left || !right || left.min[2] >= at || left.max[2] <= at) continue;
+    items.push(dimension(`plan-box-${drawer.opening}`, 'bottom', 0, left.min[0], right.max[0], drawer.plan.outside));
   }
   return items;
 }

@@ -1,6 +1,6 @@
-import { type Act, type EditPath, pathTo, type Room } from '../job/index.js';
 import { LEAST_MEMBER, roomsInside } from '../layout/index.js';
 import type { FindingDraft, FindingRule } from './finding.js';
+import { lettingGo } from './lettingGo.js';
 
 /** Rooms behind a front whose decided sizes take more, or less, than there is. */
 const roomsDoNotClose: FindingRule = {
@@ -19,32 +19,11 @@ const roomsDoNotClose: FindingRule = {
         numbers: [decided, available],
         refuses: true,
         settings: [path],
-        fixes: lettingGo(split.parts, path, names),
+        fixes: lettingGo(split.parts, path, (id) => names.get(id)?.name),
       };
     });
   },
 };
-
-/** Letting go of a decided size, largest first. */
-function lettingGo(parts: readonly Room[], path: EditPath, names: ReadonlyMap<string, string>): Act[] {
-  return parts
-    .map((room) => ({ room, mm: room.pin ?? (room.size.rule === 'fixed' ? room.size.mm : 0) }))
-    .filter(({ mm }) => mm > 0)
-    .sort((a, b) => b.mm - a.mm)
-    .slice(0, 3)
-    .map(({ room }) => {
-      const at = pathTo.opening(path, room.id);
-      return {
-        label: `Let ${names.get(room.id) ?? 'the room'} take what is left`,
-        edits: [
-          ...(room.pin === undefined ? [] : [{ path: pathTo.openingField(at, 'pin'), value: undefined }]),
-          ...(room.size.rule === 'fixed'
-            ? [{ path: pathTo.openingField(at, 'size'), value: { rule: 'share', weight: 1 } }]
-            : []),
-        ],
-      };
-    });
-}
 
 /** Sides so tall want something to keep them apart in the middle (mm). */
 const TALL = 1200;

@@ -1,11 +1,12 @@
 import { type Dim, diagonal, largest, length, setting } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
-import { type Act, type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
+import { type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
 import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { capital } from '../words.js';
 import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from './finding.js';
+import { lettingGo } from './lettingGo.js';
 
 /** Any part whose length or width is nothing or less. */
 const partVanishes: FindingRule = {
@@ -72,6 +73,7 @@ const stackDoesNotClose: FindingRule = {
   check({ face, cabinet, show }) {
     if (face.ok) return [];
     const { kind, by, decided, available } = face.refusal;
+    const names = openingNames(cabinet.face);
     const over = kind === 'over';
     return [
       {
@@ -85,33 +87,11 @@ const stackDoesNotClose: FindingRule = {
         numbers: [decided, available],
         refuses: true,
         settings: [face.path],
-        fixes: stackFixes(cabinet.face, face.path, pathTo.face(cabinet.id)),
+        fixes: lettingGo(splitAt(cabinet.face, face.path, pathTo.face(cabinet.id)), face.path, (id) => names.get(id)),
       },
     ];
   },
 };
-
-/** Letting go of a decided size of the split that does not close, largest first. */
-function stackFixes(face: Split, refusedPath: EditPath, path: EditPath): Act[] {
-  const names = openingNames(face);
-  return splitAt(face, refusedPath, path)
-    .map((opening) => ({ opening, mm: opening.pin ?? (opening.size.rule === 'fixed' ? opening.size.mm : 0) }))
-    .filter(({ mm }) => mm > 0)
-    .sort((a, b) => b.mm - a.mm)
-    .slice(0, 3)
-    .map(({ opening }) => {
-      const at = pathTo.opening(refusedPath, opening.id);
-      return {
-        label: `Let ${names.get(opening.id)} take what is left`,
-        edits: [
-          ...(opening.pin === undefined ? [] : [{ path: pathTo.openingField(at, 'pin'), value: undefined }]),
-          ...(opening.size.rule === 'fixed'
-            ? [{ path: pathTo.openingField(at, 'size'), value: { rule: 'share', weight: 1 } }]
-            : []),
-        ],
-      };
-    });
-}
 
 /** The members of the split that lies at a path. */
 function splitAt(split: Split, wanted: EditPath, path: EditPath): readonly Opening[] {

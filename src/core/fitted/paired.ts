@@ -1,5 +1,5 @@
 import { type Dim, length, measuredFrom } from '../derive/index.js';
-import { type By, footprintOf, into, type Operation, spacesOf } from '../machining/index.js';
+import { type By, type Operation, placesFree } from '../machining/index.js';
 import { edgeOf, faceInto, type Part, sizeOf } from '../parts/index.js';
 
 /** Two screws one above the other in the face of an upright: sockets, hangers and their like. */
@@ -34,26 +34,17 @@ function standsClear(
   move: number,
 ): boolean {
   const size = sizeOf(part);
-  const [near, far] = into(size, faceInto(part, hand), Math.min(depth.mm, size.thickness - 1));
+  const free = placesFree(part.machining, size, {
+    face: faceInto(part, hand),
+    depth: Math.min(depth.mm, size.thickness - 1),
+    diameter: diameter.mm,
+    beside: SKIN,
+    behind: 1,
+  });
   const v = Math.abs(behind.mm - edgeOf(part, 'v0').mm);
-  const beside = diameter.mm / 2 + SKIN;
   return [-apart.mm / 2, apart.mm / 2].every((by) => {
     const u = Math.abs(up.mm + move + by - edgeOf(part, 'u0').mm);
-    if (u < FROM_END || u > size.length - FROM_END) return false;
-    return part.machining.every((operation) => {
-      const { u: along, v: across } = footprintOf(operation, size);
-      if (along[1] < u - beside || along[0] > u + beside || across[1] < v - beside || across[0] > v + beside)
-        return true;
-      return spacesOf(operation, size).every(
-        ({ low, high }) =>
-          high[0] < u - beside ||
-          low[0] > u + beside ||
-          high[1] < v - beside ||
-          low[1] > v + beside ||
-          low[2] > far + 1 ||
-          high[2] < near - 1,
-      );
-    });
+    return u >= FROM_END && u <= size.length - FROM_END && free(u, v);
   });
 }
 

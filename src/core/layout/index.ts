@@ -7,6 +7,7 @@ export {
   type Interiors,
   layOutInteriors,
   type RefusedInterior,
+  type RoomName,
   roomsInside,
   shelvedRoom,
 } from './interior.js';

@@ -119,14 +119,14 @@ class InteriorLayouts implements Interiors {
     split: InteriorSplit,
     inside: Rectangle,
     path: EditPath,
-    names: ReadonlyMap<string, string>,
+    names: ReadonlyMap<string, RoomName>,
   ): RefusedInterior | undefined {
     const axis = split.kind;
     const kinds = split.parts.slice(0, -1).map((room) => dividerInside(room, axis));
     const widths = kinds.map((kind) => dividerThickness(kind, this.resolved));
     const whole = spanOf(inside, axis);
     const available = widths.length > 0 ? whole.size.minus(sumOfWidths(widths)).as('rooms together') : whole.size;
-    const called = (at: number) => names.get(split.parts[at]?.id ?? '') ?? 'room';
+    const called = (at: number) => names.get(split.parts[at]?.id ?? '')?.name ?? 'room';
     const what = axis === 'rows' ? 'height' : 'width';
     const divided = divideStack(
       split.parts.map((room, at) => ({
@@ -178,8 +178,14 @@ function interiorFront({ mountingPlane }: Box, { settings }: Resolved): Dim {
   return (bumper.mm > 0 ? mountingPlane.plus(bumper) : mountingPlane).as('front edge behind the fronts');
 }
 
+/** What a room is called: "tray 2 behind doors 1", and short where it is plain which front it is behind. */
+export interface RoomName {
+  readonly name: string;
+  readonly short: string;
+}
+
 /** What the rooms behind all openings of a face are called. */
-export function roomsInside(face: Split): Map<string, string> {
+export function roomsInside(face: Split): Map<string, RoomName> {
   const names = openingNames(face);
   return new Map(
     openingsOf(face).flatMap(({ id, fill }) => {
@@ -191,21 +197,22 @@ export function roomsInside(face: Split): Map<string, string> {
 }
 
 /** What each room behind a front is called; those of a kind are numbered in reading order where there are several. */
-function roomNames(interior: Interior, cell: Pick<Cell, 'name' | 'fill'>): Map<string, string> {
-  const names = new Map<string, string>();
+function roomNames(interior: Interior, cell: Pick<Cell, 'name' | 'fill'>): Map<string, RoomName> {
+  const names = new Map<string, RoomName>();
   if (!isDivided(interior)) return names;
   const where = `${cell.fill.kind === 'open' ? 'in' : 'behind'} ${cell.name}`;
   const rooms = roomsOf(interior);
   const leaves = rooms.filter(({ fill }) => !isDivided(fill));
   for (const { id, fill } of rooms) {
     if (isDivided(fill)) {
-      names.set(id, `division ${where}`);
+      names.set(id, { name: `division ${where}`, short: 'division' });
       continue;
     }
     const called = ROOM_NAMES[fill.kind];
     const alike = leaves.filter((other) => !isDivided(other.fill) && ROOM_NAMES[other.fill.kind] === called);
     const at = alike.findIndex((other) => other.id === id) + 1;
-    names.set(id, alike.length === 1 ? `${called} ${where}` : `${called} ${at} ${where}`);
+    const short = alike.length === 1 ? called : `${called} ${at}`;
+    names.set(id, { name: `${short} ${where}`, short });
   }
   return names;
 }

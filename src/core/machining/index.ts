@@ -10,6 +10,7 @@ export type {
   PartSize,
   PlanPoint,
 } from './definition.js';
+export { placesFree } from './free.js';
 export {
   type CutOut,
   cutsOf,

@@ -25,18 +25,19 @@ export function InteriorRow({
   label,
   fill,
   path,
+  whole = false,
   context,
 }: {
   label: string;
   fill: Interior | undefined;
   path: EditPath;
+  /** Of all there is behind a front nothing need be said; one room of several is there even when it is empty. */
+  whole?: boolean;
   context: EditorContext;
 }) {
   const act = useBench((state) => state.act);
   const unit = useBench((state) => state.job.display.unit);
   const { attempt } = context;
-  // Of a whole room nothing need be said; one of several is there even when it is empty.
-  const whole = path.endsWith('/interior');
   const choose = (word: RoomWord) => {
     const chosen = roomFor(word, fill, () => newId('r'), unit);
     attempt(act({ label, edits: [{ path, value: whole && chosen.kind === 'nothing' ? undefined : chosen }] }));
@@ -92,13 +93,14 @@ function RoomList({
     <div className="flex flex-col gap-1 border-l-2 border-rule pl-2">
       <ol className="flex flex-col gap-1">
         {parts.map((room, at) => {
-          const name = `${capital(context.rooms.get(room.id) ?? 'room')}`;
+          const { name: called = 'room', short = 'room' } = context.rooms.get(room.id) ?? {};
+          const name = capital(called);
           const own = pathTo.opening(path, room.id);
           return (
             <li key={room.id} className="flex flex-col gap-0.5">
               <div className="flex items-center">
                 <span className="min-w-0 flex-1 truncate font-semibold" title={name}>
-                  {capital(shortName(name))}
+                  {capital(short)}
                 </span>
                 <MemberActs
                   name={name}
@@ -192,11 +194,6 @@ function RoomDivider({
       </select>
     </label>
   );
-}
-
-/** "tray 2", without the front it is behind: that stands above it. */
-function shortName(name: string): string {
-  return name.replace(/ (?:behind|in) .*$/, '');
 }
 
 /** The clear size a room came out at along its division; undefined while that does not close. */

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { FILLS, type FillWord, fillFor, fillWord } from '../../core/acts/index.js';
 import { type EditPath, hasRoom, isSplit, newId, type Opening, pathTo, type Split } from '../../core/job/index.js';
+import type { RoomName } from '../../core/layout/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { capital } from '../../core/words.js';
 import type { Outcome } from '../fields/LengthField.js';
@@ -16,7 +17,7 @@ export interface EditorContext {
   /** What each opening is called, by its id. */
   readonly names: ReadonlyMap<string, string>;
   /** What each room behind a front is called. */
-  readonly rooms: ReadonlyMap<string, string>;
+  readonly rooms: ReadonlyMap<string, RoomName>;
 }
 
 interface BlockProps {
@@ -89,6 +90,7 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
           label={`${name}, inside`}
           fill={fill.interior}
           path={pathTo.openingField(path, 'fill/interior')}
+          whole
           context={context}
         />
       )}

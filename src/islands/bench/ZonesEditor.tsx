@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { addZone } from '../../core/acts/index.js';
 import { newId, pathTo, type ZoneField } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { LengthField } from '../fields/LengthField.js';
@@ -19,7 +20,7 @@ export function ZonesEditor({ solved }: { solved: SolvedCabinet }) {
   const act = useBench((state) => state.act);
   const style = useBench((state) => state.job.display);
   const [problem, setProblem] = useState<string | null>(null);
-  const { cabinet, box } = solved;
+  const { cabinet } = solved;
   const zones = cabinet.zones ?? [];
   const attempt = (label: string, edits: Parameters<typeof act>[0]['edits']) => {
     const outcome = act({ label, edits });
@@ -27,23 +28,8 @@ export function ZonesEditor({ solved }: { solved: SolvedCabinet }) {
     return outcome;
   };
   const add = () => {
-    const id = newId('z');
-    const depth = 120;
-    attempt('Keep-out box added', [
-      {
-        path: pathTo.zones(cabinet.id),
-        insert: {
-          id,
-          name: 'pipe',
-          left: Math.max(0, Math.round(box.width.mm / 2 - 60)),
-          up: Math.round(box.bottomTop.mm),
-          behind: Math.max(0, Math.round(box.clearDepth.mm - depth)),
-          width: 120,
-          height: 250,
-          depth,
-        } as { id: string },
-      },
-    ]);
+    const { label, edits } = addZone(solved, newId);
+    attempt(label, edits);
   };
   return (
     <div className="flex flex-col gap-2">

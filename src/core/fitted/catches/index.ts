@@ -9,6 +9,7 @@ import { catchSettings } from './settings.js';
 export const catches: Kind<'catches', (typeof catchSettings)['settings'], CatchProfile, readonly PlacedCatch[]> = {
   id: 'catches',
   label: 'Catches',
+  screws: 'catches',
   settings: catchSettings,
   library: {
     schema: catchProfileSchema,

@@ -1,4 +1,5 @@
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from '../../findings/index.js';
+import { meets } from '../../layout/index.js';
 
 /** More may hang than its hangers carry. */
 const overloaded: FindingRule = {
@@ -48,15 +49,7 @@ const inTheWay: FindingRule = {
     const { rooms, parts, fitted } = context;
     const own = rooms.filter(({ by }) => by === 'hangers');
     const met = parts.filter(
-      ({ key, extent }) =>
-        !fitted.hangers?.carriers.includes(key) &&
-        own.some(({ extent: { min, max } }) =>
-          [0, 1, 2].every(
-            (k) =>
-              (min[k] as number) < (extent.max[k] as number) - 0.01 &&
-              (max[k] as number) > (extent.min[k] as number) + 0.01,
-          ),
-        ),
+      ({ key, extent }) => !fitted.hangers?.carriers.includes(key) && own.some((room) => meets(room.extent, extent)),
     );
     const [first] = met;
     if (!first) return [];

@@ -1,12 +1,11 @@
-import { type Dim, length, plain, quantity, sumOf } from '../../derive/index.js';
+import { type Dim, length, plain } from '../../derive/index.js';
 import { weightOf } from '../../fronts/index.js';
-import { into, type Operation, spacesOf } from '../../machining/index.js';
+import { type Operation, placesFree } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
 import { alongPart, type Part, SAME_PLANE, sizeOf } from '../../parts/index.js';
-import { SHELF_LOADS } from '../../shelves/index.js';
+import { contentsOf } from '../carried.js';
 import type { FitContext } from '../kind.js';
 import { type Against, fromSheet } from '../profile.js';
-import type { FittedDrawer } from '../runners/index.js';
 import type { LegProfile } from './profile.js';
 
 /** What a box stands on, as plain data. */
@@ -123,25 +122,15 @@ function clearRow(
   { paths }: FitContext,
   { pilot }: LegProfile,
 ): { readonly y: Dim; readonly across: readonly Dim[] } {
-  const size = sizeOf(bottom);
-  const [near, far] = into(size, 2, pilot.depth);
-  const apart = pilot.diameter / 2 + SKIN;
-  const taken = [...bottom.machining, ...(paths.get('bottom') ?? [])]
-    .flatMap((operation) => spacesOf(operation, size))
-    .filter(({ low, high }) => low[2] < far + SKIN && high[2] > near - SKIN);
+  const stands = placesFree([...bottom.machining, ...(paths.get('bottom') ?? [])], sizeOf(bottom), {
+    face: 2,
+    ...pilot,
+    beside: SKIN,
+    behind: SKIN,
+  });
   const free = (x: number, v: number) => {
     const u = x - bottom.extent.min[0];
-    return [-reach, reach].every((du) =>
-      [-reach, reach].every((dv) =>
-        taken.every(
-          ({ low, high }) =>
-            u + du <= low[0] - apart ||
-            u + du >= high[0] + apart ||
-            v + dv <= low[1] - apart ||
-            v + dv >= high[1] + apart,
-        ),
-      ),
-    );
+    return [-reach, reach].every((du) => [-reach, reach].every((dv) => stands(u + du, v + dv)));
   };
   const moved = (dim: Dim, by: number) =>
     by === 0 ? dim : dim.plus(length(by, 'clear of what is cut')).as('leg, moved clear');
@@ -160,24 +149,6 @@ function under(x: number, y: number, half: number, height: number): Room {
     name: 'a leg',
     extent: { min: [x - half, y - half, -height], max: [x + half, y + half, 0] },
   };
-}
-
-/** What drawers may hold, and what lies on shelves and on the bottom. */
-export function contentsOf({ parts, fitted, resolved }: FitContext): Dim {
-  const drawers = ((fitted.runners ?? []) as readonly FittedDrawer[]).flatMap(({ runner }) =>
-    runner ? [runner.contents] : [],
-  );
-  const load = quantity(SHELF_LOADS[resolved.settings.shelves.load.value], 'kg/m', 'kg per metre of shelf');
-  const carries = (part: Part) =>
-    (part.role === 'shelf' && part.piece?.kind !== 'strip') ||
-    part.piece?.kind === 'fixed shelf' ||
-    part.role === 'bottom';
-  const shelves = parts
-    .filter(carries)
-    .map(({ length: long }) => long.times(load).over(quantity(1000, 'mm/m', 'mm in a metre')));
-  return sumOf([...drawers, ...shelves].length > 0 ? [...drawers, ...shelves] : [quantity(0, 'kg', 'nothing')]).as(
-    'what may be put in',
-  );
 }
 
 /** As high as the toe; what needs no more than two pairs and is in stock first. */

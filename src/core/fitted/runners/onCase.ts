@@ -1,6 +1,6 @@
 import { type Dim, length, measuredFrom, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
-import { footprintOf, into, type Operation, spacesOf } from '../../machining/index.js';
+import { type Operation, placesFree } from '../../machining/index.js';
 import { edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
 import { fromSheet, pilotIn, SHORT_OF_FACE } from '../profile.js';
 import type { Chosen } from './choose.js';
@@ -81,19 +81,14 @@ function clearOn(
   const size = sizeOf(upright);
   const u = Math.abs(line - edgeOf(upright, 'u0').mm);
   const front = edgeOf(upright, 'v0').mm;
-  const [near, far] = into(size, face, Math.min(pilot.depth, size.thickness - SHORT_OF_FACE.mm));
-  const apart = pilot.diameter / 2 + SKIN;
-  const rooms = taken.flatMap((operation) => {
-    const { u: along } = footprintOf(operation, size);
-    return along[0] - apart > u || along[1] + apart < u ? [] : spacesOf(operation, size);
+  const free = placesFree(taken, size, {
+    face,
+    depth: Math.min(pilot.depth, size.thickness - SHORT_OF_FACE.mm),
+    diameter: pilot.diameter,
+    beside: SKIN,
+    behind: FACING,
   });
-  const beside = rooms.filter(
-    ({ low, high }) => low[0] - apart < u && high[0] + apart > u && low[2] < far + FACING && high[2] > near - FACING,
-  );
-  return (hole) => {
-    const v = start + hole - front;
-    return beside.every(({ low, high }) => v <= low[1] - apart || v >= high[1] + apart);
-  };
+  return (hole) => free(u, start + hole - front);
 }
 
 /** What is bored from the other face may come this near (mm). */

@@ -1,10 +1,9 @@
 import type { JobHead, SettingPath } from '../../document/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from '../../findings/index.js';
 import { type Act, pathTo } from '../../job/index.js';
-import { TOLERANCE_MM } from '../../units/index.js';
 import { within } from '../../words.js';
 import type { FittedDrawer } from './drawers.js';
-import { leastTraySide } from './heights.js';
+import { innerRules } from './innerRules.js';
 
 /** Decided for the whole job and no longer for this cabinet. */
 function inJob({ cabinet }: Pick<RuleContext, 'cabinet'>, label: string, setting: SettingPath, value: unknown): Act {
@@ -260,90 +259,8 @@ const faceNotFixed: FindingRule = {
   },
 };
 
-/** What the maker of a hinge prints is less than what its geometry comes to. */
-const tableBelowGeometry: FindingRule = {
-  id: 'drawers/table-below-geometry',
-  check: ({ fitted, show }) =>
-    fitted.runners.flatMap(({ name, spacers, front }) =>
-      (['left', 'right'] as const).flatMap((hand): FindingDraft[] => {
-        const spacer = spacers?.[hand];
-        if (!spacer || spacer.from === 'geometry' || spacer.encroachment.mm >= spacer.geometry.mm - TOLERANCE_MM)
-          return [];
-        return [
-          {
-            severity: 'warn',
-            what: `Beside ${within(name)} ${show(spacer.encroachment.mm)} stand out at the ${hand} by ${spacer.from === 'table' ? 'the table of the hinge' : 'what was measured'}; door and hinge come to ${show(spacer.geometry.mm)}.`,
-            why: 'Open the door as far as it goes, measure from the side to what stands out furthest, and type that.',
-            numbers: [spacer.encroachment, spacer.geometry],
-            parts: [front],
-          },
-        ];
-      }),
-    ),
-};
-
-/** A tray whose sides are low for its width. */
-const lowTray: FindingRule = {
-  id: 'drawers/low-tray',
-  check(context) {
-    const { fitted, show, cabinet } = context;
-    return fitted.runners.flatMap(({ name, inner, plan, across, front }): FindingDraft[] => {
-      if (inner !== 'tray' || !plan) return [];
-      const least = leastTraySide(across);
-      if (plan.height.mm >= least.mm - TOLERANCE_MM) return [];
-      return [
-        {
-          severity: 'warn',
-          what: `The sides of ${within(name)} are ${show(plan.height.mm)} high; so wide it wants ${show(least.mm)}.`,
-          why: 'Low sides let a wide tray twist on its runners. Leave their height to the rule, or give the tray more room.',
-          numbers: [plan.height, least],
-          parts: [front],
-          settings: [settingPath({ cabinet }, 'drawers/traySide')],
-          fixes: [
-            {
-              label: 'Leave the height of the sides to the rule',
-              edits: [{ path: settingPath({ cabinet }, 'drawers/traySide'), value: 0 }],
-            },
-          ],
-        },
-      ];
-    });
-  },
-};
-
-/** Free above what stands on a tray (mm). */
-const ABOVE_CONTENTS = 20;
-
-/** What is to stand on a tray does not go under what is above it. */
-const trayTooClose: FindingRule = {
-  id: 'drawers/tray-too-close',
-  check(context) {
-    const { fitted, resolved, show, cabinet } = context;
-    const { trayContents } = resolved.settings.drawers;
-    if (trayContents.mm === 0) return [];
-    return fitted.runners.flatMap(({ name, inner, plan, front }): FindingDraft[] => {
-      if (inner !== 'tray' || !plan) return [];
-      const there = plan.free.plus(plan.height).minus(plan.recess).as('room over the bottom of the tray');
-      const lacks = trayContents.mm + ABOVE_CONTENTS - there.mm;
-      if (lacks <= TOLERANCE_MM) return [];
-      return [
-        {
-          severity: 'warn',
-          what: `Over ${within(name)} are ${show(there.mm)}; what stands on it is ${show(trayContents.mm)} high and wants ${show(ABOVE_CONTENTS)} more.`,
-          why: `It lacks ${show(lacks)}. Set the trays further apart, or take one out.`,
-          numbers: [there, trayContents],
-          parts: [front],
-          settings: [settingPath({ cabinet }, 'drawers/trayContents')],
-        },
-      ];
-    });
-  },
-};
-
 export const runnerRules: readonly FindingRule[] = [
-  tableBelowGeometry,
-  lowTray,
-  trayTooClose,
+  ...innerRules,
   nothingBehind,
   noRunner,
   nothingCarries,

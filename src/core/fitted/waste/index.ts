@@ -10,6 +10,7 @@ import { wasteSettings } from './settings.js';
 export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfile, readonly FittedBins[]> = {
   id: 'waste',
   label: 'Bin pull-outs',
+  screws: 'bins',
   settings: wasteSettings,
   library: {
     schema: wasteProfileSchema,

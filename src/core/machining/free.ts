@@ -1,0 +1,46 @@
+import type { Face, PartSize } from './definition.js';
+import { footprintOf, type Operation, spacesOf } from './operations/index.js';
+import { into } from './place.js';
+
+/** A hole as far as it may meet something: into which face, how deep, how wide, and what wood stays beside and behind it (mm). */
+export interface Bore {
+  readonly face: Face;
+  readonly depth: number;
+  readonly diameter: number;
+  readonly beside: number;
+  readonly behind: number;
+}
+
+/**
+ * Tells for places of a part (mm along its length and width) whether a hole may stand there, clear of everything that is
+ * cut, bored or screwed in it within its depth.
+ */
+export function placesFree(
+  taken: readonly Operation[],
+  size: PartSize,
+  { face, depth, diameter, beside, behind }: Bore,
+): (u: number, v: number) => boolean {
+  const [near, far] = into(size, face, depth);
+  const apart = diameter / 2 + beside;
+  // What each takes is looked at only where somebody comes near it.
+  const rooms = taken.map((operation) => {
+    let spaces: ReturnType<typeof spacesOf> | undefined;
+    return {
+      ...footprintOf(operation, size),
+      within() {
+        spaces ??= spacesOf(operation, size).filter(
+          ({ low, high }) => low[2] < far + behind && high[2] > near - behind,
+        );
+        return spaces;
+      },
+    };
+  });
+  return (u, v) =>
+    rooms.every(({ u: along, v: across, within }) => {
+      if (along[0] - apart >= u || along[1] + apart <= u || across[0] - apart >= v || across[1] + apart <= v)
+        return true;
+      return within().every(
+        ({ low, high }) => u <= low[0] - apart || u >= high[0] + apart || v <= low[1] - apart || v >= high[1] + apart,
+      );
+    });
+}
