@@ -35,6 +35,6 @@ export {
   type Tenon,
   wordsOf,
 } from './operations/index.js';
-export { fromStart, into, type Stopped } from './place.js';
+export { fromStart, type Stopped } from './place.js';
 export { fromPoint } from './plan.js';
 export { FACING_EDGES_APART, fastenersAlong, mayFace, SCREW_WAY, spacedAlong } from './spacing.js';
