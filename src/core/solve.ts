@@ -15,7 +15,7 @@ import { buildFronts } from './fronts/index.js';
 import { type Act, applyEdits } from './job/index.js';
 import { deriveBox, layOutFace, layOutInteriors } from './layout/index.js';
 import { contactsOf } from './motions/index.js';
-import { type CutListGroup, cutList, markParts } from './parts/index.js';
+import { type CutListGroup, cutList, markParts, withDecisions, withoutTraces } from './parts/index.js';
 import { buildShelves, layOutBays, pinGrid } from './shelves/index.js';
 
 /** Everything computed from one cabinet's decisions. */
@@ -68,13 +68,14 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
   const carcass = buildCarcass({ cabinet, box, cells, boundaries, inner: interiors.boundaries, resolved });
   const grid = pinGrid(carcass.parts, resolved);
   const bays = layOutBays(interiors.compartments, carcass.parts, grid, resolved, carcass.crossings);
-  const built = [
-    ...carcass.parts,
-    ...bays.flatMap((bay) => buildShelves(bay, box, resolved)),
-    ...fronts.flatMap((front) => front.parts),
-  ];
+  const shelves = withDecisions(
+    bays.flatMap((bay) => buildShelves(bay, box, resolved)),
+    resolved,
+  );
+  const built = [...carcass.parts, ...shelves.parts, ...fronts.flatMap((front) => front.parts)];
   const {
     parts: bored,
+    leftOut: notFitted,
     fitted,
     buy,
     rooms,
@@ -94,7 +95,8 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     bays,
   });
   const { joints, fittings } = carcass;
-  const { parts, paths } = fixAdded(bored, ways, resolved);
+  const leftOut = [...carcass.leftOut, ...shelves.leftOut, ...notFitted];
+  const { parts, paths } = fixAdded(withoutTraces(bored, leftOut), ways, resolved);
   const whole = {
     cabinet,
     resolved,
@@ -103,6 +105,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     interiors,
     fronts,
     parts,
+    leftOut,
     joints,
     paths,
     grid,
@@ -184,9 +187,13 @@ function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[], between: rea
   return { job, cabinets, findings: [...cabinets.flatMap(({ findings }) => findings), ...between] };
 }
 
-/** The cut list of a whole job: for lists and exports; an edit on the bench does not wait for it. */
+/** The cut list of a whole job, without what is bought: for lists and exports; an edit on the bench does not wait for it. */
 export function cutListOf({ cabinets }: SolvedJob): CutListGroup[] {
-  return cutList(cabinets.flatMap(({ cabinet, rows }) => rows.map((row) => ({ ...row, cabinetId: cabinet.id }))));
+  return cutList(
+    cabinets.flatMap(({ cabinet, rows }) =>
+      rows.filter(({ part }) => !part.bought).map((row) => ({ ...row, cabinetId: cabinet.id })),
+    ),
+  );
 }
 
 /** Solves a whole job from nothing. */

@@ -1,6 +1,6 @@
 import { stringify } from 'csv-stringify/sync';
 import { shoppingList } from '../core/buying/index.js';
-import { bandedEdges, grainWords, machiningSummary } from '../core/present/index.js';
+import { bandedEdges, grainWords, machiningSummary, noteWords } from '../core/present/index.js';
 import { cutListOf, type SolvedJob } from '../core/solve.js';
 import { formatLength, type LengthStyle } from '../core/units/index.js';
 
@@ -38,7 +38,7 @@ export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
         bandedEdges(part),
         grainWords(part),
         machiningSummary(part, show),
-        part.note ?? '',
+        noteWords(part, show),
       ].map(inert),
     ),
   );

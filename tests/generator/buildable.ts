@@ -195,8 +195,22 @@ function decisionsFor(chosen: Chosen, random: Random, path: readonly string[], v
     depth: Math.round(random.between(chosen.kind === 'wall' ? 300 : 420, 640)),
     settings: settings as NonNullable<CabinetDecisions['settings']>,
     face,
-    measured: { birch18: Math.round(random.between(17.4, 18.6) * 10) / 10 },
+    ...measuredAndDecided(random, chosen),
   };
+}
+
+/** Thickness as measured, and now and then a part of another board than its fellows. */
+function measuredAndDecided(random: Random, chosen: Chosen): Pick<CabinetDecisions, 'measured' | 'decided'> {
+  const birch18 = Math.round(random.between(17.4, 18.6) * 10) / 10;
+  const other = random.fork();
+  if (!other.chance(0.2)) return { measured: { birch18 } };
+  const parts = ['side/left', 'side/right', 'bottom', 'top', 'divider/o1', 'shelf/o1/1', 'shelf/o2/1'];
+  const decided = parts
+    .filter(() => other.chance(0.4))
+    .map((part, at) => ({ id: `p${at + 1}`, part, material: 'front18', bands: { rear: other.chance(0.5) } }));
+  // Frame, tongue and rebates of the shop are made for sides of one thickness within a little.
+  const most = chosen.frame === 'fitted' ? 19 : 21;
+  return { measured: { birch18, front18: Math.round(other.between(17, most) * 10) / 10 }, decided };
 }
 
 /** How many openings stand side by side and one above the other, at most. */

@@ -22,6 +22,8 @@ export interface CabinetDecisions {
   readonly parts?: Cabinet['face']['parts'];
   readonly face?: Cabinet['face'];
   readonly graduation?: Cabinet['face']['graduation'];
+  /** What is decided of single parts. */
+  readonly decided?: NonNullable<Cabinet['parts']>;
   /** Measured thickness per material id. */
   readonly measured?: Readonly<Record<string, number>>;
 }
@@ -38,6 +40,7 @@ export function jobWith(decisions: CabinetDecisions): Job {
   cabinet.settings = structuredClone(decisions.settings ?? {});
   if (decisions.face) cabinet.face = structuredClone(decisions.face);
   if (decisions.parts) cabinet.face.parts = structuredClone(decisions.parts);
+  if (decisions.decided && decisions.decided.length > 0) cabinet.parts = structuredClone(decisions.decided);
   if (decisions.graduation) cabinet.face.graduation = decisions.graduation;
   for (const material of job.materials) {
     const reading = decisions.measured?.[material.id];

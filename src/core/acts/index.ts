@@ -4,6 +4,7 @@ export { type Consequences, consequenceLine, consequencesOf } from './consequenc
 export { FILLS, type FillWord, fillFor, fillWord, openingLike } from './fills.js';
 export { ROOMS, type RoomWord, roomFor, roomLike } from './interiors.js';
 export { sizeNames } from './names.js';
+export { decideParts, decisionOf } from './parts.js';
 export { documentRefusal, stackRefusal } from './refusals.js';
 export { typeOver } from './typed.js';
 export { addZone } from './zones.js';

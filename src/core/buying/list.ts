@@ -38,7 +38,13 @@ const SCREW_STEP = 5;
 export function shoppingList(cabinets: readonly SolvedCabinet[], style: LengthStyle): ToBuy[] {
   const found = new Map<string, ToBuy>();
   for (const solved of cabinets)
-    for (const draft of [...hardware(solved), ...fasteners(solved, style), ...bands(solved, style), ...glue(solved)]) {
+    for (const draft of [
+      ...hardware(solved),
+      ...boughtParts(solved, style),
+      ...fasteners(solved, style),
+      ...bands(solved, style),
+      ...glue(solved),
+    ]) {
       const key = `${draft.group}/${draft.name}/${draft.note}`;
       const known = found.get(key);
       const { number } = solved.cabinet;
@@ -66,6 +72,20 @@ function hardware({ fittings }: SolvedCabinet): Draft[] {
     unit: 'pieces',
     note,
   }));
+}
+
+/** Parts that are bought as they are, by their finished sizes. */
+function boughtParts({ parts }: SolvedCabinet, style: LengthStyle): Draft[] {
+  const show = (mm: number) => formatLengthWithUnit(mm, style);
+  return parts
+    .filter(({ bought }) => bought)
+    .map(({ name, material, length: long, width, thickness }) => ({
+      group: 'hardware',
+      name: `${name}, ready made`,
+      quantity: 1,
+      unit: 'pieces',
+      note: `${show(long.mm)} by ${show(width.mm)} by ${show(thickness.mm)}, ${material.name}`,
+    }));
 }
 
 const HOLDS: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);

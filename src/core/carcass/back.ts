@@ -1,4 +1,5 @@
 import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
+import { madeOf, sidesOf } from '../document/index.js';
 import { insideOf } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part, SAME_PLANE } from '../parts/index.js';
@@ -131,11 +132,11 @@ function uncapturedTop({ box, resolved }: BuildContext): Dim {
 /** Grooved: a captured edge lies `held in each groove` beyond the inner face of its panel. */
 function grooved(context: BuildContext): BackEdges {
   const { box, resolved } = context;
-  const side = resolved.materials.side.thickness;
+  const { left, right } = sidesOf(resolved);
   const past = resolved.settings.back.bottomEdge.value === 'past';
   return {
-    left: side.minus(box.backHold).as('left edge of the back'),
-    right: box.width.minus(side).plus(box.backHold).as('right edge of the back'),
+    left: left.thickness.minus(box.backHold).as('left edge of the back'),
+    right: box.width.minus(right.thickness).plus(box.backHold).as('right edge of the back'),
     width: box.insideWidth.plus(box.backHold.times(2)),
     lower: past
       ? box.floor.as('lower edge of the back').because('the back runs past the shortened bottom')
@@ -153,16 +154,19 @@ function rabbeted(context: BuildContext): BackEdges {
   const { materials, settings } = resolved;
   const { rabbetDepth, ease } = settings.back;
   const inward = (thickness: Dim) => thickness.minus(rabbetDepth).plus(ease);
-  const left = inward(materials.side.thickness).as('left edge of the back');
+  const sides = sidesOf(resolved);
+  const left = inward(sides.left.thickness).as('left edge of the back');
+  const alike = sides.left === sides.right;
+  const right = alike ? left : inward(sides.right.thickness).as('right edge of the back, from the right');
   return {
     left,
-    right: box.width.minus(left).as('right edge of the back'),
-    width: box.width.minus(left.times(2)),
+    right: box.width.minus(right).as('right edge of the back'),
+    width: alike ? box.width.minus(left.times(2)) : box.width.minus(left).minus(right),
     lower: box.bottomUnder
       ? inward(materials.bottom.thickness).as('lower edge of the back')
       : box.floor.as('lower edge of the back').because('the bottom stops at the back'),
     upper: box.topOver
-      ? box.height.minus(inward(materials.top.thickness)).as('upper edge of the back')
+      ? box.height.minus(inward(madeOf(resolved, 'top', 'top').thickness)).as('upper edge of the back')
       : box.topLevel.as('upper edge of the back').because('the top stops at the back'),
     y: box.clearDepth,
   };
@@ -184,10 +188,10 @@ function applied({ box, resolved }: BuildContext): BackEdges {
 /** Structural: between the inner faces. */
 function structural(context: BuildContext): BackEdges {
   const { box, resolved } = context;
-  const side = resolved.materials.side.thickness;
+  const { left, right } = sidesOf(resolved);
   return {
-    left: side,
-    right: box.width.minus(side).as('right edge of the back'),
+    left: left.thickness,
+    right: box.width.minus(right.thickness).as('right edge of the back'),
     width: box.insideWidth,
     lower: box.bottomTop,
     upper:

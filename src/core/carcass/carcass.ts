@@ -1,6 +1,6 @@
 import { faceFrame } from '../frame/index.js';
 import type { Operation } from '../machining/index.js';
-import type { Part } from '../parts/index.js';
+import { type LeftOut, type Part, withDecisions } from '../parts/index.js';
 import { back, nailers } from './back.js';
 import type { BuildContext, Builder, Fitting, Joint } from './build.js';
 import { type Crossing, crossingsOf } from './crossings.js';
@@ -15,6 +15,8 @@ import { toe } from './toe.js';
 export interface Built {
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
+  /** What the maker leaves out of it. */
+  readonly leftOut: readonly LeftOut[];
   readonly fittings: readonly Fitting[];
   /** The rails that run through from side to side. */
   readonly crossings: readonly Crossing[];
@@ -38,8 +40,11 @@ export function buildCarcass({ inner, ...given }: Given): Built {
   const boundaries = inner.length > 0 ? [...face, ...inner] : face;
   const context: BuildContext = { ...given, face, boundaries, crossings };
   const built = builders.map((build) => build(context));
-  const joints = built.flatMap((each) => each.joints ?? []);
-  const parts = built.flatMap((each) => each.parts ?? []);
+  const { parts, leftOut } = withDecisions(
+    built.flatMap((each) => each.parts ?? []),
+    context.resolved,
+  );
+  const joints = built.flatMap((each) => each.joints ?? []).filter((joint) => !joinsAny(joint, leftOut));
   const machined = machineJoints(parts, joints, context.resolved);
   const whole = withFramePockets(context, machined.parts);
   return {
@@ -50,9 +55,15 @@ export function buildCarcass({ inner, ...given }: Given): Built {
       ...built.flatMap(({ paths = [] }) => paths.map(([key, way]) => [key, [way]] as const)),
     ]),
     joints,
-    crossings,
+    leftOut,
+    crossings: crossings.filter(({ key }) => !leftOut.some((part) => part.key === key)),
     fittings: built.flatMap((each) => each.fittings ?? []),
   };
+}
+
+/** True for a joint of a part that is left out. */
+function joinsAny({ member, holds }: Joint, leftOut: readonly LeftOut[]): boolean {
+  return leftOut.some(({ key }) => key === member?.key || key === holds);
 }
 
 function waysByPart(found: readonly (readonly [key: string, ways: readonly Operation[]])[]): Map<string, Operation[]> {

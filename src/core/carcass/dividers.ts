@@ -1,4 +1,5 @@
 import { type Dim, length, START, spanFrom } from '../derive/index.js';
+import { madeOf } from '../document/index.js';
 import type { Boundary } from '../layout/index.js';
 import { makePart } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
@@ -43,8 +44,12 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
         depth: shelf
           ? behind(
               clearOfShrinking(
-                clearDepthAt(box, context.crossings, spanFrom(boundary.inside.low, resolved.materials.shelf.thickness)),
-                resolved.materials.shelf.material,
+                clearDepthAt(
+                  box,
+                  context.crossings,
+                  spanFrom(boundary.inside.low, madeOf(resolved, 'shelf', key).thickness),
+                ),
+                madeOf(resolved, 'shelf', key).material,
                 context,
               ),
               boundary,
@@ -79,7 +84,8 @@ function behind(depth: Dim, { front }: Boundary): Dim {
  */
 function partition(context: BuildContext, boundary: Boundary): BuilderResult {
   const { box, resolved } = context;
-  const { material, thickness } = resolved.materials.partition;
+  const key = `divider/${boundary.after}`;
+  const { material, thickness } = madeOf(resolved, 'partition', key);
   const { v } = boundary.within.inside;
   const kind = resolved.settings.joints.partition.value;
   const entry = (end: 'low' | 'high'): Dim =>
@@ -92,7 +98,6 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
     high: upper.mm > 0 ? v.high.plus(upper).as('upper end of the partition') : v.high,
     size: height,
   };
-  const key = `divider/${boundary.after}`;
   const from = boundary.front ?? START;
   const y = spanFrom(from, behind(box.clearDepth, boundary));
   const notched = notchedRound(context.crossings, { y, z });

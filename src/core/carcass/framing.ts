@@ -1,4 +1,5 @@
 import { type Dim, length, measuredFrom, type Span } from '../derive/index.js';
+import { sidesOf } from '../document/index.js';
 import { frameSizes } from '../frame/index.js';
 import { frameOpening } from '../layout/index.js';
 import { type Operation, POCKET, SCREW_WAY, spacedAlong, spacesOf } from '../machining/index.js';
@@ -115,7 +116,7 @@ export function framePaths(context: BuildContext, parts: readonly Part[]): [stri
     if (pockets?.kind !== 'pockets' || !stile || !side) return [];
     const from = edgeOf(stile, 'u0');
     const foot = edgeOf(side, 'u0');
-    const { thickness } = resolved.materials.side;
+    const { thickness } = sidesOf(resolved)[hand];
     const beyond = hand === 'left' ? box.beyondLeft : box.beyondRight;
     return [
       [

@@ -1,5 +1,5 @@
 import { type Dim, length, START, spanFrom } from '../derive/index.js';
-import type { JointKind, MaterialRole } from '../document/index.js';
+import { type JointKind, type MaterialRole, madeOf } from '../document/index.js';
 import { insideOf, type Region } from '../layout/index.js';
 import { makePart, type Part, type PartRole, type Piece } from '../parts/index.js';
 import { backRecess } from './back.js';
@@ -40,7 +40,9 @@ export function between(
   draft: Horizontal,
 ): { part: Part; joints: Joint[] } {
   const { resolved } = context;
-  const { material, thickness } = resolved.materials[draft.material];
+  const { material, thickness } = isRail(draft)
+    ? resolved.materials[draft.material]
+    : madeOf(resolved, draft.material, draft.key);
   const { kind, engagement } = draft.joint;
   const front = draft.front ?? length(0);
   const x = across(region.h, engagement, draft.name);
@@ -175,7 +177,7 @@ function fullTop(context: BuildContext): BuilderResult {
       underside: box.topUnderside,
       depth:
         context.resolved.settings.back.kind.value === 'rabbeted'
-          ? clearOfShrinking(box.topDepth, context.resolved.materials.top.material, context)
+          ? clearOfShrinking(box.topDepth, madeOf(context.resolved, 'top', 'top').material, context)
           : box.topDepth,
       joint: topJoint(context),
       faceDown: true,
@@ -188,7 +190,7 @@ function fullTop(context: BuildContext): BuilderResult {
 
 function topOver(context: BuildContext): BuilderResult {
   const { box, resolved } = context;
-  const { material, thickness } = resolved.materials.top;
+  const { material, thickness } = madeOf(resolved, 'top', 'top');
   const part = makePart({
     key: 'top',
     name: 'Top',

@@ -1,4 +1,5 @@
 import { type Dim, length, START, spanFrom, spanTo } from '../derive/index.js';
+import { madeOf, sidesOf } from '../document/index.js';
 import { insideOf } from '../layout/index.js';
 import type { Notch, Operation } from '../machining/index.js';
 import { type Band, bandsOn, makePart, type Part } from '../parts/index.js';
@@ -10,12 +11,15 @@ import { leftForTrimming } from './movement.js';
 export const sides: Builder = (context) => {
   const { box, resolved } = context;
   const { materials, settings } = resolved;
-  const { thickness, material } = materials.side;
+  const made = sidesOf(resolved);
   const start = box.bottomUnder
     ? materials.bottom.thickness.minus(box.engagement.bottom).as('lower end of the sides')
     : length(0, 'lower end of the sides');
   const end = box.topOver
-    ? box.height.minus(materials.top.thickness).plus(box.engagement.top).as('upper end of the sides')
+    ? box.height
+        .minus(madeOf(resolved, 'top', 'top').thickness)
+        .plus(box.engagement.top)
+        .as('upper end of the sides')
     : box.height.as('upper end of the sides');
   const sideLength = start.mm === 0 ? end : end.minus(start);
   const tongue =
@@ -25,8 +29,9 @@ export const sides: Builder = (context) => {
   const front = tongue ? length(0).minus(tongue).as('front of the sides') : length(0, 'front of the sides');
   const y = spanFrom(front, tongue ? box.sideDepth.plus(tongue) : box.sideDepth);
   const z = { low: start, high: end, size: sideLength };
-  const side = (hand: 'left' | 'right'): Part =>
-    makePart({
+  const side = (hand: 'left' | 'right'): Part => {
+    const { material, thickness } = made[hand];
+    return makePart({
       key: `side/${hand}`,
       name: `Side, ${hand}`,
       role: 'side',
@@ -40,6 +45,7 @@ export const sides: Builder = (context) => {
       machining: [...backRecess(context, 'side'), ...toeNotch(context, hand, tongue)],
       ...(tongue ? { note: 'tongue on the front edge for the frame' } : {}),
     });
+  };
   return { parts: [side('left'), side('right')], joints: [...standOn(context, 'u0'), ...standOn(context, 'u1')] };
 };
 
@@ -56,12 +62,12 @@ function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {
   if (below ? !box.bottomUnder : !box.topOver) return [];
   const where = below ? 'bottom' : 'top';
   const plane = below ? box.bottomTop.mm : box.topUnderside.mm;
-  const thickness = resolved.materials.side.thickness;
+  const made = sidesOf(resolved);
   return (['left', 'right'] as const).map((hand) => ({
     normal: 'z',
     plane,
     level: hand === 'left' ? length(0, 'left face of the box') : insideOf(box, resolved).h.high,
-    thickness,
+    thickness: made[hand].thickness,
     front: length(0),
     depth: box.sideDepth,
     kind: resolved.settings.joints[where].value,

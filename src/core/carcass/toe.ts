@@ -1,4 +1,5 @@
 import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import { sidesOf } from '../document/index.js';
 import type { Boundary } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';
@@ -135,7 +136,7 @@ function notched(context: BuildContext): BuilderResult {
   const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
   const { toe } = resolved.settings;
-  const side = resolved.materials.side.thickness;
+  const made = sidesOf(resolved);
   const board = toeBoard(context);
   const cleats = (['left', 'right'] as const).map((hand) =>
     makePart({
@@ -145,7 +146,10 @@ function notched(context: BuildContext): BuilderResult {
       material,
       hand,
       stands: {
-        x: hand === 'left' ? spanFrom(side, thickness) : spanTo(box.width.minus(side), thickness),
+        x:
+          hand === 'left'
+            ? spanFrom(made.left.thickness, thickness)
+            : spanTo(box.width.minus(made.right.thickness), thickness),
         y: spanFrom(toe.setback.plus(thickness).as('back of the toe board'), CLEAT),
         z: spanFrom(START, toe.height),
       },
@@ -164,7 +168,7 @@ function toeBoard(context: BuildContext): Part {
   const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
   const { toe: settings, ends } = resolved.settings;
-  const side = resolved.materials.side.thickness;
+  const made = sidesOf(resolved);
   const stops = (['left', 'right'] as const).filter(
     (end) => settings.board.value === 'between' || ends[end].value === 'exposed',
   );
@@ -172,7 +176,10 @@ function toeBoard(context: BuildContext): Part {
     stops.length === 2
       ? box.insideWidth
       : stops.length === 1
-        ? box.width.minus(side).as('toe board length').because('it stops at the exposed side')
+        ? box.width
+            .minus(made[stops[0] as 'left' | 'right'].thickness)
+            .as('toe board length')
+            .because('it stops at the exposed side')
         : box.width;
   return makePart({
     key: 'toe/board',
@@ -180,7 +187,7 @@ function toeBoard(context: BuildContext): Part {
     role: 'plinth',
     material,
     stands: {
-      x: spanFrom(stops.includes('left') ? side : START, size),
+      x: spanFrom(stops.includes('left') ? made.left.thickness : START, size),
       y: spanFrom(settings.setback, thickness),
       z: spanFrom(START, settings.height),
     },

@@ -38,9 +38,18 @@ export function withLeftOut(data: Data): Data {
 
 function wholeCabinet(cabinet: unknown, unit: LengthUnit): unknown {
   if (!isData(cabinet)) return cabinet;
-  const { leftNeighbour = null, settings = {}, face } = cabinet;
+  const { leftNeighbour = null, settings = {}, face, parts } = cabinet;
   const whole = wholeSplit(face, unit);
-  return { ...cabinet, leftNeighbour, settings, face: isData(whole) ? withRooms(whole) : whole };
+  return {
+    ...cabinet,
+    leftNeighbour,
+    settings,
+    face: isData(whole) ? withRooms(whole) : whole,
+    // What is decided of a part is known by the part, until it is edited.
+    ...(Array.isArray(parts)
+      ? { parts: parts.map((part: unknown, at) => (isData(part) ? { id: `p${at + 1}`, ...part } : part)) }
+      : {}),
+  };
 }
 
 /** A split needs its graduation only where something is graduated. */
@@ -69,6 +78,7 @@ const LENGTHS = new Set(
 export function isLength(path: readonly (string | number)[]): boolean {
   const subject = subjectOf(path.join('/'));
   if (subject.kind === 'setting') return settingLeaf(subject.setting as SettingPath)?.measure === 'mm';
+  if (path.includes('oversize')) return true;
   const last = path.filter((key): key is string => typeof key === 'string').at(-1);
   return last !== undefined && LENGTHS.has(last);
 }
@@ -131,7 +141,10 @@ export function placeInWords(data: unknown, path: readonly (string | number)[]):
     fields = [];
     const entry = within[Number(key)];
     const name = isData(entry) ? (entry.number ?? entry.id) : undefined;
-    words.push(`${ONE[list] ?? `${list} entry`} ${typeof name === 'string' ? name : Number(key) + 1}`);
+    const decided = list === 'parts' && at === 3 && path[0] === 'cabinets';
+    words.push(
+      `${decided ? 'decided part' : (ONE[list] ?? `${list} entry`)} ${typeof name === 'string' ? name : Number(key) + 1}`,
+    );
   });
   if (fields.length > 0) words.push(fields.join('/'));
   return words.join(', ');

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { hardwareSchema, libraries } from '../fitted/index.js';
 import {
+  decidedPartSchema,
   depthOf,
   idField,
   lengthField,
@@ -19,9 +20,12 @@ export const JOB_FORMAT = 'alcove-job';
 export const FIRST_BY_HAND = 4;
 /** The first version in which what is behind a front is a division of its own. */
 const FIRST_WITH_ROOMS = 11;
+/** The first version in which a single part can be decided. */
+const FIRST_WITH_PARTS = 12;
 export const JOB_VERSION = Math.max(
   FIRST_BY_HAND,
   FIRST_WITH_ROOMS,
+  FIRST_WITH_PARTS,
   ...settingLeaves.map(({ since }) => since),
   ...libraries.map(({ since }) => since),
 );
@@ -68,6 +72,8 @@ export const cabinetSchema = z.strictObject({
   face: splitSchema,
   /** Room that something else needs, from the left face, the underside and the front edge of the box. */
   zones: z.array(zoneSchema).max(20).optional(),
+  /** What is decided of single parts. */
+  parts: z.array(decidedPartSchema).max(400).optional(),
 });
 export type Cabinet = z.infer<typeof cabinetSchema>;
 
@@ -144,6 +150,7 @@ export const jobSchema = jobHeadSchema
         'keep-out id',
         context,
       );
+      refuseRepeatedParts(cabinet, at, context);
       const path = ['cabinets', at, 'face', 'parts'];
       refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
       if (depthOf(cabinet.face) > DEEPEST_SPLIT)
@@ -165,6 +172,27 @@ function refuseRepeats(ids: readonly string[], path: (string | number)[], what: 
     if (seen.has(id))
       context.addIssue({ code: 'custom', path: [...path, at, 'id'], message: `the ${what} "${id}" is used twice` });
     seen.add(id);
+  });
+}
+
+/** A part is decided once, under an id of its own. */
+function refuseRepeatedParts({ parts = [] }: Cabinet, at: number, context: RefineContext): void {
+  const path = ['cabinets', at, 'parts'];
+  refuseRepeats(
+    parts.map(({ id }) => id),
+    path,
+    'id of a decided part',
+    context,
+  );
+  const seen = new Set<string>();
+  parts.forEach(({ part }, index) => {
+    if (seen.has(part))
+      context.addIssue({
+        code: 'custom',
+        path: [...path, index, 'part'],
+        message: `the part "${part}" is decided twice`,
+      });
+    seen.add(part);
   });
 }
 
@@ -209,5 +237,13 @@ function refuseUnknownMaterials(
   for (const layer of ['all', ...KINDS] as const) check(job.standards[layer].materials, ['standards', layer]);
   job.cabinets.forEach((cabinet, at) => {
     check(cabinet.settings.materials, ['cabinets', at, 'settings']);
+    cabinet.parts?.forEach(({ material }, index) => {
+      if (material !== undefined && !known.has(material))
+        context.addIssue({
+          code: 'custom',
+          path: ['cabinets', at, 'parts', index, 'material'],
+          message: `the job has no material "${material}"`,
+        });
+    });
   });
 }

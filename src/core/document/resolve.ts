@@ -1,5 +1,5 @@
 import { Dim, type Source, type SourceKind } from '../derive/index.js';
-import { type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
+import { type DecidedPart, type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document.js';
 import {
   type Leaf,
@@ -26,6 +26,27 @@ export type ResolvedSettings = ResolvedGroup<Settings>;
 export interface Resolved {
   readonly settings: ResolvedSettings;
   readonly materials: Readonly<Record<MaterialRole, ResolvedMaterial>>;
+  /** Materials decided for single parts, by the keys of the parts. */
+  readonly pieces: Readonly<Record<string, ResolvedMaterial>>;
+  /** What a cabinet decides of single parts. */
+  readonly decided: { readonly cabinetId: string; readonly parts: readonly DecidedPart[] };
+}
+
+/** What a part is made of: what is decided of it alone, else the material of its role. */
+export function madeOf(
+  { materials, pieces }: Pick<Resolved, 'materials' | 'pieces'>,
+  role: MaterialRole,
+  key: string,
+): ResolvedMaterial {
+  return pieces[key] ?? materials[role];
+}
+
+/** What the two sides are made of. */
+export function sidesOf(resolved: Pick<Resolved, 'materials' | 'pieces'>): {
+  readonly left: ResolvedMaterial;
+  readonly right: ResolvedMaterial;
+} {
+  return { left: madeOf(resolved, 'side', 'side/left'), right: madeOf(resolved, 'side', 'side/right') };
 }
 
 interface Layer {
@@ -125,8 +146,12 @@ export class Standards {
   resolved(cabinet: Cabinet): Resolved {
     const known = this.known.get(cabinet.settings);
     // Sources name the cabinet, so it has to be the same one.
-    if (known?.of.id === cabinet.id && known.of.kind === cabinet.kind && known.of.number === cabinet.number)
-      return known.resolved;
+    const same =
+      known?.of.id === cabinet.id &&
+      known.of.kind === cabinet.kind &&
+      known.of.number === cabinet.number &&
+      known.of.parts === cabinet.parts;
+    if (same) return known.resolved;
     const resolved = settle(cabinet, this);
     this.known.set(cabinet.settings, { of: cabinet, resolved });
     return resolved;
@@ -175,7 +200,21 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   const resolved = Object.fromEntries(
     (Object.keys(materials) as MaterialRole[]).map((role) => [role, standards.material(materials[role].value)]),
   ) as Record<MaterialRole, ResolvedMaterial>;
-  return { settings, materials: resolved };
+  const pieces = piecesOf(cabinet, standards);
+  // A cabinet has one bottom and one back: what is decided of them holds for the role.
+  for (const role of ['bottom', 'back'] as const) if (pieces[role]) resolved[role] = pieces[role];
+  return { settings, materials: resolved, pieces, decided: { cabinetId: cabinet.id, parts: cabinet.parts ?? [] } };
+}
+
+const NO_PIECES: Resolved['pieces'] = {};
+
+function piecesOf({ parts }: Cabinet, standards: Standards): Resolved['pieces'] {
+  if (!parts) return NO_PIECES;
+  return Object.fromEntries(
+    parts.flatMap(({ part, material }) =>
+      material === undefined ? [] : [[part, standards.material(material)] as const],
+    ),
+  );
 }
 
 /** The groups of settings in which a cabinet decides something, with what it decides laid over what stands behind it. */

@@ -41,13 +41,34 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
   const drawn = part.machining.flatMap((operation) => operationItems(operation, part, face, point));
   return {
     title: { job: jobName, cabinet: `${mark} ${part.name}`, view: capital(faceName(part, face)) },
-    min: { h: 0, v: 0 },
-    max: { h: part.width.mm, v: part.length.mm },
-    items: [outline, ...bandItems(part, point), ...drawn, ...edgeNames(part, point)],
+    ...reaching(part, flip),
+    items: [...leftOnItems(part, point), outline, ...bandItems(part, point), ...drawn, ...edgeNames(part, point)],
     dimensions: dimensions(part, face, flip),
     handles: solved ? pinHandles(solved, part, face, flip) : [],
     spot: (_part, at) => point(at.u, at.v),
   };
+}
+
+/** How far the sheet reaches: the finished part, and what is left on at its edges. */
+function reaching({ over, length, width }: Part, flip: boolean): Pick<Drawing, 'min' | 'max'> {
+  const left = (edge: EdgeReference) => over.find((each) => each.edge === edge)?.size.mm ?? 0;
+  const [before, after] = flip ? (['v1', 'v0'] as const) : (['v0', 'v1'] as const);
+  return {
+    min: { h: 0 - left(before), v: 0 - left('u0') },
+    max: { h: width.mm + left(after), v: length.mm + left('u1') },
+  };
+}
+
+/** What is left on beyond the finished size, to be scribed or trimmed in place: dashed round the part. */
+function leftOnItems({ over, length, width }: Part, point: ToDrawing): DrawingItem[] {
+  return over.map(({ edge, size }): DrawingItem => {
+    const along = edge.startsWith('u');
+    const [from, to] = edge.endsWith('0')
+      ? [0 - size.mm, 0]
+      : ((end) => [end, end + size.mm])((along ? length : width).mm);
+    const [a, b] = along ? [point(from, 0), point(to, width.mm)] : [point(0, from), point(length.mm, to)];
+    return regionBetween(a, b, { tint: 'void', weight: 'hidden' });
+  });
 }
 
 type ToDrawing = (u: number, v: number) => DrawingPoint;

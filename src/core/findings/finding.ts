@@ -7,7 +7,7 @@ import { type Act, type EditPath, pathTo } from '../job/index.js';
 import type { Box, Face, Interiors } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Motion, Room, SwingContact } from '../motions/index.js';
-import type { Part, PartRow } from '../parts/index.js';
+import type { LeftOut, Part, PartRow } from '../parts/index.js';
 import type { Bay, PinGrid } from '../shelves/index.js';
 
 /** stop: cannot be built or fitted. warn: will cost you later. note: a judgement call. */
@@ -46,6 +46,8 @@ export interface BuiltCabinet {
   readonly interiors: Interiors;
   readonly fronts: readonly Front[];
   readonly parts: readonly Part[];
+  /** Parts the maker leaves out. */
+  readonly leftOut: readonly LeftOut[];
   readonly joints: readonly Joint[];
   /** The ways screws take in parts nothing is bored in for them, by part key. */
   readonly paths: ReadonlyMap<string, readonly Operation[]>;

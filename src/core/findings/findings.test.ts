@@ -47,6 +47,14 @@ const hingedRight: Pick<CabinetDecisions, 'parts'> = {
 
 /** For each rule a cabinet that deserves it. */
 const BAD: Record<string, () => string[]> = {
+  'decided/part-gone': () => rulesOf({ decided: [{ id: 'p1', part: 'shelf/o9/1', note: 'x' }] }),
+  'decided/part-thickness': () => rulesOf({ decided: [{ id: 'p1', part: 'stretcher/front', material: 'birch6' }] }),
+  'decided/part-needed': () => rulesOf({ decided: [{ id: 'p1', part: 'side/left', made: 'left out' }] }),
+  'decided/shelf-grain-across': () =>
+    rulesOf({
+      decided: [{ id: 'p1', part: 'shelf/o1/1', grain: 'width' }],
+      parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'shelves', shelves: 1 } } }],
+    }),
   'carcass/two-in-one-place': () =>
     rulesOf({
       settings: { shelves: { stripHeight: 100 } },

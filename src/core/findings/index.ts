@@ -5,6 +5,7 @@ import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
 import { cutRules } from './cuts.js';
 import { decidedRules } from './decided.js';
+import { decidedPartRules } from './decidedParts.js';
 import type { BuiltCabinet, Finding, FindingDraft, FindingRule, RuleContext, Severity } from './finding.js';
 import { framedFrontRules } from './framedFronts.js';
 import { frameRules } from './frames.js';
@@ -32,6 +33,7 @@ const constructionRules: readonly FindingRule[] = [
   ...machiningRules,
   ...materialRules,
   ...decidedRules,
+  ...decidedPartRules,
 ];
 
 const known = new WeakMap<readonly AnyKind[], readonly FindingRule[]>();

@@ -1,7 +1,7 @@
 import type { Fitting } from '../carcass/index.js';
 import type { Operation } from '../machining/index.js';
 import { frontRooms, type Motion, type Room } from '../motions/index.js';
-import type { Part } from '../parts/index.js';
+import { type LeftOut, type Part, withDecisions } from '../parts/index.js';
 import type { AnyKind, Fit, FitContext, Kind } from './kind.js';
 import { kinds } from './kinds.js';
 
@@ -14,6 +14,7 @@ export type Fitted = {
 /** A cabinet with everything fitted. */
 export interface FittedCabinet {
   readonly parts: readonly Part[];
+  readonly leftOut: readonly LeftOut[];
   /** The ways screws take in parts nothing is bored in for them, of the construction and of what is fitted. */
   readonly paths: ReadonlyMap<string, readonly Operation[]>;
   readonly fitted: Fitted;
@@ -44,6 +45,7 @@ export function fitAll(carcass: Omit<FitContext, 'rooms' | 'fitted'>): FittedCab
   const fits = new Map<string, Fit<unknown>>();
   const fitted: Record<string, unknown> = {};
   let parts = carcass.parts;
+  const leftOut: LeftOut[] = [];
   let { paths } = carcass;
   let rooms: readonly Room[] = frontRooms(carcass.fronts);
   for (const kind of order) {
@@ -51,13 +53,16 @@ export function fitAll(carcass: Omit<FitContext, 'rooms' | 'fitted'>): FittedCab
     const fit: Fit<unknown> = kind.fit({ ...carcass, parts, paths, rooms, fitted }, profiles);
     fits.set(kind.id, fit);
     fitted[kind.id] = fit.fitted;
-    parts = withOperations(fit.parts ? [...parts, ...fit.parts] : parts, fit);
+    const added = fit.parts && withDecisions(fit.parts, carcass.resolved);
+    if (added) leftOut.push(...added.leftOut);
+    parts = withOperations(added ? [...parts, ...added.parts] : parts, fit);
     if (fit.ways && fit.ways.size > 0) paths = withWays(paths, fit.ways);
     if (fit.rooms) rooms = [...rooms, ...fit.rooms];
   }
   const registered = allKinds.flatMap(({ id }) => fits.get(id) ?? []);
   return {
     parts,
+    leftOut,
     paths,
     fitted: fitted as Fitted,
     buy: registered.flatMap(({ buy = [] }) => buy),

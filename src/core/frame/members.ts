@@ -1,6 +1,6 @@
 import type { BuildContext, Builder } from '../carcass/index.js';
 import { type Dim, length, longer, type Span, START, spanFrom, spanTo } from '../derive/index.js';
-import type { Resolved } from '../document/index.js';
+import { type Resolved, sidesOf } from '../document/index.js';
 import { type Boundary, type Box, frameOpening, stileWidth } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axes, makePart, type Part, type Piece } from '../parts/index.js';
@@ -22,12 +22,13 @@ export interface FrameSizes {
  * Frame width = box width + both overhangs = the overall width. The bottom rail's upper edge lies a lip above the floor
  * of the box, so the frame drops below it by bottom rail − lip − bottom thickness. Packing = stile − overhang − side.
  */
-export function frameSizes(box: Box, { settings, materials }: Resolved): FrameSizes {
+export function frameSizes(box: Box, resolved: Resolved): FrameSizes {
+  const { settings } = resolved;
   const { frame } = settings;
-  const side = materials.side.thickness;
+  const sides = sidesOf(resolved);
   const foot = box.bottomTop.plus(frame.lip).minus(frame.bottomRail).as('foot of the frame');
-  const packing = (stile: Dim, beyond: Dim, end: string) =>
-    stile.minus(beyond).minus(side).as(`packing behind the frame, ${end}`);
+  const packing = (stile: Dim, beyond: Dim, end: 'left' | 'right') =>
+    stile.minus(beyond).minus(sides[end].thickness).as(`packing behind the frame, ${end}`);
   return {
     width: box.overallWidth.as('frame width'),
     height: box.height.plus(frame.rise).minus(foot).as('frame height'),
@@ -103,7 +104,7 @@ class Frame {
         along: 'length',
         from: hand === 'left' ? 'v0' : 'v1',
         offset: (hand === 'left' ? box.beyondLeft : box.beyondRight).as('outer edge of the side'),
-        width: resolved.materials.side.thickness,
+        width: sidesOf(resolved)[hand].thickness,
         depth: frame.tongue,
         reason: 'takes the tongue of the side',
         by: { kind: 'frame' },

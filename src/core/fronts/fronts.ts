@@ -2,7 +2,7 @@ import { type Dim, quantity, type Source, type Span, sumOf } from '../derive/ind
 import type { Resolved } from '../document/index.js';
 import { type Box, backOfFronts, type Cell, type Region } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
-import { EDGES, type Extent, type Part, type Point } from '../parts/index.js';
+import { EDGES, type Extent, type Part, type Point, withDecisions } from '../parts/index.js';
 import { capital } from '../words.js';
 import { groupGrain } from './grain.js';
 import { type FrontKind, makingOf } from './making.js';
@@ -81,7 +81,7 @@ interface FrontDraft {
 function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box: Box, resolved: Resolved): Front {
   const { settings } = resolved;
   const { v } = cell.face;
-  const parts = makingOf(
+  const made = makingOf(
     kind,
     v.size,
     settings,
@@ -96,6 +96,7 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
     rebates: settings.fronts.fit.value === 'lipped' ? rebates(settings) : [],
     ...(hinged ? { hinged } : {}),
   });
+  const { parts } = withDecisions(made, resolved);
   const extents = parts.map(({ extent }) => extent);
   const corner = (pick: 'min' | 'max', of: (...values: number[]) => number): Point =>
     [0, 1, 2].map((axis) => of(...extents.map((extent) => extent[pick][axis] as number))) as unknown as Point;

@@ -124,9 +124,13 @@ function decideEntry(list: unknown[], id: string, value: unknown, path: string):
 /** Lists that say only what was decided go when they say nothing any more. */
 const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones'];
 
+/** True for such a list; the parts of a cabinet that are decided are one, the parts of a face are not. */
+const isDecided = (keys: readonly string[]) =>
+  DECIDED_LISTS.includes(keys.at(-1) ?? '') || (keys.length === 3 && keys[0] === 'cabinets' && keys[2] === 'parts');
+
 function pruneList(job: Job, keys: readonly string[]): void {
   const last = keys.at(-1) ?? '';
-  if (!DECIDED_LISTS.includes(last)) return;
+  if (!isDecided(keys)) return;
   const parent = keys.slice(0, -1).reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
   delete parent[last];
 }

@@ -1,4 +1,13 @@
 export {
+  type DecidedPart,
+  decidedPartSchema,
+  GRAIN_RUNS,
+  type GrainRuns,
+  MADE,
+  type Made,
+  type PartSide,
+} from './decidedParts.js';
+export {
   type Conditions,
   choice,
   count,
@@ -56,7 +65,7 @@ export {
   splitSchema,
   startingGraduation,
 } from './openings.js';
-export { type EditPath, pathFromText, pathTo, subjectOf, type ZoneField } from './paths.js';
+export { type EditPath, type PartField, pathFromText, pathTo, subjectOf, type ZoneField } from './paths.js';
 export { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';
 export { settingSections } from './settings/index.js';
 export { MATERIAL_ROLES } from './settings/roles.js';

@@ -22,6 +22,7 @@ type CabinetField =
   | 'size/height/mm'
   | 'size/height/finished';
 export type ZoneField = 'name' | 'left' | 'up' | 'behind' | 'width' | 'height' | 'depth';
+export type PartField = 'material' | 'bands' | 'grain' | 'oversize' | 'note' | 'made';
 type SplitField = 'kind' | 'graduation' | 'graduation/step' | 'graduation/ratio' | 'parts';
 type OpeningField =
   | 'size'
@@ -65,6 +66,10 @@ export const pathTo = {
   zones: (cabinetId: string) => made(`cabinets/${cabinetId}/zones`),
   zone: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/zones/${id}`),
   zoneField: (cabinetId: string, id: string, field: ZoneField) => made(`cabinets/${cabinetId}/zones/${id}/${field}`),
+  /** What is decided of single parts of a cabinet. */
+  parts: (cabinetId: string) => made(`cabinets/${cabinetId}/parts`),
+  part: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/parts/${id}`),
+  partField: (cabinetId: string, id: string, field: PartField) => made(`cabinets/${cabinetId}/parts/${id}/${field}`),
   face: (cabinetId: string) => made(`cabinets/${cabinetId}/face`),
   split: (split: EditPath, field: SplitField) => made(`${split}/${field}`),
   /** An opening of a split. */

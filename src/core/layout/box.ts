@@ -1,5 +1,5 @@
 import { type Dim, length, setting, sumOf } from '../derive/index.js';
-import type { Cabinet, Resolved, ResolvedSettings } from '../document/index.js';
+import { type Cabinet, madeOf, type Resolved, type ResolvedSettings, sidesOf } from '../document/index.js';
 
 /**
  * The sizes every other rule stands on. All in mm; x from the left face of the box, y from the carcass front edge to
@@ -109,7 +109,7 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
     sideDepth,
     floor,
     faceHeight: height.minus(floor).as('face height', 'box.faceHeight'),
-    insideWidth: width.minus(materials.side.thickness.times(2)).as('inside width', 'box.insideWidth'),
+    insideWidth: lessSides(width, resolved).as('inside width', 'box.insideWidth'),
     bottomTop,
     topLevel,
     topUnderside,
@@ -135,6 +135,12 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
       partition: engagementOf('partition', resolved),
     },
   };
+}
+
+/** What is left between the sides: their thickness twice, or each of them where they are of two kinds. */
+function lessSides(width: Dim, resolved: Resolved): Dim {
+  const { left, right } = sidesOf(resolved);
+  return left === right ? width.minus(left.thickness.times(2)) : width.minus(left.thickness).minus(right.thickness);
 }
 
 function deriveHeight(cabinet: Cabinet, worktop: Dim): Dim {
@@ -244,10 +250,11 @@ function deriveGrooveOffset({ settings, materials }: Resolved): Dim {
     : settings.back.offset;
 }
 
-function deriveTopUnderside(topLevel: Dim, { settings, materials }: Resolved): Dim {
+function deriveTopUnderside(topLevel: Dim, resolved: Resolved): Dim {
+  const { settings, materials } = resolved;
   switch (settings.top.kind.value) {
     case 'full':
-      return topLevel.minus(materials.top.thickness).as('underside of the top', 'box.topUnderside');
+      return topLevel.minus(madeOf(resolved, 'top', 'top').thickness).as('underside of the top', 'box.topUnderside');
     case 'web':
       return topLevel.minus(materials.web.thickness).as('underside of the top frame', 'box.topUnderside');
     case 'stretchers':

@@ -129,7 +129,7 @@ class FaceLayout {
     const axis = split.kind;
     const between = split.parts.slice(0, -1).map((opening, at): Between => {
       const kind = dividerAfter(opening, split.parts[at + 1] as Opening, axis, this.resolved);
-      return { kind, widths: this.scheme.boundary(kind, axis), off: this.offCentre(opening, kind, path) };
+      return { kind, widths: this.scheme.boundary(kind, axis, opening.id), off: this.offCentre(opening, kind, path) };
     });
     const leading = this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
     const widths = between.map((each) => each.widths[leading]);

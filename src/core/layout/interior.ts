@@ -123,7 +123,7 @@ class InteriorLayouts implements Interiors {
   ): RefusedInterior | undefined {
     const axis = split.kind;
     const kinds = split.parts.slice(0, -1).map((room) => dividerInside(room, axis));
-    const widths = kinds.map((kind) => dividerThickness(kind, this.resolved));
+    const widths = kinds.map((kind, at) => dividerThickness(kind, (split.parts[at] as Room).id, this.resolved));
     const whole = spanOf(inside, axis);
     const available = widths.length > 0 ? whole.size.minus(sumOfWidths(widths)).as('rooms together') : whole.size;
     const called = (at: number) => names.get(split.parts[at]?.id ?? '')?.name ?? 'room';

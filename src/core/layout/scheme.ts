@@ -1,5 +1,5 @@
 import { type Dim, length, type Span } from '../derive/index.js';
-import type { Resolved } from '../document/index.js';
+import { madeOf, type Resolved, sidesOf } from '../document/index.js';
 import { type DividerKind, isSplit, type Opening } from '../job/index.js';
 import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';
@@ -14,7 +14,7 @@ export interface BoundaryWidths {
 /** How fronts and openings lie to each other: the one thing in which overlay on a box and overlay on a frame differ. */
 export interface FaceScheme {
   readonly root: Region;
-  boundary(kind: DividerKind, axis: SplitAxis): BoundaryWidths;
+  boundary(kind: DividerKind, axis: SplitAxis, after: string): BoundaryWidths;
 }
 
 /**
@@ -46,16 +46,16 @@ interface Openings {
   readonly clear: Region['clear'];
   readonly inside: Region['inside'];
   /** Width of what lies between two openings, and of the case part behind it. */
-  between(kind: DividerKind, axis: SplitAxis): { readonly clear: Dim; readonly inside: Dim };
+  between(kind: DividerKind, axis: SplitAxis, after: string): { readonly clear: Dim; readonly inside: Dim };
 }
 
 /** The room between the inner faces of the sides, from the bottom to the top. */
-export function insideOf(box: Box, { materials }: Resolved): Region['inside'] {
-  const side = materials.side.thickness;
+export function insideOf(box: Box, resolved: Resolved): Region['inside'] {
+  const { left, right } = sidesOf(resolved);
   return {
     h: {
-      low: side.as('inner face of the left side'),
-      high: box.width.minus(side).as('inner face of the right side'),
+      low: left.thickness.as('inner face of the left side'),
+      high: box.width.minus(right.thickness).as('inner face of the right side'),
       size: box.insideWidth,
     },
     v: { low: box.bottomTop, high: box.topUnderside, size: box.clearHeight },
@@ -69,8 +69,8 @@ function caseOpenings(box: Box, resolved: Resolved): Openings {
     framed: false,
     clear: inside,
     inside,
-    between(kind) {
-      const thickness = dividerThickness(kind, resolved);
+    between(kind, _axis, after) {
+      const thickness = dividerThickness(kind, after, resolved);
       return { clear: thickness, inside: thickness };
     },
   };
@@ -110,9 +110,9 @@ function frameOpenings(box: Box, resolved: Resolved): Openings {
       v: { low: lower, high: upper, size: upper.minus(lower).as('opening between the rails') },
     },
     inside: insideOf(box, resolved),
-    between: (kind, axis) => ({
+    between: (kind, axis, after) => ({
       clear: axis === 'rows' ? frame.midRail : frame.midStile,
-      inside: dividerThickness(kind, resolved),
+      inside: dividerThickness(kind, after, resolved),
     }),
   };
 }
@@ -156,7 +156,7 @@ function revealed(openings: Openings, box: Box, resolved: Resolved): FaceScheme 
         },
       },
     },
-    boundary: (kind, axis) => ({ face: gap, ...openings.between(kind, axis) }),
+    boundary: (kind, axis, after) => ({ face: gap, ...openings.between(kind, axis, after) }),
   };
 }
 
@@ -184,23 +184,26 @@ function lapped(openings: Openings, lap: Dim, gap: Dim): FaceScheme {
         },
       },
     },
-    boundary(kind, axis) {
-      const between = openings.between(kind, axis);
+    boundary(kind, axis, after) {
+      const between = openings.between(kind, axis, after);
       return { face: between.clear.mm > 0 ? between.clear.minus(twice).as('between two fronts') : gap, ...between };
     },
   };
 }
 
-export function dividerThickness(kind: DividerKind, { materials }: Resolved): Dim {
+/** How thick what divides is that stands after an opening or a room. */
+export function dividerThickness(kind: DividerKind, after: string, resolved: Resolved): Dim {
+  const { materials } = resolved;
+  const key = `divider/${after}`;
   switch (kind) {
     case 'stretcher':
       return materials.top.thickness;
     case 'shelf':
-      return materials.shelf.thickness;
+      return madeOf(resolved, 'shelf', key).thickness;
     case 'web':
       return materials.web.thickness;
     case 'partition':
-      return materials.partition.thickness;
+      return madeOf(resolved, 'partition', key).thickness;
     case 'none':
       return length(0, 'no divider');
   }

@@ -31,6 +31,10 @@ function likeness(part: Part): string {
     mm(part.width.mm),
     mm(part.thickness.mm),
     part.bands.map((band) => `${band.edge}:${mm(band.thickness.mm)}`).join(','),
+    part.over.map((each) => `${each.edge}:${mm(each.size.mm)}`).join(','),
+    part.grainRuns ?? '',
+    part.bought ? 'bought' : '',
+    part.note ?? '',
     part.machining.length,
   ].join('|');
 }

@@ -1,5 +1,5 @@
 import { type Dim, measuredFrom, type Span } from '../derive/index.js';
-import type { Material } from '../job/index.js';
+import type { GrainRuns, Material } from '../job/index.js';
 import type { Operation, PartNames, PartSize } from '../machining/index.js';
 import {
   type Axes,
@@ -49,6 +49,12 @@ export interface Band {
   readonly milled?: Dim;
 }
 
+/** Stock left on at an edge beyond the finished size, to be scribed or trimmed in place. */
+export interface Oversize {
+  readonly edge: Edge;
+  readonly size: Dim;
+}
+
 /** Where a part begins and ends along each axis of the cabinet. */
 export interface Stands {
   readonly x: Span;
@@ -96,7 +102,20 @@ export interface Part {
   readonly opening: string | undefined;
   readonly machining: readonly Operation[];
   readonly grain: GrainPlace | undefined;
+  /** Which way the grain runs in it where that is decided; else along its length where the material has any. */
+  readonly grainRuns: GrainRuns | undefined;
+  /** Stock left on for trimming after glue-up. */
+  readonly allowance: Allowance | undefined;
+  readonly over: readonly Oversize[];
+  /** Bought as it is, not cut in this shop. */
+  readonly bought: boolean;
   readonly note: string | undefined;
+}
+
+/** Stock left on along the length and across the width. */
+interface Allowance {
+  readonly length?: Dim;
+  readonly width?: Dim;
 }
 
 export interface PartDraft {
@@ -110,7 +129,7 @@ export interface PartDraft {
   readonly bands?: readonly Band[];
   readonly hand?: 'left' | 'right';
   /** Stock left on for trimming after glue-up; sheet parts have none. */
-  readonly allowance?: { readonly length?: Dim; readonly width?: Dim };
+  readonly allowance?: Allowance;
   readonly stands: Stands;
   /** Which way its length, its width and its thickness run. */
   readonly axes: Axes;
@@ -151,8 +170,7 @@ export function makePart(draft: PartDraft): Part {
     length,
     width,
     thickness,
-    cutLength: cutSize(length, bands, 'u', allowance?.length, `${called} cut length`, `${key}.cutLength`),
-    cutWidth: cutSize(width, bands, 'v', allowance?.width, `${called} cut width`, `${key}.cutWidth`),
+    ...cutSizes({ key, name, length, width, bands, allowance, over: NO_OVER }),
     bands,
     hand: draft.hand,
     stands,
@@ -163,10 +181,50 @@ export function makePart(draft: PartDraft): Part {
     opening: draft.opening,
     machining: draft.machining ?? NO_MACHINING,
     grain: undefined,
+    grainRuns: undefined,
+    allowance,
+    over: NO_OVER,
+    bought: false,
     note: draft.note,
   };
 }
 
+/** What a part is cut to: its finished sizes less bands, with what is milled off and what is left on. */
+export function cutSizes({
+  key,
+  name,
+  length,
+  width,
+  bands,
+  allowance,
+  over,
+}: Pick<Part, 'key' | 'name' | 'length' | 'width' | 'bands' | 'allowance' | 'over'>): Pick<
+  Part,
+  'cutLength' | 'cutWidth'
+> {
+  const called = name.toLowerCase();
+  const size = (of: Dim, across: 'u' | 'v', left: Dim | undefined, which: 'cutLength' | 'cutWidth') =>
+    cutSize(
+      of,
+      bands,
+      across,
+      leftOn(over, across, left),
+      `${called} cut ${across === 'u' ? 'length' : 'width'}`,
+      `${key}.${which}`,
+    );
+  return {
+    cutLength: size(length, 'u', allowance?.length, 'cutLength'),
+    cutWidth: size(width, 'v', allowance?.width, 'cutWidth'),
+  };
+}
+
+/** All that is left on across a direction, one by one. */
+function leftOn(over: readonly Oversize[], across: 'u' | 'v', allowance: Dim | undefined): readonly Dim[] {
+  const own = over.flatMap(({ edge, size }) => (edge.startsWith(across) ? [size] : []));
+  return allowance && allowance.mm > 0 ? [allowance, ...own] : own;
+}
+
+const NO_OVER: readonly Oversize[] = [];
 const NO_BANDS: readonly Band[] = [];
 const NO_MACHINING: readonly Operation[] = [];
 
@@ -222,7 +280,7 @@ function cutSize(
   size: Dim,
   bands: readonly Band[],
   across: 'u' | 'v',
-  allowance: Dim | undefined,
+  left: readonly Dim[],
   label: string,
   address: string,
 ): Dim {
@@ -232,7 +290,7 @@ function cutSize(
   let cut = size;
   if (first) cut = second === first ? cut.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), cut);
   for (const { milled } of banded) if (milled && milled.mm > 0) cut = cut.plus(milled);
-  if (allowance && allowance.mm > 0) cut = cut.plus(allowance);
+  for (const each of left) cut = cut.plus(each);
   return cut === size ? size : cut.as(label, address);
 }
 

@@ -1,4 +1,4 @@
 export { compareSchools, type SchoolComparison } from './compare.js';
 export { type PresentOptions, presentJob } from './result.js';
 export { type CabinetSummary, type JobSummary, summariseCabinet } from './summary.js';
-export { bandedEdges, grainWords, machiningSummary } from './words.js';
+export { bandedEdges, grainWords, machiningSummary, noteWords } from './words.js';

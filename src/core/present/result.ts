@@ -95,6 +95,7 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       ...spans(inside),
     })),
     ...(cabinet.zones ? { zones: cabinet.zones } : {}),
+    ...(solved.leftOut.length > 0 ? { leftOut: solved.leftOut } : {}),
     fronts: fronts.map((front) => ({
       key: front.key,
       opening: front.openingId,
@@ -170,7 +171,11 @@ function presentPart(part: Part, size: Size) {
     cutLength: size(part.cutLength),
     cutWidth: size(part.cutWidth),
     bands: part.bands.map((band) => ({ edge: edgeName(part.placement, band.edge), thickness: size(band.thickness) })),
-    grain: part.material.grain === 'length' ? 'length' : 'free',
+    grain: part.material.grain === 'length' ? (part.grainRuns ?? 'length') : 'free',
+    ...(part.over.length > 0
+      ? { oversize: part.over.map((each) => ({ edge: edgeName(part.placement, each.edge), size: size(each.size) })) }
+      : {}),
+    ...(part.bought ? { bought: true } : {}),
     ...(part.grain ? { blank: part.grain } : {}),
     ...(part.hand ? { hand: part.hand } : {}),
     placement: part.placement,

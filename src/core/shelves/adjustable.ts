@@ -1,5 +1,5 @@
 import { type Dim, largest, length, spanFrom, spanTo } from '../derive/index.js';
-import type { Resolved } from '../document/index.js';
+import { madeOf, type Resolved } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import { bandsOn, makePart, type Part } from '../parts/index.js';
 import type { Bay } from './bays.js';
@@ -8,9 +8,9 @@ import type { Bay } from './bays.js';
  * Adjustable shelves of one opening at their heights: width = clear width − 2 · side play,
  * depth = clear depth − max(0, mounting plane) − front setback − rear play.
  */
-export function buildShelves({ room, places, stopsAt }: Bay, box: Box, { settings, materials }: Resolved): Part[] {
+export function buildShelves({ room, places, stopsAt }: Bay, box: Box, resolved: Resolved): Part[] {
+  const { settings, materials } = resolved;
   const { inside, id } = room;
-  const { material, thickness } = materials.shelf;
   const { sidePlay, frontSetback } = settings.shelves;
   const { strip, depth } = shelfDepths(box, settings, stopsAt);
   const width = inside.h.size.minus(sidePlay.times(2)).as('shelf width');
@@ -22,8 +22,9 @@ export function buildShelves({ room, places, stopsAt }: Bay, box: Box, { setting
   );
   const x = spanFrom(inside.h.low.plus(sidePlay), width);
   return places.flatMap(({ underside }, at) => {
-    const z = spanFrom(underside, thickness);
     const key = `shelf/${id}/${at + 1}`;
+    const { material, thickness } = madeOf(resolved, 'shelf', key);
+    const z = spanFrom(underside, thickness);
     const board = makePart({
       key,
       name: 'Adjustable shelf',

@@ -127,17 +127,27 @@ function parityOf(
 
 /** Numbers of the holes a shelf of an opening can stand in, the lowest first: clear of its floor and its ceiling. */
 function holesForShelf(
-  { inside }: Pick<Compartment, 'inside'>,
+  { inside, id }: Pick<Compartment, 'inside' | 'id'>,
   grid: PinGrid,
   parity: 0 | 1 | undefined,
   rails: readonly Crossing[],
-  { settings, materials }: Resolved,
+  resolved: Resolved,
 ): number[] {
+  const { settings } = resolved;
   const { low, high } = inside.v;
-  const above = materials.shelf.thickness.mm + settings.pins.diameter.mm / 2;
+  const thickness = thickestShelf(id, resolved);
+  const above = thickness.mm + settings.pins.diameter.mm / 2;
   return holesBetween(grid, low.mm + ROOM, high.mm - ROOM - above).filter(
-    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, { settings, materials }),
+    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, thickness, resolved),
   );
+}
+
+/** Thickness of the shelves of a room; of the thickest where one is made of something else. */
+export function thickestShelf(room: string, { materials, pieces }: Resolved): Dim {
+  const own = Object.entries(pieces).flatMap(([key, { thickness }]) =>
+    key.startsWith(`shelf/${room}/`) ? [thickness] : [],
+  );
+  return own.reduce((thickest, each) => (each.mm > thickest.mm ? each : thickest), materials.shelf.thickness);
 }
 
 /** True when a shelf in a hole meets none of the rails. */
@@ -145,10 +155,11 @@ export function passesRails(
   grid: PinGrid,
   k: number,
   rails: readonly Crossing[],
-  { settings, materials }: Pick<Resolved, 'settings' | 'materials'>,
+  thickness: Dim,
+  { settings }: Pick<Resolved, 'settings'>,
 ): boolean {
   const low = holeHeight(grid, k) + settings.pins.diameter.mm / 2;
-  const high = low + materials.shelf.thickness.mm;
+  const high = low + thickness.mm;
   return rails.every(({ z }) => high <= z.low.mm || low >= z.high.mm);
 }
 
@@ -164,28 +175,29 @@ export function shelfHeights(
   const rise = resolved.settings.pins.diameter.mm / 2;
   if (grid) return holesForShelf(bay, grid, parity, rails, resolved).map((k) => holeHeight(grid, k) + rise);
   const { low, high } = bay.inside.v;
-  const room = high.mm - low.mm - 2 * ROOM - resolved.materials.shelf.thickness.mm;
+  const room = high.mm - low.mm - 2 * ROOM - thickestShelf(bay.id, resolved).mm;
   return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.mm + ROOM + n * STEP);
 }
 
 /** Clear spaces as equal as the grid allows; a decided height takes the hole nearest to it. */
 function placeShelves(
-  { fill, inside, path }: Compartment,
+  { fill, inside, path, id }: Compartment,
   grid: PinGrid | undefined,
   parity: 0 | 1 | undefined,
   rails: readonly Crossing[],
-  { settings, materials }: Resolved,
+  resolved: Resolved,
 ): ShelfPlace[] {
   if (fill.kind !== 'shelves') return [];
+  const { settings } = resolved;
   const { shelves: count, shelvesAt = [] } = fill;
-  const { thickness } = materials.shelf;
+  const thickness = thickestShelf(id, resolved);
   const { low, size } = inside.v;
   const space = size
     .minus(thickness.times(count))
     .over(plain(count + 1, 'spaces'))
     .as('space between shelves');
   const rise = settings.pins.diameter.over(2).as('shelf above the middle of its hole');
-  const usable = grid ? holesForShelf({ inside }, grid, parity, rails, { settings, materials }) : [];
+  const usable = grid ? holesForShelf({ inside, id }, grid, parity, rails, resolved) : [];
   let lowest = Number.NEGATIVE_INFINITY;
   return Array.from({ length: count }, (_, at): ShelfPlace => {
     const own = shelvesAt.find(({ id }) => id === `s${at + 1}`)?.mm;

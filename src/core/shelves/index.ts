@@ -6,6 +6,7 @@ export {
   passesRails,
   type ShelfPlace,
   shelfHeights,
+  thickestShelf,
   tooThinForBoth,
 } from './bays.js';
 export { balancedHeights, holeDim, holeHeight, holesBetween, type PinGrid, pinGrid } from './grid.js';

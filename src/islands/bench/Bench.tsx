@@ -13,6 +13,7 @@ import { FrontPanel } from './FrontPanel.js';
 import { HingePanel } from './HingePanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { LiftPanel } from './LiftPanel.js';
+import { PartPanel } from './PartPanel.js';
 import { PartsTable } from './PartsTable.js';
 import { Sheet } from './Sheet.js';
 import { ShelfPanel } from './ShelfPanel.js';
@@ -88,6 +89,7 @@ function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewP
           >
             <CorrectionsPanel jobId={jobId} corrected={corrected} />
             <TapePanel solved={solved} />
+            <PartPanel solved={solved} />
             <ShelfPanel solved={solved} />
             <FrontPanel solved={solved} />
             <HingePanel solved={solved} />

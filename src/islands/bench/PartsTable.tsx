@@ -1,6 +1,8 @@
 import { Tabs } from 'radix-ui';
 import { useEffect, useRef } from 'react';
+import { decideParts } from '../../core/acts/index.js';
 import type { Dim } from '../../core/derive/index.js';
+import { newId } from '../../core/job/index.js';
 import type { PartRow } from '../../core/parts/index.js';
 import { bandedEdges, machiningSummary } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
@@ -63,7 +65,32 @@ function Parts({ solved, pieces }: { solved: SolvedCabinet; pieces: number }) {
           ))}
         </tbody>
       </table>
+      <LeftOutParts solved={solved} />
     </section>
+  );
+}
+
+/** What the maker left out, each to be put back. */
+function LeftOutParts({ solved }: { solved: SolvedCabinet }) {
+  const act = useBench((state) => state.act);
+  if (solved.leftOut.length === 0) return null;
+  return (
+    <ul className="px-3 py-1 text-[0.9375rem]" aria-label="Left out">
+      {solved.leftOut.map(({ key, name }) => (
+        <li key={key} className="flex min-h-8 items-center gap-3">
+          <span>
+            <s>{name}</s>, left out
+          </span>
+          <button
+            type="button"
+            className="min-h-7 font-semibold hover:text-pencil"
+            onClick={() => act(decideParts(solved, [key], `${name} put back`, 'made', undefined, newId))}
+          >
+            Put it back
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -120,6 +147,7 @@ function Row({ row }: { row: PartRow }) {
           onClick={() => select(chosen ? null : part.key)}
         >
           {part.name}
+          {part.bought && <span className="text-ink-soft">, bought</span>}
         </button>
       </td>
       <td className="px-2 text-right">{quantity}</td>

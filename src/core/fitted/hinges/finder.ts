@@ -1,3 +1,4 @@
+import { sidesOf } from '../../document/index.js';
 import { type Act, type Edit, pathTo } from '../../job/index.js';
 import { sharesGap } from '../../layout/index.js';
 import type { SolvedCabinet } from '../../solve.js';
@@ -25,7 +26,7 @@ export function findHinges(
   const { wish, hinged } = door;
   // A gap that is shared with the neighbour is no reveal of this cabinet's own.
   const tryable = wish.fit === 'full' && wish.carcass === 'frameless' && !sharesGap(hinged, resolved);
-  const own = tryable ? overlayForReveal(resolved.materials.side.thickness.mm, wish.overlay.mm) : undefined;
+  const own = tryable ? overlayForReveal(sidesOf(resolved)[hinged].thickness.mm, wish.overlay.mm) : undefined;
   // What lies beyond the box stays free beside the door, whatever the reveal.
   const tried = reveal === undefined || own === undefined ? wish : withGap(wish, wish.gap.mm + reveal - own);
   return { own, solutions: solutionsOf(tried, library) };

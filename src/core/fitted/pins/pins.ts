@@ -13,6 +13,7 @@ import {
   type PinGrid,
   passesRails,
   pinLines,
+  thickestShelf,
   tooThinForBoth,
 } from '../../shelves/index.js';
 
@@ -20,8 +21,9 @@ import {
 export function holesOf({ room, places, parity, rails }: Bay, grid: PinGrid, resolved: Resolved): number[] {
   const { pins } = resolved.settings;
   const { low, high } = room.inside.v;
+  const thickness = thickestShelf(room.id, resolved);
   const within = holesBetween(grid, low.mm + pins.ends.mm, high.mm - pins.ends.mm).filter(
-    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, resolved),
+    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, thickness, resolved),
   );
   const own = places.flatMap(({ hole }) => (hole === undefined ? [] : [hole]));
   const reach = pins.around.mm * (parity === undefined ? 1 : 2);
