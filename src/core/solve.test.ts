@@ -350,9 +350,11 @@ test('every operation lies on its part', () => {
               ? operation.edge
               : 'from' in operation
                 ? operation.from
-                : 'from' in operation.place
-                  ? operation.place.from
-                  : operation.place.edge;
+                : operation.kind === 'dovetails'
+                  ? operation.end
+                  : 'from' in operation.place
+                    ? operation.place.from
+                    : operation.place.edge;
           const run = along.startsWith('u') ? part.width.mm : part.length.mm;
           for (const position of operation.positions)
             assert.ok(

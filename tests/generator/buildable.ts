@@ -115,7 +115,7 @@ function sayDrawers(chosen: Chosen, random: Random, say: (key: string, word: unk
   const families = ['side', 'corner', 'under', ...(carried ? ['wooden', 'wooden'] : [])];
   const family = random.pick(families);
   say('drawers/family', family);
-  say('drawers/corner', random.pick(['butt', 'rabbet']));
+  say('drawers/corner', random.pick(['butt', 'rabbet', 'dowels', 'lapped', 'halfblind', 'through']));
   // Hidden runners hold the bottom between the sides.
   say('drawers/bottom', random.pick(family === 'under' ? ['groove', 'slid'] : ['groove', 'slid', 'applied']));
   say('drawers/contents', random.pick(['light', 'kitchen']));

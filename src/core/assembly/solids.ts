@@ -22,6 +22,7 @@ export function lets({ kind, by }: Operation): boolean {
     case 'cut-out':
     case 'tenon':
     case 'mitre':
+    case 'dovetails':
       return true;
     case 'slots':
       return by.kind === 'frame';
@@ -34,14 +35,19 @@ export function lets({ kind, by }: Operation): boolean {
 const STEPS = 8;
 
 /** A cut as blocks: what is slanting in steps that take a little more than it does, and bores not at all. */
-function inSteps(cut: Cut): Cuboid[] {
+function inSteps(cut: Cut, steps: number): Cuboid[] {
   if (cut.shape === 'block') return [cut];
   if (cut.shape === 'bore') return [];
+  if (cut.shape === 'ridge') {
+    const run = (at: 0 | 1) => cut.corners.map((corner) => corner[at]);
+    const [v, w] = [run(0), run(1)];
+    return [{ low: [cut.u[0], Math.min(...v), Math.min(...w)], high: [cut.u[1], Math.max(...v), Math.max(...w)] }];
+  }
   const { corners, w } = cut;
   const across = corners.map(([, v]) => v);
   const [low, high] = [Math.min(...across), Math.max(...across)];
-  const step = (high - low) / STEPS;
-  return Array.from({ length: STEPS }, (_, at): Cuboid => {
+  const step = (high - low) / steps;
+  return Array.from({ length: steps }, (_, at): Cuboid => {
     const [from, to] = [low + at * step, low + (at + 1) * step];
     const along = corners.flatMap(([u, v], index): number[] => {
       const [nextU, nextV] = corners[(index + 1) % corners.length] as readonly [number, number];
@@ -60,7 +66,9 @@ export function woodOf(part: Part): Block[] {
   let blocks: Block[] = [part.extent];
   for (const operation of part.machining) {
     if (!lets(operation)) continue;
-    for (const cut of cutsOf(operation, size).flatMap(inSteps)) {
+    // Beside tails as much is taken as they are narrow: they go straight into their sockets.
+    const steps = operation.kind === 'dovetails' ? 1 : STEPS;
+    for (const cut of cutsOf(operation, size).flatMap((each) => inSteps(each, steps))) {
       const hollow = blockIn(part, cut);
       blocks = blocks.flatMap((block) => without(block, hollow));
     }

@@ -180,4 +180,12 @@ function glue({ parts }: SolvedCabinet): Draft[] {
   return glued > 0 ? [{ group: 'glue', name: 'Wood glue', quantity: glued, unit: 'joints', note: 'glued joints' }] : [];
 }
 
-const GLUED: ReadonlySet<string> = new Set(['groove', 'edge groove', 'rabbet', 'recess', 'slots', 'tenon']);
+const GLUED: ReadonlySet<string> = new Set([
+  'groove',
+  'edge groove',
+  'rabbet',
+  'recess',
+  'slots',
+  'tenon',
+  'dovetails',
+]);

@@ -47,6 +47,16 @@ const hingedRight: Pick<CabinetDecisions, 'parts'> = {
 
 /** For each rule a cabinet that deserves it. */
 const BAD: Record<string, () => string[]> = {
+  'drawers/dovetails-in-sheet': () =>
+    rulesOf({
+      settings: { drawers: { corner: 'through' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    }),
+  'drawers/lap-too-thick': () =>
+    rulesOf({
+      settings: { drawers: { corner: 'halfblind', lap: 12 } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    }),
   'decided/part-gone': () => rulesOf({ decided: [{ id: 'p1', part: 'shelf/o9/1', note: 'x' }] }),
   'decided/part-thickness': () => rulesOf({ decided: [{ id: 'p1', part: 'stretcher/front', material: 'birch6' }] }),
   'decided/part-needed': () => rulesOf({ decided: [{ id: 'p1', part: 'side/left', made: 'left out' }] }),

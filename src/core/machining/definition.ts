@@ -81,7 +81,7 @@ export interface Ramp {
   readonly thickness: number;
 }
 
-/** What an operation takes out of a part, in u, v, w (mm): a block, a round bore along one axis, or a prism through w. */
+/** What an operation takes out of a part, in u, v, w (mm): a block, a round bore along one axis, a prism through w, or one along u. */
 export type Cut =
   | { readonly shape: 'block'; readonly low: Space['low']; readonly high: Space['high'] }
   | {
@@ -97,6 +97,12 @@ export type Cut =
       /** The corners of what is cut away in plan, in order; it has no hollow in it. */
       readonly corners: readonly PlanPoint[];
       readonly w: Run;
+    }
+  | {
+      readonly shape: 'ridge';
+      /** The corners of what is cut away seen from the end of the part, in v and w; it has no hollow in it. */
+      readonly corners: readonly (readonly [v: number, w: number])[];
+      readonly u: Run;
     };
 
 /** What an operation looks like from above, in u and v (mm). `face` is absent for what goes through or lies within. */

@@ -43,6 +43,11 @@ function boxOfCut(cut: Cut): Box {
       ([0, 1] as const).map((axis) => pick(...cut.corners.map((corner) => corner[axis])));
     return { low: [...of(Math.min), cut.w[0]], high: [...of(Math.max), cut.w[1]] };
   }
+  if (cut.shape === 'ridge') {
+    const of = (pick: (...values: number[]) => number) =>
+      ([0, 1] as const).map((axis) => pick(...cut.corners.map((corner) => corner[axis])));
+    return { low: [cut.u[0], ...of(Math.min)], high: [cut.u[1], ...of(Math.max)] };
+  }
   const low: number[] = [];
   const high: number[] = [];
   const centre = [...cut.centre];
@@ -84,7 +89,7 @@ test('what an operation takes out is the room it takes, and its footprint is tha
     );
     for (const { low, high } of spaces) for (const axis of [0, 1, 2] as const) assert.ok(low[axis] <= high[axis], what);
   }
-  for (const kind of [...MADE, 'edge groove', 'tenon', 'mitre', 'mitre slots'] as const)
+  for (const kind of [...MADE, 'edge groove', 'tenon', 'mitre', 'mitre slots', 'dovetails'] as const)
     assert.ok((counts.get(kind) ?? 0) >= 20, `${counts.get(kind) ?? 0} ${kind}`);
 });
 
@@ -101,8 +106,9 @@ test('an operation is drawn where it is, from its own face unless it goes throug
       }
       const face = faceOf(operation);
       assert.equal(outline.face, face, what);
-      // The shoulders of a tenon are seen from both.
-      assert.equal(outline.shape === 'line' && outline.seen === true, operation.kind === 'tenon', what);
+      // The shoulders of a tenon are seen from both, and so are tails.
+      const both = operation.kind === 'tenon' || (operation.kind === 'dovetails' && operation.board === 'tails');
+      assert.equal(outline.shape === 'line' && outline.seen === true, both, what);
     }
     const [low, high] = [room.low[2] as number, room.high[2] as number];
     const face = faceOf(operation);
@@ -207,6 +213,8 @@ function faceOf(operation: Operation): 1 | 2 | undefined {
     case 'cut-out':
     case 'notch':
       return undefined;
+    case 'dovetails':
+      return operation.board === 'pins' ? 1 : undefined;
     case 'slots':
     case 'mortises':
       return 'face' in operation.place ? operation.place.face : undefined;

@@ -71,7 +71,9 @@ function hollowsIn(part: Part, cuts: readonly Cut[]): Hollowed {
     prisms: cuts.flatMap((cut) =>
       cut.shape === 'prism'
         ? [cut.w.flatMap((w) => cut.corners.map(([u, v]) => toCabinet(part.placement, u, v, w)))]
-        : [],
+        : cut.shape === 'ridge'
+          ? [cut.u.flatMap((u) => cut.corners.map(([v, w]) => toCabinet(part.placement, u, v, w)))]
+          : [],
     ),
   };
 }

@@ -117,10 +117,14 @@ function anticlockwise(plan: Plan): Plan {
 function outside(piece: Plan, cut: Plan): Plan[] {
   const pieces: Plan[] = [];
   let rest = piece;
-  for (const [at, from] of cut.entries()) {
+  const sides = cut.map((from, at) => {
     const to = cut[(at + 1) % cut.length] as readonly [number, number];
-    const side = ([x, y]: readonly [number, number]) =>
-      (to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0]);
+    return ([x, y]: readonly [number, number]) => (to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0]);
+  });
+  // What lies beside the cut stays in one piece.
+  const within = sides.reduce<Plan>((left, side) => (left.length < 3 ? left : clipped(left, side)), piece);
+  if (within.length < 3 || Math.abs(area(within)) < THIN * THIN) return [piece];
+  for (const side of sides) {
     const beyond = clipped(rest, (point) => -side(point));
     if (beyond.length > 2) pieces.push(beyond);
     rest = clipped(rest, side);

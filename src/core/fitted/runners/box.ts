@@ -1,7 +1,8 @@
 import { type Dim, length, plain, type Span, spanBetween, spanFrom, spanTo } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
-import { type By, type Operation, SCREW_WAY } from '../../machining/index.js';
+import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
+import { type Corner, corners } from './corners.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
 
@@ -17,12 +18,14 @@ export interface BoxParts {
   readonly shortBack: boolean;
   /** Where it begins and ends, from front to rear; its lower edge. */
   readonly along: Span;
+  /** How far the sides begin behind the front of the box. */
+  readonly lead: Dim;
   readonly low: Dim;
   /** The ways of its corner screws, by part key. */
   readonly ways: readonly (readonly [key: string, operation: Operation])[];
 }
 
-/** A box of a plan, in its place. Front and back stand between the sides, or a little in them. */
+/** A box of a plan, in its place, its corners joined as the shop joins them. */
 export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials }: Resolved): BoxParts {
   const { drawers } = settings;
   const { material, thickness: side } = materials.drawerBox;
@@ -32,8 +35,9 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
   const key = `drawer/${id}/box`;
   const applied = drawers.bottom.value === 'applied';
   const shortBack = drawers.bottom.value === 'slid';
-  const rabbeted = drawers.corner.value === 'rabbet';
-  const enters = rabbeted ? drawers.engagement : length(0, 'butts');
+  const corner: Corner = corners[drawers.corner.value];
+  const { lead, trail, reach } = corner.place(side, settings);
+  const stops = applied ? {} : (corner.stops?.(side, settings, shortBack) ?? {});
 
   const play = room.across.size.minus(plan.outside).over(2).as('box from the edge of the opening');
   const outer = spanFrom(room.across.low.plus(play).as('left side of the box'), plan.outside);
@@ -53,8 +57,8 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
   const by = (what: string): By => ({ kind: 'box', what, opening: id });
   const whole = `${room.name} box`;
   const common = { whole, unit: key, role: 'drawer box', material } as const;
-  const groove = (run: 'inside' | 'rear'): Operation[] =>
-    applied || run === 'rear'
+  const groove = (stopped: Stopped | undefined): Operation[] =>
+    applied
       ? []
       : [
           {
@@ -65,28 +69,26 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
             offset: plan.recess,
             width: base.thickness,
             depth,
+            ...(stopped && (stopped.start || stopped.end) ? { stopped } : {}),
             reason: 'holds the bottom',
             by: by('bottom'),
             holds: `${key}/bottom`,
           },
         ];
-  const rabbets = (ends: readonly ('u0' | 'u1')[]): Operation[] =>
-    rabbeted
-      ? ends.map((end) => ({
-          kind: 'rabbet',
-          face: 1,
-          from: end,
-          width: side,
-          depth: enters,
-          reason: `takes the ${end === 'u0' ? 'front' : 'back'} of the box, glued`,
-          by: by('corner'),
-          holds: `${key}/${end === 'u0' ? 'front' : 'back'}`,
-        }))
-      : [];
   const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
   const backZ = shortBack ? spanBetween(backLow, z.high) : z;
 
-  const screws = rabbeted ? undefined : cornerScrews(plan, height, backZ, backLow.minus(low), base.thickness, applied);
+  const joined = corner.join({
+    key,
+    plan,
+    settings,
+    side,
+    height,
+    back: { up: shortBack ? backLow.minus(low).as('short back above the sides') : NOTHING, height: backZ.size },
+    bottom: { thickness: base.thickness, applied },
+    by,
+  });
+  const sideAlong = shortened(along, lead, trail);
   const top = bandsOn(['v1'], settings.banding.caseThickness, settings.banding.preMilling);
   const bands = settings.banding.caseEdges.value === 'front' && material.form === 'sheet' ? top : [];
   const makeSide = (hand: 'left' | 'right'): Part =>
@@ -97,34 +99,18 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
       hand,
       piece: { kind: 'box', where: hand },
       bands,
-      stands: { x: hand === 'left' ? spanFrom(outer.low, side) : spanTo(outer.high, side), y: along, z },
+      stands: { x: hand === 'left' ? spanFrom(outer.low, side) : spanTo(outer.high, side), y: sideAlong, z },
       axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
-      machining: [
-        ...groove('inside'),
-        ...rabbets(['u0', 'u1']),
-        ...(screws
-          ? (['u0', 'u1'] as const).map(
-              (end): Operation => ({
-                kind: 'holes',
-                face: 2,
-                from: end,
-                offset: side.over(2).as('middle of the front'),
-                positions: end === 'u0' ? screws.front : screws.back,
-                diameter: settings.fasteners.pilot,
-                reason: `corner of the box, ${end === 'u0' ? 'front' : 'back'}`,
-                by: by('corner'),
-              }),
-            )
-          : []),
-      ],
+      machining: [...groove(stops.side), ...joined.sides],
     });
-  const across: Span = rabbeted
-    ? {
-        low: inner.low.minus(enters).as('left end of the front'),
-        high: inner.high.plus(enters).as('right end of the front'),
-        size: inner.size.plus(enters.times(2)).as('front of the box'),
-      }
-    : inner;
+  const across: Span =
+    reach.mm > 0
+      ? {
+          low: inner.low.minus(reach).as('left end of the front'),
+          high: inner.high.plus(reach).as('right end of the front'),
+          size: inner.size.plus(reach.times(2)).as('front of the box'),
+        }
+      : inner;
   const front = makePart({
     ...common,
     key: `${key}/front`,
@@ -133,7 +119,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     bands,
     stands: { x: across, y: spanFrom(along.low, side), z },
     axes: { u: '+x', v: '+z', w: '-y' },
-    machining: groove('inside'),
+    machining: [...groove(stops.across), ...joined.front],
   });
   const back = makePart({
     ...common,
@@ -143,7 +129,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     bands,
     stands: { x: across, y: spanTo(along.high, side), z: backZ },
     axes: { u: '+x', v: '+z', w: '+y' },
-    machining: groove(shortBack ? 'rear' : 'inside'),
+    machining: [...(shortBack ? [] : groove(stops.across)), ...joined.back],
   });
   const held = depth.minus(drawers.bottomPlay.over(2)).as('bottom in its groove');
   const [fromFront, toRear] = [
@@ -192,12 +178,21 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     inner,
     shortBack,
     along,
+    lead,
     low,
-    ways: [
-      ...(screws ? screwWays([front, back], screws, side, drawers.screw, by) : []),
-      ...stiffeners.flatMap(({ ways }) => ways),
-    ],
+    ways: [...joined.ways, ...stiffeners.flatMap(({ ways }) => ways)],
   };
+}
+
+const NOTHING = length(0, 'nothing');
+
+/** The sides within the length of the box, where front or back cover their ends. */
+function shortened(along: Span, lead: Dim, trail: Dim): Span {
+  if (lead.mm <= 0 && trail.mm <= 0) return along;
+  const low = lead.mm > 0 ? along.low.plus(lead).as('front end of the sides') : along.low;
+  const high = trail.mm > 0 ? along.high.minus(trail).as('rear end of the sides') : along.high;
+  const size = [lead, trail].reduce((rest, less) => (less.mm > 0 ? rest.minus(less) : rest), along.size);
+  return { low, high, size };
 }
 
 /** A stiffener is so wide (mm). */
@@ -272,71 +267,4 @@ function stiffened(
     ];
     return { part, through, ways: shortBack ? [way('u0')] : [way('u0'), way('u1')] };
   });
-}
-
-/** Fasteners keep this far above the groove of the bottom, from the upper edge, and from one to the next (mm). */
-const ABOVE_GROOVE = length(9, 'above the groove');
-const FROM_TOP = length(20, 'from the upper edge');
-const FROM_LOWER = length(25, 'from the lower edge');
-const APART = 100;
-const LEAST_APART = 12;
-
-interface CornerScrews {
-  /** Along the height of the sides. */
-  readonly front: readonly Dim[];
-  readonly back: readonly Dim[];
-  /** How far the back begins above the sides. */
-  readonly backUp: Dim;
-}
-
-/** Two to a corner in low boxes, else at most 100 apart, clear of the groove of the bottom. */
-function cornerScrews(
-  plan: BoxPlan,
-  height: Dim,
-  back: Span,
-  backUp: Dim,
-  bottom: Dim,
-  applied: boolean,
-): CornerScrews {
-  const above = plan.recess.plus(bottom).plus(ABOVE_GROOVE).as('first screw above the bottom');
-  const first = applied ? FROM_LOWER : plan.clear && plan.clear.mm > above.mm ? plan.clear : above;
-  return { front: column(first, height), back: column(first, backUp.plus(back.size).as('top of the back')), backUp };
-}
-
-function column(first: Dim, top: Dim): Dim[] {
-  const last = top.minus(FROM_TOP).as('last screw of the corner');
-  const run = last.mm - first.mm;
-  if (run < LEAST_APART) return [first.plus(top).over(2).as('screw of the corner')];
-  const gaps = Math.max(1, Math.ceil(run / APART));
-  if (gaps === 1) return [first, last];
-  const apart = last.minus(first).over(plain(gaps, 'spaces'));
-  return Array.from({ length: gaps + 1 }, (_, at) =>
-    at === 0 ? first : first.plus(apart.times(at)).as('screw of the corner'),
-  );
-}
-
-/** The screws go on into the ends of front and back. */
-function screwWays(
-  [front, back]: readonly [Part, Part],
-  screws: CornerScrews,
-  side: Dim,
-  screw: Dim,
-  by: (what: string) => By,
-): (readonly [string, Operation])[] {
-  const depth = screw.minus(side).as('screw in the end of the box front');
-  const way = (part: Part, edge: 'u0' | 'u1', positions: readonly Dim[]): readonly [string, Operation] => [
-    part.key,
-    {
-      kind: 'edge holes',
-      edge,
-      offset: part.thickness.over(2).as('middle of the edge'),
-      positions,
-      diameter: SCREW_WAY,
-      depth,
-      reason: 'way of the screws: corners of the box',
-      by: by('way'),
-    },
-  ];
-  const onBack = screws.back.map((at) => at.minus(screws.backUp).as('screw of the corner, on the back'));
-  return (['u0', 'u1'] as const).flatMap((edge) => [way(front, edge, screws.front), way(back, edge, onBack)]);
 }

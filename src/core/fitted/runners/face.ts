@@ -101,8 +101,8 @@ const APART = 40;
 const FROM_CORNER_SCREW = 10;
 
 /** The stiles lie before the ends of the box front, where the corner screws go in. */
-function clearOfCorners(z: Dim, { ways, low }: BoxParts, { key }: Part): boolean {
-  return ways.every(
+function clearOfCorners(z: Dim, { ways, low }: BoxParts, { key, machining }: Part): boolean {
+  return [...ways, ...machining.map((operation) => [key, operation] as const)].every(
     ([part, way]) =>
       part !== key ||
       way.kind !== 'edge holes' ||

@@ -2,6 +2,7 @@ import type { JobHead, SettingPath } from '../../document/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from '../../findings/index.js';
 import { type Act, pathTo } from '../../job/index.js';
 import { within } from '../../words.js';
+import { lapOf } from './corners.js';
 import type { FittedDrawer } from './drawers.js';
 import { innerRules } from './innerRules.js';
 
@@ -259,6 +260,54 @@ const faceNotFixed: FindingRule = {
   },
 };
 
+/** Dovetails in sheet stock, whose outer plies break out. */
+const dovetailsInSheet: FindingRule = {
+  id: 'drawers/dovetails-in-sheet',
+  check(context) {
+    const { fitted, resolved, parts } = context;
+    const { corner } = resolved.settings.drawers;
+    const { material } = resolved.materials.drawerBox;
+    const tailed = corner.value === 'halfblind' || corner.value === 'through';
+    if (!tailed || material.form === 'solid' || !fitted.runners.some(({ plan }) => plan)) return [];
+    const [first] = parts.filter(({ role }) => role === 'drawer box');
+    return [
+      {
+        severity: 'note',
+        what: `Drawer boxes are dovetailed in ${material.name}.`,
+        why: 'The outer plies break out at the tails. Score the shoulders, or make the boxes of solid wood.',
+        parts: first ? [first.key] : [],
+        settings: [settingPath(context, 'drawers/corner'), settingPath(context, 'materials/drawerBox')],
+        fixes: [setChoice(context, 'Let the corners into rabbets instead', 'drawers/corner', 'rabbet')],
+      },
+    ];
+  },
+};
+
+/** A box front of which half-blind tails would leave more than is wanted of it. */
+const lapTooThick: FindingRule = {
+  id: 'drawers/lap-too-thick',
+  check(context) {
+    const { fitted, resolved, show } = context;
+    const { corner, lap } = resolved.settings.drawers;
+    const front = resolved.materials.drawerBox.thickness;
+    const left = lapOf(front, resolved.settings);
+    if (corner.value !== 'halfblind' || lap.mm <= left.mm || !fitted.runners.some(({ plan }) => plan)) return [];
+    return [
+      {
+        severity: 'warn',
+        what: `${show(lap.mm)} were to be left before half-blind tails in a front ${show(front.mm)} thick; ${show(left.mm)} are.`,
+        why: 'The tails would be too short to hold. Leave less, or take thicker stock.',
+        numbers: [lap, front],
+        parts: [],
+        settings: [settingPath(context, 'drawers/lap')],
+        fixes: [
+          { label: 'Leave a quarter of the front', edits: [{ path: settingPath(context, 'drawers/lap'), value: 0 }] },
+        ],
+      },
+    ];
+  },
+};
+
 export const runnerRules: readonly FindingRule[] = [
   ...innerRules,
   nothingBehind,
@@ -268,4 +317,6 @@ export const runnerRules: readonly FindingRule[] = [
   overloaded,
   bottomTooThin,
   faceNotFixed,
+  dovetailsInSheet,
+  lapTooThick,
 ];

@@ -249,10 +249,87 @@ test('over random cabinets box, runners and play fill the opening, the box runs 
             assert.ok(u > 3 && u < part.length.mm - 3 && v > 3 && v < part.width.mm - 3, `${seed}: ${part.key}`);
             assert.ok((hole.depth?.mm ?? 99) <= part.thickness.mm - 2 + 1e-6, `${seed}: ${part.key} bored through`);
             const [, y] = toCabinet(part.placement, u, v, 0);
-            assert.ok(y < (runner?.length.mm ?? 0) + solved.box.mountingPlane.mm + 60, `${seed}: beyond the runner`);
+            const begins =
+              solved.box.mountingPlane.mm + (drawn.inner ? solved.resolved.settings.drawers.doorClearance.mm : 0);
+            assert.ok(y < (runner?.length.mm ?? 0) + begins + 60, `${seed}: beyond the runner`);
           }
     }
   }
   assert.ok(looked > 110, `${looked} drawers looked at`);
   assert.ok(skipped < looked / 2, `${skipped} of ${looked + skipped} drawers skipped`);
+});
+
+/** What stands of the four boards of a box, whatever its corners: [front, sides, back] as lengths. */
+const boards = (corner: 'butt' | 'dowels' | 'lapped' | 'rabbet' | 'halfblind' | 'through', more: object = {}) => {
+  const solved = drawer({ drawers: { corner, ...more } });
+  const [plan] = solved.fitted.runners.map(({ plan: each }) => each);
+  assert.ok(plan);
+  return { solved, plan, front: box(solved, 'front'), side: box(solved, 'left'), back: box(solved, 'back') };
+};
+
+test('every school of corners has its lengths: between, over the ends, let in, half-blind and through', () => {
+  // Boards of 12: L long, Wb wide outside.
+  const lengths = (corner: Parameters<typeof boards>[0], more = {}) => {
+    const { plan, front, side, back } = boards(corner, more);
+    return [plan.outside.mm - front.length.mm, plan.length.mm - side.length.mm, plan.outside.mm - back.length.mm].map(
+      (less) => Math.round(less * 100) / 100,
+    );
+  };
+  assert.deepEqual(lengths('butt'), [24, 0, 24]);
+  assert.deepEqual(lengths('dowels'), [24, 0, 24]);
+  assert.deepEqual(lengths('lapped'), [0, 24, 0]);
+  assert.deepEqual(lengths('rabbet', { engagement: 5 }), [14, 0, 14]);
+  assert.deepEqual(lengths('halfblind'), [0, 3, 0], 'a quarter of 12 is left before the tails');
+  assert.deepEqual(lengths('halfblind', { lap: 5 }), [0, 5, 0]);
+  assert.deepEqual(lengths('through'), [0, 0, 0]);
+});
+
+test('tails and sockets of a corner lie at the same heights, and the lowest covers the groove of the bottom', () => {
+  for (const corner of ['halfblind', 'through'] as const)
+    for (const bottom of ['groove', 'slid'] as const) {
+      const { front, side, back, plan } = boards(corner, { bottom });
+      const tails = side.machining.filter((each) => each.kind === 'dovetails');
+      assert.deepEqual(
+        tails.map(({ end, board }) => `${end} ${board}`),
+        ['u0 tails', 'u1 tails'],
+      );
+      for (const [at, other] of [front, back].entries()) {
+        const sockets = other.machining.filter((each) => each.kind === 'dovetails');
+        assert.equal(sockets.length, 2);
+        for (const { positions, wide } of sockets) {
+          assert.equal(wide.mm, tails[at]?.wide.mm);
+          const up = other.extent.min[2] - side.extent.min[2];
+          assert.deepEqual(
+            positions.map(({ mm }) => Math.round((mm + up) * 1000)),
+            tails[at]?.positions.map(({ mm }) => Math.round(mm * 1000)),
+          );
+        }
+      }
+      const [lowest] = tails[0]?.positions ?? [];
+      const half = (tails[0]?.narrow.mm ?? 0) / 2;
+      assert.ok(lowest && lowest.mm - half < plan.recess.mm && lowest.mm + half > plan.recess.mm + 6);
+      const groove = side.machining.find((each) => each.kind === 'groove');
+      assert.ok(groove?.kind === 'groove' && (groove.stopped?.start?.mm ?? 0) > 0, 'it does not show at the tails');
+    }
+});
+
+test('dowels of a corner stand opposite each other and leave wood behind them', () => {
+  const { front, side } = boards('dowels');
+  const [inSide] = side.machining.filter((each) => each.kind === 'holes' && each.by.what === 'corner');
+  const [inFront] = front.machining.filter((each) => each.kind === 'edge holes');
+  assert.ok(inSide?.kind === 'holes' && inFront?.kind === 'edge holes');
+  assert.deepEqual(
+    inSide.positions.map(({ mm }) => mm),
+    inFront.positions.map(({ mm }) => mm),
+  );
+  assert.ok((inSide.depth?.mm ?? 99) <= side.thickness.mm - 4);
+  assert.ok(inSide.diameter.mm <= side.thickness.mm / 2);
+  assert.ok(inSide.positions.length >= 2);
+});
+
+test('hidden runners under a box with dovetails are let in between its sides, not out of its corners', () => {
+  const { back, side } = boards('through', { family: 'under' });
+  const cuts = back.machining.filter((each) => each.kind === 'cut-out');
+  assert.equal(cuts.length, 2);
+  for (const cut of cuts) assert.equal(cut.kind === 'cut-out' && cut.u.offset.mm, side.thickness.mm);
 });

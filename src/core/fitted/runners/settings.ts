@@ -1,9 +1,11 @@
-import { choice, length, name, section } from '../../job/index.js';
+import { choice, count, length, name, section } from '../../job/index.js';
 import { inches } from '../../units/index.js';
 
 const SINCE = 9;
 /** Since when rooms behind fronts may hold them. */
 const INNER = 11;
+/** Since when corners may be dovetailed. */
+const CORNERS = 12;
 const BOXES = { 'drawers/fitted': 'boxes' } as const;
 const WOODEN = { ...BOXES, 'drawers/family': 'wooden' } as const;
 const BOUGHT = { ...BOXES, 'drawers/family': ['side', 'corner', 'under'] } as const;
@@ -56,14 +58,51 @@ export const runnerSettings = section('Drawers', {
     ),
     corner: choice(
       'box corners',
-      { butt: 'butt, screwed through the sides', rabbet: 'rabbets in the sides, glued' },
+      {
+        butt: 'butt, screwed through the sides',
+        dowels: 'butt, dowelled and glued',
+        lapped: 'front and back over the sides, screwed',
+        rabbet: 'rabbets in the sides, glued',
+        halfblind: 'half-blind dovetails in front, through at the back',
+        through: 'through dovetails',
+      },
       {
         metric: 'butt',
         since: SINCE,
         when: BOXES,
-        trade: 'Screws are quick and come apart again. Rabbets hide the ends, square the box and want glue.',
+        trade:
+          'Screws are quick and come apart again. Rabbets hide the ends, square the box and want glue. Dovetails hold without either, and want an hour a box.',
       },
     ),
+    lap: length('half-blind dovetails: left before them, 0 for a quarter of the front', {
+      max: 15,
+      metric: 0,
+      since: CORNERS,
+      when: { ...BOXES, 'drawers/corner': 'halfblind' },
+    }),
+    tail: length('dovetails: width of a tail at its shoulder, about', {
+      min: 10,
+      max: 120,
+      metric: 30,
+      inch: inches(1.25),
+      since: CORNERS,
+      when: { ...BOXES, 'drawers/corner': ['halfblind', 'through'] },
+    }),
+    pin: length('dovetails: between two tails at their shoulders', {
+      min: 6,
+      max: 60,
+      metric: 14,
+      inch: inches(9 / 16),
+      since: CORNERS,
+      when: { ...BOXES, 'drawers/corner': ['halfblind', 'through'] },
+    }),
+    slope: count('dovetails: slope, one in', {
+      min: 4,
+      max: 12,
+      metric: 7,
+      since: CORNERS,
+      when: { ...BOXES, 'drawers/corner': ['halfblind', 'through'] },
+    }),
     engagement: length('front and back into the sides', {
       min: 2,
       max: 20,

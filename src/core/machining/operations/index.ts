@@ -10,6 +10,7 @@ import type {
   Space,
 } from '../definition.js';
 import { cutOut } from './cutOut.js';
+import { dovetails } from './dovetails.js';
 import { edgeGroove } from './edgeGroove.js';
 import { edgeHoles } from './edgeHoles.js';
 import { groove } from './groove.js';
@@ -25,7 +26,7 @@ import { tenon } from './tenon.js';
 
 /** Every kind of operation there is. */
 const definitions = [
-  ...([groove, edgeGroove, rabbet, recess, notch, cutOut, tenon, mitre] as const),
+  ...([groove, edgeGroove, rabbet, recess, notch, cutOut, tenon, mitre, dovetails] as const),
   ...([holes, edgeHoles, slots, mitreSlots, mortises, pockets] as const),
 ] as const;
 
@@ -85,6 +86,7 @@ export function wordsOf(operation: Operation, names: PartNames, show: (mm: numbe
 }
 
 export type { CutOut } from './cutOut.js';
+export type { Dovetails } from './dovetails.js';
 export type { EdgeGroove } from './edgeGroove.js';
 export type { EdgeHoles } from './edgeHoles.js';
 export type { Groove } from './groove.js';

@@ -1,4 +1,4 @@
-import { plain, quantity } from '../../../derive/index.js';
+import { type Dim, plain, quantity } from '../../../derive/index.js';
 import type { Operation } from '../../../machining/index.js';
 import { fromSheet, pilotIn } from '../../profile.js';
 import type { BoxParts } from '../box.js';
@@ -18,7 +18,7 @@ export const corner: RunnerFamily<BesideProfile> = {
         kind: 'edge holes',
         edge: 'v0',
         offset: box.side.over(2).as('middle of the edge'),
-        positions: holesAlong(profile, profile.boxHoles, length.mm, 0),
+        positions: onSide(profile, box, length),
         diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
         depth: quantity(EDGE_PILOT, 'mm', 'pilot in the lower edge'),
         reason: `runner under the box: ${profile.name}`,
@@ -65,16 +65,26 @@ export const beside: RunnerFamily<BesideProfile> = {
 };
 
 /** Its inner member is screwed to the outside of the box. */
-function boredForRunner(profile: BesideProfile, { side, front }: BoxParts, length: { readonly mm: number }): Operation {
+function boredForRunner(profile: BesideProfile, box: BoxParts, length: { readonly mm: number }): Operation {
+  const { side, front } = box;
   return {
     kind: 'holes',
     face: 2,
     from: 'v0',
     offset: fromSheet(profile, 'line', 'fixing line above the box’s lower edge'),
-    positions: holesAlong(profile, profile.boxHoles, length.mm, 0),
+    positions: onSide(profile, box, length),
     diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
     depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), side),
     reason: `runner on the box: ${profile.name}`,
     by: { kind: 'runners', what: 'box', front },
   };
+}
+
+/** Holes nearer to the end of a side than this split it (mm). */
+const FROM_END = 8;
+
+/** Holes of the member on the box, from the front end of the side, which may begin behind the front of the box. */
+function onSide(profile: BesideProfile, { lead }: BoxParts, length: { readonly mm: number }): Dim[] {
+  const holes = holesAlong(profile, profile.boxHoles, length.mm, 0, (at) => at >= lead.mm + FROM_END);
+  return lead.mm > 0 ? holes.map((at) => at.minus(lead).as('hole from the end of the side')) : holes;
 }

@@ -9,6 +9,9 @@ import type { RunnerFamily } from './family.js';
 /** Corner screws begin so far above the middle of the hook holes (mm). */
 const CLEAR_OF_HOOK = length(14, 'clear of the hooks');
 
+/** A back that reaches further past the inside of the sides than a rabbet does covers their ends (mm). */
+const CORNER = 10;
+
 /**
  * Runners hidden under the box: inside width = opening − the profile's deduction. The bottom is let up, the back notched
  * at both lower corners and bored for the hooks.
@@ -76,6 +79,25 @@ export const under: RunnerFamily<UnderProfile> = {
     };
     if (shortBack) return [[back.key, hooks]];
     const width = fromSheet(profile, 'notch/width', 'notch, width');
+    const high = fromSheet(profile, 'notch/height', 'notch, height');
+    // Where the back goes on past the inside of the sides, the corner belongs to its joint.
+    if (start.mm > CORNER)
+      return [
+        [back.key, hooks],
+        ...(['u0', 'u1'] as const).map((edge): readonly [string, Operation] => [
+          back.key,
+          {
+            kind: 'cut-out',
+            shape: 'rectangle',
+            u: { edge, offset: start.as('inside of the side') },
+            v: { edge: 'v0', offset: length(0, 'open at the lower edge') },
+            alongLength: width,
+            alongWidth: high,
+            reason: 'room for the hidden runner',
+            by: { kind: 'runners', what: 'notch', front },
+          },
+        ]),
+      ];
     const notches = (['u0', 'u1'] as const).map((edge): readonly [string, Operation] => [
       back.key,
       {
@@ -84,7 +106,7 @@ export const under: RunnerFamily<UnderProfile> = {
         alongLength: (edge === 'u0' ? start.plus(width) : edgeOf(back, 'u1').minus(inner.high).plus(width)).as(
           'notch, width',
         ),
-        alongWidth: fromSheet(profile, 'notch/height', 'notch, height'),
+        alongWidth: high,
         reason: 'room for the hidden runner',
         by: { kind: 'runners', what: 'notch', front },
       },
