@@ -284,7 +284,7 @@ function faceFor(chosen: Chosen, random: Random): Split {
 function roomsFor(id: () => string, random: Random): InteriorSplit {
   const graduation = { kind: 'arithmetic' as const, step: 20 };
   const leaf = (): Interior => {
-    const kind = random.pick(['shelves', 'drawer', 'tray', 'tray', 'nothing'] as const);
+    const kind = random.pick(['shelves', 'drawer', 'tray', 'tray', 'nothing', 'bottles'] as const);
     return kind === 'shelves' ? { kind, shelves: 1 } : { kind };
   };
   const room = (fill: Interior, divider?: Room['divider']): Room => ({

@@ -7,6 +7,8 @@ export const ROOMS = {
   shelves: 'adjustable shelves',
   drawer: 'a drawer',
   tray: 'a pull-out tray',
+  waste: 'a bin pull-out',
+  bottles: 'bottle cells',
   rail: 'a hanging rail',
   rows: 'divided in rows',
   columns: 'divided in columns',

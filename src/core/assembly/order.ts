@@ -47,6 +47,7 @@ const FIRST_OFF: readonly PartRole[] = [
   'drawer box',
   'packing',
   'spacer',
+  'cell',
   'shelf',
   'filler',
   'end',

@@ -101,6 +101,7 @@ const WAYS: CabinetDecisions[] = [
   },
   { from: 'tall', depth: 500, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'rail' } } }] },
   { width: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] },
+  { parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'bottles' } } }] },
   { from: 'wall', settings: { hangers: { fitted: 'hangers' }, nailer: { rails: 'none' } } },
   { width: 1199 },
   { width: 201, height: 201 },

@@ -21,4 +21,5 @@ export const TINT: Readonly<Record<PartRole, Tint>> = {
   'drawer box': 'box',
   packing: 'frame',
   spacer: 'frame',
+  cell: 'shelf',
 };

@@ -47,6 +47,15 @@ const hingedRight: Pick<CabinetDecisions, 'parts'> = {
 
 /** For each rule a cabinet that deserves it. */
 const BAD: Record<string, () => string[]> = {
+  'bottles/room-too-small': () => rulesOf({ width: 200, parts: [behind({ kind: 'bottles' })] }),
+  'bottles/too-shallow': () => rulesOf({ depth: 230, parts: [behind({ kind: 'bottles' })] }),
+  'drawers/contents-too-high': () =>
+    rulesOf({
+      parts: [
+        { id: 'o1', size: { rule: 'fixed', mm: 160 }, fill: { kind: 'drawer', contents: { height: 300 } } },
+        { id: 'o2', size: share, fill: { kind: 'drawer' } },
+      ],
+    }),
   'drawers/dovetails-in-sheet': () =>
     rulesOf({
       settings: { drawers: { corner: 'through' } },

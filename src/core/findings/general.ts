@@ -64,7 +64,7 @@ const screwInAir: GeneralRule = {
 
 /** What hangs, lies on pins or is pressed on clips needs no fastener of the box. */
 function restsOnFittings({ role, opening, placement }: Part, { resolved }: RuleContext): boolean {
-  if (role === 'door' || role === 'drawer front' || role === 'drawer box') return true;
+  if (role === 'door' || role === 'drawer front' || role === 'drawer box' || role === 'cell') return true;
   if (role === 'shelf' && opening !== undefined) return true;
   // Runners and guides of wood are glued and pinned.
   if (role === 'packing' && placement.w[1] === 'z') return true;

@@ -1,3 +1,4 @@
+import { bottles } from './bottles/index.js';
 import { catches } from './catches/index.js';
 import { hangers } from './hangers/index.js';
 import { hanging } from './hanging/index.js';
@@ -10,4 +11,4 @@ import { runners } from './runners/index.js';
 import { waste } from './waste/index.js';
 
 /** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
-export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, hanging, legs, hangers] as const;
+export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, bottles, hanging, legs, hangers] as const;

@@ -41,6 +41,7 @@ export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thickne
 export {
   type DecidedHeight,
   type DividerKind,
+  type DrawerContents,
   depthOf,
   FILL_NAMES,
   type Fill,

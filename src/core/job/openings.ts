@@ -21,6 +21,14 @@ const heightSchema = z.strictObject({ id: z.string().regex(/^[sh]([1-9]|[12]\d|3
 export type DecidedHeight = z.infer<typeof heightSchema>;
 const heights = z.array(heightSchema).max(30).optional();
 
+/** What goes into a drawer or stands on a tray: how high it is (mm), and what all of it weighs (kg). */
+const contentsSchema = z.strictObject({
+  height: lengthField({ min: 1, max: 1500 }).optional(),
+  weight: shareField(0.1, 300).optional(),
+});
+export type DrawerContents = z.infer<typeof contentsSchema>;
+const contents = contentsSchema.optional();
+
 /** What a room is for, behind a front or in an open bay. */
 const roomFills = [
   z.strictObject({
@@ -29,8 +37,10 @@ const roomFills = [
     /** Undersides above the floor of the room. */
     shelvesAt: heights,
   }),
-  z.strictObject({ kind: z.literal('drawer') }),
-  z.strictObject({ kind: z.literal('tray') }),
+  z.strictObject({ kind: z.literal('drawer'), contents }),
+  z.strictObject({ kind: z.literal('tray'), contents }),
+  z.strictObject({ kind: z.literal('waste') }),
+  z.strictObject({ kind: z.literal('bottles') }),
   z.strictObject({ kind: z.literal('rail') }),
   z.strictObject({ kind: z.literal('nothing') }),
 ] as const;
@@ -43,6 +53,8 @@ export const ROOM_NAMES = {
   shelves: 'room',
   drawer: 'inner drawer',
   tray: 'tray',
+  waste: 'bin room',
+  bottles: 'bottle cells',
   rail: 'hanging room',
   nothing: 'room',
 } as const satisfies Record<RoomFill['kind'], string>;
@@ -75,7 +87,7 @@ const hung = {
 
 /** What closes an opening. */
 const leafFills = [
-  z.strictObject({ kind: z.literal('drawer') }),
+  z.strictObject({ kind: z.literal('drawer'), contents }),
   z.strictObject({ kind: z.literal('false') }),
   z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
   z.strictObject({ kind: z.literal('pair'), ...hung }),

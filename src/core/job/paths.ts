@@ -77,6 +77,8 @@ export const pathTo = {
   openingField: (opening: EditPath, field: OpeningField) => made(`${opening}/${field}`),
   /** What is decided of the shelves of a room, from where the room is filled. */
   shelvesOf: (room: EditPath, field: 'shelves' | 'shelvesAt') => made(`${room}/${field}`),
+  /** What goes into a drawer or onto a tray, from where its fill is decided. */
+  contentsOf: (fill: EditPath) => made(`${fill}/contents`),
   /** An entry of a list by its id. */
   entry: (list: EditPath, id: string) => made(`${list}/${id}`),
   material: (id: string) => made(`materials/${id}`),

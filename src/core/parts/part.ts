@@ -33,7 +33,8 @@ export type PartRole =
   | 'filler'
   | 'drawer box'
   | 'packing'
-  | 'spacer';
+  | 'spacer'
+  | 'cell';
 
 /** Which blank a front comes out of, so that the grain runs on: piece 2 of 3 of G1. */
 export interface GrainPlace {

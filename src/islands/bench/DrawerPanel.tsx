@@ -1,8 +1,11 @@
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import type { Dim } from '../../core/derive/index.js';
-import type { FittedDrawer } from '../../core/fitted/runners/index.js';
+import { type FittedDrawer, heightsByContents, heightsBySides } from '../../core/fitted/runners/index.js';
+import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
-import { formatLengthWithUnit } from '../../core/units/index.js';
+import { formatLengthWithUnit, inches } from '../../core/units/index.js';
+import { LengthField } from '../fields/LengthField.js';
+import { PlainField } from '../fields/PlainField.js';
 import { useBench } from './context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
 
@@ -85,6 +88,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       {row(`Depth to the ${drawer.rearBy}`, (each) => each.depth)}
       {row('Contents at most', (each) => each.runner?.contents)}
       {row('The pair carries', (each) => each.runner?.load)}
+      <WhatGoesIn solved={solved} drawer={drawer} />
       <WhyNot
         against={told.map(({ profile, name, length, why }) => ({
           key: `${profile}/${length ?? ''}`,
@@ -100,3 +104,64 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
     </section>
   );
 }
+
+/** What goes into the drawer, and heights shared out over its stack by it, or by the sides of the boxes. */
+function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedDrawer }) {
+  const act = useBench((state) => state.act);
+  const style = useBench((state) => state.job.display);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { contents, path, opening, inner, name } = drawer;
+  const { face, fitted, parts, resolved } = solved;
+  const attempt = (next: Parameters<typeof act>[0]) => {
+    const outcome = act(next);
+    setProblem(outcome.ok ? null : outcome.message);
+    return outcome;
+  };
+  const say = (field: 'height' | 'weight', value: number) => {
+    const { [field]: _was, ...rest } = contents ?? {};
+    const said = value > 0 ? { ...rest, [field]: value } : rest;
+    const edit = { path: pathTo.contentsOf(path), value: Object.keys(said).length > 0 ? said : undefined };
+    return act({ label: `${name}: what goes in`, edits: [edit] });
+  };
+  const step = resolved.settings.drawers.heightStep.mm || (style.unit === 'in' ? inches(1) : SIDE_STEP);
+  const stack = face.ok && !inner ? face : undefined;
+  const byContents = stack && heightsByContents(stack, fitted.runners, parts, opening);
+  const bySides = stack && heightsBySides(stack, fitted.runners, opening, step);
+  return (
+    <fieldset className="my-1 flex flex-col gap-1 border-t border-sheet-edge pt-1">
+      <legend className="sr-only">What goes in</legend>
+      <LengthField
+        label="What goes in is so high"
+        style={style}
+        mm={contents?.height ?? 0}
+        onCommit={(mm) => say('height', mm)}
+      />
+      <label className="flex items-center justify-between gap-2">
+        <span>and weighs, kg</span>
+        <PlainField
+          label="What goes in weighs, kg"
+          value={contents?.weight ?? 0}
+          onCommit={(value) => say('weight', value)}
+        />
+      </label>
+      {byContents && (
+        <button type="button" className="act" onClick={() => attempt(byContents)}>
+          Share the heights out by what goes in
+        </button>
+      )}
+      {bySides && (
+        <button type="button" className="act" onClick={() => attempt(bySides)}>
+          Boxes in whole steps of {formatLengthWithUnit(step, style)}
+        </button>
+      )}
+      {problem && (
+        <p role="alert" className="font-semibold text-finding">
+          {problem}
+        </p>
+      )}
+    </fieldset>
+  );
+}
+
+/** Sides of boxes come in steps of this where the shop has not said another (mm). */
+const SIDE_STEP = 32;

@@ -102,6 +102,7 @@ export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingePro
     }),
 };
 
+export { armsInto } from './arms.js';
 export { hingeCatalogue } from './catalogue.js';
 export { drawHingeCorner } from './corner.js';
 export { familyOf } from './families/index.js';

@@ -1,5 +1,6 @@
 import { type Dim, quantity } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
+import { pathTo } from '../../job/index.js';
 import { fromSheet, type Against as Refused } from '../profile.js';
 import { families } from './families/index.js';
 import type { BoxPlan } from './plan.js';
@@ -71,7 +72,7 @@ export function chooseRunners(
     const plan = family.plan(profile, room, length, resolved);
     if (plan.height.mm < profile.leastHeight - 1e-6)
       return refuse(profile, `carries boxes from ${show(profile.leastHeight)} high; this is ${show(plan.height.mm)}`);
-    return [{ profile, length, plan, ...loads(plan, profile, resolved) }];
+    return [{ profile, length, plan, ...loads(plan, profile, room, resolved) }];
   });
   const carries = ({ contents, load }: Chosen) => contents.mm <= load.mm;
   const [chosen] = [...candidates].sort(
@@ -122,8 +123,18 @@ function fittingLengths(
   return fitting;
 }
 
-/** What the box may hold, by its volume and what drawers are filled with. */
-function loads(plan: BoxPlan, profile: RunnerProfile, { settings }: Resolved): Pick<Chosen, 'contents' | 'load'> {
+/** What goes in as somebody said; else what the box may hold, by its volume and what drawers are filled with. */
+function loads(
+  plan: BoxPlan,
+  profile: RunnerProfile,
+  { contents, path }: DrawerRoom,
+  { settings }: Resolved,
+): Pick<Chosen, 'contents' | 'load'> {
+  const load = fromSheet(profile, 'load', 'the pair carries', 'kg');
+  if (contents?.weight !== undefined) {
+    const source = { kind: 'here', note: 'what goes in', path: pathTo.contentsOf(path) } as const;
+    return { contents: quantity(contents.weight, 'kg', 'contents, as said', source), load };
+  }
   const density = quantity(DENSITY[settings.drawers.contents.value] * 1000, 'kg/m3', 'what it is filled with, a litre');
   return {
     contents: plan.inside
@@ -132,6 +143,6 @@ function loads(plan: BoxPlan, profile: RunnerProfile, { settings }: Resolved): P
       .times(density)
       .over(quantity(1e9, 'mm3/m3', 'mm³ in a m³'))
       .as('contents at most'),
-    load: fromSheet(profile, 'load', 'the pair carries', 'kg'),
+    load,
   };
 }

@@ -1,5 +1,6 @@
 import type { Fitting } from '../../carcass/index.js';
 import type { Dim } from '../../derive/index.js';
+import type { DrawerContents, EditPath } from '../../job/index.js';
 import { type Box, zonesOf } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Part } from '../../parts/index.js';
@@ -22,6 +23,9 @@ export interface FittedDrawer {
   readonly opening: string;
   readonly front: string;
   readonly name: string;
+  /** What is said to go in, and where its fill is decided. */
+  readonly contents?: DrawerContents;
+  readonly path: EditPath;
   /** The runner opening, and how far runners are packed out. */
   readonly across: Dim;
   readonly packing: { readonly left: Dim; readonly right: Dim };
@@ -64,6 +68,8 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       opening: room.id,
       front: room.front?.key ?? `drawer/${room.id}/box/front`,
       name: room.name,
+      ...(room.contents ? { contents: room.contents } : {}),
+      path: room.path,
       across: room.across.size,
       packing: room.packing,
       ...(room.kind === 'front' ? {} : { inner: room.kind }),

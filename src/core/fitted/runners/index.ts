@@ -55,10 +55,25 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
   rules: runnerRules,
   present: (fitted, size) =>
     fitted.map(
-      ({ opening, front, inner, spacers, across, packing, depth, rearBy, runner, against, plan, carried }) => ({
+      ({
+        opening,
+        front,
+        inner,
+        contents,
+        spacers,
+        across,
+        packing,
+        depth,
+        rearBy,
+        runner,
+        against,
+        plan,
+        carried,
+      }) => ({
         opening,
         front,
         ...(inner ? { inner } : {}),
+        ...(contents ? { contents } : {}),
         across: size(across),
         ...(spacers
           ? {
@@ -110,3 +125,4 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
 
 export type { FittedDrawer } from './drawers.js';
 export type { RunnerProfile } from './profile.js';
+export { heightsByContents, heightsBySides } from './stacks.js';

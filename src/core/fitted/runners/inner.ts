@@ -1,4 +1,5 @@
 import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
+import type { RoomFill } from '../../job/index.js';
 import { type Compartment, zonesOf } from '../../layout/index.js';
 import { uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
@@ -9,14 +10,18 @@ import { type Spacer, spacerFor } from './spacers.js';
 
 /** The rooms of inner drawers and trays: behind doors, or in an open bay. */
 export function innerRooms(context: FitContext): DrawerRoom[] {
+  return [...roomsBehind(context, 'drawer', 'inner'), ...roomsBehind(context, 'tray', 'tray')];
+}
+
+/** The rooms with a fill that runs out of them, clear of doors and hinges. */
+export function roomsBehind(context: FitContext, fill: RoomFill['kind'], kind: 'inner' | 'tray'): DrawerRoom[] {
   const { interiors, fitted, box, resolved, head } = context;
   const doors = (fitted.hinges ?? []) as readonly HungDoor[];
   return interiors.compartments.flatMap((room): DrawerRoom[] => {
-    const { kind } = room.fill;
-    if (kind !== 'drawer' && kind !== 'tray') return [];
+    if (room.fill.kind !== fill) return [];
     const beside = { doors, box, resolved, head };
     const [left, right] = [spacerFor(room, 'left', beside), spacerFor(room, 'right', beside)];
-    return [roomInside(room, kind === 'tray' ? 'tray' : 'inner', context, left, right)];
+    return [roomInside(room, kind, context, left, right)];
   });
 }
 
@@ -31,7 +36,7 @@ function roomInside(
   left: Spacer | undefined,
   right: Spacer | undefined,
 ): DrawerRoom {
-  const { id, inside, cell } = room;
+  const { id, inside, cell, fill, path } = room;
   const { h, v } = inside;
   // A frame's rail may stand above the floor of the room, or hang below its ceiling.
   const up = common(cell.clear.v, v);
@@ -48,6 +53,8 @@ function roomInside(
     id,
     kind,
     front: undefined,
+    contents: fill.kind === 'drawer' || fill.kind === 'tray' ? fill.contents : undefined,
+    path,
     name: capital(room.name),
     across,
     up,

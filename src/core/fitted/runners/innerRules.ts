@@ -1,7 +1,10 @@
+import { quantity } from '../../derive/index.js';
 import { type FindingDraft, type FindingRule, settingPath } from '../../findings/index.js';
+import { type DrawerContents, pathTo } from '../../job/index.js';
 import { TOLERANCE_MM } from '../../units/index.js';
 import { within } from '../../words.js';
 import { leastTraySide } from './heights.js';
+import { heightsByContents, roomOver } from './stacks.js';
 
 /** What the maker of a hinge prints is less than what its geometry comes to. */
 const tableBelowGeometry: FindingRule = {
@@ -62,10 +65,15 @@ const trayTooClose: FindingRule = {
   id: 'drawers/tray-too-close',
   check(context) {
     const { fitted, resolved, show, cabinet } = context;
-    const { trayContents } = resolved.settings.drawers;
-    if (trayContents.mm === 0) return [];
-    return fitted.runners.flatMap(({ name, inner, plan, front }): FindingDraft[] => {
+    const { trayContents: usual } = resolved.settings.drawers;
+    return fitted.runners.flatMap(({ name, inner, plan, front, contents, path }): FindingDraft[] => {
       if (inner !== 'tray' || !plan) return [];
+      const own = contents?.height;
+      const trayContents =
+        own === undefined
+          ? usual
+          : quantity(own, 'mm', 'what stands on it', { kind: 'here', path: pathTo.contentsOf(path) });
+      if (trayContents.mm === 0) return [];
       const there = plan.free.plus(plan.height).minus(plan.recess).as('room over the bottom of the tray');
       const lacks = trayContents.mm + ABOVE_CONTENTS - there.mm;
       if (lacks <= TOLERANCE_MM) return [];
@@ -83,5 +91,40 @@ const trayTooClose: FindingRule = {
   },
 };
 
+/** What is to go into a drawer is higher than what is over its bottom. */
+const contentsTooHigh: FindingRule = {
+  id: 'drawers/contents-too-high',
+  check: (context) =>
+    context.fitted.runners.flatMap((drawer): FindingDraft[] => {
+      const { name, inner, plan, front, contents, path } = drawer;
+      if (inner === 'tray' || !plan || contents?.height === undefined) return [];
+      const { show, parts, face } = context;
+      const bottom = parts.find(({ key }) => key === `drawer/${drawer.opening}/box/bottom`);
+      const there = roomOver(plan, bottom?.thickness);
+      const lacks = contents.height - there.mm;
+      if (lacks <= TOLERANCE_MM) return [];
+      const shared = face.ok ? heightsByContents(face, context.fitted.runners, parts, drawer.opening) : undefined;
+      return [
+        {
+          severity: 'warn',
+          what: `What goes into ${within(name)} is ${show(contents.height)} high; over its bottom are ${show(there.mm)}.`,
+          why: `It lacks ${show(lacks)}. Make the opening higher, or put it elsewhere.`,
+          numbers: [there],
+          parts: [front],
+          settings: [pathTo.contentsOf(path)],
+          fixes: [
+            ...(shared ? [shared] : []),
+            { label: 'Let go of how high it is', edits: [{ path: pathTo.contentsOf(path), value: without(contents) }] },
+          ],
+        },
+      ];
+    }),
+};
+
+/** What goes in without its height; undefined where nothing else is said of it. */
+function without({ weight }: DrawerContents): DrawerContents | undefined {
+  return weight === undefined ? undefined : { weight };
+}
+
 /** What can stand against inner drawers and trays. */
-export const innerRules: readonly FindingRule[] = [tableBelowGeometry, lowTray, trayTooClose];
+export const innerRules: readonly FindingRule[] = [tableBelowGeometry, lowTray, trayTooClose, contentsTooHigh];

@@ -1,6 +1,7 @@
 import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
+import { type DrawerContents, type EditPath, pathTo } from '../../job/index.js';
 import { type Box, backOfFronts, type Cell, type Rectangle, type Zone } from '../../layout/index.js';
 import { type Part, spanAlong, uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
@@ -32,6 +33,9 @@ export interface DrawerRoom {
   /** What is nearest at the rear, and its face. */
   readonly rear: Dim;
   readonly rearBy: string;
+  /** What is said to go in, and where its fill is decided. */
+  readonly contents: DrawerContents | undefined;
+  readonly path: EditPath;
   /** What stands out into the room at either side, and what spacers bring the runners clear of it. */
   readonly spacers?: { readonly left?: Spacer; readonly right?: Spacer };
 }
@@ -80,6 +84,8 @@ export function roomOf(
     id: cell.opening.id,
     kind: 'front',
     front,
+    contents: cell.fill.kind === 'drawer' ? cell.fill.contents : undefined,
+    path: pathTo.openingField(cell.path, 'fill'),
     inside,
     name: capital(cell.name.replace('drawer front', 'drawer')),
     across,

@@ -5,15 +5,19 @@ import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
 import { alongPart, edgeOf, faceInto, type Part } from '../../parts/index.js';
 import { formatLengthWithUnit } from '../../units/index.js';
+import { within } from '../../words.js';
 import type { FitContext } from '../kind.js';
 import { type Against, fromSheet, pilotIn } from '../profile.js';
+import { roomsBehind } from '../runners/inner.js';
 import { packingStrip } from '../runners/onCase.js';
 import { type DrawerRoom, LEAST_PACKING, roomOf } from '../runners/room.js';
+import { spacerParts } from '../runners/spacers.js';
 import type { WasteProfile } from './profile.js';
 
-/** A bin pull-out behind its front. */
+/** A bin pull-out behind its front, or in a room behind doors. */
 export interface FittedBins {
-  readonly front: string;
+  /** The front that pulls it out; behind doors it is pulled out by hand. */
+  readonly front?: string;
   readonly opening: string;
   readonly name: string;
   /** What there is for it: clear width and height, and depth behind the plane of the fronts. */
@@ -24,8 +28,8 @@ export interface FittedBins {
   readonly against: readonly Against[];
   /** Bracket screws from the left, the right and the lower edge of the front. */
   readonly onFront?: { readonly left: Dim; readonly right: Dim; readonly lower: Dim };
-  /** How far the front laps its opening on each side. */
-  readonly overlay: { readonly left: Dim; readonly right: Dim; readonly lower: Dim; readonly upper: Dim };
+  /** How far its front laps the opening on each side. */
+  readonly overlay?: { readonly left: Dim; readonly right: Dim; readonly lower: Dim; readonly upper: Dim };
   readonly carried: boolean;
 }
 
@@ -36,57 +40,86 @@ export interface MadeBins {
   readonly rooms: readonly Room[];
 }
 
-/** Bins behind every front that pulls them out. */
+/** Bins behind every front that pulls them out, and in every room that is for them. */
 export function fitBins(context: FitContext, profiles: readonly WasteProfile[]): MadeBins[] {
-  return context.fronts.flatMap((front) => {
-    const cell = context.cells.find(({ opening }) => opening.id === front.openingId);
-    return front.kind === 'waste' && cell ? [binsOf(front, cell, context, profiles)] : [];
+  const { parts, box, resolved, cabinet, fronts, cells } = context;
+  const pulled = fronts.flatMap((front) => {
+    const cell = cells.find(({ opening }) => opening.id === front.openingId);
+    if (front.kind !== 'waste' || !cell) return [];
+    const room = roomOf(cell, front, parts, box, resolved, zonesOf(cabinet));
+    return [binsOf(room, frontName(front), context, profiles, { front, cell })];
   });
+  const behind = roomsBehind(context, 'waste', 'inner').map((room) =>
+    binsOf(room, within(room.name), context, profiles, undefined),
+  );
+  return [...pulled, ...behind];
 }
 
-function binsOf(front: Front, cell: Cell, context: FitContext, profiles: readonly WasteProfile[]): MadeBins {
-  const { parts, box, resolved, head } = context;
-  const room = roomOf(cell, front, parts, box, resolved, zonesOf(context.cabinet));
+/** The front that pulls bins out, and its opening. */
+interface Pulling {
+  readonly front: Front;
+  readonly cell: Cell;
+}
+
+function binsOf(
+  room: DrawerRoom,
+  name: string,
+  context: FitContext,
+  profiles: readonly WasteProfile[],
+  pulling: Pulling | undefined,
+): MadeBins {
+  const { resolved, head } = context;
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
   const depth = room.rear.minus(room.plane).as('depth behind the plane of the fronts');
   const { profile, against } = choose(room, depth, profiles, resolved.settings.waste.choice.value, show);
-  const { clear } = cell;
-  const overlay = {
-    left: clear.h.low.minus(front.h.low).as('overlay, left'),
-    right: front.h.high.minus(clear.h.high).as('overlay, right'),
-    lower: clear.v.low.minus(front.v.low).as('lower overlay'),
-    upper: front.v.high.minus(clear.v.high).as('upper overlay'),
-  };
   const carried = room.uprights.left !== undefined && room.uprights.right !== undefined;
   const said = {
-    front: front.key,
-    opening: front.openingId,
-    name: frontName(front),
+    ...(pulling ? { front: pulling.front.key, overlay: overlayOf(pulling) } : {}),
+    opening: room.id,
+    name,
     across: room.across.size,
     up: room.up.size,
     depth,
     profile,
     against,
-    overlay,
     carried,
   };
   if (!profile) return { fitted: said, parts: [], operations: [], rooms: [] };
+  const made = onCase(room, profile, context);
+  const rooms = [roomTaken(room, name, pulling?.front, profile)];
+  if (!pulling) return { fitted: said, parts: made.packing, operations: made.operations, rooms };
+  const { front } = pulling;
+  const onFront = bracketsOf(profile, overlayOf(pulling));
+  return {
+    fitted: { ...said, onFront },
+    parts: made.packing,
+    operations: [...made.operations, ...onFronts(front, profile, onFront)],
+    rooms,
+  };
+}
+
+function overlayOf({ front, cell: { clear } }: Pulling): NonNullable<FittedBins['overlay']> {
+  return {
+    left: clear.h.low.minus(front.h.low).as('overlay, left'),
+    right: front.h.high.minus(clear.h.high).as('overlay, right'),
+    lower: clear.v.low.minus(front.v.low).as('lower overlay'),
+    upper: front.v.high.minus(clear.v.high).as('upper overlay'),
+  };
+}
+
+function bracketsOf(
+  profile: WasteProfile,
+  overlay: NonNullable<FittedBins['overlay']>,
+): NonNullable<FittedBins['onFront']> {
   // From the edges of the front: the base of the bracket and the true overlay; inset it is less by the gap.
   const side = (hand: 'left' | 'right') =>
     fromSheet(profile, 'bracket/side', 'base of the bracket').plus(overlay[hand]).as(`bracket from the ${hand} edge`);
-  const onFront = {
+  return {
     left: side('left'),
     right: side('right'),
     lower: fromSheet(profile, 'bracket/lower', 'base of the bracket')
       .plus(overlay.lower)
       .as('bracket from the lower edge'),
-  };
-  const made = onCase(room, front, profile, context);
-  return {
-    fitted: { ...said, onFront },
-    parts: made.packing,
-    operations: [...made.operations, ...onFronts(front, profile, onFront)],
-    rooms: [roomTaken(room, front, profile)],
   };
 }
 
@@ -126,8 +159,11 @@ function choose(
   }
 }
 
+/** The first hole in packing stands so far behind its front end (mm). */
+const FROM_END = 10;
+
 /** The runners' screws in both uprights, or in the packing on them. */
-function onCase(room: DrawerRoom, front: Front, profile: WasteProfile, { resolved }: FitContext) {
+function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: FitContext) {
   const line = room.up.low
     .plus(fromSheet(profile, 'line', 'screw line above the floor of the opening'))
     .as('screw line of the bins');
@@ -138,9 +174,17 @@ function onCase(room: DrawerRoom, front: Front, profile: WasteProfile, { resolve
   for (const hand of ['left', 'right'] as const) {
     const upright = room.uprights[hand];
     if (!upright) continue;
-    const packed = room.packing[hand].mm > LEAST_PACKING;
-    const carrier = packed ? packingStrip(room, hand, { start, run, line }, resolved) : upright;
-    if (packed) packing.push(carrier);
+    const spacer = room.spacers?.[hand];
+    const packed = spacer !== undefined || room.packing[hand].mm > LEAST_PACKING;
+    const strips = spacer
+      ? spacerParts(room, hand, spacer, { start, run, line })
+      : packed
+        ? [packingStrip(room, hand, { start, run, line }, resolved)]
+        : [];
+    packing.push(...strips);
+    const carrier = strips.at(-1) ?? upright;
+    const foremost = packed ? carrier.extent.min[1] + FROM_END : Number.NEGATIVE_INFINITY;
+    const bored = profile.holes.filter((hole) => start.mm + hole >= foremost);
     const turned = carrier.placement.u.endsWith('z');
     const [across, along] = turned ? (['u0', 'v0'] as const) : (['v0', 'u0'] as const);
     operations.push([
@@ -150,7 +194,7 @@ function onCase(room: DrawerRoom, front: Front, profile: WasteProfile, { resolve
         face: packed ? 1 : faceInto(upright, hand),
         from: across,
         offset: measuredFrom(line, edgeOf(carrier, across)),
-        positions: profile.holes.map((hole) =>
+        positions: bored.map((hole) =>
           measuredFrom(start.plus(length(hole, 'hole of the runner')), edgeOf(carrier, along)).as(
             'hole behind the front edge',
           ),
@@ -158,7 +202,7 @@ function onCase(room: DrawerRoom, front: Front, profile: WasteProfile, { resolve
         diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
         depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), carrier.thickness),
         reason: `bins: ${profile.name}`,
-        by: { kind: 'waste', what: 'case', front: front.key },
+        by: { kind: 'waste', what: 'case', ...(room.front ? { front: room.front.key } : { opening: room.id }) },
       },
     ]);
   }
@@ -203,11 +247,16 @@ function onFronts(
   );
 }
 
-function roomTaken({ across, up, plane }: DrawerRoom, front: Front, profile: WasteProfile): Room {
+function roomTaken(
+  { across, up, plane }: DrawerRoom,
+  name: string,
+  front: Front | undefined,
+  profile: WasteProfile,
+): Room {
   return {
     by: 'waste',
-    name: `the bins of ${frontName(front)}`,
-    front: front.key,
+    name: front ? `the bins of ${name}` : name,
+    ...(front ? { front: front.key } : {}),
     extent: {
       min: [across.low.mm, plane.mm, up.low.mm],
       max: [across.high.mm, plane.mm + profile.depth, up.low.mm + profile.height],

@@ -11,6 +11,8 @@ export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfi
   id: 'waste',
   label: 'Bin pull-outs',
   screws: 'bins',
+  // Behind doors they stand clear of them.
+  after: ['hinges'],
   settings: wasteSettings,
   library: {
     schema: wasteProfileSchema,
@@ -43,7 +45,7 @@ export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfi
   rules: wasteRules,
   present: (fitted, size) =>
     fitted.map(({ front, opening, across, up, depth, profile, against, onFront, overlay, carried }) => ({
-      front,
+      ...(front ? { front } : {}),
       opening,
       across: size(across),
       up: size(up),
@@ -53,12 +55,16 @@ export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfi
       ...(onFront
         ? { onFront: { left: size(onFront.left), right: size(onFront.right), lower: size(onFront.lower) } }
         : {}),
-      overlay: {
-        left: size(overlay.left),
-        right: size(overlay.right),
-        lower: size(overlay.lower),
-        upper: size(overlay.upper),
-      },
+      ...(overlay
+        ? {
+            overlay: {
+              left: size(overlay.left),
+              right: size(overlay.right),
+              lower: size(overlay.lower),
+              upper: size(overlay.upper),
+            },
+          }
+        : {}),
       carried,
     })),
 };

@@ -6,19 +6,20 @@ import { capital, within } from '../../words.js';
 const noBins: FindingRule = {
   id: 'waste/too-small',
   check(context) {
-    const { fitted, face, resolved } = context;
+    const { fitted, face, interiors, resolved } = context;
     const decided = resolved.settings.waste.choice.value;
     return fitted.waste
       .filter(({ profile }) => profile === undefined)
       .map(({ name, front, opening, against, across, up, depth }): FindingDraft => {
         const told = against.filter(({ unasked }) => !unasked).map(({ name: bins, why }) => `${bins}: ${why}`);
-        const cell = face.ok ? face.cells.find((each) => each.opening.id === opening) : undefined;
+        const room = front ? undefined : interiors.compartments.find(({ id }) => id === opening);
+        const cell = front && face.ok ? face.cells.find((each) => each.opening.id === opening) : undefined;
         return {
           severity: 'stop',
-          what: `No bins in the library go behind ${within(name)}.`,
+          what: `No bins in the library go ${front ? 'behind' : 'into'} ${within(name)}.`,
           why: told.length > 0 ? `${told.slice(0, 3).join('; ')}.` : `The library has no bins "${decided}".`,
           numbers: [across, up, depth],
-          parts: [front],
+          parts: front ? [front] : [],
           settings: [settingPath(context, 'waste/choice')],
           fixes: [
             ...(decided === 'none' ? [] : [setChoice(context, 'Leave the bins to the rules', 'waste/choice', 'none')]),
@@ -29,6 +30,9 @@ const noBins: FindingRule = {
                     edits: [{ path: pathTo.openingField(cell.path, 'fill'), value: { kind: 'door', hinged: 'left' } }],
                   },
                 ]
+              : []),
+            ...(room
+              ? [{ label: 'Leave the room empty', edits: [{ path: room.path, value: { kind: 'nothing' } }] }]
               : []),
           ],
         };
@@ -46,7 +50,7 @@ const nothingCarries: FindingRule = {
         severity: 'stop',
         what: `Nothing stands beside the bins of ${within(name)} to carry them.`,
         why: 'The column beside it has no partition. Put one in.',
-        parts: [front],
+        parts: front ? [front] : [],
         settings: [settingPath(context, 'dividers/partitions')],
         fixes: [setChoice(context, 'Put partitions in', 'dividers/partitions', 'partition')],
       })),
@@ -60,15 +64,16 @@ const offCentre: FindingRule = {
   id: 'waste/off-centre',
   check: ({ fitted, show }) =>
     fitted.waste.flatMap(({ name, front, profile, overlay }): FindingDraft[] => {
+      if (!profile || !overlay) return [];
       const { left, right } = overlay;
-      if (!profile || Math.abs(left.mm - right.mm) <= CENTRED) return [];
+      if (Math.abs(left.mm - right.mm) <= CENTRED) return [];
       return [
         {
           severity: 'warn',
           what: `${capital(name)} laps its opening ${show(left.mm)} at the left and ${show(right.mm)} at the right.`,
           why: 'Half the difference of front and opening would set the brackets askew: mark them from each edge as they are given here.',
           numbers: [left, right],
-          parts: [front],
+          parts: front ? [front] : [],
         },
       ];
     }),

@@ -103,3 +103,33 @@ test('as solids nothing of it shares space with anything, and every screw finds 
     assert.deepEqual(prove(solved, solids), [], JSON.stringify(way));
   }
 });
+
+/** Bins in a room behind a door, beside or over something else. */
+const behindDoor = (settings: CabinetDecisions['settings'] = {}, width = 450) =>
+  solveWith({
+    width,
+    settings: settings ?? {},
+    parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', interior: { kind: 'waste' } } }],
+  });
+
+test('bins in a room behind a door stand clear of it on spacers, without brackets', async () => {
+  const solids = await loadSolids();
+  for (const settings of [{}, { school: 'faceFrame' as const }, { fronts: { fit: 'inset' as const } }]) {
+    const solved = behindDoor(settings, 520);
+    const [bins] = solved.fitted.waste;
+    assert.ok(bins?.profile, JSON.stringify(bins?.against));
+    assert.equal(bins.front, undefined);
+    assert.equal(bins.onFront, undefined);
+    assert.ok(
+      solved.parts.some(({ role }) => role === 'spacer'),
+      'the door reaches in on its side',
+    );
+    assert.deepEqual(prove(solved, solids), []);
+    assert.deepEqual(
+      solved.findings.filter(({ severity }) => severity === 'stop').map(({ what }) => what),
+      [],
+    );
+  }
+  const none = behindDoor({}, 250);
+  assert.ok(none.findings.some(({ rule, what }) => rule === 'waste/too-small' && what.includes('into')));
+});

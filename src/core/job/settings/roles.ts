@@ -19,6 +19,7 @@ export const MATERIAL_ROLES = {
   drawerBox: 'drawer boxes',
   drawerBottom: 'drawer bottoms',
   drawerBottomWide: 'wide drawer bottoms',
+  cells: 'bottle cells',
 } as const;
 
 const made = (role: keyof typeof MATERIAL_ROLES, metric: string, inch: string, since = 1) =>
@@ -46,6 +47,7 @@ export const roles = section(
       drawerBox: made('drawerBox', 'birch12', 'ply12', 9),
       drawerBottom: made('drawerBottom', 'birch6', 'ply14', 9),
       drawerBottomWide: made('drawerBottomWide', 'birch12', 'ply12', 9),
+      cells: made('cells', 'birch12', 'ply12', 12),
     },
   },
   { elsewhere: true },

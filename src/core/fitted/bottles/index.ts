@@ -1,0 +1,27 @@
+import type { Kind, NamedProfile } from '../kind.js';
+import { type BottleCells, fitCells } from './cells.js';
+import { bottleRules } from './rules.js';
+import { bottleSettings } from './settings.js';
+
+/** Cells for bottles: boards slotted into each other, a loose crate in its room. */
+export const bottles: Kind<'bottles', (typeof bottleSettings)['settings'], NamedProfile, readonly BottleCells[]> = {
+  id: 'bottles',
+  label: 'Bottle cells',
+  after: ['hinges', 'pins'],
+  settings: bottleSettings,
+  fit(context) {
+    const made = fitCells(context);
+    return { fitted: made.map(({ fitted }) => fitted), parts: made.flatMap(({ parts }) => parts) };
+  },
+  rules: bottleRules,
+  present: (fitted, size) =>
+    fitted.map(({ room, across, up, width, height, depth, parts }) => ({
+      room,
+      across,
+      up,
+      width: size(width),
+      height: size(height),
+      depth: size(depth),
+      parts,
+    })),
+};
