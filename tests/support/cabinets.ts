@@ -22,6 +22,8 @@ export interface CabinetDecisions {
   readonly parts?: Cabinet['face']['parts'];
   readonly face?: Cabinet['face'];
   readonly graduation?: Cabinet['face']['graduation'];
+  /** Keep-out boxes. */
+  readonly zones?: NonNullable<Cabinet['zones']>;
   /** What is decided of single parts. */
   readonly decided?: NonNullable<Cabinet['parts']>;
   /** Measured thickness per material id. */
@@ -41,6 +43,7 @@ export function jobWith(decisions: CabinetDecisions): Job {
   if (decisions.face) cabinet.face = structuredClone(decisions.face);
   if (decisions.parts) cabinet.face.parts = structuredClone(decisions.parts);
   if (decisions.decided && decisions.decided.length > 0) cabinet.parts = structuredClone(decisions.decided);
+  if (decisions.zones) cabinet.zones = structuredClone(decisions.zones);
   if (decisions.graduation) cabinet.face.graduation = decisions.graduation;
   for (const material of job.materials) {
     const reading = decisions.measured?.[material.id];

@@ -1,9 +1,12 @@
 import {
   type Act,
   type DecidedHeight,
+  type DividerKind,
   type EditPath,
+  type Interior,
+  interiorOf,
+  isDivided,
   isSplit,
-  type Opening,
   pathTo,
   type Split,
 } from '../job/index.js';
@@ -84,11 +87,11 @@ const plural = (what: 'shelf' | 'hinge') => (what === 'shelf' ? 'shelves' : 'hin
 const dividerNotFollowed: FindingRule = {
   id: 'decided/divider-not-followed',
   check({ cabinet }) {
-    return wrongDividers(cabinet.face).map(
-      ({ opening, columns }): FindingDraft => ({
+    return [...wrongDividers(cabinet.face), ...wrongInside(cabinet.face)].map(
+      ({ divider, columns }): FindingDraft => ({
         severity: 'warn',
         what: columns
-          ? `A ${WORDS[opening.divider ?? 'shelf']} is decided between two columns, where only a partition can stand.`
+          ? `A ${WORDS[divider]} is decided between two columns, where only a partition can stand.`
           : 'A partition is decided between two rows, where it would lie.',
         why: "That decision is not followed; the shop's own divider stands there instead. Choose one that can.",
         settings: [pathTo.face(cabinet.id)],
@@ -105,18 +108,32 @@ const WORDS = {
   none: 'gap',
 } as const;
 
-function wrongDividers(split: Split): { opening: Opening; columns: boolean }[] {
-  const columns = split.kind === 'columns';
-  return split.parts.flatMap((opening, at) => {
-    const { divider, fill } = opening;
-    const last = at === split.parts.length - 1;
-    const wrong =
-      divider !== undefined &&
-      divider !== 'none' &&
-      !last &&
-      (columns ? divider !== 'partition' : divider === 'partition');
-    return [...(wrong ? [{ opening, columns }] : []), ...(isSplit(fill) ? wrongDividers(fill) : [])];
+interface WrongDivider {
+  readonly divider: DividerKind;
+  readonly columns: boolean;
+}
+
+/** Members of a split whose divider cannot stand between them: a shelf between columns, a partition between rows. */
+function wrongAmong({
+  kind,
+  parts,
+}: Pick<Split, 'kind'> & { parts: readonly { divider?: DividerKind | undefined }[] }) {
+  const columns = kind === 'columns';
+  return parts.slice(0, -1).flatMap(({ divider }): WrongDivider[] => {
+    if (divider === undefined || divider === 'none') return [];
+    return columns === (divider === 'partition') ? [] : [{ divider, columns }];
   });
+}
+
+function wrongDividers(split: Split): WrongDivider[] {
+  return [...wrongAmong(split), ...split.parts.flatMap(({ fill }) => (isSplit(fill) ? wrongDividers(fill) : []))];
+}
+
+/** The same of the rooms behind fronts and in open bays. */
+function wrongInside(split: Split): WrongDivider[] {
+  const inside = (room: Interior | undefined): WrongDivider[] =>
+    room && isDivided(room) ? [...wrongAmong(room), ...room.parts.flatMap(({ fill }) => inside(fill))] : [];
+  return split.parts.flatMap(({ fill }) => (isSplit(fill) ? wrongInside(fill) : inside(interiorOf(fill))));
 }
 
 export const decidedRules: readonly FindingRule[] = [heightNotFollowed, dividerNotFollowed];

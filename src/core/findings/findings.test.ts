@@ -56,6 +56,18 @@ const BAD: Record<string, () => string[]> = {
         { id: 'o2', size: share, fill: { kind: 'drawer' } },
       ],
     }),
+  'drawers/bracket-meets-nothing': () =>
+    rulesOf({
+      width: 700,
+      settings: { school: 'faceFrame', drawers: { behindFrame: 'brackets' }, back: { kind: 'none' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    }),
+  'drawers/bracket-in-thin-back': () =>
+    rulesOf({
+      width: 700,
+      settings: { school: 'faceFrame', drawers: { behindFrame: 'brackets' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    }),
   'drawers/dovetails-in-sheet': () =>
     rulesOf({
       settings: { drawers: { corner: 'through' } },

@@ -1,18 +1,27 @@
 import { pathTo } from '../job/index.js';
 import { meets, zonesOf } from '../layout/index.js';
-import type { Part, PartRole } from '../parts/index.js';
+import type { Extent, Part, PartRole } from '../parts/index.js';
+import { hollowedOf, sharedVolume } from '../solids/index.js';
 import { capital, within } from '../words.js';
 import type { FindingDraft, FindingRule } from './finding.js';
 
 /** What is pushed in, pulled out or laid on pins cannot be cut round something and still move. */
 const MOVES: ReadonlySet<PartRole> = new Set(['drawer box', 'shelf', 'door', 'drawer front']);
 
+/** Less is a hair of rounding (mm³). */
+const LEAST_TAKEN = 5;
+
+/** True where wood of a part is in a keep-out box: what is cut out of it leaves it free. */
+function stands(part: Part, extent: Extent): boolean {
+  return sharedVolume(hollowedOf(part), { blank: extent, blocks: [], prisms: [] }) > LEAST_TAKEN;
+}
+
 /** Something stands where nothing may. */
 const inTheWay: FindingRule = {
   id: 'zones/in-the-way',
   check: ({ cabinet, parts, rooms }) =>
     zonesOf(cabinet).flatMap(({ id, name, extent }): FindingDraft[] => {
-      const met = parts.filter((part) => meets(part.extent, extent));
+      const met = parts.filter((part) => meets(part.extent, extent) && stands(part, extent));
       const taken = rooms.filter((room) => room.by === 'waste' && meets(room.extent, extent));
       if (met.length === 0 && taken.length === 0) return [];
       const moving = met.filter(({ role }) => MOVES.has(role));

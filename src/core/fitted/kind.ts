@@ -57,6 +57,8 @@ export interface Library<Profile extends NamedProfile> {
   readonly catalogue: readonly Profile[];
   /** First version of the job document that has it; older jobs are given the catalogue. */
   readonly since: number;
+  /** Profiles of the catalogue that came later, by the version that brought them; older jobs are given them. */
+  readonly younger?: Readonly<Record<string, number>>;
   /** What one of them is called: "hinge". */
   readonly one: string;
   /** Columns of the library view beside name, source and stock. */

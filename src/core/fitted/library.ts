@@ -25,6 +25,7 @@ export interface KindLibrary {
   readonly label: string;
   readonly one: string;
   readonly since: number;
+  readonly younger?: Readonly<Record<string, number>>;
   readonly schema: z.ZodType<NamedProfile>;
   readonly catalogue: readonly NamedProfile[];
   readonly columns: readonly {
@@ -60,11 +61,21 @@ export function startingHardware(): Hardware {
   return structuredClone(Object.fromEntries(libraries.map(({ id, catalogue }) => [id, [...catalogue]]))) as Hardware;
 }
 
-/** Kinds younger than a document get their catalogue as it is read. */
+/** Kinds younger than a document get their catalogue as it is read, the others what their catalogues have won since. */
 export function withYoungerKinds(library: Record<string, unknown>, version: number): Record<string, unknown> {
   const younger = libraries.filter(({ id, since }) => since > version && library[id] === undefined);
+  const grown = libraries.flatMap(({ id, catalogue, younger: since = {} }) => {
+    const known = library[id];
+    if (!Array.isArray(known)) return [];
+    const has = new Set(known.map((profile: { id?: unknown }) => profile?.id));
+    const won = catalogue.filter((profile) => (since[profile.id] ?? 0) > version && !has.has(profile.id));
+    return won.length > 0 && known.length + won.length <= MOST_PROFILES
+      ? [[id, [...known, ...structuredClone(won)]]]
+      : [];
+  });
   return {
     ...library,
+    ...Object.fromEntries(grown),
     ...Object.fromEntries(younger.map(({ id, catalogue }) => [id, structuredClone([...catalogue])])),
   };
 }

@@ -8,6 +8,9 @@ export interface Zone {
   readonly name: string;
   /** Its front, as a number that can be opened: what stands behind a drawer is measured to it. */
   readonly front: Dim;
+  /** Its left and right, likewise: what a drawer goes round is kept clear of. */
+  readonly left: Dim;
+  readonly right: Dim;
   readonly extent: { readonly min: readonly [number, number, number]; readonly max: readonly [number, number, number] };
 }
 
@@ -15,9 +18,14 @@ export interface Zone {
 export function zonesOf({ id: cabinetId, zones = [] }: Cabinet): Zone[] {
   return zones.map(({ id, name, left, up, behind, width, height, depth }) => {
     const path = (field: ZoneField) => pathTo.zoneField(cabinetId, id, field);
+    const leftOf = setting(`left of ${name}`, left, { kind: 'here', path: path('left') });
     return {
       id,
       name,
+      left: leftOf,
+      right: leftOf
+        .plus(setting(`width of ${name}`, width, { kind: 'here', path: path('width') }))
+        .as(`right of ${name}`),
       front: setting(`front of ${name}`, behind, { kind: 'here', path: path('behind') }),
       extent: { min: [left, behind, up], max: [left + width, behind + depth, up + height] },
     };

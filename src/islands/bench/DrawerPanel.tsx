@@ -136,14 +136,14 @@ function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedD
         mm={contents?.height ?? 0}
         onCommit={(mm) => say('height', mm)}
       />
-      <label className="flex items-center justify-between gap-2">
+      <div className="flex items-center justify-between gap-2">
         <span>and weighs, kg</span>
         <PlainField
           label="What goes in weighs, kg"
           value={contents?.weight ?? 0}
           onCommit={(value) => say('weight', value)}
         />
-      </label>
+      </div>
       {byContents && (
         <button type="button" className="act" onClick={() => attempt(byContents)}>
           Share the heights out by what goes in

@@ -2,7 +2,8 @@ import { type Dim, length, plain, type Span, spanBetween, spanFrom, spanTo } fro
 import type { Resolved } from '../../document/index.js';
 import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
-import { type Corner, corners } from './corners.js';
+import { openedRound } from './around.js';
+import { type Corner, type CornerContext, corners, fastenerHeights } from './corners.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
 
@@ -26,7 +27,8 @@ export interface BoxParts {
 }
 
 /** A box of a plan, in its place, its corners joined as the shop joins them. */
-export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials }: Resolved): BoxParts {
+export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): BoxParts {
+  const { settings, materials } = resolved;
   const { drawers } = settings;
   const { material, thickness: side } = materials.drawerBox;
   const wide = plan.inside.mm > drawers.wideOver.mm;
@@ -34,7 +36,8 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
   const { id } = room;
   const key = `drawer/${id}/box`;
   const applied = drawers.bottom.value === 'applied';
-  const shortBack = drawers.bottom.value === 'slid';
+  // Round something nothing can be slid in from the rear.
+  const shortBack = drawers.bottom.value === 'slid' && !room.around;
   const corner: Corner = corners[drawers.corner.value];
   const { lead, trail, reach } = corner.place(side, settings);
   const stops = applied ? {} : (corner.stops?.(side, settings, shortBack) ?? {});
@@ -78,7 +81,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
   const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
   const backZ = shortBack ? spanBetween(backLow, z.high) : z;
 
-  const joined = corner.join({
+  const context: CornerContext = {
     key,
     plan,
     settings,
@@ -87,7 +90,8 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     back: { up: shortBack ? backLow.minus(low).as('short back above the sides') : NOTHING, height: backZ.size },
     bottom: { thickness: base.thickness, applied },
     by,
-  });
+  };
+  const joined = corner.join(context);
   const sideAlong = shortened(along, lead, trail);
   const top = bandsOn(['v1'], settings.banding.caseThickness, settings.banding.preMilling);
   const bands = settings.banding.caseEdges.value === 'front' && material.form === 'sheet' ? top : [];
@@ -168,21 +172,46 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, { settings, materials 
     const more = stiffeners.map(({ through }) => through(part));
     return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
   };
+  const round =
+    room.around &&
+    openedRound(
+      {
+        ...{ key, whole, opening: id, around: room.around, plan, side, back, bottom, applied },
+        heights: fastenerHeights(context).back,
+      },
+      resolved,
+    );
   const [boxFront, boxBack] = [lengthwise(front), shortBack ? back : lengthwise(back)];
   return {
     front: room.front?.key ?? `${key}/front`,
     sides,
     back: boxBack,
-    all: [...sides, boxFront, boxBack, bottom, ...stiffeners.map(({ part }) => part)],
+    all: [
+      ...sides,
+      boxFront,
+      ...(round ? round.parts : [boxBack]),
+      round?.bottom ?? bottom,
+      ...stiffeners.map(({ part }) => part),
+    ],
     side,
     inner,
     shortBack,
     along,
     lead,
     low,
-    ways: [...joined.ways, ...stiffeners.flatMap(({ ways }) => ways)],
+    ways: [
+      ...(round ? joined.ways.map(inPieces(`${key}/back`)) : joined.ways),
+      ...(round?.ways ?? []),
+      ...stiffeners.flatMap(({ ways }) => ways),
+    ],
   };
 }
+
+/** The way of a screw in a back that is in two pieces belongs to the one at its end. */
+const inPieces =
+  (back: string) =>
+  ([key, way]: readonly [string, Operation]): readonly [string, Operation] =>
+    key === back && way.kind === 'edge holes' ? [`${back}/${way.edge === 'u0' ? 'left' : 'right'}`, way] : [key, way];
 
 const NOTHING = length(0, 'nothing');
 

@@ -1,11 +1,11 @@
 import { type Dim, quantity } from '../../derive/index.js';
-import type { Resolved } from '../../document/index.js';
+import type { Resolved, ResolvedSettings } from '../../document/index.js';
 import { pathTo } from '../../job/index.js';
 import { fromSheet, type Against as Refused } from '../profile.js';
 import { families } from './families/index.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerProfile } from './profile.js';
-import type { DrawerRoom } from './room.js';
+import { type DrawerRoom, LEAST_PACKING } from './room.js';
 
 /** What speaks against a pair of runners, or one of its lengths; the length is absent where it is the whole of it. */
 export interface Against extends Refused {
@@ -60,9 +60,9 @@ export function chooseRunners(
     const family = families[profile.family];
     const made = family.against?.(profile, resolved, show);
     if (made) return refuse(profile, made);
-    const lengths = fittingLengths(room, profile, drawers.length.mm, show, (length, why) =>
-      refuse(profile, why, length),
-    );
+    const unheld = bracketless(room, profile, drawers);
+    if (unheld) return refuse(profile, unheld);
+    const lengths = fittingLengths(room, profile, drawers, show, (length, why) => refuse(profile, why, length));
     const [longest] = lengths;
     if (longest === undefined) return [];
     const length = quantity(longest, 'mm', 'runner length', {
@@ -102,23 +102,47 @@ function betterThan(other: Chosen, chosen: Chosen, carries: (one: Chosen) => boo
   return 'fits as well';
 }
 
+/** True where runners stand back behind a frame and are to hang on rear brackets. */
+export function onBrackets({ packing, front }: DrawerRoom, { behindFrame }: ResolvedSettings['drawers']): boolean {
+  const packed = packing.left.mm > LEAST_PACKING || packing.right.mm > LEAST_PACKING;
+  return behindFrame.value === 'brackets' && front !== undefined && packed;
+}
+
+function bracketless(
+  room: DrawerRoom,
+  { rearBracket }: RunnerProfile,
+  drawers: ResolvedSettings['drawers'],
+): string | undefined {
+  return onBrackets(room, drawers) && !rearBracket ? 'has no rear bracket' : undefined;
+}
+
 /** The lengths that fit, the longest first: start + length + what has to stay free behind it ≤ what is nearest at the rear. */
 function fittingLengths(
-  { plane, rear, rearBy }: DrawerRoom,
+  room: DrawerRoom,
   profile: RunnerProfile,
-  decided: number,
+  drawers: ResolvedSettings['drawers'],
   show: (mm: number) => string,
   refuse: (length: number, why: string) => void,
 ): number[] {
-  const room = rear.mm - plane.mm - profile.setback - profile.rearClearance;
+  const { plane, rear, rearBy } = room;
+  const decided = drawers.length.mm;
+  const most = rear.mm - plane.mm - profile.setback - profile.rearClearance;
+  const reach = onBrackets(room, drawers) ? profile.rearBracket : undefined;
   const fitting: number[] = [];
   for (const length of [...profile.lengths].sort((a, b) => b - a))
     if (decided > 0 && Math.abs(length - decided) > 0.5) refuse(length, `a length of ${show(decided)} was decided`);
-    else if (length > room + 1e-6)
+    else if (length > most + 1e-6)
       refuse(
         length,
         `${show(profile.setback)} before it and ${show(profile.rearClearance)} behind it come to ${show(length + profile.setback + profile.rearClearance)}; to the ${rearBy} are ${show(rear.mm - plane.mm)}`,
       );
+    else if (reach && most + profile.rearClearance - length > reach.to + 1e-6)
+      refuse(
+        length,
+        `its rear bracket reaches ${show(reach.to)}; to the ${rearBy} are ${show(most + profile.rearClearance - length)}`,
+      );
+    else if (reach && most + profile.rearClearance - length < reach.from - 1e-6)
+      refuse(length, `its rear bracket wants ${show(reach.from)} behind the runner`);
     else fitting.push(length);
   return fitting;
 }

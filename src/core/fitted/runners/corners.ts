@@ -57,7 +57,7 @@ const butt: Corner = {
   place: between,
   join(context) {
     const { key, side, settings, by } = context;
-    const { front, back } = heights(context);
+    const { front, back } = fastenerHeights(context);
     const screw = settings.drawers.screw.minus(side).as('screw in the end of the box front');
     const way = (part: 'front' | 'back', positions: readonly Dim[]) =>
       ENDS.map((edge) => [`${key}/${part}`, screwWay(edge, side, positions, screw, by)] as const);
@@ -87,7 +87,7 @@ const dowels: Corner = {
   place: between,
   join(context) {
     const { side, settings, by } = context;
-    const { front, back } = heights(context);
+    const { front, back } = fastenerHeights(context);
     const half = side.over(2).as('half the thickness');
     const diameter = settings.fasteners.dowel.mm > half.mm ? half : settings.fasteners.dowel;
     const end = (edge: 'u0' | 'u1', positions: readonly Dim[]): Operation => ({
@@ -129,7 +129,7 @@ const lapped: Corner = {
   }),
   join(context) {
     const { key, side, settings, by } = context;
-    const { front, back } = heights(context);
+    const { front, back } = fastenerHeights(context);
     const screw = settings.drawers.screw.minus(side).as('screw in the end of the side');
     const through = (from: 'u0' | 'u1', positions: readonly Dim[], what: string): Operation => ({
       kind: 'holes',
@@ -303,7 +303,10 @@ const APART = 100;
 const LEAST_APART = 12;
 
 /** Heights of the fasteners along the sides: two to a corner in low boxes, else at most 100 apart, clear of the groove. */
-function heights({ plan, height, back, bottom }: CornerContext): { front: readonly Dim[]; back: readonly Dim[] } {
+export function fastenerHeights({ plan, height, back, bottom }: CornerContext): {
+  front: readonly Dim[];
+  back: readonly Dim[];
+} {
   const above = plan.recess.plus(bottom.thickness).plus(ABOVE_GROOVE).as('first screw above the bottom');
   const first = bottom.applied ? FROM_LOWER : plan.clear && plan.clear.mm > above.mm ? plan.clear : above;
   return { front: column(first, height), back: column(first, back.up.plus(back.height).as('top of the back')) };

@@ -8,7 +8,7 @@ import { formatLengthWithUnit } from '../../units/index.js';
 import type { FitContext } from '../kind.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { type BoxParts, buildBox } from './box.js';
-import { type Against, type Chosen, chooseRunners, runnerFamily } from './choose.js';
+import { type Against, type Chosen, chooseRunners, onBrackets, runnerFamily } from './choose.js';
 import { type Face, fixFace } from './face.js';
 import { families } from './families/index.js';
 import { innerRooms } from './inner.js';
@@ -29,6 +29,8 @@ export interface FittedDrawer {
   /** The runner opening, and how far runners are packed out. */
   readonly across: Dim;
   readonly packing: { readonly left: Dim; readonly right: Dim };
+  /** On rear brackets instead of packing. */
+  readonly brackets?: true;
   /** Behind doors or in an open bay, without a face of its own: a drawer, or a tray. */
   readonly inner?: 'inner' | 'tray';
   /** What brings its runners clear of doors and hinges. */
@@ -84,7 +86,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       const under = runsOn(room, parts, plan.length);
       return {
         fitted: { ...said, against: [], plan, parts: keysOf(made), carried: under !== undefined },
-        parts: [...made.all, ...(under ? runnersAndGuides(room, under, plan, resolved) : [])],
+        parts: [...made.all, ...(under ? runnersAndGuides(room, under, plan, parts, resolved) : [])],
         operations: face.operations,
         ways: [...made.ways, ...face.ways],
         buy: screwsFor(made, face, drawers.screw, show),
@@ -97,19 +99,29 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     const { profile, length, plan, contents, load } = chosen;
     const made = buildBox(room, plan, resolved);
     const face = fixFace(room, made, pulls, resolved);
-    const fixed = onCase(room, chosen, resolved, context.paths);
+    const fixed = onCase(room, chosen, resolved, context.paths, parts);
+    const added = families[profile.family].added?.(profile, { room, box: made, plan, run: length, parts, resolved });
     return {
       fitted: {
         ...said,
         ...(room.spacers ? { spacers: told(room.spacers, fixed.underside, context.box) } : {}),
+        ...(onBrackets(room, drawers) ? { brackets: true as const } : {}),
         runner: { profile, length, contents, load },
         against,
         plan,
-        parts: keysOf(made),
+        parts: [
+          ...keysOf(made),
+          ...(added?.parts ?? []).filter(({ role }) => role === 'drawer box').map(({ key }) => key),
+        ],
         carried,
       },
-      parts: [...made.all, ...fixed.packing],
-      operations: [...fixed.operations, ...families[profile.family].onBox(profile, made, length), ...face.operations],
+      parts: [...made.all, ...fixed.packing, ...(added?.parts ?? [])],
+      operations: [
+        ...(added?.operations ?? []),
+        ...fixed.operations,
+        ...families[profile.family].onBox(profile, made, length),
+        ...face.operations,
+      ],
       ways: [...made.ways, ...face.ways],
       buy: [
         { name: `Runners, pair: ${profile.name}, ${show(length.mm)}`, quantity: 1, note: profile.maker },
@@ -118,6 +130,9 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
           quantity,
           note: profile.maker,
         })),
+        ...(onBrackets(room, drawers)
+          ? [{ name: 'Runners: rear brackets, pair', quantity: 1, note: profile.maker }]
+          : []),
         ...screwsFor(made, face, drawers.screw, show),
       ],
     };

@@ -88,6 +88,8 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
   return { operations, ways };
 }
 
+/** Higher box fronts have three rows (mm). */
+const TALL = 350;
 /** Lower boxes have one row of screws (mm). */
 const LEAST_FOR_TWO_ROWS = 110;
 /** Screws of the face begin beyond those of the corners (mm); in what is narrower than twice that in the middle. */
@@ -142,7 +144,9 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   const { size } = box.inner;
   const wide = size.mm > FOUR_OVER;
   const shares = size.mm < 3 * BEYOND_CORNERS ? [1 / 2] : wide && !two ? [1 / 8, 3 / 8, 5 / 8, 7 / 8] : [1 / 6, 5 / 6];
-  const rows = (wide && two) || shares.length === 1 ? [at(0.45), at(0.8)] : [at(0.5)];
+  const tall = high.mm - low.mm > TALL;
+  const heights = tall ? [0.12, 0.5, 0.88] : (wide && two) || shares.length === 1 ? [0.45, 0.8] : [0.5];
+  const rows = heights.map(at);
   return rows.map((z) => ({
     z,
     places: shares.map((share) => {

@@ -7,7 +7,7 @@ import { type RunnerProfile, runnerProfileSchema } from './profile.js';
 import { runnerRules } from './rules.js';
 import { runnerSettings } from './settings.js';
 
-const FAMILY = { side: 'side mounted', corner: 'bottom corner', under: 'hidden' } as const;
+const FAMILY = { side: 'side mounted', corner: 'bottom corner', under: 'hidden', tall: 'tall pull-out' } as const;
 
 /** Drawer boxes and what they run on. */
 export const runners: Kind<'runners', (typeof runnerSettings)['settings'], RunnerProfile, readonly FittedDrawer[]> = {
@@ -21,6 +21,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
     schema: runnerProfileSchema,
     catalogue: runnerCatalogue,
     since: 9,
+    younger: { 'dunmore-tower-60': 12, 'pell-tower-100': 12 },
     one: 'runner',
     columns: [
       {

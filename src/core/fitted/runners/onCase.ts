@@ -1,9 +1,9 @@
 import { type Dim, length, measuredFrom, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import { type Operation, placesFree } from '../../machining/index.js';
-import { edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
+import { alongPart, edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
 import { fromSheet, pilotIn, SHORT_OF_FACE } from '../profile.js';
-import type { Chosen } from './choose.js';
+import { type Chosen, onBrackets } from './choose.js';
 import { families } from './families/index.js';
 import { holesAlong, stripHeight } from './lines.js';
 import { type DrawerRoom, LEAST_PACKING } from './room.js';
@@ -23,6 +23,7 @@ export function onCase(
   { profile, length: run, plan }: Chosen,
   resolved: Resolved,
   ways: ReadonlyMap<string, readonly Operation[]>,
+  parts: readonly Part[],
 ): OnCase {
   const line = room.up.low.plus(families[profile.family].line(profile, plan)).as('screw line of the runner');
   const start = room.plane
@@ -44,7 +45,10 @@ export function onCase(
       start.plus(hole).as('hole behind the front edge of the case'),
     );
     const spacer = room.spacers?.[hand];
-    if (spacer) {
+    if (packed && onBrackets(room, resolved.settings.drawers)) {
+      const end = start.plus(run).as('rear end of the runner');
+      operations.push(...bracketed(room, hand, { line, owner, profile, end }, parts));
+    } else if (spacer) {
       const layers = spacerParts(room, hand, spacer, { start, run, line });
       const carrier = layers.at(-1);
       if (!carrier) continue;
@@ -61,6 +65,88 @@ export function onCase(
       operations.push([upright.key, bored(upright, faceInto(upright, hand), line, places, { profile, front: owner })]);
   }
   return { packing, operations, underside: stripHeight(line, room.inside.v).low };
+}
+
+/** Screws of a rear bracket stand so far to either side of its line, and that of the front end so far behind the stile's face (mm). */
+const BRACKET = length(10, 'screw of the bracket');
+const IN_STILE = length(10, 'screw in the stile');
+
+/** On brackets a runner is screwed into the edge of the stile in front, and by its bracket into what is behind it. */
+function bracketed(
+  { across }: DrawerRoom,
+  hand: 'left' | 'right',
+  {
+    line,
+    owner,
+    profile,
+    end,
+  }: { readonly line: Dim; readonly owner: string; readonly profile: Chosen['profile']; readonly end: Dim },
+  parts: readonly Part[],
+): (readonly [string, Operation])[] {
+  const x = hand === 'left' ? across.low : across.high;
+  const common = {
+    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+    reason: `bracket of the runner: ${profile.name}`,
+    by: { kind: 'runners', what: 'case', front: owner },
+  } as const;
+  const deep = fromSheet(profile, 'pilot/depth', 'pilot depth');
+  const stile = parts.find(({ role, piece, extent: { min, max } }) => {
+    const edge = hand === 'left' ? max[0] : min[0];
+    return (
+      role === 'frame' &&
+      piece?.kind === 'stile' &&
+      Math.abs(edge - x.mm) < 0.01 &&
+      min[2] < line.mm &&
+      max[2] > line.mm
+    );
+  });
+  const { from = 0, to = 0 } = profile.rearBracket ?? {};
+  const [behind] = parts
+    .filter(
+      ({ placement, extent: { min, max } }) =>
+        placement.w[1] === 'y' &&
+        min[1] >= end.mm + from - 1e-6 &&
+        min[1] <= end.mm + to + 1e-6 &&
+        min[0] < x.mm &&
+        max[0] > x.mm &&
+        min[2] < line.mm &&
+        max[2] > line.mm,
+    )
+    .sort((a, b) => a.extent.min[1] - b.extent.min[1]);
+  const inStile: (readonly [string, Operation])[] = stile
+    ? [
+        [
+          stile.key,
+          {
+            ...common,
+            kind: 'edge holes',
+            edge: hand === 'left' ? 'v1' : 'v0',
+            offset: IN_STILE,
+            positions: [alongPart(stile, 'u', line)],
+            depth: deep,
+          },
+        ],
+      ]
+    : [];
+  if (!behind) return inStile;
+  const upright = behind.placement.u[1] === 'z';
+  const at = alongPart(behind, upright ? 'u' : 'v', line);
+  const middle = alongPart(behind, upright ? 'v' : 'u', x);
+  return [
+    ...inStile,
+    [
+      behind.key,
+      {
+        ...common,
+        kind: 'holes',
+        face: 1,
+        from: upright ? 'u0' : 'v0',
+        offset: at,
+        positions: [middle.minus(BRACKET), middle.plus(BRACKET)].map((place) => place.as('screw of the bracket')),
+        depth: pilotIn(deep, behind.thickness),
+      },
+    ],
+  ];
 }
 
 /** The first hole of a runner stands so far behind the front end of its spacer (mm). */

@@ -19,10 +19,12 @@ const common = {
   clearAbove: mm(0, 80),
   clearBelow: mm(0, 80),
   /** The lowest box it can carry. */
-  leastHeight: mm(20, 400),
+  leastHeight: mm(20, 1500),
   /** Screw holes of the member on the case, from its front end; those beyond a length are not in it. */
   holes: z.array(mm(5, 1400)).min(2).max(60),
   pilot: z.strictObject({ diameter: mm(0.5, 8), depth: mm(2, 30) }),
+  /** How far its rear bracket reaches from the end of the runner to the back, where it has one. */
+  rearBracket: z.strictObject({ from: mm(0, 200), to: mm(1, 300) }).optional(),
 } as const;
 
 /** Ball-bearing runners beside the box. */
@@ -69,8 +71,21 @@ const under = z.strictObject({
   line: mm(5, 120),
 });
 
+/** Tall pull-outs: two runners beside the box and a third under its middle. */
+const tall = z.strictObject({
+  ...common,
+  family: z.literal('tall'),
+  thickness: mm(5, 40),
+  play: mm(0, 6),
+  line: mm(5, 1500),
+  boxHoles: z.array(mm(5, 1400)).min(2).max(60),
+  /** Of the third, which raises the box, and the holes of its member on the case. */
+  under: z.strictObject({ thickness: mm(5, 60), holes: z.array(mm(5, 1400)).min(2).max(60) }),
+});
+
 /** Runners as a shop enters them from their maker's sheet: lengths in mm, loads in kg. */
-export const runnerProfileSchema = z.discriminatedUnion('family', [side, corner, under]);
+export const runnerProfileSchema = z.discriminatedUnion('family', [side, corner, under, tall]);
 export type RunnerProfile = z.infer<typeof runnerProfileSchema>;
 export type BesideProfile = Extract<RunnerProfile, { family: 'side' | 'corner' }>;
+export type TallProfile = Extract<RunnerProfile, { family: 'tall' }>;
 export type UnderProfile = Extract<RunnerProfile, { family: 'under' }>;

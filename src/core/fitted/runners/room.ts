@@ -5,6 +5,7 @@ import { type DrawerContents, type EditPath, pathTo } from '../../job/index.js';
 import { type Box, backOfFronts, type Cell, type Rectangle, type Zone } from '../../layout/index.js';
 import { type Part, spanAlong, uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
+import { type Around, aroundOf } from './around.js';
 import type { Spacer } from './spacers.js';
 
 /** What a drawer has behind its front: where it may be, what carries its runners, and what is in the way at the rear. */
@@ -33,6 +34,8 @@ export interface DrawerRoom {
   /** What is nearest at the rear, and its face. */
   readonly rear: Dim;
   readonly rearBy: string;
+  /** What it goes round, U-shaped. */
+  readonly around?: Around | undefined;
   /** What is said to go in, and where its fill is decided. */
   readonly contents: DrawerContents | undefined;
   readonly path: EditPath;
@@ -66,9 +69,10 @@ export function roomOf(
   front: Front,
   parts: readonly Part[],
   box: Box,
-  { settings }: Resolved,
+  resolved: Resolved,
   zones: readonly Zone[],
 ): DrawerRoom {
+  const { settings } = resolved;
   const { clear, inside } = cell;
   const same = clear.h === inside.h;
   const [low, high] = [
@@ -80,6 +84,8 @@ export function roomOf(
   const up = common(clear.v, inside.v);
   const middle = (up.low.mm + up.high.mm) / 2;
   const upright = (hand: 'left' | 'right', x: Dim) => uprightAt(parts, hand, { x: x.mm, z: middle });
+  const plane = box.mountingPlane;
+  const around = cell.fill.kind === 'drawer' ? aroundOf({ across, up, plane }, zones, resolved) : undefined;
   return {
     id: cell.opening.id,
     kind: 'front',
@@ -95,9 +101,10 @@ export function roomOf(
       right: packed(inside.h.high, high, 'right'),
     },
     uprights: { left: upright('left', inside.h.low), right: upright('right', inside.h.high) },
-    plane: box.mountingPlane,
+    plane,
+    around,
     begins: backOfFronts(box, settings),
-    ...rearOf({ across, up }, parts, box, zones),
+    ...rearOf({ across, up }, parts, box, around ? [] : zones),
   };
 }
 

@@ -8,7 +8,7 @@ const INNER = 11;
 const CORNERS = 12;
 const BOXES = { 'drawers/fitted': 'boxes' } as const;
 const WOODEN = { ...BOXES, 'drawers/family': 'wooden' } as const;
-const BOUGHT = { ...BOXES, 'drawers/family': ['side', 'corner', 'under'] } as const;
+const BOUGHT = { ...BOXES, 'drawers/family': ['side', 'corner', 'under', 'tall'] } as const;
 
 export const runnerSettings = section('Drawers', {
   drawers: {
@@ -23,6 +23,7 @@ export const runnerSettings = section('Drawers', {
         side: 'side mounted, ball bearing',
         corner: 'bottom corner, rollers',
         under: 'hidden under the box',
+        tall: 'tall pull-out, two beside and one under',
         wooden: 'wood on wood, in the casework',
       },
       {
@@ -164,6 +165,29 @@ export const runnerSettings = section('Drawers', {
       when: BOXES,
     }),
     screw: length('box screw length', { min: 15, max: 80, metric: 40, inch: inches(1.5), since: SINCE, when: BOXES }),
+    behindFrame: choice(
+      'runners behind a frame',
+      { packing: 'on packing, front and rear', brackets: 'on rear brackets, where the runner has them' },
+      {
+        metric: 'packing',
+        since: CORNERS,
+        when: { ...BOUGHT, 'frame/fitted': 'fitted' },
+        trade:
+          'Packing carries along the whole runner. Brackets save it, want a back that holds screws, and are set by eye.',
+      },
+    ),
+    round: choice(
+      'a pipe or trap behind a drawer',
+      { short: 'the drawer ends before it', u: 'the drawer goes round it, U-shaped' },
+      { metric: 'short', since: CORNERS, when: BOXES },
+    ),
+    roundBy: length('U-shaped drawers: clear of what they go round', {
+      max: 60,
+      metric: 10,
+      inch: inches(3 / 8),
+      since: CORNERS,
+      when: { ...BOXES, 'drawers/round': 'u' },
+    }),
     sidePlay: length('wooden runners: play each side', {
       max: 5,
       metric: 0.75,

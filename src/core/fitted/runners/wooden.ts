@@ -49,6 +49,30 @@ export function runsOn({ up, across }: DrawerRoom, parts: readonly Part[], depth
 }
 
 /**
+ * Where a frame's rail hangs below what lies over a drawer, strips fill the difference: without them the box tips as it is
+ * pulled out.
+ */
+function kickerOver({ up, inside, across }: DrawerRoom, parts: readonly Part[]): Span | undefined {
+  const over = parts
+    .filter(
+      ({ extent: { min, max }, placement, piece }) =>
+        placement.w[1] === 'z' &&
+        piece?.kind !== 'cross' &&
+        piece?.where !== 'rear' &&
+        min[2] > up.high.mm - 0.01 &&
+        min[2] < up.high.mm + MOST_RISE &&
+        min[0] < across.low.mm + RUNNER.mm &&
+        max[0] > across.high.mm - RUNNER.mm,
+    )
+    .sort((a, b) => a.extent.min[2] - b.extent.min[2]);
+  const [lowest] = over;
+  if (!lowest || inside.v.high.mm - up.high.mm <= LEAST_PACKING) return undefined;
+  const ceiling = spanAlong(lowest, 2).low;
+  const span = spanBetween(up.high, ceiling);
+  return span.size.mm > LEAST_PACKING ? span : undefined;
+}
+
+/**
  * Behind a frame whose members stand above what lies there, strips bring the runners up to its rail and guides in to its
  * stiles; where shelf or web frame is level with the opening it is run on as it is.
  */
@@ -56,13 +80,15 @@ export function runnersAndGuides(
   room: DrawerRoom,
   under: Part,
   plan: BoxPlan,
+  parts: readonly Part[],
   { materials }: Pick<Resolved, 'materials'>,
 ): Part[] {
   const floor = spanAlong(under, 2).high;
   const rise = room.up.low.minus(floor).as('runner up to the opening');
   const from = room.begins.mm > 0 ? room.begins : length(0, 'front of the case');
   const y = spanBetween(from, room.begins.plus(plan.length).as('rear of the box'));
-  const make = (what: 'runner' | 'guide', hand: 'left' | 'right', x: Span, z: Span) =>
+  const kicker = kickerOver(room, parts);
+  const make = (what: 'runner' | 'guide' | 'kicker', hand: 'left' | 'right', x: Span, z: Span) =>
     makePart({
       key: `drawer/${room.id}/${what}/${hand}`,
       name: `${what}, ${hand}`,
@@ -88,13 +114,17 @@ export function runnersAndGuides(
             ),
           ]
         : [];
-    if (packing.mm <= LEAST_PACKING) return raised;
+    const kept = kicker
+      ? [make('kicker', hand, left ? spanFrom(room.across.low, RUNNER) : spanTo(room.across.high, RUNNER), kicker)]
+      : [];
+    if (packing.mm <= LEAST_PACKING) return [...raised, ...kept];
     const { inside } = room;
     const x = left
       ? { low: inside.h.low, high: room.across.low, size: packing }
       : { low: room.across.high, high: inside.h.high, size: packing };
     return [
       ...raised,
+      ...kept,
       make('guide', hand, x, spanBetween(floor, room.up.low.plus(GUIDE).as('upper edge of the guide'))),
     ];
   });

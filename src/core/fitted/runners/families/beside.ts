@@ -4,7 +4,7 @@ import { fromSheet, pilotIn } from '../../profile.js';
 import type { BoxParts } from '../box.js';
 import { boxHeight } from '../heights.js';
 import { holesAlong } from '../lines.js';
-import type { BesideProfile } from '../profile.js';
+import type { BesideProfile, TallProfile } from '../profile.js';
 import type { RunnerFamily } from './family.js';
 
 /** Rollers are screwed up into the lower edges of the sides. */
@@ -61,11 +61,15 @@ export const beside: RunnerFamily<BesideProfile> = {
   },
   line: (profile, { above }) =>
     above.plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge')).as('screw line of the runner'),
-  onBox: (profile, box, length) => box.sides.map((side) => [side.key, boredForRunner(profile, box, length)] as const),
+  onBox: (profile, box, length) => box.sides.map((side) => [side.key, boredBeside(profile, box, length)] as const),
 };
 
 /** Its inner member is screwed to the outside of the box. */
-function boredForRunner(profile: BesideProfile, box: BoxParts, length: { readonly mm: number }): Operation {
+export function boredBeside(
+  profile: BesideProfile | TallProfile,
+  box: BoxParts,
+  length: { readonly mm: number },
+): Operation {
   const { side, front } = box;
   return {
     kind: 'holes',
@@ -80,11 +84,26 @@ function boredForRunner(profile: BesideProfile, box: BoxParts, length: { readonl
   };
 }
 
-/** Holes nearer to the end of a side than this split it (mm). */
+/** Holes nearer to the end of a side, or to what is screwed into it, than this split it (mm). */
 const FROM_END = 8;
 
-/** Holes of the member on the box, from the front end of the side, which may begin behind the front of the box. */
-function onSide(profile: BesideProfile, { lead }: BoxParts, length: { readonly mm: number }): Dim[] {
-  const holes = holesAlong(profile, profile.boxHoles, length.mm, 0, (at) => at >= lead.mm + FROM_END);
+/**
+ * Holes of the member on the box, from the front end of the side, which may begin behind the front of the box; clear of
+ * what is driven into its ends.
+ */
+function onSide(profile: BesideProfile | TallProfile, box: BoxParts, length: { readonly mm: number }): Dim[] {
+  const { lead, along, sides, ways } = box;
+  const deep = (edge: 'u0' | 'u1') =>
+    Math.max(
+      0,
+      ...ways.flatMap(([key, way]) =>
+        key === sides[0].key && way.kind === 'edge holes' && way.edge === edge ? [way.depth.mm] : [],
+      ),
+    );
+  const [first, last] = [
+    lead.mm + deep('u0') + FROM_END,
+    sides[0].extent.max[1] - along.low.mm - deep('u1') - FROM_END,
+  ];
+  const holes = holesAlong(profile, profile.boxHoles, length.mm, 0, (at) => at >= first && at <= last);
   return lead.mm > 0 ? holes.map((at) => at.minus(lead).as('hole from the end of the side')) : holes;
 }

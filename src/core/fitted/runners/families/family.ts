@@ -1,10 +1,27 @@
 import type { Dim } from '../../../derive/index.js';
 import type { Resolved } from '../../../document/index.js';
 import type { Operation } from '../../../machining/index.js';
+import type { Part } from '../../../parts/index.js';
 import type { BoxParts } from '../box.js';
 import type { BoxPlan } from '../plan.js';
 import type { RunnerProfile } from '../profile.js';
 import type { DrawerRoom } from '../room.js';
+
+/** What a family may look at where it adds parts of its own. */
+export interface AddedContext {
+  readonly room: DrawerRoom;
+  readonly box: BoxParts;
+  readonly plan: BoxPlan;
+  readonly run: Dim;
+  /** The cabinet so far. */
+  readonly parts: readonly Part[];
+  readonly resolved: Resolved;
+}
+
+export interface Added {
+  readonly parts: readonly Part[];
+  readonly operations: readonly (readonly [key: string, operation: Operation])[];
+}
 
 /** One way of hanging a drawer and all that is particular to it. A new one is a file and a line in `index.ts`. */
 export interface RunnerFamily<P extends RunnerProfile = RunnerProfile> {
@@ -16,6 +33,8 @@ export interface RunnerFamily<P extends RunnerProfile = RunnerProfile> {
   line(profile: P, plan: BoxPlan): Dim;
   /** What it wants cut and bored in the box. */
   onBox(profile: P, box: BoxParts, length: Dim): (readonly [key: string, operation: Operation])[];
+  /** Parts of its own, with what is bored in them and in what they stand on. */
+  added?(profile: P, context: AddedContext): Added;
   /** What comes with a pair of them besides the runners themselves. */
   extras?(profile: P): readonly { readonly name: string; readonly quantity: number }[];
 }
