@@ -1,5 +1,6 @@
 import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
-import { madeOf, sidesOf } from '../document/index.js';
+import { madeOf, sidesOf } from '../job/index.js';
+
 import { insideOf } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part, SAME_PLANE } from '../parts/index.js';

@@ -1,5 +1,6 @@
 import { type Dim, length, START, spanFrom } from '../derive/index.js';
-import { madeOf } from '../document/index.js';
+import { madeOf } from '../job/index.js';
+
 import type { Boundary } from '../layout/index.js';
 import { makePart } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';

@@ -1,6 +1,6 @@
 import { type Dim, length, measuredFrom, type Span } from '../derive/index.js';
-import { sidesOf } from '../document/index.js';
 import { frameSizes } from '../frame/index.js';
+import { sidesOf } from '../job/index.js';
 import { frameOpening } from '../layout/index.js';
 import { type Operation, POCKET, SCREW_WAY, spacedAlong, spacesOf } from '../machining/index.js';
 import { edgeOf, type Part, sizeOf } from '../parts/index.js';

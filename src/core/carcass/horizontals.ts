@@ -1,5 +1,6 @@
 import { type Dim, length, START, spanFrom } from '../derive/index.js';
-import { type JointKind, type MaterialRole, madeOf } from '../document/index.js';
+import type { JointKind, MaterialRole } from '../document/index.js';
+import { madeOf } from '../job/index.js';
 import { insideOf, type Region } from '../layout/index.js';
 import { makePart, type Part, type PartRole, type Piece } from '../parts/index.js';
 import { backRecess } from './back.js';

@@ -1,5 +1,6 @@
 import { type Dim, length, START, spanFrom, spanTo } from '../derive/index.js';
-import { madeOf, sidesOf } from '../document/index.js';
+import { madeOf, sidesOf } from '../job/index.js';
+
 import { insideOf } from '../layout/index.js';
 import type { Notch, Operation } from '../machining/index.js';
 import { type Band, bandsOn, makePart, type Part } from '../parts/index.js';

@@ -1,5 +1,6 @@
 import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
-import { sidesOf } from '../document/index.js';
+import { sidesOf } from '../job/index.js';
+
 import type { Boundary } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult } from './build.js';

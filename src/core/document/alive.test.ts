@@ -102,12 +102,12 @@ const WAYS: CabinetDecisions[] = [
   { from: 'tall', depth: 500, parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'rail' } } }] },
   { width: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] },
   { parts: [{ id: 'o1', size: share, fill: { kind: 'open', interior: { kind: 'bottles' } } }] },
-  {
+  ...(['short', 'u'] as const).map((round) => ({
     width: 800,
-    settings: { back: { kind: 'none' } },
-    parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' } }],
+    settings: { back: { kind: 'none' as const }, drawers: { round } },
+    parts: [{ id: 'o1', size: share, fill: { kind: 'drawer' as const } }],
     zones: [{ id: 'z1', name: 'trap', left: 330, up: 320, behind: 300, width: 120, height: 200, depth: 200 }],
-  },
+  })),
   { from: 'wall', settings: { hangers: { fitted: 'hangers' }, nailer: { rails: 'none' } } },
   { width: 1199 },
   { width: 201, height: 201 },

@@ -23,7 +23,7 @@ export {
   readJobText,
   validate,
 } from './read.js';
-export { type Choice, madeOf, type Resolved, type ResolvedSettings, resolve, Standards, sidesOf } from './resolve.js';
+export { type Choice, type Resolved, type ResolvedSettings, resolve, Standards } from './resolve.js';
 export {
   type EndKind,
   type JointKind,

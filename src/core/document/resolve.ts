@@ -32,23 +32,6 @@ export interface Resolved {
   readonly decided: { readonly cabinetId: string; readonly parts: readonly DecidedPart[] };
 }
 
-/** What a part is made of: what is decided of it alone, else the material of its role. */
-export function madeOf(
-  { materials, pieces }: Pick<Resolved, 'materials' | 'pieces'>,
-  role: MaterialRole,
-  key: string,
-): ResolvedMaterial {
-  return pieces[key] ?? materials[role];
-}
-
-/** What the two sides are made of. */
-export function sidesOf(resolved: Pick<Resolved, 'materials' | 'pieces'>): {
-  readonly left: ResolvedMaterial;
-  readonly right: ResolvedMaterial;
-} {
-  return { left: madeOf(resolved, 'side', 'side/left'), right: madeOf(resolved, 'side', 'side/right') };
-}
-
 interface Layer {
   readonly kind: SourceKind;
   readonly note: string;

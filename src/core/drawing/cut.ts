@@ -12,6 +12,7 @@ import {
 import { pathTo } from '../job/index.js';
 import { isRectangle, type Part, type Point, planOutline, toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
+import { bodyItems } from './bodies.js';
 import { shelfHandles } from './handles.js';
 import { zoneItems } from './zones.js';
 
@@ -86,7 +87,7 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Side section' },
     min: { h: front, v: -box.underHeight.mm },
     max: { h: rear, v: box.height.mm },
-    items: [...cutItems(solved, { normal: 'x', at }), ...zoneItems(solved, 'y', 'z')],
+    items: [...cutItems(solved, { normal: 'x', at }), ...bodyItems(solved, 'y', 'z'), ...zoneItems(solved, 'y', 'z')],
     dimensions: sectionDimensions(solved, front),
     spot: ({ placement }, { u, v }) => flat(toCabinet(placement, u, v, 0), { normal: 'x', at }),
     handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),

@@ -7,6 +7,7 @@ import type { Room } from '../motions/index.js';
 import { isRectangle, type Part, type PartRole, planOutline, toCabinet } from '../parts/index.js';
 import type { Bay } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
+import { bodyItems } from './bodies.js';
 import { elevationDimensions } from './elevationDimensions.js';
 import { shelfHandles } from './handles.js';
 import { type Beside, NEIGHBOUR_SHOWN, neighbourItems } from './neighbours.js';
@@ -27,6 +28,7 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       ...grainLines(solved),
       ...neighbourItems(solved, beside),
       ...allKinds.flatMap(({ id, symbols }) => symbols?.(solved.fitted[id as keyof Fitted] as never) ?? []),
+      ...bodyItems(solved, 'x', 'z'),
       ...zoneItems(solved, 'x', 'z'),
       ...marks(solved),
     ],

@@ -4,7 +4,7 @@ import { type DimensionItem, dimension, overall } from '../drafting/index.js';
 import { frameSizes } from '../frame/index.js';
 import type { Front } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
-import { endReveal, type Region, type SplitLayout, sharesGap } from '../layout/index.js';
+import { endReveal, insideOf, type Region, type SplitLayout, sharesGap } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type Beside, sharedGapDimensions } from './neighbours.js';
 
@@ -25,7 +25,7 @@ function revealsOnBox({ settings }: SolvedCabinet['resolved']): boolean {
 
 function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
   const { cabinet, box, resolved } = solved;
-  const side = resolved.materials.side.thickness.mm;
+  const inside = insideOf(box, resolved).h;
   const items = [
     overall(
       dimension(
@@ -38,7 +38,7 @@ function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
         pathTo.cabinetField(cabinet.id, 'size/width'),
       ),
     ),
-    dimension('inside-width', 'bottom', 0, side, box.width.mm - side, box.insideWidth),
+    dimension('inside-width', 'bottom', 0, inside.low.mm, inside.high.mm, box.insideWidth),
   ];
   if (!solved.face.ok || solved.face.splits.some((split) => split.axis === 'columns')) return items;
   return [...items, ...frontWidths(solved)];

@@ -12,6 +12,7 @@ import { doorAt, type PlanPoint, turned } from '../motions/index.js';
 import { toCabinet } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { capital } from '../words.js';
+import { bodyItems } from './bodies.js';
 import { type CutPlane, cutItems } from './cut.js';
 import { zoneItems } from './zones.js';
 
@@ -64,7 +65,13 @@ export function drawPlan(solved: SolvedCabinet, jobName: string, at: number, ope
       v: Math.min(front, ...points.map(({ v }) => v)),
     },
     max: { h: Math.max(box.width.mm + box.beyondRight.mm, ...points.map(({ h }) => h)), v: rear },
-    items: [...items, ...zoneItems(solved, 'x', 'y', { axis: 'z', at }), ...swings, ...pulled],
+    items: [
+      ...items,
+      ...bodyItems(solved, 'x', 'y', { axis: 'z', at }),
+      ...zoneItems(solved, 'x', 'y', { axis: 'z', at }),
+      ...swings,
+      ...pulled,
+    ],
     dimensions: planDimensions(solved, at, front, rear),
     spot: ({ placement }, { u, v }) => {
       const [x, y] = toCabinet(placement, u, v, 0);

@@ -8,7 +8,7 @@ import type { Act, Section, SettingTree } from '../job/index.js';
 import type { Cell } from '../layout/index.js';
 import type { Clash, Operation } from '../machining/index.js';
 import type { Motion, Room } from '../motions/index.js';
-import type { Part } from '../parts/index.js';
+import type { Extent, Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
 /**
@@ -35,10 +35,19 @@ export interface Kind<Id extends string, Settings, Profile extends NamedProfile,
   waysApart?(context: RuleContext, part: Part, clash: Clash, own: Operation): Act[];
   /** How it is drawn on the front elevation. */
   symbols?(fitted: Fitted): DrawingItem[];
+  /** The space it takes where it is drawn dashed in every view, each with the part it belongs to. */
+  bodies?(fitted: Fitted): readonly Body[];
   /** What of it can be dragged on the front elevation. */
   handles?(solved: SolvedCabinet): DragHandle[];
   /** What it says of itself in a result, as plain data. */
   present?(fitted: Fitted, size: (dim: Dim) => unknown): unknown;
+}
+
+/** A block of something bought, in the cabinet (mm). */
+export interface Body {
+  readonly extent: Extent;
+  /** Key of the part that is selected by it. */
+  readonly shows: string;
 }
 
 /** What every profile says of itself. */

@@ -1,6 +1,7 @@
 import type { BuildContext, Builder } from '../carcass/index.js';
 import { type Dim, length, longer, type Span, START, spanFrom, spanTo } from '../derive/index.js';
-import { type Resolved, sidesOf } from '../document/index.js';
+import type { Resolved } from '../document/index.js';
+import { sidesOf } from '../job/index.js';
 import { type Boundary, type Box, frameOpening, stileWidth } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Axes, makePart, type Part, type Piece } from '../parts/index.js';

@@ -67,6 +67,7 @@ export {
   startingGraduation,
 } from './openings.js';
 export { type EditPath, type PartField, pathFromText, pathTo, subjectOf, type ZoneField } from './paths.js';
+export { madeOf, sidesOf } from './pieces.js';
 export { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';
 export { settingSections } from './settings/index.js';
 export { MATERIAL_ROLES } from './settings/roles.js';

@@ -1,5 +1,6 @@
 import { type Dim, length, setting, sumOf } from '../derive/index.js';
-import { type Cabinet, madeOf, type Resolved, type ResolvedSettings, sidesOf } from '../document/index.js';
+import type { Cabinet, Resolved, ResolvedSettings } from '../document/index.js';
+import { madeOf, sidesOf } from '../job/index.js';
 
 /**
  * The sizes every other rule stands on. All in mm; x from the left face of the box, y from the carcass front edge to

@@ -1,6 +1,6 @@
 import { type Dim, length, type Span } from '../derive/index.js';
-import { madeOf, type Resolved, sidesOf } from '../document/index.js';
-import { type DividerKind, isSplit, type Opening } from '../job/index.js';
+import type { Resolved } from '../document/index.js';
+import { type DividerKind, isSplit, madeOf, type Opening, sidesOf } from '../job/index.js';
 import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';
 

@@ -1,5 +1,6 @@
 import { type Dim, largest, length, spanFrom, spanTo } from '../derive/index.js';
-import { madeOf, type Resolved } from '../document/index.js';
+import type { Resolved } from '../document/index.js';
+import { madeOf } from '../job/index.js';
 import type { Box } from '../layout/index.js';
 import { bandsOn, makePart, type Part } from '../parts/index.js';
 import type { Bay } from './bays.js';

@@ -40,8 +40,8 @@ export interface BenchState {
   /** Which folds of the decisions are open or shut, by title, where the maker has touched them. */
   readonly openFolds: Readonly<Record<string, boolean>>;
   readonly view: BenchView;
-  /** Which room or drawer the plan is cut through, and which drawer is drawn open. */
-  readonly plan: { readonly level: string | null; readonly open: boolean };
+  /** Which room or drawer the plan is cut through, whether that drawer is drawn open, and a height that was typed. */
+  readonly plan: { readonly level: string | null; readonly open: boolean; readonly at: number | null };
   /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
   readonly partsShown: boolean;
   /** What the last act changed, for one line under the drawing. */
@@ -102,7 +102,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       future: [],
       openFolds: {},
       view: 'front',
-      plan: { level: null, open: false },
+      plan: { level: null, open: false, at: null },
       partsShown: true,
       lastAct: null,
 

@@ -1,5 +1,6 @@
 import { type Dim, length, plain, type Span, spanBetween, spanFrom } from '../../derive/index.js';
-import { madeOf, type Resolved } from '../../document/index.js';
+import type { Resolved } from '../../document/index.js';
+import { madeOf } from '../../job/index.js';
 import { type Compartment, zonesOf } from '../../layout/index.js';
 import type { CutOut } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';

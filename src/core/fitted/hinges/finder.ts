@@ -1,5 +1,4 @@
-import { sidesOf } from '../../document/index.js';
-import { type Act, type Edit, pathTo } from '../../job/index.js';
+import { type Act, type Edit, pathTo, sidesOf } from '../../job/index.js';
 import { sharesGap } from '../../layout/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import { type HungDoor, solutionsOf } from './hang.js';

@@ -10,6 +10,7 @@ import type { SolvedCabinet } from '../../solve.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/pulls.js';
+import { runnerStrips } from '../runners/strips.js';
 import { familyOf } from './families/index.js';
 import { type HingePlace, heightsFree, type PlaceContext, placeHinges } from './places.js';
 import type { HingeProfile } from './profile.js';
@@ -77,7 +78,7 @@ interface Unhung {
 
 function hang(
   { front, hinged, cell, pull }: Unhung,
-  { parts, box, resolved, grid }: FitContext,
+  { parts, box, resolved, grid, interiors, head }: FitContext,
   profiles: readonly HingeProfile[],
   plates: ReadonlySet<number>,
   before: readonly Hanging[],
@@ -106,7 +107,12 @@ function hang(
   });
   const mountingPlane = box.mountingPlane.mm;
   const behind = platesBehind({ ...base, places: [] }, before);
-  const where: PlaceContext = { front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings, behind };
+  const runners = runnerStrips(interiors.compartments, cell.opening.id, head.hardware.runners, resolved);
+  const where: PlaceContext = {
+    ...{ front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings },
+    behind,
+    runners,
+  };
   const places = placeHinges(chosen, count, where);
   const clear = places.filter((place) => place.clear);
   const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };

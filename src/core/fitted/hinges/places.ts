@@ -43,6 +43,8 @@ export interface PlaceContext {
   readonly settings: ResolvedSettings;
   /** Heights (mm) of plate holes already in the other face of what carries the hinge, too deep to face these. */
   readonly behind?: readonly number[];
+  /** Heights between which runners behind the door want to stand: kept out of where another place is in reach. */
+  readonly runners?: readonly { readonly low: number; readonly high: number }[];
 }
 
 /** First and last at the end distance, the rest equally between; then moved to the grid and clear of what stands there. */
@@ -55,6 +57,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
     .over(plain(count - 1, 'spaces between hinges'))
     .as('hinge spacing');
   const free = freeHeights(solution, context);
+  const beside = besideRunners(solution, context);
   const snaps = snapHeights(solution, context);
   const most = context.behind?.length ? MOST_MOVE_BEHIND : MOST_MOVE;
   const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
@@ -69,7 +72,9 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
     const even = (at === 0 ? end : at === count - 1 ? size.minus(end) : end.plus(spacing.times(at))).as(
       'hinge above the lower edge of the door',
     );
-    const moved = nearest(low.mm + even.mm, free, snaps, most);
+    const moved =
+      nearest(low.mm + even.mm, (z) => free(z) && beside(z), snaps, most) ??
+      nearest(low.mm + even.mm, free, snaps, most);
     const onDoor = (moved ? even.plus(setting('moved to keep clear', moved, { kind: 'rule' })) : even).as(
       'hinge on the door',
     );
@@ -81,6 +86,12 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
       decided: false,
     };
   });
+}
+
+/** True at heights where a hinge stands clear of the runners behind its door. */
+function besideRunners(solution: HingeSolution, { runners = [] }: PlaceContext): (z: number) => boolean {
+  const half = familyOf(solution.profile).body(solution).height / 2;
+  return (z) => runners.every(({ low, high }) => z + half <= low + 1e-6 || z - half >= high - 1e-6);
 }
 
 /** From the door's end to the middle of the first hinge, as its family has it. */

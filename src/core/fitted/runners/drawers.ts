@@ -3,7 +3,7 @@ import type { Dim } from '../../derive/index.js';
 import type { DrawerContents, EditPath } from '../../job/index.js';
 import { type Box, zonesOf } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
-import type { Part } from '../../parts/index.js';
+import type { Extent, Part } from '../../parts/index.js';
 import { formatLengthWithUnit } from '../../units/index.js';
 import type { FitContext } from '../kind.js';
 import type { PlacedPull } from '../pulls/index.js';
@@ -41,6 +41,8 @@ export interface FittedDrawer {
   /** Absent where it runs wood on wood, or nothing fits. */
   readonly runner?: Pick<Chosen, 'profile' | 'length' | 'contents' | 'load'>;
   readonly against: readonly Against[];
+  /** Where its runners stand, as blocks. */
+  readonly bodies?: readonly Extent[];
   /** Absent where nothing fits. */
   readonly plan?: BoxPlan;
   /** Keys of its box's parts. */
@@ -106,6 +108,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
         ...said,
         ...(room.spacers ? { spacers: told(room.spacers, fixed.underside, context.box) } : {}),
         ...(onBrackets(room, drawers) ? { brackets: true as const } : {}),
+        bodies: bodiesOf(room, chosen, made),
         runner: { profile, length, contents, load },
         against,
         plan,
@@ -137,6 +140,32 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       ],
     };
   });
+}
+
+/** Runners are so high, half above and half below their line; hidden ones reach so far under the box (mm). */
+const HALF_RUNNER = 22;
+const UNDER_BOX = 20;
+
+/** Where the runners of a drawer stand: beside the box, under its sides, and the third under its middle. */
+function bodiesOf({ across, up, plane }: DrawerRoom, { profile, length, plan }: Chosen, box: BoxParts): Extent[] {
+  const start = plane.mm + profile.setback;
+  const line = up.low.mm + families[profile.family].line(profile, plan).mm;
+  const outer = [box.inner.low.mm - box.side.mm, box.inner.high.mm + box.side.mm] as const;
+  const under = profile.family === 'under';
+  const [low, high] = under ? [up.low.mm + 1, box.low.mm + plan.recess.mm] : [line - HALF_RUNNER, line + HALF_RUNNER];
+  const block = (from: number, to: number, bottom: number, top: number): Extent => ({
+    min: [Math.min(from, to), start, bottom],
+    max: [Math.max(from, to), start + length.mm, top],
+  });
+  const [left, right] = under ? [box.inner.low.mm + UNDER_BOX, box.inner.high.mm - UNDER_BOX] : [outer[0], outer[1]];
+  const middle = (outer[0] + outer[1]) / 2;
+  return [
+    block(across.low.mm, left, low, high),
+    block(right, across.high.mm, low, high),
+    ...(profile.family === 'tall'
+      ? [block(middle - HALF_RUNNER, middle + HALF_RUNNER, up.low.mm, up.low.mm + profile.under.thickness)]
+      : []),
+  ];
 }
 
 /** Spacers with the height their sticks are cut to, from the floor of the cabinet. */

@@ -54,6 +54,10 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
     };
   },
   rules: runnerRules,
+  bodies: (fitted) =>
+    fitted.flatMap(({ bodies = [], opening }) =>
+      bodies.map((extent) => ({ extent, shows: `drawer/${opening}/box/left` })),
+    ),
   present: (fitted, size) =>
     fitted.map(
       ({

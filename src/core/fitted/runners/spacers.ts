@@ -7,6 +7,7 @@ import { makePart, type Part } from '../../parts/index.js';
 import { type HungDoor, turnOf } from '../hinges/index.js';
 import { byMaker, fromSheet } from '../profile.js';
 import { stripHeight } from './lines.js';
+import { runnerStrips } from './strips.js';
 
 export type Hand = 'left' | 'right';
 
@@ -77,7 +78,9 @@ function edgeOf(span: Span, hand: Hand): Dim {
 }
 
 /** How far a frame, hinges and an open door reach into a room at one side. */
-function reaches(room: Compartment, hand: Hand, { doors, box }: Beside) {
+function reaches(room: Compartment, hand: Hand, { doors, box, resolved, head }: Beside) {
+  const [strip] = runnerStrips([room], room.cell.opening.id, head.hardware.runners, resolved);
+  const { low: under, high: over } = strip ?? { low: room.inside.v.low.mm, high: room.inside.v.high.mm };
   const { clear, inside } = room.cell;
   const inner = edgeOf(inside.h, hand);
   const inwards = hand === 'left' ? 1 : -1;
@@ -106,9 +109,7 @@ function reaches(room: Compartment, hand: Hand, { doors, box }: Beside) {
     // Whichever hinge it passes: drawers one above the other are of one width.
     if (places.length > 0) all.push(fromSheet(chosen.profile, 'body/out', 'hinge, out from the case'));
     const near = places.some(
-      ({ onCase }) =>
-        onCase.mm + body.height / 2 + CLEAR_OF_HINGE > room.inside.v.low.mm &&
-        onCase.mm - body.height / 2 - CLEAR_OF_HINGE < room.inside.v.high.mm,
+      ({ onCase }) => onCase.mm + body.height / 2 > under + 1e-6 && onCase.mm - body.height / 2 < over - 1e-6,
     );
     if (!near) continue;
     behind = box.mountingPlane

@@ -1,6 +1,8 @@
 import { useCallback } from 'react';
 import { drawPlan, planLevels } from '../../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
+import { formatLengthWithUnit } from '../../../core/units/index.js';
+import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 import { DrawingSheet } from '../DrawingSheet.js';
 import type { View, ViewProps } from './view.js';
@@ -22,8 +24,10 @@ function useLevel(solved: SolvedCabinet) {
 function PlanChooser({ solved }: { solved: SolvedCabinet }) {
   const { levels, shown } = useLevel(solved);
   const cut = useBench((state) => state.cutPlan);
-  const { open } = useBench((state) => state.plan);
+  const { open, at } = useBench((state) => state.plan);
+  const style = useBench((state) => state.job.display);
   if (!shown) return null;
+  const most = solved.box.height.mm;
   const isDrawer = solved.fitted.runners.some(({ opening, plan }) => opening === shown.id && plan);
   return (
     <>
@@ -31,7 +35,7 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
         aria-label="Cut through"
         className="entry ml-2 max-w-60"
         value={shown.id}
-        onChange={(event) => cut({ level: event.currentTarget.value, open })}
+        onChange={(event) => cut({ level: event.currentTarget.value, open, at: null })}
       >
         {levels.map(({ id, name }) => (
           <option key={id} value={id}>
@@ -39,12 +43,26 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
           </option>
         ))}
       </select>
+      <span className="ml-2 w-24">
+        <LengthField
+          label="Height of the cut above the underside of the box"
+          hideLabel
+          style={style}
+          mm={at ?? shown.at}
+          onCommit={(mm) => {
+            if (mm < 0 || mm > most)
+              return { ok: false, message: `The box is ${formatLengthWithUnit(most, style)} high.` };
+            cut({ level: shown.id, open: false, at: mm });
+            return { ok: true };
+          }}
+        />
+      </span>
       {isDrawer && (
         <button
           type="button"
           className="act ml-1"
           aria-pressed={open}
-          onClick={() => cut({ level: shown.id, open: !open })}
+          onClick={() => cut({ level: shown.id, open: !open, at: null })}
         >
           {open ? 'Shut it' : 'Open it'}
         </button>
@@ -55,15 +73,15 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
 
 function PlanSheet({ solved, savedAt }: ViewProps) {
   const jobName = useBench((state) => state.job.name);
-  const { open } = useBench((state) => state.plan);
+  const { open, at } = useBench((state) => state.plan);
   const { shown } = useLevel(solved);
   const id = shown?.id;
   const draw = useCallback(
     (each: SolvedCabinet) => {
       const level = planLevels(each).find((other) => other.id === id);
-      return level && drawPlan(each, jobName, level.at, open ? level.id : undefined);
+      return level && drawPlan(each, jobName, at ?? level.at, open ? level.id : undefined);
     },
-    [jobName, id, open],
+    [jobName, id, open, at],
   );
   return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} />;
 }
