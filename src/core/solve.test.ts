@@ -313,7 +313,8 @@ test('no part of a finding-free cabinet is without size, twins mirror, and the p
       assert.ok(left && right);
       const [l, r] = [left.extent, right.extent];
       near(l.min[0] + r.max[0], box.width.mm);
-      near(l.max[0] + r.min[0], box.width.mm);
+      // One of them may be of another board.
+      if (left.thickness.mm === right.thickness.mm) near(l.max[0] + r.min[0], box.width.mm);
       assert.equal(isMirrored(left.placement), !isMirrored(right.placement));
       assert.equal(solved.rows.filter((row) => row.part.role === 'side').length, 2, 'left and right never share a row');
       const carcass = solved.parts.filter(

@@ -6,5 +6,6 @@ export { ROOMS, type RoomWord, roomFor, roomLike } from './interiors.js';
 export { sizeNames } from './names.js';
 export { decideParts, decisionOf } from './parts.js';
 export { documentRefusal, stackRefusal } from './refusals.js';
+export { testPieceFor } from './testPiece.js';
 export { typeOver } from './typed.js';
 export { addZone } from './zones.js';

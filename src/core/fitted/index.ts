@@ -1,5 +1,5 @@
 export { allKinds, type Fitted, type FittedCabinet, fitAll } from './fit.js';
-export type { AnyKind, Fit, FitContext, Kind, LibraryColumn, NamedProfile } from './kind.js';
+export type { AnyKind, Fit, FitContext, Kind, LibraryColumn, NamedProfile, Trial, TrialOutcome } from './kind.js';
 export { kinds } from './kinds.js';
 export {
   HARDWARE_FORMAT,
@@ -12,3 +12,4 @@ export {
   startingHardware,
   withYoungerKinds,
 } from './library.js';
+export { TRIALS } from './profile.js';

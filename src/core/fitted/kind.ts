@@ -1,10 +1,10 @@
 import type { z } from 'zod';
 import type { Fitting } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
-import type { JobHead } from '../document/index.js';
+import type { JobHead, SettingOverrides } from '../document/index.js';
 import type { DragHandle, DrawingItem } from '../drafting/index.js';
 import type { BuiltCabinet, FindingRule, NeighbourRule, RuleContext } from '../findings/index.js';
-import type { Act, Section, SettingTree } from '../job/index.js';
+import type { Act, LeafFill, Section, SettingTree } from '../job/index.js';
 import type { Cell } from '../layout/index.js';
 import type { Clash, Operation } from '../machining/index.js';
 import type { Motion, Room } from '../motions/index.js';
@@ -39,8 +39,24 @@ export interface Kind<Id extends string, Settings, Profile extends NamedProfile,
   bodies?(fitted: Fitted): readonly Body[];
   /** What of it can be dragged on the front elevation. */
   handles?(solved: SolvedCabinet): DragHandle[];
+  /** Small cabinets to prove a profile in on scrap, the likeliest first; and whether one of them took it. */
+  trials?(profile: Profile): readonly Trial[];
+  uses?(fitted: Fitted, profile: string): boolean;
   /** What it says of itself in a result, as plain data. */
   present?(fitted: Fitted, size: (dim: Dim) => unknown): unknown;
+}
+
+/** What came of proving it on scrap. */
+export type TrialOutcome = 'proven' | 'corrected' | 'unfit';
+
+/** A small cabinet in which a piece of hardware may find its place. */
+export interface Trial {
+  readonly width: number;
+  readonly height: number;
+  readonly depth: number;
+  readonly settings: SettingOverrides;
+  /** From left to right. */
+  readonly fills: readonly LeafFill[];
 }
 
 /** A block of something bought, in the cabinet (mm). */
@@ -58,6 +74,8 @@ export interface NamedProfile {
   readonly stock: boolean;
   /** Where the figures come from. */
   readonly note: string;
+  /** What a test piece taught this shop. */
+  readonly trial?: { readonly outcome: TrialOutcome; readonly taught: string } | undefined;
 }
 
 export interface Library<Profile extends NamedProfile> {

@@ -13,7 +13,18 @@ export const named = {
   stock: z.boolean(),
   /** Where the figures come from. */
   note: z.string().max(400),
+  /** What a test piece taught this shop: as the sheet says, with a correction, or that it does not do here. */
+  trial: z
+    .strictObject({ outcome: z.enum(['proven', 'corrected', 'unfit']), taught: z.string().trim().max(300) })
+    .optional(),
 };
+
+/** What came of a test piece, in the words of the library. */
+export const TRIALS = {
+  proven: 'proven here',
+  corrected: 'proven, with a correction',
+  unfit: 'does not do here',
+} as const;
 
 export const SIMULATED = 'Simulated: invented maker, figures of the kind the trade uses.';
 

@@ -88,6 +88,8 @@ export const pathTo = {
   head: (field: HeadField) => made(field),
   /** The profiles of a kind of hardware. */
   library: (kind: string) => made(`hardware/${kind}`),
+  /** What a test piece of a profile taught. */
+  trial: (kind: string, profile: string) => made(`hardware/${kind}/${profile}/trial`),
 } as const;
 
 /** What a decision is about. */

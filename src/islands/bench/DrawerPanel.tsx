@@ -7,7 +7,7 @@ import { formatLengthWithUnit, inches } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { useBench } from './context.js';
-import { FigureRow, WhyNot } from './FigureRow.js';
+import { FigureRow, Taught, WhyNot } from './FigureRow.js';
 
 /** Who says how far something stands out. */
 const FROM = { measured: 'measured', table: 'by the hinge’s table', geometry: 'by door and hinge' } as const;
@@ -50,6 +50,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
         <p className="font-semibold leading-snug">
           {runner.profile.name}, {show(runner.length.mm)}
           <span className="block text-[0.8125rem] font-normal text-ink-soft">{runner.profile.maker}</span>
+          <Taught profile={runner.profile} />
         </p>
       ) : (
         <p className="leading-snug">{plan ? 'Wood on wood, on what lies under it' : 'No runner in the library fits'}</p>

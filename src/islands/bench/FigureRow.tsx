@@ -1,4 +1,5 @@
 import type { Dim } from '../../core/derive/index.js';
+import { type NamedProfile, TRIALS } from '../../core/fitted/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
@@ -61,5 +62,17 @@ export function WhyNot({
         ))}
       </ul>
     </details>
+  );
+}
+
+/** What a test piece of a profile taught this shop; nothing where none was made. */
+export function Taught({ profile: { trial } }: { profile: Pick<NamedProfile, 'trial'> }) {
+  if (!trial) return null;
+  const unfit = trial.outcome === 'unfit';
+  return (
+    <span className={`block text-[0.8125rem] font-normal ${unfit ? 'text-finding' : 'text-ink-soft'}`}>
+      {TRIALS[trial.outcome]}
+      {trial.taught ? `: ${trial.taught}` : ''}
+    </span>
   );
 }

@@ -1,20 +1,25 @@
 import { FileDown, FileUp, Trash2, Wrench } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import { readHardwareText } from '../../core/document/index.js';
+import { testPieceFor } from '../../core/acts/index.js';
+import { readHardwareText, writeJob } from '../../core/document/index.js';
 import {
+  allKinds,
   type Hardware,
   type KindLibrary,
   libraries,
   mergeHardware,
   type NamedProfile,
+  TRIALS,
+  type TrialOutcome,
 } from '../../core/fitted/index.js';
 import { pathTo } from '../../core/job/index.js';
 import { useBench } from './context.js';
 
 /** The hardware library of the job: what is in it, from where, and the way in and out as an open file. */
 export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<void> }) {
-  const library = useBench((state) => state.job.hardware);
+  const job = useBench((state) => state.job);
+  const library = job.hardware;
   const act = useBench((state) => state.act);
   const [word, setWord] = useState<{ text: string; refused: boolean } | null>(null);
   const file = useRef<HTMLInputElement>(null);
@@ -50,6 +55,23 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
   };
   const without = (kind: keyof Hardware, id: string) =>
     ({ ...library, [kind]: library[kind].filter((profile) => profile.id !== id) }) as Hardware;
+  const makeTestPiece = async (kind: keyof Hardware, id: string) => {
+    const name = library[kind].find((profile) => profile.id === id)?.name ?? id;
+    const piece = testPieceFor(job, kind, id);
+    if (!piece) {
+      setWord({ text: `${name} goes into no small test piece of this job's boards.`, refused: true });
+      return;
+    }
+    await flush();
+    const answer = await fetch('/api/jobs/import', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: writeJob(piece),
+    }).catch(() => undefined);
+    const made = answer?.ok ? ((await answer.json()) as { id: string }) : undefined;
+    if (made) window.location.assign(`/jobs/${made.id}`);
+    else setWord({ text: 'The test piece could not be stored. Try again when the server answers.', refused: true });
+  };
   const leave = async () => {
     await flush();
     window.location.assign(`/api/jobs/${jobId}/hardware.json`);
@@ -105,6 +127,7 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
                 library={each}
                 profiles={library[each.id]}
                 onRemove={(id) => set(`${each.one} taken out of the library`, without(each.id, id))}
+                onTrial={(id) => void makeTestPiece(each.id, id)}
               />
             ))}
           </div>
@@ -121,10 +144,12 @@ function Profiles({
   library,
   profiles,
   onRemove,
+  onTrial,
 }: {
   library: KindLibrary;
   profiles: readonly NamedProfile[];
   onRemove: (id: string) => void;
+  onTrial: (id: string) => void;
 }) {
   return (
     <table className="mb-4 w-full border-collapse text-[0.9375rem]">
@@ -140,6 +165,7 @@ function Profiles({
             </th>
           ))}
           <th className="px-2 font-semibold">Source</th>
+          <th className="px-2 font-semibold">Proven here</th>
           <th>
             <span className="sr-only">Remove</span>
           </th>
@@ -159,6 +185,9 @@ function Profiles({
               <Shown key={column.title} value={column.show(profile)} numeric={column.numeric === true} />
             ))}
             <td className="max-w-56 px-2 py-1.5 text-[0.875rem] text-ink-soft">{profile.note}</td>
+            <td className="py-1.5 pl-2">
+              <TrialOf kind={library.id} profile={profile} onTrial={() => onTrial(profile.id)} />
+            </td>
             <td className="py-1">
               <Remove name={profile.name} onRemove={() => onRemove(profile.id)} />
             </td>
@@ -181,6 +210,54 @@ function Shown({ value, numeric }: { value: string | readonly [string, string]; 
         </>
       )}
     </td>
+  );
+}
+
+/** What a test piece of a profile taught, and the way to one. */
+function TrialOf({ kind, profile, onTrial }: { kind: keyof Hardware; profile: NamedProfile; onTrial: () => void }) {
+  const act = useBench((state) => state.act);
+  const { id, name, trial } = profile;
+  const proves = allKinds.some((each) => each.id === kind && each.trials);
+  const say = (value: NamedProfile['trial']) =>
+    act({ label: `${name}: what the test piece taught`, edits: [{ path: pathTo.trial(kind, id), value }] });
+  return (
+    <div className="flex w-44 flex-col gap-1">
+      <select
+        className="entry min-w-0"
+        aria-label={`What came of a test piece of ${name}`}
+        value={trial?.outcome ?? ''}
+        onChange={(event) => {
+          const outcome = event.currentTarget.value as TrialOutcome | '';
+          say(outcome === '' ? undefined : { outcome, taught: trial?.taught ?? '' });
+        }}
+      >
+        <option value="">not yet</option>
+        {Object.entries(TRIALS).map(([outcome, words]) => (
+          <option key={outcome} value={outcome}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {trial && (
+        <input
+          className="entry min-w-0"
+          aria-label={`What the test piece of ${name} taught`}
+          placeholder="what it taught"
+          maxLength={300}
+          defaultValue={trial.taught}
+          key={trial.taught}
+          onBlur={(event) => {
+            const taught = event.currentTarget.value.trim();
+            if (taught !== trial.taught) say({ ...trial, taught });
+          }}
+        />
+      )}
+      {proves && (
+        <button type="button" className="text-left font-semibold hover:text-pencil" onClick={onTrial}>
+          Make a test piece
+        </button>
+      )}
+    </div>
   );
 }
 

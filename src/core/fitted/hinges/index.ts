@@ -26,6 +26,11 @@ export const hingeProfileSchema = z.discriminatedUnion(
   families.map(({ schema }) => schema) as unknown as [FamilySchema, ...FamilySchema[]],
 ) as unknown as z.ZodType<HingeProfile>;
 
+/** Where a hinge may hang a door: on a side, on a partition beside another front, on a frame. */
+const TRIED = (['frameless', 'faceFrame'] as const).flatMap((school) =>
+  (['overlay', 'inset', 'lipped'] as const).flatMap((fit) => [false, true].map((beside) => ({ school, fit, beside }))),
+);
+
 /** Hinges of every family: chosen from the library, placed, bored, swung. */
 export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingeProfile, readonly HungDoor[]> = {
   id: 'hinges',
@@ -76,6 +81,24 @@ export const hinges: Kind<'hinges', (typeof hingeSettings)['settings'], HingePro
       );
     }),
   handles: hingeHandles,
+  trials: () =>
+    TRIED.flatMap(({ school, fit, beside }) =>
+      [2, 3, 1.5, 1].map((gap) => ({
+        width: beside ? 560 : 320,
+        height: 400,
+        depth: 280,
+        settings: {
+          school,
+          fronts: { fit, gap },
+          // A frame that ends on the floor.
+          frame: { lip: 25 },
+          pulls: { doors: 'none' },
+          hinges: { choice: 'auto', family: 'any', opening: 60, closing: 'any' },
+        },
+        fills: [...(beside ? [{ kind: 'false' as const }] : []), { kind: 'door' as const, hinged: 'left' as const }],
+      })),
+    ),
+  uses: (fitted, profile) => fitted.some(({ chosen }) => chosen?.profile.id === profile),
   present: (fitted, size) =>
     fitted.map(({ front, chosen, wish, weight, places, stopAngle }) => {
       const choice =

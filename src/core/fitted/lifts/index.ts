@@ -39,6 +39,18 @@ export const lifts: Kind<'lifts', (typeof liftSettings)['settings'], LiftProfile
     };
   },
   rules: liftRules,
+  // Small ones first, until one is as heavy as its springs want.
+  trials: () =>
+    [300, 360, 420, 500, 600].flatMap((height) =>
+      [400, 600, 800, 1000].map((width) => ({
+        width,
+        height,
+        depth: 300,
+        settings: { pulls: { doors: 'none' } },
+        fills: [{ kind: 'lift' as const }],
+      })),
+    ),
+  uses: (fitted, id) => fitted.some(({ profile }) => profile?.id === id),
   present: (fitted, size) =>
     fitted.map(({ front, opening, factor, profile, against, side, onFront, carried }) => ({
       front,

@@ -54,6 +54,17 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
     };
   },
   rules: runnerRules,
+  trials: ({ family, lengths, leastHeight, setback, rearClearance }) => [
+    {
+      width: 300,
+      height: Math.max(180, leastHeight + 120),
+      // The shortest length is enough to prove it.
+      depth: Math.max(160, (lengths[0] ?? 300) + setback + rearClearance + 20),
+      settings: { drawers: { family, fitted: 'boxes', closing: 'any', choice: 'none', length: 0 } },
+      fills: [{ kind: 'drawer' }],
+    },
+  ],
+  uses: (fitted, profile) => fitted.some(({ runner }) => runner?.profile.id === profile),
   bodies: (fitted) =>
     fitted.flatMap(({ bodies = [], opening }) =>
       bodies.map((extent) => ({ extent, shows: `drawer/${opening}/box/left` })),

@@ -43,6 +43,16 @@ export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfi
     };
   },
   rules: wasteRules,
+  trials: ({ width, height, depth }) => [
+    {
+      width: Math.ceil((width.from + width.to) / 2 + 40),
+      height: height + 80,
+      depth: depth + 60,
+      settings: { waste: { choice: 'none' } },
+      fills: [{ kind: 'waste' }],
+    },
+  ],
+  uses: (fitted, id) => fitted.some(({ profile }) => profile?.id === id),
   present: (fitted, size) =>
     fitted.map(({ front, opening, across, up, depth, profile, against, onFront, overlay, carried }) => ({
       ...(front ? { front } : {}),
