@@ -12,11 +12,13 @@ import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from '
 import { allKinds, fitAll } from './fitted/index.js';
 import { fixAdded } from './fixing/index.js';
 import { buildFronts } from './fronts/index.js';
-import { type Act, applyEdits } from './job/index.js';
+import { type Act, applyEdits, type Standing } from './job/index.js';
 import { deriveBox, layOutFace, layOutInteriors } from './layout/index.js';
 import { contactsOf } from './motions/index.js';
 import { type CutListGroup, cutList, markParts, withDecisions, withoutTraces } from './parts/index.js';
 import { buildShelves, layOutBays, pinGrid } from './shelves/index.js';
+import { type Converted, convert } from './standing/index.js';
+import { formatLengthWithUnit } from './units/index.js';
 
 /** Everything computed from one cabinet's decisions. */
 export interface SolvedCabinet extends BuiltCabinet {
@@ -27,6 +29,8 @@ export interface SolvedJob {
   readonly job: Job;
   readonly cabinets: readonly SolvedCabinet[];
   readonly findings: readonly Finding[];
+  /** Trays for cabinets that stand already. */
+  readonly standing: readonly Converted[];
 }
 
 /**
@@ -128,9 +132,11 @@ export function createSolver(): (job: Job) => SolvedJob {
   let head: JobHead | undefined;
   let standards: Standards | undefined;
   let solvedCabinets = new Map<string, SolvedCabinet>();
+  let converted: ReadonlyMap<Standing, Converted> = new Map();
   return (job) => {
     if (!head || !standards || !sameHead(head, job)) {
       solvedCabinets = new Map();
+      converted = new Map();
       standards = new Standards(job);
     }
     head = job;
@@ -143,7 +149,8 @@ export function createSolver(): (job: Job) => SolvedJob {
       return result;
     });
     solvedCabinets = next;
-    return joinCabinets(job, cabinets, besides(job, next));
+    converted = convertedOf(job, converted);
+    return joinCabinets(job, cabinets, besides(job, next), [...converted.values()]);
   };
 }
 
@@ -183,14 +190,27 @@ function besides(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): 
   });
 }
 
-function joinCabinets(job: Job, cabinets: readonly SolvedCabinet[], between: readonly Finding[]): SolvedJob {
-  return { job, cabinets, findings: [...cabinets.flatMap(({ findings }) => findings), ...between] };
+/** Trays for cabinets that stand, those that stay as they were kept. */
+function convertedOf(job: Job, known: ReadonlyMap<Standing, Converted>): ReadonlyMap<Standing, Converted> {
+  const show = (mm: number) => formatLengthWithUnit(mm, job.display);
+  return new Map(
+    (job.standing ?? []).map((standing) => [standing, known.get(standing) ?? convert(job, standing, show)]),
+  );
+}
+
+function joinCabinets(
+  job: Job,
+  cabinets: readonly SolvedCabinet[],
+  between: readonly Finding[],
+  standing: readonly Converted[],
+): SolvedJob {
+  return { job, standing, cabinets, findings: [...cabinets.flatMap(({ findings }) => findings), ...between] };
 }
 
 /** The cut list of a whole job, without what is bought: for lists and exports; an edit on the bench does not wait for it. */
-export function cutListOf({ cabinets }: SolvedJob): CutListGroup[] {
+export function cutListOf({ cabinets, standing }: SolvedJob): CutListGroup[] {
   return cutList(
-    cabinets.flatMap(({ cabinet, rows }) =>
+    [...cabinets, ...standing].flatMap(({ cabinet, rows }) =>
       rows.filter(({ part }) => !part.bought).map((row) => ({ ...row, cabinetId: cabinet.id })),
     ),
   );

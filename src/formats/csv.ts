@@ -51,9 +51,10 @@ export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
 export const SHOPPING_COLUMNS = ['group', 'what', 'quantity', 'unit', 'packs', 'note', 'cabinets'] as const;
 
 /** What to buy as CSV: one row a thing, by group, with the cabinets it is for. */
-export function shoppingListCsv({ cabinets }: SolvedJob, style: LengthStyle): string {
-  const rows = shoppingList(cabinets, style).map(({ group, name, quantity, unit, packs, note, cabinets: numbers }) =>
-    [group, name, quantity, unit, packs ? `${packs.count} of ${packs.of}` : '', note, numbers.join(' ')].map(inert),
+export function shoppingListCsv({ cabinets, standing }: SolvedJob, style: LengthStyle): string {
+  const rows = shoppingList([...cabinets, ...standing], style).map(
+    ({ group, name, quantity, unit, packs, note, cabinets: numbers }) =>
+      [group, name, quantity, unit, packs ? `${packs.count} of ${packs.of}` : '', note, numbers.join(' ')].map(inert),
   );
   return stringify([[...SHOPPING_COLUMNS], ...rows]);
 }

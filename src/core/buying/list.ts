@@ -34,8 +34,13 @@ const BAND_LOSS = 1.1;
 const BACK_HOLD = 25;
 const SCREW_STEP = 5;
 
+/** What a list reads of a cabinet, or of trays for one that stands. */
+type Bought = Pick<SolvedCabinet, 'parts' | 'fittings' | 'resolved'> & {
+  readonly cabinet: { readonly number: string };
+};
+
 /** What has to be bought for some cabinets: hardware, fasteners by kind and length, bands by the metre, joints to glue. */
-export function shoppingList(cabinets: readonly SolvedCabinet[], style: LengthStyle): ToBuy[] {
+export function shoppingList(cabinets: readonly Bought[], style: LengthStyle): ToBuy[] {
   const found = new Map<string, ToBuy>();
   for (const solved of cabinets)
     for (const draft of [
@@ -64,7 +69,7 @@ export function shoppingList(cabinets: readonly SolvedCabinet[], style: LengthSt
 }
 
 /** Screws that come with the boxes of drawers are named by them, and count as fasteners. */
-function hardware({ fittings }: SolvedCabinet): Draft[] {
+function hardware({ fittings }: Bought): Draft[] {
   return fittings.map(({ name, quantity, note }) => ({
     group: name.startsWith('Screws') ? 'fasteners' : 'hardware',
     name,
@@ -75,7 +80,7 @@ function hardware({ fittings }: SolvedCabinet): Draft[] {
 }
 
 /** Parts that are bought as they are, by their finished sizes. */
-function boughtParts({ parts }: SolvedCabinet, style: LengthStyle): Draft[] {
+function boughtParts({ parts }: Bought, style: LengthStyle): Draft[] {
   const show = (mm: number) => formatLengthWithUnit(mm, style);
   return parts
     .filter(({ bought }) => bought)
@@ -91,7 +96,7 @@ function boughtParts({ parts }: SolvedCabinet, style: LengthStyle): Draft[] {
 const HOLDS: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);
 
 /** Screws that are driven through a part, out of a pocket, and dowels and loose tenons that stand in a face. */
-function fasteners({ parts, resolved }: SolvedCabinet, style: LengthStyle): Draft[] {
+function fasteners({ parts, resolved }: Bought, style: LengthStyle): Draft[] {
   const show = (mm: number) => formatLengthWithUnit(mm, style);
   const { fasteners: set } = resolved.settings;
   const screw = (part: Part) =>
@@ -156,7 +161,7 @@ function dowelNote(
 }
 
 /** Every banded edge with what is cut longer for it, by thickness and by what it has to match. */
-function bands({ parts }: SolvedCabinet, style: LengthStyle): Draft[] {
+function bands({ parts }: Bought, style: LengthStyle): Draft[] {
   return parts.flatMap((part) =>
     part.bands.map((band): Draft => {
       const along = band.edge.startsWith('u') ? part.width.mm : part.length.mm;
@@ -172,7 +177,7 @@ function bands({ parts }: SolvedCabinet, style: LengthStyle): Draft[] {
 }
 
 /** Places that are glued: dadoes, rabbets, mortises, tenons and the grooves of framed fronts and boxes. */
-function glue({ parts }: SolvedCabinet): Draft[] {
+function glue({ parts }: Bought): Draft[] {
   const glued = parts.reduce(
     (sum, { machining }) => sum + machining.filter(({ kind, holds }) => GLUED.has(kind) && holds !== undefined).length,
     0,

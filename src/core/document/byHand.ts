@@ -71,7 +71,9 @@ function wholeFill(fill: Data, unit: LengthUnit): unknown {
 
 /** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */
 const LENGTHS = new Set(
-  'width height depth left up behind length mm dividerOff finished step ceiling doorway nominal readings'.split(' '),
+  'width height depth left right up behind length mm dividerOff finished step ceiling doorway nominal readings'.split(
+    ' ',
+  ),
 );
 
 /** True for a place of the document where a number is a length. */
@@ -115,6 +117,7 @@ const ONE: Readonly<Record<string, string>> = {
   cabinets: 'cabinet',
   parts: 'opening',
   zones: 'keep-out box',
+  standing: 'standing cabinet',
   materials: 'material',
   readings: 'reading',
   shelvesAt: 'shelf',

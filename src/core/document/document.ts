@@ -11,6 +11,7 @@ import {
   SCHOOL_IDS,
   type SchoolId,
   splitSchema,
+  standingSchema,
   wordField,
 } from '../job/index.js';
 import { overridesSchema, settingLeaves, settingsSchema } from './settings.js';
@@ -123,6 +124,8 @@ export const jobHeadSchema = z.strictObject({
   materials: z.array(materialSchema).min(1).max(60),
   /** The hardware library of the job. */
   hardware: hardwareSchema,
+  /** Trays for cabinets that stand already. */
+  standing: z.array(standingSchema).max(100).optional(),
 });
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
@@ -139,6 +142,12 @@ export const jobSchema = jobHeadSchema
       job.materials.map((material) => material.id),
       ['materials'],
       'material id',
+      context,
+    );
+    refuseRepeats(
+      (job.standing ?? []).map(({ id }) => id),
+      ['standing'],
+      'id of a standing cabinet',
       context,
     );
     for (const { at, message } of neighbourProblems(job.cabinets))

@@ -122,7 +122,7 @@ function decideEntry(list: unknown[], id: string, value: unknown, path: string):
 }
 
 /** Lists that say only what was decided go when they say nothing any more. */
-const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones'];
+const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones', 'standing'];
 
 /** True for such a list; the parts of a cabinet that are decided are one, the parts of a face are not. */
 const isDecided = (keys: readonly string[]) =>

@@ -66,8 +66,17 @@ export {
   splitSchema,
   startingGraduation,
 } from './openings.js';
-export { type EditPath, type PartField, pathFromText, pathTo, subjectOf, type ZoneField } from './paths.js';
+export {
+  type EditPath,
+  type PartField,
+  pathFromText,
+  pathTo,
+  type StandingField,
+  subjectOf,
+  type ZoneField,
+} from './paths.js';
 export { madeOf, sidesOf } from './pieces.js';
 export { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';
 export { settingSections } from './settings/index.js';
 export { MATERIAL_ROLES } from './settings/roles.js';
+export { type Standing, standingSchema } from './standing.js';

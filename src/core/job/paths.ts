@@ -22,6 +22,7 @@ type CabinetField =
   | 'size/height/mm'
   | 'size/height/finished';
 export type ZoneField = 'name' | 'left' | 'up' | 'behind' | 'width' | 'height' | 'depth';
+export type StandingField = 'width' | 'left' | 'right' | 'depth' | 'height' | 'trays';
 export type PartField = 'material' | 'bands' | 'grain' | 'oversize' | 'note' | 'made';
 type SplitField = 'kind' | 'graduation' | 'graduation/step' | 'graduation/ratio' | 'parts';
 type OpeningField =
@@ -70,6 +71,10 @@ export const pathTo = {
   parts: (cabinetId: string) => made(`cabinets/${cabinetId}/parts`),
   part: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/parts/${id}`),
   partField: (cabinetId: string, id: string, field: PartField) => made(`cabinets/${cabinetId}/parts/${id}/${field}`),
+  /** Trays for cabinets that stand. */
+  allStanding: made('standing'),
+  standing: (id: string) => made(`standing/${id}`),
+  standingField: (id: string, field: StandingField | 'name' | 'number' | 'runner') => made(`standing/${id}/${field}`),
   face: (cabinetId: string) => made(`cabinets/${cabinetId}/face`),
   split: (split: EditPath, field: SplitField) => made(`${split}/${field}`),
   /** An opening of a split. */

@@ -10,6 +10,7 @@ import type { Rectangle } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { type Edge, edgeName, type Part } from '../parts/index.js';
 import { fixesFor, type SolvedCabinet, type SolvedJob } from '../solve.js';
+import type { Converted } from '../standing/index.js';
 import { formatMm } from '../units/index.js';
 
 export interface PresentOptions {
@@ -44,6 +45,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
       ...presentFinding(finding, size),
       ...(options.fixes ? { fixes: fixesFor(solved, finding.id) } : {}),
     })),
+    ...(solved.standing.length > 0 ? { standing: solved.standing.map((each) => presentStanding(each, size)) } : {}),
     ...(table ? { derivations: table.entries } : {}),
   };
 }
@@ -142,6 +144,36 @@ function presentAssembly({ parts, findings }: SolvedCabinet) {
       ...(way ? { move: `${way.sign > 0 ? '+' : '-'}${'xyz'[way.axis]}` } : {}),
       fastened,
     })),
+  };
+}
+
+/** Trays for a cabinet that stands. */
+function presentStanding({ standing, trays, rows, fittings, sticks, steps, problems }: Converted, size: Size) {
+  return {
+    id: standing.id,
+    number: standing.number,
+    name: standing.name,
+    trays: trays.map(({ name, chosen, plan, line, against }) => ({
+      name,
+      ...(chosen ? { runner: { profile: chosen.profile.id, length: size(chosen.length) } } : {}),
+      against: against.map(({ profile, length, why }) => ({ profile, ...(length ? { length } : {}), why })),
+      ...(plan
+        ? {
+            box: {
+              outside: size(plan.outside),
+              inside: size(plan.inside),
+              length: size(plan.length),
+              height: size(plan.height),
+            },
+          }
+        : {}),
+      ...(line ? { line: size(line) } : {}),
+    })),
+    parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
+    fittings,
+    sticks: sticks.map(size),
+    steps,
+    problems,
   };
 }
 

@@ -9,10 +9,11 @@ export function BuyTable({ solved }: { solved: SolvedCabinet }) {
   const [whole, setWhole] = useState(false);
   const job = useBench((state) => state.job);
   const solver = useMemo(() => createSolver(), []);
-  const list = useMemo(
-    () => shoppingList(whole ? solver(job).cabinets : [solved], job.display),
-    [whole, solver, job, solved],
-  );
+  const list = useMemo(() => {
+    if (!whole) return shoppingList([solved], job.display);
+    const { cabinets, standing } = solver(job);
+    return shoppingList([...cabinets, ...standing], job.display);
+  }, [whole, solver, job, solved]);
   return (
     <section aria-label="What to buy" className="text-[0.9375rem]">
       <div className="sticky top-0 z-10 flex h-8 items-center gap-4 bg-sheet px-3 shadow-[0_1px_0_var(--color-ink)]">

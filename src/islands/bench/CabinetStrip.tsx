@@ -6,6 +6,7 @@ import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
+import { StandingDialog } from './StandingDialog.js';
 import { findingsOf } from './store.js';
 
 /** Height of the tallest cabinet on the strip (px). */
@@ -67,6 +68,7 @@ export function CabinetStrip() {
         <button type="button" className="act act-bare" disabled={!current} onClick={remove}>
           <Trash2 size={15} aria-hidden="true" /> Remove
         </button>
+        <StandingDialog />
       </span>
     </nav>
   );

@@ -179,7 +179,7 @@ function told(spacers: NonNullable<DrawerRoom['spacers']>, underside: Dim, { bot
 }
 
 /** Screws of the corners, and of the face from inside. */
-function screwsFor({ ways }: BoxParts, face: Face, screw: Dim, show: (mm: number) => string): Fitting[] {
+export function screwsFor({ ways }: BoxParts, face: Face, screw: Dim, show: (mm: number) => string): Fitting[] {
   const count = (operations: readonly (readonly [string, Operation])[]) =>
     operations.reduce((sum, [, operation]) => sum + ('positions' in operation ? operation.positions.length : 0), 0);
   return [

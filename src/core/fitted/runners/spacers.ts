@@ -57,20 +57,37 @@ export function spacerFor(room: Compartment, hand: Hand, beside: Beside): Spacer
   const encroachment = measured.mm > 0 ? measured : (table ?? geometry);
   if (encroachment.mm < 0.1) return undefined;
   const need = encroachment.plus(drawers.margin).as(`clear of what stands out, ${hand}`);
+  return {
+    encroachment,
+    from: measured.mm > 0 ? 'measured' : table ? 'table' : 'geometry',
+    geometry,
+    ...builtUp(need, hand, head),
+    behind,
+  };
+}
+
+/** A spacer where somebody measured what stands out at a side; none where nothing does. */
+export function measuredSpacer(measured: Dim, hand: Hand, head: JobHead, { settings }: Resolved): Spacer | undefined {
+  if (measured.mm < 0.1) return undefined;
+  const need = measured.plus(settings.drawers.margin).as(`clear of what stands out, ${hand}`);
+  return {
+    encroachment: measured,
+    from: 'measured',
+    geometry: measured,
+    ...builtUp(need, hand, head),
+    behind: undefined,
+  };
+}
+
+/** The build-up of a spacer of the sheet stock of a job. */
+function builtUp(need: Dim, hand: Hand, head: JobHead): Pick<Spacer, 'layers' | 'thickness'> {
   const layers = buildUp(need.mm, stockOf(head));
   const thickness = layers
     .map((layer) => layer.thickness)
     .reduce((sum, each) => sum.plus(each))
     .as(`spacer, ${hand}`)
     .because('the thinnest build-up of the stock on hand that covers what stands out and the margin');
-  return {
-    encroachment,
-    from: measured.mm > 0 ? 'measured' : table ? 'table' : 'geometry',
-    geometry,
-    layers,
-    thickness,
-    behind,
-  };
+  return { layers, thickness };
 }
 
 function edgeOf(span: Span, hand: Hand): Dim {

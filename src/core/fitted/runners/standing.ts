@@ -1,0 +1,182 @@
+import type { Fitting } from '../../carcass/index.js';
+import { type Dim, length, measuredFrom, type Span } from '../../derive/index.js';
+import type { JobHead, Resolved } from '../../document/index.js';
+import type { EditPath } from '../../job/index.js';
+import type { Operation } from '../../machining/index.js';
+import { edgeOf, type Part } from '../../parts/index.js';
+import { byPart } from '../byPart.js';
+import { fromSheet, pilotIn } from '../profile.js';
+import { buildBox } from './box.js';
+import { type Against, type Chosen, chooseRunners } from './choose.js';
+import { screwsFor, together } from './drawers.js';
+import { families } from './families/index.js';
+import { holesAlong, stripHeight } from './lines.js';
+import type { BoxPlan } from './plan.js';
+import type { DrawerRoom } from './room.js';
+import { measuredSpacer, type Spacer, spacerParts } from './spacers.js';
+
+/** Where a tray is to go in a cabinet that stands: its room, measured. */
+export interface StandingRoom {
+  readonly id: string;
+  readonly name: string;
+  readonly across: Span;
+  readonly up: Span;
+  readonly depth: Dim;
+}
+
+/** What was measured at its sides, and the runner that was decided. */
+export interface StandingSides {
+  readonly left: Dim;
+  readonly right: Dim;
+  readonly runner: string;
+  readonly path: EditPath;
+}
+
+/** A tray for a standing cabinet. */
+export interface StandingTray {
+  readonly name: string;
+  readonly spacers: { readonly left: Spacer | undefined; readonly right: Spacer | undefined };
+  readonly chosen: Pick<Chosen, 'profile' | 'length' | 'contents' | 'load'> | undefined;
+  readonly against: readonly Against[];
+  readonly plan: BoxPlan | undefined;
+  /** Height of the runners' screw line, and of the underside of the spacers, above the floor measured from. */
+  readonly line: Dim | undefined;
+  readonly underside: Dim | undefined;
+  /** Front end of the runners behind the front edge, and their holes from there. */
+  readonly setback: Dim;
+  readonly holes: readonly Dim[];
+  readonly parts: readonly Part[];
+  readonly buy: readonly Fitting[];
+}
+
+/** Trays on runners in rooms that were measured, on spacers where something stands out at a side. */
+export function makeTrays(
+  rooms: readonly StandingRoom[],
+  sides: StandingSides,
+  context: { readonly head: JobHead; readonly resolved: Resolved; readonly show: (mm: number) => string },
+): StandingTray[] {
+  return rooms.map((room) => trayIn(room, sides, context));
+}
+
+const EDGE = length(0, 'front edge of the cabinet');
+
+function trayIn(
+  { id, name, across, up, depth }: StandingRoom,
+  { left, right, runner, path }: StandingSides,
+  { head, resolved, show }: Parameters<typeof makeTrays>[2],
+): StandingTray {
+  const { doorClearance } = resolved.settings.drawers;
+  const spacers = {
+    left: measuredSpacer(left, 'left', head, resolved),
+    right: measuredSpacer(right, 'right', head, resolved),
+  };
+  const low = spacers.left ? across.low.plus(spacers.left.thickness).as('face of the left spacer') : across.low;
+  const high = spacers.right ? across.high.minus(spacers.right.thickness).as('face of the right spacer') : across.high;
+  const narrowed = [spacers.left, spacers.right].reduce<Dim>(
+    (size, spacer) => (spacer ? size.minus(spacer.thickness) : size),
+    across.size,
+  );
+  const begins = EDGE.plus(doorClearance).as('behind the doors');
+  const room: DrawerRoom = {
+    id,
+    kind: 'tray',
+    front: undefined,
+    inside: { h: across, v: up },
+    name,
+    across: { low, high, size: narrowed.as('opening for the runners') },
+    up,
+    packing: {
+      left: spacers.left?.thickness ?? length(0, 'packing, left'),
+      right: spacers.right?.thickness ?? length(0, 'packing, right'),
+    },
+    uprights: { left: undefined, right: undefined },
+    plane: begins,
+    begins,
+    rear: depth,
+    rearBy: 'rear of the cabinet',
+    contents: undefined,
+    path,
+  };
+  const { drawers } = resolved.settings;
+  const asked =
+    runner === 'none'
+      ? resolved
+      : {
+          ...resolved,
+          settings: { ...resolved.settings, drawers: { ...drawers, choice: { ...drawers.choice, value: runner } } },
+        };
+  const { chosen, against } = chooseRunners(room, head.hardware.runners, asked, show);
+  const none = { name, spacers, against, setback: EDGE, holes: [], parts: [], buy: [] };
+  if (!chosen) return { ...none, chosen: undefined, plan: undefined, line: undefined, underside: undefined };
+  const { profile, length: run, plan, contents, load } = chosen;
+  const box = buildBox(room, plan, resolved);
+  const line = up.low.plus(families[profile.family].line(profile, plan)).as('screw line of the runner');
+  const start = begins.plus(fromSheet(profile, 'setback', 'runner behind the doors')).as('front of the runner');
+  const strip = stripHeight(line, up);
+  const made = (['left', 'right'] as const).flatMap((hand) => {
+    const spacer = spacers[hand];
+    return spacer ? [spacerParts(room, hand, spacer, { start, run, line })] : [];
+  });
+  const holes = holesAlong(profile, profile.holes, run.mm, 0);
+  const operations = [
+    ...made.flatMap((layers) => {
+      const carrier = layers.at(-1);
+      return carrier ? [[carrier.key, onSpacer(carrier, line, holes, profile, id)] as const] : [];
+    }),
+    ...families[profile.family].onBox(profile, box, run),
+  ];
+  const cut = byPart(operations);
+  const parts = [...box.all, ...made.flat()].map((part) => {
+    const more = cut.get(part.key);
+    return more ? { ...part, machining: [...part.machining, ...more] } : part;
+  });
+  return {
+    name,
+    spacers,
+    chosen: { profile, length: run, contents, load },
+    against,
+    plan,
+    line,
+    underside: made.length > 0 ? strip.low.as('underside of the spacers') : undefined,
+    setback: start,
+    holes,
+    parts,
+    buy: together([
+      { name: `Runners, pair: ${profile.name}, ${show(run.mm)}`, quantity: 1, note: profile.maker },
+      ...(families[profile.family].extras?.(profile) ?? []).map((extra) => ({
+        name: `Runners: ${extra.name}`,
+        quantity: extra.quantity,
+        note: profile.maker,
+      })),
+      ...screwsFor(box, { operations: [], ways: [] }, resolved.settings.drawers.screw, show),
+      ...(made.length > 0
+        ? [
+            {
+              name: 'Screws: spacers',
+              quantity: made.length * (run.mm > LONG ? 5 : 4),
+              note: 'up to spacer and side less 3',
+            },
+          ]
+        : []),
+    ]),
+  };
+}
+
+/** Longer spacers have a screw in the middle as well (mm). */
+const LONG = 450;
+/** The first hole stands so far behind the front end of its spacer (mm). */
+const FROM_END = 10;
+
+function onSpacer(carrier: Part, line: Dim, holes: readonly Dim[], profile: Chosen['profile'], id: string): Operation {
+  return {
+    kind: 'holes',
+    face: 1,
+    from: 'v0',
+    offset: measuredFrom(line, edgeOf(carrier, 'v0')),
+    positions: holes.filter(({ mm }) => mm >= FROM_END),
+    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+    depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), carrier.thickness),
+    reason: `runner: ${profile.name}`,
+    by: { kind: 'runners', what: 'case', opening: id },
+  };
+}

@@ -1,0 +1,1 @@
+export { type Converted, convert } from './convert.js';
