@@ -133,6 +133,7 @@ function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedD
       <legend className="sr-only">What goes in</legend>
       <LengthField
         label="What goes in is so high"
+        hideLabel={false}
         style={style}
         mm={contents?.height ?? 0}
         onCommit={(mm) => say('height', mm)}

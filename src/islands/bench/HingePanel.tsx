@@ -17,6 +17,7 @@ import { formatMm } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { Length } from '../figures/Length.js';
 import { useBench } from './context.js';
+import { Taught } from './FigureRow.js';
 import { HingeConsidered } from './HingeConsidered.js';
 import { doorOf } from './HingeView.js';
 
@@ -98,6 +99,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
     <>
       <p className="mt-1 font-semibold">
         {chosen.profile.name} <span className="font-normal text-ink-soft">{chosen.profile.maker}</span>
+        <Taught profile={chosen.profile} />
       </p>
       {chosen.kind === 'concealed' ? (
         <>

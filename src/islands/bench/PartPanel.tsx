@@ -102,6 +102,7 @@ function OnePart({ solved, part, alike }: { solved: SolvedCabinet; part: Part; a
               <LengthField
                 key={edge}
                 label={side}
+                hideLabel={false}
                 style={style}
                 mm={decision?.oversize?.[side] ?? 0}
                 onCommit={(mm) => {

@@ -115,7 +115,14 @@ function One({ converted }: { converted: Converted }) {
           />
         </label>
         {MEASURES.map(([field, label]) => (
-          <LengthField key={field} label={label} style={style} mm={standing[field]} onCommit={(mm) => set(field, mm)} />
+          <LengthField
+            key={field}
+            label={label}
+            hideLabel={false}
+            style={style}
+            mm={standing[field]}
+            onCommit={(mm) => set(field, mm)}
+          />
         ))}
         <div className="flex items-center justify-between gap-2">
           <span>Trays, one above the other</span>

@@ -46,7 +46,6 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
       <span className="ml-2 w-24">
         <LengthField
           label="Height of the cut above the underside of the box"
-          hideLabel
           style={style}
           mm={at ?? shown.at}
           onCommit={(mm) => {
