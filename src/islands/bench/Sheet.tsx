@@ -22,7 +22,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
             <Tabs.Trigger
               key={id}
               value={id}
-              className="min-h-8 border-b-2 border-transparent px-2.5 text-ink-soft hover:text-ink data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-ink"
+              className="min-h-8 border-b-2 border-transparent px-2.5 whitespace-nowrap text-ink-soft hover:text-ink data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-ink"
             >
               {label}
             </Tabs.Trigger>
@@ -32,7 +32,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
         {!isTall(view) && (
           <button
             type="button"
-            className="ml-auto min-h-8 px-2 text-ink-soft hover:text-ink"
+            className="ml-auto min-h-8 px-2 whitespace-nowrap text-ink-soft hover:text-ink"
             aria-pressed={partsShown}
             onClick={() => showParts(!partsShown)}
           >
