@@ -229,3 +229,55 @@ test('a caution is dismissed for the shop and stands again; what is none is refu
   assert.equal((await put('dust', '{')).status, 400);
   assert.deepEqual((await put('dust', { dismissed: false })).body, { dismissed: [] });
 });
+
+test('a save that comes again under its id is known, and answered as it was the first time', async () => {
+  const id = await begin();
+  const head = async () => (await ask('GET', `/jobs/${id}`)).body;
+  const { document } = await head();
+  const { cabinets, ...rest } = document as Job;
+  const save = { id: 'a-save-of-its-own', version: 1, label: 'named', head: { ...rest, name: 'Named once' } };
+  const first = await ask('PATCH', `/jobs/${id}`, save);
+  const again = await ask('PATCH', `/jobs/${id}`, save);
+  assert.equal(first.status, 200);
+  assert.deepEqual(again, first);
+  assert.equal((await head()).version, 2);
+  // Another save may not pass for it.
+  assert.equal((await ask('PATCH', `/jobs/${id}`, { ...save, id: 'another-save-entirely' })).status, 409);
+  assert.equal(cabinets.length, 1);
+});
+
+test('a change that no job could mean is refused in words and changes nothing', async () => {
+  const id = await begin();
+  const { document } = (await ask('GET', `/jobs/${id}`)).body as { document: Job };
+  const [cabinet] = document.cabinets;
+  assert.ok(cabinet);
+  const refused = async (change: object, status: number, words: RegExp) => {
+    const answer = await ask('PATCH', `/jobs/${id}`, { version: 1, label: 'x', ...change });
+    assert.equal(answer.status, status, JSON.stringify(answer.body).slice(0, 200));
+    assert.match(answer.body.error.message, words);
+  };
+  await refused({}, 422, /says nothing/);
+  await refused({ cabinets: [cabinet, cabinet] }, 422, /named twice/);
+  await refused({ removed: ['nobody'] }, 422, /no cabinet "nobody" to remove/);
+  await refused({ order: ['nobody'] }, 422, /no cabinet "nobody" to put in order/);
+  await refused({ cabinets: [cabinet], removed: [cabinet.id] }, 422, /both changed and removed/);
+  await refused({ version: 9, removed: [cabinet.id] }, 409, /stands at version 1, as if an earlier state/);
+  await refused({ id: 'no spaces please' }, 422, /letters, digits and hyphens/i);
+  assert.equal((await ask('GET', `/jobs/${id}`)).body.version, 1);
+});
+
+test('an address asked in a way it does not answer to says which there are', async () => {
+  const id = await begin();
+  for (const [method, path, allow] of [
+    ['PUT', '/jobs', 'GET, HEAD, POST'],
+    ['DELETE', '/jobs/import', 'POST'],
+    ['POST', `/jobs/${id}`, 'GET, HEAD, PATCH, DELETE'],
+    ['PATCH', '/shop/cautions', 'GET, HEAD'],
+  ] as const) {
+    const response = await fetch(`${server.url}/api${path}`, { method });
+    assert.equal(response.status, 405, `${method} ${path}`);
+    assert.equal(response.headers.get('allow'), allow);
+    assert.match(((await response.json()) as { error: { message: string } }).error.message, /answers to/);
+  }
+  assert.equal((await fetch(`${server.url}/api/jobs`, { method: 'HEAD' })).status, 200);
+});

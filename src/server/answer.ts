@@ -46,6 +46,13 @@ export async function answer(
   }
 }
 
+/** What an address answers to any other way of asking: 405 with those there are. */
+export function onlyBy(...methods: readonly string[]): () => Response {
+  const allow = methods.join(', ');
+  const message = `This address answers to ${methods.length > 1 ? `${methods.slice(0, -1).join(', ')} and ` : ''}${methods.at(-1)} only.`;
+  return () => json({ error: { code: 'method', message, fields: [] } }, 405, { allow });
+}
+
 /** Reads a body as text, refusing one that is too large before it is held in memory whole. */
 export async function readText(request: Request): Promise<string> {
   const tooLarge = () =>

@@ -30,6 +30,11 @@ const SHOWN_CABINETS = 8;
 /** One save: what of the job is different from the version it names. */
 export const changeSchema = z.strictObject({
   version: z.int().min(1),
+  /** Of this save alone: when it comes again, because its answer was lost, it is known. */
+  id: z
+    .string()
+    .regex(/^[a-zA-Z0-9-]{8,60}$/, 'an id of letters, digits and hyphens was expected')
+    .optional(),
   label: z.string().max(200).default('edit'),
   head: jobHeadSchema.optional(),
   cabinets: z.array(cabinetSchema).max(1000).optional(),
@@ -88,13 +93,22 @@ function figured(job: Job, cabinet: Cabinet): { summary: CabinetSummary; built: 
   return { summary, built: builtOf(solved) };
 }
 
-function recordRevision(db: Db, jobId: string, version: number, label: string, at: string, change: unknown): void {
-  db.prepare('INSERT INTO revision (job_id, version, label, saved_at, change) VALUES (?, ?, ?, ?, ?)').run(
+function recordRevision(
+  db: Db,
+  jobId: string,
+  version: number,
+  label: string,
+  at: string,
+  change: unknown,
+  saveId?: string,
+): void {
+  db.prepare('INSERT INTO revision (job_id, version, label, saved_at, change, save_id) VALUES (?, ?, ?, ?, ?, ?)').run(
     jobId,
     version,
     label,
     at,
     JSON.stringify(change),
+    saveId ?? null,
   );
 }
 
@@ -132,11 +146,47 @@ function assemble(db: Db, row: JobRow): Job {
   return read.value;
 }
 
+/** What a change says that no job could mean: nothing at all, one cabinet twice, cabinets there are none of. */
+function refuseMuddled(before: Job, { head, cabinets, removed, order }: Change): void {
+  if (!head && !cabinets && !removed && !order)
+    throw new Refusal(
+      422,
+      'empty',
+      'This change says nothing: a head, cabinets, what is removed or an order was expected.',
+    );
+  const put = (cabinets ?? []).map(({ id }) => id);
+  const twice = [put, removed ?? [], order ?? []].flatMap((ids) => ids.filter((id, at) => ids.indexOf(id) !== at));
+  if (twice.length > 0) throw new Refusal(422, 'twice', `The cabinet "${twice[0]}" is named twice in one change.`);
+  const known = new Set(before.cabinets.map(({ id }) => id));
+  const gone = (removed ?? []).find((id) => !known.has(id));
+  if (gone !== undefined) throw new Refusal(422, 'no-such-cabinet', `The job has no cabinet "${gone}" to remove.`);
+  const both = put.find((id) => removed?.includes(id));
+  if (both !== undefined)
+    throw new Refusal(422, 'twice', `The cabinet "${both}" is both changed and removed in one change.`);
+  const after = new Set([...known, ...put]);
+  for (const id of removed ?? []) after.delete(id);
+  const stray = (order ?? []).find((id) => !after.has(id));
+  if (stray !== undefined)
+    throw new Refusal(422, 'no-such-cabinet', `The job has no cabinet "${stray}" to put in order.`);
+}
+
+/** The save of an id, where it was carried out already. */
+function savedBefore(db: Db, jobId: string, saveId: string | undefined) {
+  if (saveId === undefined) return undefined;
+  return db
+    .prepare<[string, string], { version: number; updatedAt: string }>(
+      'SELECT version, saved_at AS updatedAt FROM revision WHERE job_id = ? AND save_id = ?',
+    )
+    .get(jobId, saveId);
+}
+
 /** Saves a change. A change that names an older version is refused with the present state, and nothing is lost. */
 export function saveChange(db: Db, id: string, change: Change): { version: number; updatedAt: string } {
   return db
     .transaction(() => {
       const row = jobRow(db, id);
+      const done = savedBefore(db, id, change.id);
+      if (done) return done;
       if (row.version !== change.version) {
         const current = {
           version: row.version,
@@ -146,12 +196,15 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
         throw new Refusal(
           409,
           'stale',
-          `This job was saved elsewhere since: it stands at version ${row.version}, the change was made to version ${change.version}.`,
+          change.version > row.version
+            ? `This change was made to version ${change.version}; the job stands at version ${row.version}, as if an earlier state had been brought back.`
+            : `This job was saved elsewhere since: it stands at version ${row.version}, the change was made to version ${change.version}.`,
           [],
           { current },
         );
       }
       const before = assemble(db, row);
+      refuseMuddled(before, change);
       bringForward(db, id, before);
       const next = applyChange(before, change);
       const read = readJob(next);
@@ -170,8 +223,8 @@ export function saveChange(db: Db, id: string, change: Change): { version: numbe
         at,
         id,
       );
-      const { version: _from, label, ...rows } = written;
-      recordRevision(db, id, version, label, at, rows);
+      const { version: _from, id: saveId, label, ...rows } = written;
+      recordRevision(db, id, version, label, at, rows, saveId);
       return { version, updatedAt: at };
     })
     .immediate();

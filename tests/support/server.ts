@@ -30,13 +30,13 @@ function freePort(): Promise<number> {
 }
 
 /** Starts the built server; waits until it answers. */
-export async function startServer(options: { data?: string; seed?: boolean } = {}): Promise<TestServer> {
+export async function startServer(options: { data?: string; seed?: boolean; port?: string } = {}): Promise<TestServer> {
   const data = options.data ?? temporaryFolder();
   const env = {
     ...process.env,
     ALCOVE_DATA: data,
     HOST: '127.0.0.1',
-    PORT: String(await freePort()),
+    PORT: options.port ?? String(await freePort()),
     ALCOVE_LOG: 'warn',
   };
   if (options.seed)

@@ -1,7 +1,7 @@
 import type { Fitting } from '../carcass/index.js';
 import { type Dim, length, plain, type Span, setting, spanBetween } from '../derive/index.js';
 import { type Cabinet, type JobHead, newCabinet, type Resolved, resolve } from '../document/index.js';
-import { makeTrays, type StandingTray } from '../fitted/runners/index.js';
+import { makeTrays, type StandingTray } from '../fitted/index.js';
 import { countedIds, pathTo, type Standing, type StandingField } from '../job/index.js';
 import { markParts, type Part, type PartRow } from '../parts/index.js';
 

@@ -5,7 +5,8 @@ import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { useBench } from './context.js';
 import { LibraryDialog } from './LibraryDialog.js';
-import { type SaveState, useAutosave } from './saving.js';
+import type { SaveState } from './saver.js';
+import { useAutosave } from './saving.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
 export function TopBar({ jobId, version, onKeys }: { jobId: string; version: number; onKeys: () => void }) {
@@ -125,6 +126,14 @@ function SaveWord({ state }: { state: SaveState }) {
     return (
       <span role="alert" className="font-semibold text-finding">
         Not saved: {state.message}
+      </span>
+    );
+  if (state.kind === 'kept')
+    return (
+      <span role="status" className="font-semibold" data-save={state.kind} title={state.message}>
+        {state.inBrowser
+          ? 'Kept in this browser until the server is back'
+          : 'Not saved: the server does not answer, and this browser keeps nothing. Leave the page open.'}
       </span>
     );
   const words = { saved: 'Saved', pending: 'Saving…', stale: 'Not saved' } as const;

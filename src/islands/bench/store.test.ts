@@ -5,7 +5,7 @@ import { jobWith } from '../../../tests/support/cabinets.js';
 import { decide } from '../../../tests/support/edit.js';
 import { type Job, newCabinet, newJob } from '../../core/document/index.js';
 import { countedIds } from '../../core/job/index.js';
-import { changeBetween } from './saving.js';
+import { changeBetween } from './changes.js';
 import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
 function bench() {

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { readJobText } from '../../../core/document/index.js';
-import { answer, readText } from '../../../server/answer.js';
+import { answer, onlyBy, readText } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
 import { createJob, invalid } from '../../../server/jobs.js';
 
@@ -16,3 +16,5 @@ export const POST: APIRoute = (context) =>
     },
     201,
   );
+
+export const ALL = onlyBy('POST');

@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { jobSchema, newCabinet, newJob, type StartingPoint, startingPoints } from '../../../core/document/index.js';
 import { countedIds, houseSetFor } from '../../../core/job/index.js';
-import { answer, readBody } from '../../../server/answer.js';
+import { answer, onlyBy, readBody } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
 import { createJob, listJobs } from '../../../server/jobs.js';
 
@@ -34,3 +34,6 @@ export const POST: APIRoute = (context) =>
     },
     201,
   );
+
+export const HEAD = GET;
+export const ALL = onlyBy('GET', 'HEAD', 'POST');

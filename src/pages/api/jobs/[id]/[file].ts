@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import type { LengthStyle } from '../../../../core/units/index.js';
 import { exports } from '../../../../formats/exports/index.js';
 import { fileNameFor } from '../../../../formats/filename.js';
-import { answer } from '../../../../server/answer.js';
+import { answer, onlyBy } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';
 import { readStoredJob } from '../../../../server/jobs.js';
 import { Refusal } from '../../../../server/refusal.js';
@@ -27,3 +27,6 @@ export const GET: APIRoute = (context) =>
       },
     });
   });
+
+export const HEAD = GET;
+export const ALL = onlyBy('GET', 'HEAD');

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
-import { answer, readBody } from '../../../../server/answer.js';
+import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { correctedJob, correctionsSeen } from '../../../../server/corrections.js';
 import { database } from '../../../../server/database.js';
 import { readStoredJob } from '../../../../server/jobs.js';
@@ -18,3 +18,6 @@ export const PUT: APIRoute = (context) =>
     correctionsSeen(database(), readStoredJob(database(), context.params.id ?? '').id);
     return { seen: true };
   });
+
+export const HEAD = GET;
+export const ALL = onlyBy('GET', 'HEAD', 'PUT');

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { answer } from '../../../../server/answer.js';
+import { answer, onlyBy } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';
 import { duplicateJob } from '../../../../server/jobs.js';
 
@@ -12,3 +12,5 @@ export const POST: APIRoute = (context) =>
     },
     201,
   );
+
+export const ALL = onlyBy('POST');

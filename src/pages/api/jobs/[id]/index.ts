@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { answer, readBody } from '../../../../server/answer.js';
+import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';
 import { changeSchema, deleteJob, readStoredJob, saveChange } from '../../../../server/jobs.js';
 
@@ -14,3 +14,6 @@ export const PATCH: APIRoute = (context) =>
   );
 
 export const DELETE: APIRoute = (context) => answer(context, () => deleteJob(database(), idOf(context.params)));
+
+export const HEAD = GET;
+export const ALL = onlyBy('GET', 'HEAD', 'PATCH', 'DELETE');

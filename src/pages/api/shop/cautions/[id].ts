@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
-import { answer, readBody } from '../../../../server/answer.js';
+import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';
 import { setDismissed } from '../../../../server/shop.js';
 
@@ -12,3 +12,5 @@ export const PUT: APIRoute = (context) =>
     const { dismissed } = await readBody(context.request, request);
     return { dismissed: setDismissed(database(), context.params.id ?? '', dismissed) };
   });
+
+export const ALL = onlyBy('PUT');
