@@ -35,5 +35,5 @@ export const POST: APIRoute = (context) =>
     201,
   );
 
-export const HEAD = GET;
+export const HEAD: APIRoute = (context) => GET(context);
 export const ALL = onlyBy('GET', 'HEAD', 'POST');

@@ -28,5 +28,5 @@ export const GET: APIRoute = (context) =>
     });
   });
 
-export const HEAD = GET;
+export const HEAD: APIRoute = (context) => GET(context);
 export const ALL = onlyBy('GET', 'HEAD');

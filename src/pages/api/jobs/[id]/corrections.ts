@@ -19,5 +19,5 @@ export const PUT: APIRoute = (context) =>
     return { seen: true };
   });
 
-export const HEAD = GET;
+export const HEAD: APIRoute = (context) => GET(context);
 export const ALL = onlyBy('GET', 'HEAD', 'PUT');

@@ -15,5 +15,5 @@ export const PATCH: APIRoute = (context) =>
 
 export const DELETE: APIRoute = (context) => answer(context, () => deleteJob(database(), idOf(context.params)));
 
-export const HEAD = GET;
+export const HEAD: APIRoute = (context) => GET(context);
 export const ALL = onlyBy('GET', 'HEAD', 'PATCH', 'DELETE');

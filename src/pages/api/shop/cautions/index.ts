@@ -5,5 +5,5 @@ import { dismissedCautions } from '../../../../server/shop.js';
 
 export const GET: APIRoute = (context) => answer(context, () => ({ dismissed: dismissedCautions(database()) }));
 
-export const HEAD = GET;
+export const HEAD: APIRoute = (context) => GET(context);
 export const ALL = onlyBy('GET', 'HEAD');
