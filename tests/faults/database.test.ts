@@ -1,7 +1,7 @@
 /** What can go wrong with the database, done to it: each ends in a sentence, and nothing acknowledged is lost. */
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
-import { copyFileSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { test } from 'node:test';
@@ -10,7 +10,7 @@ import { type Cabinet, newCabinet, newJob } from '../../src/core/document/index.
 import { countedIds } from '../../src/core/job/index.js';
 import { DatabaseError, databaseRefusal, openDatabase } from '../../src/server/database.js';
 import { createJob, listJobs, readStoredJob, saveChange } from '../../src/server/jobs.js';
-import { startServer, temporaryFolder } from '../support/server.js';
+import { ended, startServer, temporaryFolder } from '../support/server.js';
 
 function shop(): { folder: string; id: string } {
   const folder = temporaryFolder();
@@ -208,4 +208,30 @@ test('a file that is no UTF-8 is refused in words, and a name with control chara
   assert.equal(named.status, 422);
   assert.match(JSON.stringify(await named.json()), /control characters/);
   await server.close();
+});
+
+test('asked to end it answers what runs, leaves all it saved in one file, and ends with 0', async () => {
+  const data = temporaryFolder();
+  const server = await startServer({ data });
+  const wanted = { unit: 'mm', cabinet: { from: 'base', width: 600, height: 720, depth: 560 } };
+  const answers = Array.from({ length: 5 }, (_, at) =>
+    fetch(`${server.url}/api/jobs`, {
+      method: 'POST',
+      body: JSON.stringify({ ...wanted, name: `Job ${at}` }),
+      headers: { 'content-type': 'application/json' },
+    }),
+  );
+  await answers[0];
+  server.process.kill('SIGTERM');
+  const statuses = (await Promise.allSettled(answers)).flatMap((each) =>
+    each.status === 'fulfilled' ? [each.value.status] : [],
+  );
+  await ended(server.process);
+  assert.equal(server.process.exitCode, 0);
+  const wal = join(data, 'alcove.db-wal');
+  assert.ok(!existsSync(wal) || readFileSync(wal).length === 0, 'something lies beside the file');
+  const db = openDatabase(data);
+  const { count } = db.prepare('SELECT count(*) AS count FROM job').get() as { count: number };
+  assert.equal(count, statuses.filter((status) => status === 201).length, 'what was answered is there, and no more');
+  db.close();
 });
