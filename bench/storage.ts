@@ -2,7 +2,9 @@ import { rmSync } from 'node:fs';
 import { newCabinet, newJob } from '../src/core/document/index.js';
 import { countedIds } from '../src/core/job/index.js';
 import { openDatabase } from '../src/server/database.js';
-import { createJob, listJobs, saveChange } from '../src/server/jobs.js';
+import { createJob } from '../src/server/jobs.js';
+import { listJobs } from '../src/server/list.js';
+import { saveChange } from '../src/server/save.js';
 import { temporaryFolder } from '../tests/support/server.js';
 
 function timed(times: number, act: (at: number) => void): { 'median ms': string; 'p99 ms': string } {

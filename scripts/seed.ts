@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { readJobText } from '../src/core/document/index.js';
 import { dataFolder, openDatabase } from '../src/server/database.js';
-import { createJob, listJobs } from '../src/server/jobs.js';
+import { createJob } from '../src/server/jobs.js';
+import { listJobs } from '../src/server/list.js';
 
 const db = openDatabase(dataFolder());
 if (listJobs(db).length === 0) {

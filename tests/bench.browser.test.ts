@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import Database from 'better-sqlite3';
 import { By, Key } from 'selenium-webdriver';
 import { readJobText } from '../src/core/document/index.js';
@@ -12,45 +12,34 @@ import {
   eventually,
   find,
   named,
-  openBrowser,
   seriousProblems,
-  type TestBrowser,
   textOf,
   untilAlive,
 } from './support/browser.js';
-import { startServer, type TestServer } from './support/server.js';
+import { withDemo } from './support/demo.js';
 
-let server: TestServer;
-let browser: TestBrowser;
-before(async () => {
-  server = await startServer({ seed: true });
-  browser = await openBrowser();
-});
-after(async () => {
-  await browser?.close();
-  await server?.close();
-});
+const demo = withDemo();
 
 const go = async (path: string) => {
-  await browser.driver.get(server.url + path);
-  await untilAlive(browser.driver);
+  await demo.browser.driver.get(demo.server.url + path);
+  await untilAlive(demo.browser.driver);
 };
 const saved = () =>
   eventually(
-    () => textOf(browser.driver, '[data-save]'),
+    () => textOf(demo.browser.driver, '[data-save]'),
     (text) => text === 'Saved',
     'the job is not saved',
   );
 
 /** Types into a field found by its label. */
 async function type(label: string, text: string) {
-  const field = await find(browser.driver, `input[aria-label="${label}"], input[id="${await idOfLabel(label)}"]`);
+  const field = await find(demo.browser.driver, `input[aria-label="${label}"], input[id="${await idOfLabel(label)}"]`);
   await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
   return field;
 }
 
 async function idOfLabel(label: string): Promise<string> {
-  return (await browser.driver.executeScript(
+  return (await demo.browser.driver.executeScript(
     'return [...document.querySelectorAll("label")].find((each) => each.textContent === arguments[0])?.htmlFor ?? ""',
     label,
   )) as string;
@@ -58,8 +47,8 @@ async function idOfLabel(label: string): Promise<string> {
 
 /** Clicks a dimension on the drawing and types over it. */
 async function typeOnDrawing(id: string, text: string) {
-  await (await find(browser.driver, `[data-dimension="${id}"]`)).click();
-  const field = await browser.driver.switchTo().activeElement();
+  await (await find(demo.browser.driver, `[data-dimension="${id}"]`)).click();
+  const field = await demo.browser.driver.switchTo().activeElement();
   assert.equal(await field.getTagName(), 'input');
   await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
 }
@@ -73,25 +62,25 @@ const figures = (text: string) =>
     .trim();
 /** Opens a fold of the decisions. */
 async function unfold(title: string) {
-  const fold = await find(browser.driver, `details[data-fold="${title}"]`);
+  const fold = await find(demo.browser.driver, `details[data-fold="${title}"]`);
   if ((await fold.getAttribute('open')) === null) await (await fold.findElement(By.css('summary'))).click();
 }
 
 /** Chooses an option by its words among the small drawings of a setting. */
 async function choose(path: string, words: string) {
-  const option = await find(browser.driver, `fieldset[data-path="${path}"]`);
+  const option = await find(demo.browser.driver, `fieldset[data-path="${path}"]`);
   await (await option.findElement(By.xpath(`.//label[contains(., "${words}")]`))).click();
 }
 
 const cell = (name: string, column: number) => async () =>
   (
-    await browser.driver.findElement(By.xpath(`//section[@aria-label="Parts"]//tr[td[2]="${name}"]/td[${column}]`))
+    await demo.browser.driver.findElement(By.xpath(`//section[@aria-label="Parts"]//tr[td[2]="${name}"]/td[${column}]`))
   ).getText();
 const shows = (name: string, column: number, wanted: string) =>
   eventually(cell(name, column), (text) => figures(text) === wanted, `${name} should show ${wanted}`);
 
 test('a new inch job: begin, edit on the drawing, be refused with reasons, undo, come back, export, import', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await go('/');
   await (await named(driver, 'Begin the job')).click();
   assert.match(await textOf(driver, 'form [role=alert]'), /name/);
@@ -141,15 +130,15 @@ test('a new inch job: begin, edit on the drawing, be refused with reasons, undo,
 
   await (await named(driver, 'Export')).click();
   await (await named(driver, 'Cut list, CSV')).click();
-  assert.match(await downloaded(browser.downloads, '.csv'), /Bottom,1,Maple plywood 3\/4,3\/4,28 1\/2/);
+  assert.match(await downloaded(demo.browser.downloads, '.csv'), /Bottom,1,Maple plywood 3\/4,3\/4,28 1\/2/);
   await (await named(driver, 'Export')).click();
   await (await named(driver, 'Job file')).click();
-  const text = await downloaded(browser.downloads, '.alcove.json');
+  const text = await downloaded(demo.browser.downloads, '.alcove.json');
   const read = readJobText(text);
   assert.ok(read.ok);
 
   await go('/');
-  const file = join(browser.downloads, 'again.json');
+  const file = join(demo.browser.downloads, 'again.json');
   writeFileSync(file, text);
   await (await driver.findElement(By.css('input[type=file]'))).sendKeys(file);
   await eventually(
@@ -158,7 +147,9 @@ test('a new inch job: begin, edit on the drawing, be refused with reasons, undo,
     'the import did not open',
   );
   const id = /jobs\/(\w+)/.exec(await driver.getCurrentUrl())?.[1];
-  const { document } = (await (await fetch(`${server.url}/api/jobs/${id}`)).json()) as { document: typeof read.value };
+  const { document } = (await (await fetch(`${demo.server.url}/api/jobs/${id}`)).json()) as {
+    document: typeof read.value;
+  };
   const sizes = (job: typeof read.value) =>
     solve(job).cabinets.map((each) => each.parts.map((part) => [part.key, part.cutLength.mm, part.cutWidth.mm]));
   assert.deepEqual(sizes(document), sizes(read.value));
@@ -166,7 +157,7 @@ test('a new inch job: begin, edit on the drawing, be refused with reasons, undo,
 });
 
 test('any number opens its tape down to the settings, and a term leads to where it is decided', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await go('/');
   await (await named(driver, 'reading room')).click();
   await untilAlive(driver);
@@ -190,7 +181,7 @@ test('any number opens its tape down to the settings, and a term leads to where 
 });
 
 test('one selection lights the part on the drawing and in the table', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   const row = await driver.findElement(
     By.xpath('//section[@aria-label="Parts"]//tr[td[2]="Doors, left" or td[2]="Door, left"]//button'),
   );
@@ -204,7 +195,7 @@ test('one selection lights the part on the drawing and in the table', async () =
 });
 
 test('materials, toe, top, stack and standards change the parts, and a decision made here goes back to the house', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await unfold('Materials');
   await type('Birch plywood 18, readings', '18.2');
   await shows('Bottom', 4, '863.6');
@@ -230,7 +221,7 @@ test('materials, toe, top, stack and standards change the parts, and a decision 
 });
 
 test('the bench builds every school: compared, chosen by its picture, with joints, ends and a frame', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await go('/');
   await (await named(driver, 'reading room')).click();
   await untilAlive(driver);
@@ -263,7 +254,7 @@ test('the bench builds every school: compared, chosen by its picture, with joint
 });
 
 test('openings divide again, and a dimension of the inner division is typed on the drawing', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await (await named(driver, 'Open shelves')).click();
   await (await find(driver, 'select[aria-label="Open bay 1 is"]')).sendKeys('Divided in columns');
   await eventually(
@@ -283,7 +274,7 @@ test('openings divide again, and a dimension of the inner division is typed on t
 });
 
 test('two windows: the second to save is told, and can keep its own', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   const first = await driver.getWindowHandle();
   const url = await driver.getCurrentUrl();
   await driver.switchTo().newWindow('tab');
@@ -303,7 +294,7 @@ test('two windows: the second to save is told, and can keep its own', async () =
 });
 
 test('the whole bench works by keyboard and the check for accessibility finds nothing serious', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await go('/');
   assert.deepEqual(await seriousProblems(driver), []);
   await (await named(driver, 'issue desk')).click();
@@ -328,7 +319,7 @@ test('the whole bench works by keyboard and the check for accessibility finds no
 });
 
 test('a door shows its hinges on door and case, a reveal can be tried, and another hinge chosen', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   // The browser has noted the refused save of the two windows; that was wanted.
   await consoleErrors(driver);
   await go('/');
@@ -360,26 +351,28 @@ test('a door shows its hinges on door and case, a reveal can be tried, and anoth
 });
 
 test('a job is deleted and brought back; a broken file is refused with its reason', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await go('/');
   await (await named(driver, 'Delete Thistledown Seed Library: issue desk')).click();
   await (await named(driver, 'Bring it back')).click();
   await find(driver, 'article a[href^="/jobs/"]');
   await named(driver, 'Delete Thistledown Seed Library: issue desk');
-  const file = join(browser.downloads, 'broken.json');
+  const file = join(demo.browser.downloads, 'broken.json');
   writeFileSync(file, '{"format":"alcove-job","version":1}');
   await (await driver.findElement(By.css('input[type=file]'))).sendKeys(file);
   const refused = await textOf(driver, '[role=alert]');
   assert.match(refused, /^broken\.json was not taken; \d+ things are wrong with it\./);
   assert.match(refused, /cabinets: "cabinets" is missing/);
-  await driver.get(`${server.url}/jobs/none`);
+  await driver.get(`${demo.server.url}/jobs/none`);
   assert.match(await textOf(driver, 'h1'), /no job here/);
 });
 
 test('a caution is put away for the shop, keeps its small sign, opens again and stands again', async () => {
-  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  const { jobs } = (await (await fetch(`${demo.server.url}/api/jobs`)).json()) as {
+    jobs: { id: string; name: string }[];
+  };
   const room = jobs.find(({ name }) => name.includes('reading room'))?.id;
-  const { driver } = browser;
+  const { driver } = demo.browser;
   // What tests before this one provoked is not its own.
   await consoleErrors(driver);
   const dust = '[data-caution="dust"]';
@@ -410,11 +403,13 @@ test('a caution is put away for the shop, keeps its small sign, opens again and 
 });
 
 test('a job figured by earlier rules says what comes out otherwise, once, and can say it again', async () => {
-  const { driver } = browser;
-  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  const { driver } = demo.browser;
+  const { jobs } = (await (await fetch(`${demo.server.url}/api/jobs`)).json()) as {
+    jobs: { id: string; name: string }[];
+  };
   const job = jobs.find(({ name }) => name.includes('reading room'));
   assert.ok(job);
-  const db = new Database(join(server.data, 'alcove.db'));
+  const db = new Database(join(demo.server.data, 'alcove.db'));
   const row = db
     .prepare<[string], { id: string; built: string }>(
       "SELECT cabinet_id AS id, parts AS built FROM built WHERE job_id = ? AND cabinet_id = 'c1'",

@@ -8,7 +8,8 @@ import { newCabinet, newJob } from '../src/core/document/index.js';
 import { countedIds } from '../src/core/job/index.js';
 import { correctedJob, correctionsSeen } from '../src/server/corrections.js';
 import { migrate, openDatabase } from '../src/server/database.js';
-import { createJob, readStoredJob, saveChange } from '../src/server/jobs.js';
+import { createJob, readStoredJob } from '../src/server/jobs.js';
+import { saveChange } from '../src/server/save.js';
 import { solveWith } from './support/cabinets.js';
 import { temporaryFolder } from './support/server.js';
 

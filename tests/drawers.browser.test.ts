@@ -1,47 +1,16 @@
 import assert from 'node:assert/strict';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import { parse } from 'csv-parse/sync';
-import { By } from 'selenium-webdriver';
-import {
-  consoleErrors,
-  eventually,
-  find,
-  named,
-  openBrowser,
-  seriousProblems,
-  type TestBrowser,
-  textOf,
-  untilAlive,
-} from './support/browser.js';
-import { startServer, type TestServer } from './support/server.js';
+import { consoleErrors, eventually, find, named, seriousProblems, textOf } from './support/browser.js';
+import { withDemo } from './support/demo.js';
 
-let server: TestServer;
-let browser: TestBrowser;
-const ids: Record<string, string> = {};
-before(async () => {
-  server = await startServer({ seed: true });
-  browser = await openBrowser();
-  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
-  for (const words of ['reading room', 'issue desk'])
-    ids[words] = jobs.find(({ name }) => name.includes(words))?.id ?? '';
-});
-after(async () => {
-  await browser?.close();
-  await server?.close();
-});
+const demo = withDemo();
 
-async function bench(words: string, cabinet: string) {
-  await browser.driver.get(`${server.url}/jobs/${ids[words]}?cabinet=${cabinet}`);
-  await untilAlive(browser.driver);
-}
 const PANEL = '[aria-label="Drawer behind this front"]';
-const choose = async (label: string, words: string) => {
-  const list = await find(browser.driver, `select[aria-label="${label}"]`);
-  await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
-};
+const { bench, choose } = demo;
 
 test('a drawer front tells the box behind it; other runners make another box, and each number opens its tape', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('reading room', 'c2');
   await (await find(driver, '[data-part="drawer/o2"]')).click();
   const first = await textOf(driver, PANEL);
@@ -76,7 +45,7 @@ test('a drawer front tells the box behind it; other runners make another box, an
 });
 
 test('sides too thick for hidden runners stop with the reason, and the fix settles it', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('reading room', 'c2');
   await (await find(driver, 'details[data-fold="Materials"] summary')).click();
   await choose('Drawer boxes material', 'Birch plywood 18');
@@ -94,7 +63,7 @@ test('sides too thick for hidden runners stop with the reason, and the fix settl
 });
 
 test('a lift-up front tells its factor and what holds it; made of doors it has hinges instead', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('issue desk', 'c1');
   await (await find(driver, '[data-part="lift/o2"]')).click();
   assert.match(await textOf(driver, '[aria-label="What lifts this front"]'), /Lift factor\s*1[45]\d\d/);
@@ -103,7 +72,7 @@ test('a lift-up front tells its factor and what holds it; made of doors it has h
 });
 
 test('what to buy is the same on screen and in the file, for one cabinet and for the whole job', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('reading room', 'c2');
   await (await named(driver, 'What to buy')).click();
   const own = await textOf(driver, '[aria-label="What to buy"]');
@@ -114,7 +83,7 @@ test('what to buy is the same on screen and in the file, for one cabinet and for
     (text) => text.includes('cabinet 1'),
     'the whole job is not listed',
   );
-  const csv = await (await fetch(`${server.url}/api/jobs/${ids['reading room']}/shopping.csv`)).text();
+  const csv = await (await fetch(`${demo.server.url}/api/jobs/${await demo.job('reading room')}/shopping.csv`)).text();
   const rows = parse(csv, { columns: true }) as Record<string, string>[];
   assert.ok(rows.length > 10);
   for (const { what } of rows) assert.ok(whole.includes(what ?? '?'), `${what} is not on screen`);

@@ -1,66 +1,43 @@
 import assert from 'node:assert/strict';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import { By, Key, Origin, until } from 'selenium-webdriver';
 import { readHardwareText, writeHardware } from '../src/core/document/index.js';
 import { startingHardware } from '../src/core/fitted/index.js';
-import {
-  consoleErrors,
-  downloaded,
-  eventually,
-  find,
-  named,
-  openBrowser,
-  seriousProblems,
-  type TestBrowser,
-  textOf,
-  untilAlive,
-} from './support/browser.js';
-import { startServer, type TestServer } from './support/server.js';
+import { consoleErrors, downloaded, eventually, find, named, seriousProblems, textOf } from './support/browser.js';
+import { withDemo } from './support/demo.js';
 
-let server: TestServer;
-let browser: TestBrowser;
-before(async () => {
-  server = await startServer({ seed: true });
-  browser = await openBrowser();
-});
-after(async () => {
-  await browser?.close();
-  await server?.close();
-});
+const demo = withDemo();
 
 const saved = () =>
   eventually(
-    () => textOf(browser.driver, '[data-save]'),
+    () => textOf(demo.browser.driver, '[data-save]'),
     (text) => text === 'Saved',
     'the job is not saved',
   );
 
 /** Opens a cabinet of the reading room on the bench, once what was done before is saved. */
 async function bench(cabinet: string) {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   if ((await driver.findElements(By.css('[data-save]'))).length > 0) await saved();
-  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
-  const room = jobs.find(({ name }) => name.includes('reading room'));
-  await driver.get(`${server.url}/jobs/${room?.id}?cabinet=${cabinet}`);
-  await untilAlive(driver);
+  await demo.bench('reading room', cabinet);
 }
 
 const unfold = async (title: string) => {
-  const fold = await find(browser.driver, `details[data-fold="${title}"]`);
+  const fold = await find(demo.browser.driver, `details[data-fold="${title}"]`);
   if ((await fold.getAttribute('open')) === null) await (await fold.findElement(By.css('summary'))).click();
 };
 const chooseFrom = async (label: string, words: string) => {
-  const list = await find(browser.driver, `select[aria-label="${label}"]`);
+  const list = await find(demo.browser.driver, `select[aria-label="${label}"]`);
   await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
 };
 const height = async (handle: string) =>
-  Number(await (await find(browser.driver, `[data-handle="${handle}"]`)).getAttribute('aria-valuenow'));
-const undo = async () => (await named(browser.driver, 'Undo')).click();
+  Number(await (await find(demo.browser.driver, `[data-handle="${handle}"]`)).getAttribute('aria-valuenow'));
+const undo = async () => (await named(demo.browser.driver, 'Undo')).click();
 
 test('a hinge chosen on the drawing lights both its marks, and its rows; the corner is drawn at full size', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await (await find(driver, '[data-handle="hinge-door/o2/left-1"]')).click();
   const lit = async () =>
@@ -85,7 +62,7 @@ test('a hinge chosen on the drawing lights both its marks, and its rows; the cor
 });
 
 test('a hinge of a profile is taken from the library list, and the reveal it gives is said', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await driver.findElement(By.css('body')).sendKeys('h');
   await (await named(driver, '165° straight')).click();
@@ -103,7 +80,7 @@ test('a hinge of a profile is taken from the library list, and the reveal it giv
 });
 
 test('a shelf is dragged from hole to hole, stepped by its arrow keys, and taken back', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c3');
   const shelf = 'shelf-o1-1';
   const before = await height(shelf);
@@ -134,7 +111,7 @@ test('a shelf is dragged from hole to hole, stepped by its arrow keys, and taken
 });
 
 test('the pin columns of a side move on its panel', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c3');
   await (await named(driver, 'Select 3.A')).click();
   await (await named(driver, 'Panel')).click();
@@ -150,7 +127,7 @@ test('the pin columns of a side move on its panel', async () => {
 });
 
 test('a wall beside the door is found out, and the fix stops the door; undo takes it back', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c5');
   await unfold('Ends');
   const ends = await find(driver, 'fieldset[data-path="ends/right"]');
@@ -171,7 +148,7 @@ test('a wall beside the door is found out, and the fix stops the door; undo take
 });
 
 test('the cabinet at the end is said, the gap between both is shown, and too little of it is found', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c3');
   await find(driver, '[data-dimension="shared-gap-left"]');
   await unfold('Ends');
@@ -200,7 +177,7 @@ test('the cabinet at the end is said, the gap between both is shown, and too lit
 });
 
 test('a hardware library goes out, comes in changed, and a wrong one is refused with its place', async () => {
-  const { driver, downloads } = browser;
+  const { driver, downloads } = demo.browser;
   await bench('c1');
   await (await named(driver, 'Hardware')).click();
   assert.match(await textOf(driver, '[role=dialog]'), /Ostrel Fittings[\s\S]*Corran Brassware[\s\S]*Harl/);
@@ -244,7 +221,7 @@ test('a hardware library goes out, comes in changed, and a wrong one is refused 
 });
 
 test('a false front, two pulls and running grain: chosen, drawn, told of the front, undone', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await unfold('Face and openings');
   await chooseFrom('Drawer front is', 'False front');

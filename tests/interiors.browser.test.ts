@@ -1,45 +1,18 @@
 import assert from 'node:assert/strict';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import { By } from 'selenium-webdriver';
-import {
-  consoleErrors,
-  eventually,
-  find,
-  openBrowser,
-  seriousProblems,
-  type TestBrowser,
-  textOf,
-  untilAlive,
-} from './support/browser.js';
-import { startServer, type TestServer } from './support/server.js';
+import { consoleErrors, eventually, find, seriousProblems, textOf } from './support/browser.js';
+import { withDemo } from './support/demo.js';
 
-let server: TestServer;
-let browser: TestBrowser;
-let reading = '';
-before(async () => {
-  server = await startServer({ seed: true });
-  browser = await openBrowser();
-  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
-  reading = jobs.find(({ name }) => name.includes('reading room'))?.id ?? '';
-});
-after(async () => {
-  await browser?.close();
-  await server?.close();
-});
+const demo = withDemo();
 
-async function bench(cabinet: string) {
-  await browser.driver.get(`${server.url}/jobs/${reading}?cabinet=${cabinet}`);
-  await untilAlive(browser.driver);
-}
-const choose = async (label: string, words: string) => {
-  const list = await find(browser.driver, `select[aria-label="${label}"]`);
-  await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
-};
-const parts = () => textOf(browser.driver, '[aria-label="Parts"]');
-const press = async (label: string) => (await find(browser.driver, `button[aria-label="${label}"]`)).click();
+const bench = (cabinet: string) => demo.bench('reading room', cabinet);
+const { choose } = demo;
+const parts = () => textOf(demo.browser.driver, '[aria-label="Parts"]');
+const press = async (label: string) => (await find(demo.browser.driver, `button[aria-label="${label}"]`)).click();
 
 test('what is behind a pair of doors is divided, filled with trays, and each tray tells its spacers', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await choose('Doors, inside', 'divided in rows');
   await eventually(parts, (text) => (text.match(/Fixed shelf/g) ?? []).length > 0, 'no fixed shelf divides the room');
@@ -64,7 +37,7 @@ test('what is behind a pair of doors is divided, filled with trays, and each tra
 });
 
 test('a room too high for what there is is refused in words, and what was typed is there to mend', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await choose('Tray behind doors size', 'fixed at');
   const label = await driver.findElement(By.xpath('//label[.="Tray behind doors height"]'));
   const field = await find(driver, `[id="${await label.getAttribute('for')}"]`);
@@ -79,7 +52,7 @@ test('a room too high for what there is is refused in words, and what was typed 
 });
 
 test('the plan cuts through the tray that is chosen, and opens it between the open doors', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c7');
   await (await driver.findElement(By.xpath('//*[@role="tab"][.="Plan"]'))).click();
   await choose('Cut through', 'Tray 1');

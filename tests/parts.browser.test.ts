@@ -1,57 +1,33 @@
 /** One part unlike its fellows, drawers by what goes in, trays for a standing cabinet, a test piece of a hinge. */
 import assert from 'node:assert/strict';
-import { after, before, test } from 'node:test';
+import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import {
-  consoleErrors,
-  eventually,
-  find,
-  openBrowser,
-  seriousProblems,
-  type TestBrowser,
-  textOf,
-  untilAlive,
-} from './support/browser.js';
-import { startServer, type TestServer } from './support/server.js';
+import { consoleErrors, eventually, find, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { withDemo } from './support/demo.js';
 
-let server: TestServer;
-let browser: TestBrowser;
-let reading = '';
-before(async () => {
-  server = await startServer({ seed: true });
-  browser = await openBrowser();
-  const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
-  reading = jobs.find(({ name }) => name.includes('reading room'))?.id ?? '';
-});
-after(async () => {
-  await browser?.close();
-  await server?.close();
-});
+const demo = withDemo();
 
-async function bench(cabinet: string) {
-  await browser.driver.get(`${server.url}/jobs/${reading}?cabinet=${cabinet}`);
-  await untilAlive(browser.driver);
-}
+const bench = (cabinet: string) => demo.bench('reading room', cabinet);
 const stored = async () =>
   (
-    (await (await fetch(`${server.url}/api/jobs/${reading}`)).json()) as {
+    (await (await fetch(`${demo.server.url}/api/jobs/${await demo.job('reading room')}`)).json()) as {
       document: { cabinets: { id: string; parts?: object[] }[]; standing?: object[] };
     }
   ).document;
 const saved = () =>
   eventually(
-    () => textOf(browser.driver, 'header'),
+    () => textOf(demo.browser.driver, 'header'),
     (text) => text.includes('Saved'),
     'it is not saved',
   );
 const press = async (text: string) => {
-  const button = await browser.driver.findElement(By.xpath(`//button[contains(normalize-space(.), "${text}")]`));
-  await browser.driver.executeScript('arguments[0].click()', button);
+  const button = await demo.browser.driver.findElement(By.xpath(`//button[contains(normalize-space(.), "${text}")]`));
+  await demo.browser.driver.executeScript('arguments[0].click()', button);
 };
-const parts = () => textOf(browser.driver, '[aria-label="Parts"]');
+const parts = () => textOf(demo.browser.driver, '[aria-label="Parts"]');
 
 test('a side of another board changes the inside width, is stored, and is left to the rules again', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await (await find(driver, 'button[aria-label="Select 1.A Side, left"]')).click();
   await driver.executeScript(`document.querySelector('details[aria-label="This part alone"]').open = true`);
@@ -73,7 +49,7 @@ test('a side of another board changes the inside width, is stored, and is left t
 });
 
 test('a part is left out, stands under the list, and is put back', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   const before = await parts();
   const row = await driver.findElement(By.css('button[aria-label$=" Back"]'));
@@ -88,7 +64,7 @@ test('a part is left out, stands under the list, and is put back', async () => {
 });
 
 test('trays for a standing cabinet: measured, listed, kept, refused in words where it cannot be', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await press('Standing');
   await press('A cabinet');
@@ -110,12 +86,12 @@ test('trays for a standing cabinet: measured, listed, kept, refused in words whe
   await driver.actions().sendKeys(Key.ESCAPE).perform();
   await saved();
   assert.equal((await stored()).standing?.length, 1);
-  const list = await (await fetch(`${server.url}/api/jobs/${reading}/cutlist.csv`)).text();
+  const list = await (await fetch(`${demo.server.url}/api/jobs/${await demo.job('reading room')}/cutlist.csv`)).text();
   assert.match(list, /^T1\.A/m);
 });
 
 test('what goes into a drawer is said, and its stack shared out by it', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c2');
   const front = await driver.findElement(By.css('[aria-label="Parts"] button[aria-label*="rawer front"]'));
   await driver.executeScript('arguments[0].click()', front);
@@ -133,7 +109,7 @@ test('what goes into a drawer is said, and its stack shared out by it', async ()
 });
 
 test('a test piece of a hinge becomes a job of its own, and what it taught stands with the hinge', async () => {
-  const { driver } = browser;
+  const { driver } = demo.browser;
   await bench('c1');
   await press('Hardware');
   const outcome = await find(driver, 'select[aria-label^="What came of a test piece"]');
@@ -142,6 +118,7 @@ test('a test piece of a hinge becomes a job of its own, and what it taught stand
   await taught.sendKeys('half a millimetre nearer', Key.TAB);
   await saved();
   await press('Make a test piece');
+  const reading = await demo.job('reading room');
   await eventually(
     async () => driver.getCurrentUrl(),
     (url) => !url.includes(reading),

@@ -63,6 +63,27 @@ try {
   await (await named(driver, 'Plan')).click();
   await (await named(driver, 'Open it')).click();
   await shot('plan');
+  await open(`/jobs/${room}?cabinet=c1`);
+  await (await named(driver, 'Select 1.A')).click();
+  await click('details[aria-label="This part alone"] summary');
+  await click('input[aria-label^="Band the rear edge"]');
+  const rear = await driver.findElement(
+    By.xpath('//details[@aria-label="This part alone"]//label[. = "rear"]/following-sibling::input'),
+  );
+  await rear.sendKeys(Key.chord(Key.CONTROL, 'a'), '30', Key.ENTER);
+  await (await named(driver, 'Panel')).click();
+  await shot('part-alone');
+  await (await named(driver, 'Standing')).click();
+  await (await named(driver, 'A cabinet')).click();
+  const measured = async (label: string, text: string) => {
+    const field = await driver.findElement(By.xpath(`//label[contains(., "${label}")]/following-sibling::input`));
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+  };
+  await measured('Stands out at the left', '21');
+  await measured('Stands out at the right', '21');
+  await measured('Height for the trays', '620');
+  await (await find(driver, 'input[aria-label="Trays"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), '2', Key.ENTER);
+  await shot('standing');
   await open(`/jobs/${job('issue desk')}?cabinet=c1`);
   await click('[data-part="lift/o2"]');
   await shot('lift');

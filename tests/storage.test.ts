@@ -6,7 +6,9 @@ import Database from 'better-sqlite3';
 import { type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
 import { countedIds } from '../src/core/job/index.js';
 import { migrate, openDatabase } from '../src/server/database.js';
-import { createJob, listJobs, readStoredJob, saveChange } from '../src/server/jobs.js';
+import { createJob, readStoredJob } from '../src/server/jobs.js';
+import { listJobs } from '../src/server/list.js';
+import { saveChange } from '../src/server/save.js';
 import { ended, startServer, temporaryFolder } from './support/server.js';
 
 test('a list counts what is found between two cabinets, and forgets it when either changes', () => {

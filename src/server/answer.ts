@@ -2,9 +2,8 @@ import type { APIContext } from 'astro';
 import type { z } from 'zod';
 import { validate } from '../core/document/index.js';
 import { databaseRefusal } from './database.js';
-import { invalid } from './jobs.js';
 import { log } from './log.js';
-import { Refusal } from './refusal.js';
+import { invalid, Refusal } from './refusal.js';
 
 /** Larger request bodies are refused (bytes). */
 export const LARGEST_BODY = 2 * 1024 * 1024;

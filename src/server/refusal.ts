@@ -14,3 +14,11 @@ export class Refusal extends Error {
     super(message);
   }
 }
+
+/** A document that is not valid, with the first thing wrong with it in the sentence and all of them as fields. */
+export function invalid(errors: readonly FieldError[]): Refusal {
+  const first = errors[0];
+  const place = first?.where || first?.path;
+  const where = place ? ` (${place})` : '';
+  return new Refusal(422, 'invalid', `${first?.message ?? 'The document is not valid.'}${where}`, errors);
+}

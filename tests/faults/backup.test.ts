@@ -8,7 +8,8 @@ import { newCabinet, newJob } from '../../src/core/document/index.js';
 import { countedIds } from '../../src/core/job/index.js';
 import { backUpToday, backupsIn, restore } from '../../src/server/backup.js';
 import { DatabaseError, openDatabase } from '../../src/server/database.js';
-import { createJob, listJobs, readStoredJob } from '../../src/server/jobs.js';
+import { createJob, readStoredJob } from '../../src/server/jobs.js';
+import { listJobs } from '../../src/server/list.js';
 import { startServer, temporaryFolder } from '../support/server.js';
 
 function jobNamed(name: string) {

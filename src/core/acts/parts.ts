@@ -32,3 +32,13 @@ export function decideParts<F extends PartField>(
   });
   return { label, edits };
 }
+
+/** Lets go of all that is decided of single parts. */
+export function leaveToRules(solved: SolvedCabinet, keys: readonly string[], label: string): Act {
+  const { id: cabinetId } = solved.cabinet;
+  const edits = keys.flatMap((key): Edit[] => {
+    const known = decisionOf(solved, key);
+    return known ? [{ path: pathTo.part(cabinetId, known.id), value: undefined }] : [];
+  });
+  return { label, edits };
+}

@@ -1,3 +1,4 @@
+export { type Changed, changeBetween, headOf, type JobChange, withChange } from './changes.js';
 export { jobByHand, newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
 export {
   type Cabinet,

@@ -13,4 +13,4 @@ export {
   withYoungerKinds,
 } from './library.js';
 export { TRIALS } from './profile.js';
-export { makeTrays, type StandingTray } from './runners/index.js';
+export { makeTrays, type StandingTray, together } from './runners/index.js';

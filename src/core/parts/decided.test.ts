@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import { decideParts } from '../acts/index.js';
+import { decideParts, leaveToRules } from '../acts/index.js';
 import { shoppingList } from '../buying/index.js';
 import { type Cabinet, readJob, readJobText, writeJob } from '../document/index.js';
 import { applyEdits, countedIds, type DecidedPart } from '../job/index.js';
@@ -98,6 +98,10 @@ test('deciding and letting go again leaves the document as it was', () => {
   applyEdits(job, decideParts(solved(), ['back'], 'made', 'made', undefined, ids).edits);
   applyEdits(job, decideParts(solved(), ['back', 'bottom'], 'note', 'note', undefined, ids).edits);
   assert.equal(writeJob(job), before);
+  applyEdits(job, decideParts(solved(), ['back'], 'bands', 'bands', { top: true }, ids).edits);
+  applyEdits(job, decideParts(solved(), ['back'], 'bought', 'made', 'bought', ids).edits);
+  applyEdits(job, leaveToRules(solved(), ['back', 'bottom'], 'all of it').edits);
+  assert.equal(writeJob(job), before, 'all of it at once');
 });
 
 test('a file by hand may say it with lengths as text and without ids; one part twice is refused in words', () => {

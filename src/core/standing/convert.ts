@@ -1,7 +1,7 @@
 import type { Fitting } from '../carcass/index.js';
 import { type Dim, length, plain, type Span, setting, spanBetween } from '../derive/index.js';
 import { type Cabinet, type JobHead, newCabinet, type Resolved, resolve } from '../document/index.js';
-import { makeTrays, type StandingTray } from '../fitted/index.js';
+import { makeTrays, type StandingTray, together } from '../fitted/index.js';
 import { countedIds, pathTo, type Standing, type StandingField } from '../job/index.js';
 import { markParts, type Part, type PartRow } from '../parts/index.js';
 
@@ -78,7 +78,7 @@ export function convert(head: JobHead, standing: Standing, show: (mm: number) =>
     trays: made,
     parts,
     rows: markParts(standing.number, parts),
-    fittings: made.flatMap(({ buy }) => buy),
+    fittings: together(made.flatMap(({ buy }) => buy)),
     sticks,
     problems,
     steps: stepsFor(standing, made, sticks, show),

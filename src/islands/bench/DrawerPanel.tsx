@@ -1,9 +1,9 @@
 import { Fragment, useState } from 'react';
 import type { Dim } from '../../core/derive/index.js';
-import { type FittedDrawer, heightsByContents, heightsBySides } from '../../core/fitted/runners/index.js';
+import { type FittedDrawer, heightsByContents, heightsBySides, sideStep } from '../../core/fitted/runners/index.js';
 import { pathTo } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
-import { formatLengthWithUnit, inches } from '../../core/units/index.js';
+import { formatLengthWithUnit } from '../../core/units/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { useBench } from './context.js';
@@ -124,7 +124,7 @@ function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedD
     const edit = { path: pathTo.contentsOf(path), value: Object.keys(said).length > 0 ? said : undefined };
     return act({ label: `${name}: what goes in`, edits: [edit] });
   };
-  const step = resolved.settings.drawers.heightStep.mm || (style.unit === 'in' ? inches(1) : SIDE_STEP);
+  const step = sideStep(resolved.settings, style.unit);
   const stack = face.ok && !inner ? face : undefined;
   const byContents = stack && heightsByContents(stack, fitted.runners, parts, opening);
   const bySides = stack && heightsBySides(stack, fitted.runners, opening, step);
@@ -164,6 +164,3 @@ function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedD
     </fieldset>
   );
 }
-
-/** Sides of boxes come in steps of this where the shop has not said another (mm). */
-const SIDE_STEP = 32;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { decideParts, decisionOf } from '../../core/acts/index.js';
+import { decideParts, decisionOf, leaveToRules } from '../../core/acts/index.js';
 import {
   type DecidedPart,
   GRAIN_RUNS,
@@ -133,6 +133,15 @@ function OnePart({ solved, part, alike }: { solved: SolvedCabinet; part: Part; a
             }}
           />
         </label>
+        {decision && (
+          <button
+            type="button"
+            className="act self-start"
+            onClick={() => act(leaveToRules(solved, keys, `${part.name}: left to the rules`))}
+          >
+            Leave all of it to the rules
+          </button>
+        )}
         {problem && (
           <p role="alert" className="font-semibold text-finding">
             {problem}

@@ -16,13 +16,13 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
       onValueChange={(id) => show(id as BenchView)}
       className="sheet grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
     >
-      <div className="flex items-center gap-1 border-b border-sheet-edge px-2">
-        <Tabs.List aria-label="View" className="flex gap-1">
+      <div className="flex min-w-0 items-center gap-1 border-b border-sheet-edge px-2">
+        <Tabs.List aria-label="View" className="flex shrink-0 gap-0.5">
           {views.map(({ id, label }) => (
             <Tabs.Trigger
               key={id}
               value={id}
-              className="min-h-8 border-b-2 border-transparent px-2.5 whitespace-nowrap text-ink-soft hover:text-ink data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-ink"
+              className="min-h-8 border-b-2 border-transparent px-2 whitespace-nowrap text-ink-soft hover:text-ink data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-ink"
             >
               {label}
             </Tabs.Trigger>
@@ -32,7 +32,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
         {!isTall(view) && (
           <button
             type="button"
-            className="ml-auto min-h-8 px-2 whitespace-nowrap text-ink-soft hover:text-ink"
+            className="ml-auto min-h-8 shrink-0 px-2 whitespace-nowrap text-ink-soft hover:text-ink"
             aria-pressed={partsShown}
             onClick={() => showParts(!partsShown)}
           >

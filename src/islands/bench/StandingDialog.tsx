@@ -1,8 +1,9 @@
 import { Plus, Ruler, Trash2 } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
+import { addStanding } from '../../core/acts/index.js';
 import type { Dim } from '../../core/derive/index.js';
-import { newId, pathTo, type Standing, type StandingField } from '../../core/job/index.js';
+import { newId, pathTo, type StandingField } from '../../core/job/index.js';
 import { bandedEdges } from '../../core/present/index.js';
 import type { Converted } from '../../core/standing/index.js';
 import { LengthField } from '../fields/LengthField.js';
@@ -17,20 +18,11 @@ export function StandingDialog() {
   const [shown, setShown] = useState<string | null>(null);
   const current = converted.find(({ standing }) => standing.id === shown) ?? converted[0];
   const add = () => {
-    const id = newId('s');
-    const numbers = new Set(converted.map(({ standing }) => standing.number));
-    const number = Array.from({ length: converted.length + 1 }, (_, at) => `T${at + 1}`).find(
-      (each) => !numbers.has(each),
+    const { act: adds, id } = addStanding(
+      converted.map(({ standing }) => standing),
+      newId,
     );
-    const entry: Standing = {
-      ...{ id, number: number ?? 'T1', name: 'Standing cabinet' },
-      ...{ width: 564, left: 0, right: 0, depth: 520, height: 300, trays: 1, runner: 'none' },
-    };
-    const outcome = act({
-      label: 'Trays for a standing cabinet',
-      edits: [{ path: pathTo.allStanding, insert: entry }],
-    });
-    if (outcome.ok) setShown(id);
+    if (act(adds).ok) setShown(id);
   };
   return (
     <Dialog.Root>
@@ -212,7 +204,7 @@ function One({ converted }: { converted: Converted }) {
           <>
             <h3 className="mt-3 font-semibold">What to buy</h3>
             <ul className="leading-snug">
-              {bought(fittings).map(({ name: thing, quantity }) => (
+              {fittings.map(({ name: thing, quantity }) => (
                 <li key={thing}>
                   {quantity} {thing}
                 </li>
@@ -230,13 +222,6 @@ function One({ converted }: { converted: Converted }) {
 }
 
 const RIGHT: ReadonlySet<string> = new Set(['Qty', 'Cut length', 'Cut width']);
-
-/** The same things of several trays together. */
-function bought(fittings: Converted['fittings']): { name: string; quantity: number }[] {
-  const counted = new Map<string, number>();
-  for (const { name, quantity } of fittings) counted.set(name, (counted.get(name) ?? 0) + quantity);
-  return [...counted].map(([name, quantity]) => ({ name, quantity }));
-}
 
 function Figure({
   name,

@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { decide } from '../../../tests/support/edit.js';
-import { type Job, newCabinet, newJob } from '../../core/document/index.js';
+import { type Job, type JobChange, newCabinet, newJob, withChange } from '../../core/document/index.js';
 import { countedIds } from '../../core/job/index.js';
-import { type ChangeBody, withChange } from './changes.js';
 import { type SaveAnswer, Saver, type SaverWorld, type SaveState } from './saver.js';
 import { createBenchStore } from './store.js';
 import type { Unsent } from './unsent.js';
@@ -12,14 +11,14 @@ import type { Unsent } from './unsent.js';
 class World implements SaverWorld {
   version = 1;
   readonly known = new Map<string, number>();
-  readonly sent: ChangeBody[] = [];
+  readonly sent: JobChange[] = [];
   shelf: Unsent | undefined;
   /** How the next sends fail: before they arrive, or after they were carried out. */
   readonly failures: ('away' | 'lost' | 'busy' | 'refused')[] = [];
 
   constructor(public job: Job) {}
 
-  async send(change: ChangeBody): Promise<SaveAnswer> {
+  async send(change: JobChange): Promise<SaveAnswer> {
     this.sent.push(structuredClone(change));
     const failure = this.failures.shift();
     if (failure === 'away') throw new Error('no answer');

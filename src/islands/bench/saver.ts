@@ -1,5 +1,4 @@
-import type { Job } from '../../core/document/index.js';
-import { type ChangeBody, changeBetween, withChange } from './changes.js';
+import { changeBetween, type Job, type JobChange, withChange } from '../../core/document/index.js';
 import type { BenchStore } from './store.js';
 import type { LeftOver, Unsent } from './unsent.js';
 
@@ -22,7 +21,7 @@ export type SaveAnswer =
 
 /** The server and the browser's shelf, as the saver needs them. */
 export interface SaverWorld {
-  send(change: ChangeBody, leaving: boolean): Promise<SaveAnswer>;
+  send(change: JobChange, leaving: boolean): Promise<SaveAnswer>;
   keep(unsent: Unsent | undefined): Promise<void>;
   hold(): Promise<void>;
   leftOver(): Promise<LeftOver[]>;
@@ -40,7 +39,7 @@ const SLOWEST_RETRY_MS = 30_000;
  */
 export class Saver {
   private saved: { job: Job; version: number };
-  private onItsWay: { change: ChangeBody; job: Job } | undefined;
+  private onItsWay: { change: JobChange; job: Job } | undefined;
   private running: Promise<void> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY_MS;
@@ -50,7 +49,7 @@ export class Saver {
   private begun: Promise<void> = Promise.resolve();
   private shelfRead = false;
   /** Left over on this tab's shelf and not sent yet: it stays before what comes after it. */
-  private left: readonly ChangeBody[] = [];
+  private left: readonly JobChange[] = [];
   private tell: (state: SaveState) => void = () => {};
 
   constructor(

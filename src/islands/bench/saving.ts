@@ -1,18 +1,18 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Job } from '../../core/document/index.js';
-import type { ChangeBody } from './changes.js';
+import type { Job, JobChange } from '../../core/document/index.js';
 import { useBenchStore } from './context.js';
 import { type SaveAnswer, Saver, type SaveState } from './saver.js';
 import { UnsentShelf } from './unsent.js';
 
 /** Sends one change; what is no answer at all rejects. */
-async function send(jobId: string, change: ChangeBody, leaving: boolean): Promise<SaveAnswer> {
+async function send(jobId: string, change: JobChange, leaving: boolean): Promise<SaveAnswer> {
+  const text = JSON.stringify(change);
   const response = await fetch(`/api/jobs/${jobId}`, {
     method: 'PATCH',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(change),
+    body: text,
     // A browser refuses to carry more than this on after a page is left.
-    keepalive: leaving && JSON.stringify(change).length < KEEPALIVE,
+    keepalive: leaving && text.length < KEEPALIVE,
   });
   const body = (await response.json()) as {
     version?: number;

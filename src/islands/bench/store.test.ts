@@ -3,9 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { jobWith } from '../../../tests/support/cabinets.js';
 import { decide } from '../../../tests/support/edit.js';
-import { type Job, newCabinet, newJob } from '../../core/document/index.js';
+import { changeBetween, type Job, newCabinet, newJob } from '../../core/document/index.js';
 import { countedIds } from '../../core/job/index.js';
-import { changeBetween } from './changes.js';
 import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
 function bench() {

@@ -1,9 +1,9 @@
 import { createStore, del, get, keys, set, type UseStore } from 'idb-keyval';
-import type { ChangeBody } from './changes.js';
+import type { JobChange } from '../../core/document/index.js';
 
 /** What one tab has not yet heard to be saved: what is on its way, and what came after it. */
 export interface Unsent {
-  readonly changes: readonly ChangeBody[];
+  readonly changes: readonly JobChange[];
 }
 
 /** What a tab left over: whether it was this one, and how to take it off the shelf. */

@@ -1,9 +1,9 @@
-import { type Dim, type Span, spanBetween, spanFrom, spanTo } from '../../derive/index.js';
+import { type Dim, length, type Span, spanBetween, spanFrom, spanTo } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Zone } from '../../layout/index.js';
-import { type By, type Operation, SCREW_WAY } from '../../machining/index.js';
+import type { Operation } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
-import type { BoxPlan } from './plan.js';
+import { bottomGroove, type CornerContext, screwsThrough, screwWay } from './corners.js';
 
 /** What a drawer goes round: from where to where it stands, with what is kept clear of it, and where it begins. */
 export interface Around {
@@ -44,17 +44,13 @@ export function aroundOf(
 }
 
 interface Whole {
-  readonly key: string;
   readonly whole: string;
-  readonly opening: string;
   readonly around: Around;
-  readonly plan: BoxPlan;
-  readonly side: Dim;
   readonly back: Part;
   readonly bottom: Part;
-  /** Heights of corner fasteners above the lower edge of the sides. */
+  /** Heights of corner fasteners above the lower edge of the back. */
   readonly heights: readonly Dim[];
-  readonly applied: boolean;
+  readonly context: CornerContext;
 }
 
 export interface Horseshoe {
@@ -69,33 +65,17 @@ export interface Horseshoe {
  * middle before it; the bottom is cut out there.
  */
 export function openedRound(given: Whole, { settings, materials }: Resolved): Horseshoe {
-  const { key, whole, opening, around, plan, side, back, bottom, heights, applied } = given;
+  const { whole, around, back, bottom, heights, context } = given;
+  const { key, side, by } = context;
+  const { applied } = context.bottom;
   const { x, front } = around;
   const { material } = materials.drawerBox;
-  const by = (what: string): By => ({ kind: 'box', what, opening });
   const top = bandsOn(['v1'], settings.banding.caseThickness, settings.banding.preMilling);
   const bands = settings.banding.caseEdges.value === 'front' && material.form === 'sheet' ? top : [];
   const common = { whole, unit: key, role: 'drawer box', material, bands } as const;
   const { z } = back.stands;
   const rear = back.stands.y.high;
   const walls = { low: x.low.minus(side).as('left wall'), high: x.high.plus(side).as('right wall') };
-  const groove = (): Operation[] =>
-    applied
-      ? []
-      : [
-          {
-            kind: 'groove',
-            face: 1,
-            along: 'length',
-            from: 'v0',
-            offset: plan.recess,
-            width: bottom.thickness,
-            depth: settings.drawers.groove,
-            reason: 'holds the bottom',
-            by: by('bottom'),
-            holds: bottom.key,
-          },
-        ];
   const middle = makePart({
     ...common,
     key: `${key}/middle`,
@@ -104,8 +84,8 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
     stands: { x: spanBetween(walls.low, walls.high), y: spanTo(front, side), z },
     axes: { u: '+x', v: '+z', w: '+y' },
     machining: [
-      ...groove(),
-      ...(['u0', 'u1'] as const).map((from): Operation => through(from, 1, side, heights, settings, by('corner'))),
+      ...bottomGroove(context),
+      ...(['u0', 'u1'] as const).map((from) => screwsThrough(from, 1, heights, 'walls', context)),
     ],
   });
   const wall = (hand: 'left' | 'right'): Part =>
@@ -121,7 +101,7 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
         z,
       },
       axes: { u: '+y', v: '+z', w: hand === 'left' ? '+x' : '-x' },
-      machining: [through('u1', 2, side, heights, settings, by('corner'))],
+      machining: [screwsThrough('u1', 2, heights, 'back', context)],
     });
   const pieces = (['left', 'right'] as const).map((hand): Part => {
     const [own, gone] = hand === 'left' ? (['u0', 'u1'] as const) : (['u1', 'u0'] as const);
@@ -148,23 +128,14 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
     kind: 'cut-out',
     shape: 'rectangle',
     u: { edge: 'u0', offset: from.minus(bottom.stands.x.low).as('cut-out from the left edge') },
-    v: { edge: 'v1', offset: bottom.stands.y.high.minus(bottom.stands.y.high).as('open at the rear edge') },
+    v: { edge: 'v1', offset: length(0, 'open at the rear edge') },
     alongLength: walls.high.plus(play).minus(from).as('cut-out, width'),
     alongWidth: bottom.stands.y.high.minus(opens).as('cut-out, depth'),
     reason: `goes round ${around.name}`,
     by: by('round'),
   };
   const intoWall = settings.drawers.screw.minus(side).as('screw in the end');
-  const way = (edge: 'u0' | 'u1'): Operation => ({
-    kind: 'edge holes',
-    edge,
-    offset: side.over(2).as('middle of the edge'),
-    positions: heights,
-    diameter: SCREW_WAY,
-    depth: intoWall,
-    reason: 'way of the screws: corners of the box',
-    by: by('way'),
-  });
+  const way = (edge: 'u0' | 'u1') => screwWay(edge, side, heights, intoWall, by);
   return {
     parts: [...pieces, wall('left'), wall('right'), middle],
     bottom: { ...bottom, machining: [...bottom.machining, cut] },
@@ -174,26 +145,6 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
       [`${key}/wall/left`, way('u0')],
       [`${key}/wall/right`, way('u0')],
     ],
-  };
-}
-
-function through(
-  from: 'u0' | 'u1',
-  face: 1 | 2,
-  side: Dim,
-  positions: readonly Dim[],
-  { fasteners }: Resolved['settings'],
-  by: By,
-): Operation {
-  return {
-    kind: 'holes',
-    face,
-    from,
-    offset: side.over(2).as('middle of the thickness'),
-    positions,
-    diameter: fasteners.pilot,
-    reason: 'corner of the box',
-    by,
   };
 }
 

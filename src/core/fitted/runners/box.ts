@@ -3,7 +3,7 @@ import type { Resolved } from '../../document/index.js';
 import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
 import { openedRound } from './around.js';
-import { type Corner, type CornerContext, corners, fastenerHeights } from './corners.js';
+import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
 
@@ -60,24 +60,6 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
   const by = (what: string): By => ({ kind: 'box', what, opening: id });
   const whole = `${room.name} box`;
   const common = { whole, unit: key, role: 'drawer box', material } as const;
-  const groove = (stopped: Stopped | undefined): Operation[] =>
-    applied
-      ? []
-      : [
-          {
-            kind: 'groove',
-            face: 1,
-            along: 'length',
-            from: 'v0',
-            offset: plan.recess,
-            width: base.thickness,
-            depth,
-            ...(stopped && (stopped.start || stopped.end) ? { stopped } : {}),
-            reason: 'holds the bottom',
-            by: by('bottom'),
-            holds: `${key}/bottom`,
-          },
-        ];
   const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
   const backZ = shortBack ? spanBetween(backLow, z.high) : z;
 
@@ -92,6 +74,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
     by,
   };
   const joined = corner.join(context);
+  const groove = (stopped: Stopped | undefined) => bottomGroove(context, stopped);
   const sideAlong = shortened(along, lead, trail);
   const top = bandsOn(['v1'], settings.banding.caseThickness, settings.banding.preMilling);
   const bands = settings.banding.caseEdges.value === 'front' && material.form === 'sheet' ? top : [];
@@ -176,7 +159,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
     room.around &&
     openedRound(
       {
-        ...{ key, whole, opening: id, around: room.around, plan, side, back, bottom, applied },
+        ...{ whole, around: room.around, back, bottom, context },
         heights: fastenerHeights(context).back,
       },
       resolved,

@@ -1,6 +1,6 @@
 import { type Dim, largest, length, plain } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
-import { type By, type Operation, SCREW_WAY } from '../../machining/index.js';
+import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machining/index.js';
 import type { BoxPlan } from './plan.js';
 
 /** What a corner needs to know of the box it is made for. */
@@ -62,16 +62,7 @@ const butt: Corner = {
     const way = (part: 'front' | 'back', positions: readonly Dim[]) =>
       ENDS.map((edge) => [`${key}/${part}`, screwWay(edge, side, positions, screw, by)] as const);
     return {
-      sides: ENDS.map((end) => ({
-        kind: 'holes',
-        face: 2,
-        from: end,
-        offset: side.over(2).as('middle of the front'),
-        positions: end === 'u0' ? front : back,
-        diameter: settings.fasteners.pilot,
-        reason: `corner of the box, ${where(end)}`,
-        by: by('corner'),
-      })),
+      sides: ENDS.map((end) => screwsThrough(end, 2, end === 'u0' ? front : back, where(end), context)),
       front: [],
       back: [],
       ways: [...way('front', front), ...way('back', onBack(context, back))],
@@ -131,20 +122,10 @@ const lapped: Corner = {
     const { key, side, settings, by } = context;
     const { front, back } = fastenerHeights(context);
     const screw = settings.drawers.screw.minus(side).as('screw in the end of the side');
-    const through = (from: 'u0' | 'u1', positions: readonly Dim[], what: string): Operation => ({
-      kind: 'holes',
-      face: 2,
-      from,
-      offset: side.over(2).as('middle of the side'),
-      positions,
-      diameter: settings.fasteners.pilot,
-      reason: `corner of the box, ${what}`,
-      by: by('corner'),
-    });
     return {
       sides: [],
-      front: ENDS.map((from) => through(from, front, 'front')),
-      back: ENDS.map((from) => through(from, onBack(context, back), 'back')),
+      front: ENDS.map((from) => screwsThrough(from, 2, front, 'front', context)),
+      back: ENDS.map((from) => screwsThrough(from, 2, onBack(context, back), 'back', context)),
       ways: (['left', 'right'] as const).flatMap((hand) => [
         [`${key}/${hand}`, screwWay('u0', side, front, screw, by)] as const,
         [`${key}/${hand}`, screwWay('u1', side, back, screw, by)] as const,
@@ -328,8 +309,51 @@ function onBack({ back }: CornerContext, positions: readonly Dim[]): Dim[] {
   return positions.map((at) => at.minus(back.up).as('screw of the corner, on the back'));
 }
 
+/** Screws through a face of a board beside one of its ends, into the end of what stands against it there. */
+export function screwsThrough(
+  from: 'u0' | 'u1',
+  face: 1 | 2,
+  positions: readonly Dim[],
+  what: string,
+  { side, settings, by }: Pick<CornerContext, 'side' | 'settings' | 'by'>,
+): Operation {
+  return {
+    kind: 'holes',
+    face,
+    from,
+    offset: side.over(2).as('middle of what stands against it'),
+    positions,
+    diameter: settings.fasteners.pilot,
+    reason: `corner of the box, ${what}`,
+    by: by('corner'),
+  };
+}
+
+/** The groove of the bottom in the inside of a board. */
+export function bottomGroove(
+  { key, plan, settings, bottom, by }: Pick<CornerContext, 'key' | 'plan' | 'settings' | 'bottom' | 'by'>,
+  stopped?: Stopped,
+): Operation[] {
+  if (bottom.applied) return [];
+  return [
+    {
+      kind: 'groove',
+      face: 1,
+      along: 'length',
+      from: 'v0',
+      offset: plan.recess,
+      width: bottom.thickness,
+      depth: settings.drawers.groove,
+      ...(stopped && (stopped.start || stopped.end) ? { stopped } : {}),
+      reason: 'holds the bottom',
+      by: by('bottom'),
+      holds: `${key}/bottom`,
+    },
+  ];
+}
+
 /** The screws go on into the end of a board. */
-function screwWay(
+export function screwWay(
   edge: 'u0' | 'u1',
   side: Dim,
   positions: readonly Dim[],

@@ -101,14 +101,19 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     const { profile, length, plan, contents, load } = chosen;
     const made = buildBox(room, plan, resolved);
     const face = fixFace(room, made, pulls, resolved);
+    const brackets = onBrackets(room, drawers);
     const fixed = onCase(room, chosen, resolved, context.paths, parts);
     const added = families[profile.family].added?.(profile, { room, box: made, plan, run: length, parts, resolved });
     return {
       fitted: {
         ...said,
         ...(room.spacers ? { spacers: told(room.spacers, fixed.underside, context.box) } : {}),
-        ...(onBrackets(room, drawers) ? { brackets: true as const } : {}),
-        bodies: bodiesOf(room, chosen, made),
+        ...(brackets ? { brackets: true as const } : {}),
+        bodies: families[profile.family].bodies(profile, {
+          ...{ room, box: made, plan },
+          from: fixed.start.mm,
+          to: fixed.start.mm + length.mm,
+        }),
         runner: { profile, length, contents, load },
         against,
         plan,
@@ -127,45 +132,12 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       ],
       ways: [...made.ways, ...face.ways],
       buy: [
-        { name: `Runners, pair: ${profile.name}, ${show(length.mm)}`, quantity: 1, note: profile.maker },
-        ...(families[profile.family].extras?.(profile) ?? []).map(({ name, quantity }) => ({
-          name: `Runners: ${name}`,
-          quantity,
-          note: profile.maker,
-        })),
-        ...(onBrackets(room, drawers)
-          ? [{ name: 'Runners: rear brackets, pair', quantity: 1, note: profile.maker }]
-          : []),
+        ...runnersToBuy(chosen, show),
+        ...(brackets ? [{ name: 'Runners: rear brackets, pair', quantity: 1, note: profile.maker }] : []),
         ...screwsFor(made, face, drawers.screw, show),
       ],
     };
   });
-}
-
-/** Runners are so high, half above and half below their line; hidden ones reach so far under the box (mm). */
-const HALF_RUNNER = 22;
-const UNDER_BOX = 20;
-
-/** Where the runners of a drawer stand: beside the box, under its sides, and the third under its middle. */
-function bodiesOf({ across, up, plane }: DrawerRoom, { profile, length, plan }: Chosen, box: BoxParts): Extent[] {
-  const start = plane.mm + profile.setback;
-  const line = up.low.mm + families[profile.family].line(profile, plan).mm;
-  const outer = [box.inner.low.mm - box.side.mm, box.inner.high.mm + box.side.mm] as const;
-  const under = profile.family === 'under';
-  const [low, high] = under ? [up.low.mm + 1, box.low.mm + plan.recess.mm] : [line - HALF_RUNNER, line + HALF_RUNNER];
-  const block = (from: number, to: number, bottom: number, top: number): Extent => ({
-    min: [Math.min(from, to), start, bottom],
-    max: [Math.max(from, to), start + length.mm, top],
-  });
-  const [left, right] = under ? [box.inner.low.mm + UNDER_BOX, box.inner.high.mm - UNDER_BOX] : [outer[0], outer[1]];
-  const middle = (outer[0] + outer[1]) / 2;
-  return [
-    block(across.low.mm, left, low, high),
-    block(right, across.high.mm, low, high),
-    ...(profile.family === 'tall'
-      ? [block(middle - HALF_RUNNER, middle + HALF_RUNNER, up.low.mm, up.low.mm + profile.under.thickness)]
-      : []),
-  ];
 }
 
 /** Spacers with the height their sticks are cut to, from the floor of the cabinet. */
@@ -176,6 +148,19 @@ function told(spacers: NonNullable<DrawerRoom['spacers']>, underside: Dim, { bot
     ...(left ? { left: { ...left, underside: height } } : {}),
     ...(right ? { right: { ...right, underside: height } } : {}),
   };
+}
+
+/** A pair of runners, and what comes with them. */
+export function runnersToBuy(
+  { profile, length }: Pick<Chosen, 'profile' | 'length'>,
+  show: (mm: number) => string,
+): Fitting[] {
+  const note = profile.maker;
+  const extras = families[profile.family].extras?.(profile) ?? [];
+  return [
+    { name: `Runners, pair: ${profile.name}, ${show(length.mm)}`, quantity: 1, note },
+    ...extras.map(({ name, quantity }) => ({ name: `Runners: ${name}`, quantity, note })),
+  ];
 }
 
 /** Screws of the corners, and of the face from inside. */

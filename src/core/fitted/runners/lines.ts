@@ -38,6 +38,7 @@ export function holesAlong(
 
 /** Height of what packs a runner out (mm). */
 const STRIP = length(60, 'height of the packing');
+export const HALF_STRIP = STRIP.mm / 2;
 
 /** As high as it is about the line of the runner, but within its opening. */
 export function stripHeight(line: Dim, { low, high }: Span): Span {

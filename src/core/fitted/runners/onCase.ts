@@ -7,12 +7,14 @@ import { type Chosen, onBrackets } from './choose.js';
 import { families } from './families/index.js';
 import { holesAlong, stripHeight } from './lines.js';
 import { type DrawerRoom, LEAST_PACKING } from './room.js';
-import { spacerParts } from './spacers.js';
+import { FROM_SPACER_END, spacerParts } from './spacers.js';
 
 /** What a pair of runners wants of the case: packing where it stands back behind a frame, and screw holes. */
 export interface OnCase {
   readonly packing: readonly Part[];
   readonly operations: readonly (readonly [key: string, operation: Operation])[];
+  /** Front end of the runners. */
+  readonly start: Dim;
   /** Underside of its packing or spacers. */
   readonly underside: Dim;
 }
@@ -20,12 +22,12 @@ export interface OnCase {
 /** Bores both uprights, or the packing on them, in line with the runner's holes. */
 export function onCase(
   room: DrawerRoom,
-  { profile, length: run, plan }: Chosen,
+  { profile, length: run }: Chosen,
   resolved: Resolved,
   ways: ReadonlyMap<string, readonly Operation[]>,
   parts: readonly Part[],
 ): OnCase {
-  const line = room.up.low.plus(families[profile.family].line(profile, plan)).as('screw line of the runner');
+  const line = room.up.low.plus(families[profile.family].line(profile)).as('screw line of the runner');
   const start = room.plane
     .plus(fromSheet(profile, 'setback', 'runner behind the plane of the fronts'))
     .as('front of the runner');
@@ -53,7 +55,7 @@ export function onCase(
       const carrier = layers.at(-1);
       if (!carrier) continue;
       packing.push(...layers);
-      const foremost = carrier.extent.min[1] + FROM_END;
+      const foremost = carrier.extent.min[1] + FROM_SPACER_END;
       const held = holesAlong(profile, profile.holes, run.mm, 0, (hole) => start.mm + hole >= foremost);
       const own = held.map((hole) => start.plus(hole).as('hole behind the front edge of the case'));
       operations.push([carrier.key, bored(carrier, 1, line, own, { profile, front: owner })]);
@@ -64,7 +66,7 @@ export function onCase(
     } else
       operations.push([upright.key, bored(upright, faceInto(upright, hand), line, places, { profile, front: owner })]);
   }
-  return { packing, operations, underside: stripHeight(line, room.inside.v).low };
+  return { packing, operations, start, underside: stripHeight(line, room.inside.v).low };
 }
 
 /** Screws of a rear bracket stand so far to either side of its line, and that of the front end so far behind the stile's face (mm). */
@@ -149,9 +151,6 @@ function bracketed(
   ];
 }
 
-/** The first hole of a runner stands so far behind the front end of its spacer (mm). */
-const FROM_END = 10;
-
 /** Wood left between a runner's hole and what else is cut (mm). */
 const SKIN = 2;
 
@@ -209,7 +208,8 @@ export function packingStrip(
   });
 }
 
-function bored(
+/** Pilot holes of runners in what carries them, at places behind the front edge of the case. */
+export function bored(
   part: Part,
   face: 1 | 2,
   line: Dim,

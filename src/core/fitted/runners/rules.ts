@@ -2,7 +2,8 @@ import type { JobHead, SettingPath } from '../../document/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from '../../findings/index.js';
 import { type Act, pathTo } from '../../job/index.js';
 import { within } from '../../words.js';
-import { lapOf } from './corners.js';
+import { boxRules } from './boxRules.js';
+import { bracketRules } from './bracketRules.js';
 import type { FittedDrawer } from './drawers.js';
 import { innerRules } from './innerRules.js';
 
@@ -129,39 +130,6 @@ const nothingCarries: FindingRule = {
   },
 };
 
-/** The lowest box that is of use (mm). */
-const LEAST_BOX = 40;
-const LEAST_WIDE = 60;
-const LEAST_LONG = 120;
-
-/** An opening that leaves no box. */
-const boxTooSmall: FindingRule = {
-  id: 'drawers/box-too-small',
-  check: (context) =>
-    context.fitted.runners.flatMap(({ name, front, plan }): FindingDraft[] => {
-      if (!plan) return [];
-      const small = [
-        { dim: plan.height, least: LEAST_BOX },
-        { dim: plan.inside, least: LEAST_WIDE },
-        { dim: plan.length, least: LEAST_LONG },
-      ].filter(({ dim, least }) => dim.mm < least);
-      const [worst] = small;
-      if (!worst) return [];
-      const { show } = context;
-      return [
-        {
-          severity: 'stop',
-          what: `The box of ${within(name)} comes out at ${show(plan.inside.mm)} wide inside, ${show(plan.length.mm)} long and ${show(plan.height.mm)} high.`,
-          why: `Under ${show(worst.least)} there is nothing left to use or to join. Make the opening larger, or leave it without a box.`,
-          numbers: [worst.dim],
-          parts: [front],
-          settings: [settingPath(context, 'drawers/fitted')],
-          fixes: [setChoice(context, 'Leave the room behind it empty', 'drawers/fitted', 'none')],
-        },
-      ];
-    }),
-};
-
 /** More may go in than the runners carry. */
 const overloaded: FindingRule = {
   id: 'drawers/overloaded',
@@ -193,190 +161,12 @@ function strongEnough(head: JobHead, context: RuleContext, runner: NonNullable<F
     .map(({ id, name }) => setChoice(context, `Take the ${name}`, 'drawers/choice', id));
 }
 
-/** Bottoms are this thick at least, up to these widths inside (mm). */
-const BOTTOMS = [
-  { upTo: 600, least: 5 },
-  { upTo: 900, least: 8.5 },
-  { upTo: Number.POSITIVE_INFINITY, least: 11 },
-] as const;
-
-/** A bottom that sags under what lies in it. */
-const bottomTooThin: FindingRule = {
-  id: 'drawers/bottom-too-thin',
-  check(context) {
-    const { fitted, parts, resolved, show, head } = context;
-    const found = fitted.runners.flatMap(({ name, opening, plan, parts: own }) => {
-      const bottom = parts.find(({ key }) => key === `drawer/${opening}/box/bottom`);
-      if (!plan || !bottom) return [];
-      const stiffeners = own.filter((key) => key.includes('/stiffener/')).length;
-      const span = plan.inside.mm / (stiffeners + 1);
-      const least = BOTTOMS.find(({ upTo }) => span <= upTo)?.least ?? 0;
-      return bottom.thickness.mm < least ? [{ name, bottom, plan, least }] : [];
-    });
-    const [widest] = [...found].sort((a, b) => b.plan.inside.mm - a.plan.inside.mm);
-    if (!widest) return [];
-    const { least, bottom } = widest;
-    const { thickness, material } = bottom;
-    const wide = widest.plan.inside.mm > resolved.settings.drawers.wideOver.mm && !widest.plan.stiffened;
-    const path = settingPath(context, wide ? 'materials/drawerBottomWide' : 'materials/drawerBottom');
-    return [
-      {
-        severity: 'warn',
-        what: `The bottom of ${within(widest.name)} is ${show(widest.plan.inside.mm)} wide and ${show(thickness.mm)} thick.`,
-        why: 'So wide a bottom sags in the middle. Take thicker stock, or divide the drawer.',
-        numbers: [widest.plan.inside, thickness],
-        parts: found.map((each) => each.bottom.key),
-        settings: [path],
-        fixes: head.materials
-          .filter(
-            ({ nominal, id, form }) => form === 'sheet' && nominal >= least && nominal <= 13 && id !== material.id,
-          )
-          .slice(0, 1)
-          .map(({ id, name }) => ({ label: `Take ${name}`, edits: [{ path, value: id }] })),
-      },
-    ];
-  },
-};
-
-/** A face that nothing fixes to its box. */
-const faceNotFixed: FindingRule = {
-  id: 'drawers/face-not-fixed',
-  check(context) {
-    const { fitted, parts } = context;
-    const loose = fitted.runners.filter(({ front, plan, inner }) => {
-      if (!plan || inner) return false;
-      return !parts.some(({ machining }) => machining.some(({ by, holds }) => by.what === 'face' && holds === front));
-    });
-    if (loose.length === 0) return [];
-    return [
-      {
-        severity: 'stop',
-        what: `Nothing fixes the face of ${loose.map(({ name }) => within(name)).join(', ')} to its box.`,
-        why: 'No member of the framed face laps the inside of the box far enough for a screw. Make the stiles wider, or such fronts as slabs.',
-        parts: loose.map(({ front }) => front),
-        settings: [settingPath(context, 'making/stile')],
-        fixes: [setChoice(context, 'Make the fronts as slabs', 'making/kind', 'slab')],
-      },
-    ];
-  },
-};
-
-/** Dovetails in sheet stock, whose outer plies break out. */
-const dovetailsInSheet: FindingRule = {
-  id: 'drawers/dovetails-in-sheet',
-  check(context) {
-    const { fitted, resolved, parts } = context;
-    const { corner } = resolved.settings.drawers;
-    const { material } = resolved.materials.drawerBox;
-    const tailed = corner.value === 'halfblind' || corner.value === 'through';
-    if (!tailed || material.form === 'solid' || !fitted.runners.some(({ plan }) => plan)) return [];
-    const [first] = parts.filter(({ role }) => role === 'drawer box');
-    return [
-      {
-        severity: 'note',
-        what: `Drawer boxes are dovetailed in ${material.name}.`,
-        why: 'The outer plies break out at the tails. Score the shoulders, or make the boxes of solid wood.',
-        parts: first ? [first.key] : [],
-        settings: [settingPath(context, 'drawers/corner'), settingPath(context, 'materials/drawerBox')],
-        fixes: [setChoice(context, 'Let the corners into rabbets instead', 'drawers/corner', 'rabbet')],
-      },
-    ];
-  },
-};
-
-/** A box front of which half-blind tails would leave more than is wanted of it. */
-const lapTooThick: FindingRule = {
-  id: 'drawers/lap-too-thick',
-  check(context) {
-    const { fitted, resolved, show } = context;
-    const { corner, lap } = resolved.settings.drawers;
-    const front = resolved.materials.drawerBox.thickness;
-    const left = lapOf(front, resolved.settings);
-    if (corner.value !== 'halfblind' || lap.mm <= left.mm || !fitted.runners.some(({ plan }) => plan)) return [];
-    return [
-      {
-        severity: 'warn',
-        what: `${show(lap.mm)} were to be left before half-blind tails in a front ${show(front.mm)} thick; ${show(left.mm)} are.`,
-        why: 'The tails would be too short to hold. Leave less, or take thicker stock.',
-        numbers: [lap, front],
-        parts: [],
-        settings: [settingPath(context, 'drawers/lap')],
-        fixes: [
-          { label: 'Leave a quarter of the front', edits: [{ path: settingPath(context, 'drawers/lap'), value: 0 }] },
-        ],
-      },
-    ];
-  },
-};
-
-/** Rear brackets with nothing in their reach. */
-const bracketMeetsNothing: FindingRule = {
-  id: 'drawers/bracket-meets-nothing',
-  check(context) {
-    const { parts, fitted } = context;
-    const loose = fitted.runners.filter(({ brackets, front }) => {
-      if (!brackets) return false;
-      const held = parts.filter(
-        ({ role, machining }) =>
-          role !== 'frame' &&
-          machining.some(({ by }) => by.kind === 'runners' && by.what === 'case' && by.front === front),
-      );
-      return held.length === 0;
-    });
-    if (loose.length === 0) return [];
-    return [
-      {
-        severity: 'stop',
-        what: `Nothing is in reach of the rear brackets of ${loose.map(({ name }) => within(name)).join(', ')}.`,
-        why: 'At the height of the runner neither back nor nailer stands where its bracket ends. Pack the runners out.',
-        parts: loose.map(({ front }) => front),
-        settings: [settingPath(context, 'drawers/behindFrame')],
-        fixes: [setChoice(context, 'Pack the runners out', 'drawers/behindFrame', 'packing')],
-      },
-    ];
-  },
-};
-
-/** A back thinner than this holds no bracket (mm). */
-const HOLDS_BRACKET = 9;
-
-/** Rear brackets of runners screwed into a thin back. */
-const bracketInThinBack: FindingRule = {
-  id: 'drawers/bracket-in-thin-back',
-  check(context) {
-    const { parts, show, fitted } = context;
-    const thin = parts.find(
-      ({ role, thickness, machining }) =>
-        role === 'back' &&
-        thickness.mm < HOLDS_BRACKET &&
-        machining.some(({ by }) => by.kind === 'runners' && by.what === 'case'),
-    );
-    if (!thin || fitted.runners.length === 0) return [];
-    return [
-      {
-        severity: 'warn',
-        what: `Rear brackets of runners are screwed into a back ${show(thin.thickness.mm)} thick.`,
-        why: 'Their screws find no hold there and pull out under load. Pack the runners out, or take a thicker back.',
-        numbers: [thin.thickness],
-        parts: [thin.key],
-        settings: [settingPath(context, 'drawers/behindFrame'), settingPath(context, 'materials/back')],
-        fixes: [setChoice(context, 'Pack the runners out', 'drawers/behindFrame', 'packing')],
-      },
-    ];
-  },
-};
-
 export const runnerRules: readonly FindingRule[] = [
   ...innerRules,
   nothingBehind,
   noRunner,
   nothingCarries,
-  boxTooSmall,
   overloaded,
-  bottomTooThin,
-  faceNotFixed,
-  dovetailsInSheet,
-  lapTooThick,
-  bracketMeetsNothing,
-  bracketInThinBack,
+  ...bracketRules,
+  ...boxRules,
 ];

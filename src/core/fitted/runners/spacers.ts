@@ -7,7 +7,7 @@ import { makePart, type Part } from '../../parts/index.js';
 import { type HungDoor, turnOf } from '../hinges/index.js';
 import { byMaker, fromSheet } from '../profile.js';
 import { stripHeight } from './lines.js';
-import { runnerStrips } from './strips.js';
+import { CLEAR_OF_HINGE, runnerStrips } from './strips.js';
 
 export type Hand = 'left' | 'right';
 
@@ -40,8 +40,8 @@ export interface Beside {
   readonly head: JobHead;
 }
 
-/** Clear in height of every plate and arm (mm). */
-const CLEAR_OF_HINGE = 5;
+/** The first hole of a runner stands so far behind the front end of its spacer or packing (mm). */
+export const FROM_SPACER_END = 10;
 
 /**
  * The spacer at one side of a room behind doors: as thick as the frame's inner lip, the hinge or the open door's edge at

@@ -1,7 +1,9 @@
 import type { Dim } from '../../derive/index.js';
+import type { ResolvedSettings } from '../../document/index.js';
 import { type Act, type Edit, type Opening, pathTo } from '../../job/index.js';
 import type { Cell, Face, SplitLayout } from '../../layout/index.js';
 import type { Part } from '../../parts/index.js';
+import { inches, type LengthUnit } from '../../units/index.js';
 import type { FittedDrawer } from './drawers.js';
 import type { BoxPlan } from './plan.js';
 
@@ -46,6 +48,14 @@ export function heightsByContents(
   return { label: 'Heights by what goes in', edits: sized(stack, new Map(sizes)) };
 }
 
+/** Sides of boxes come in steps of this where the shop has not said another (mm, and for inches). */
+const SIDE_STEP = { mm: 32, in: inches(1) } as const;
+
+/** The steps in which boxes are high: the shop's, else 32 mm or an inch. */
+export function sideStep({ drawers }: ResolvedSettings, unit: LengthUnit): number {
+  return drawers.heightStep.mm > 0 ? drawers.heightStep.mm : SIDE_STEP[unit];
+}
+
 /**
  * Makes the drawers of a stack so high that their boxes come out in whole steps, the nearest below what they are; the
  * last of them takes what is left. Undefined where there are not two.
@@ -67,7 +77,7 @@ export function heightsBySides(
     const wanted = Math.max(1, Math.floor(plan.height.mm / step + 1e-6)) * step;
     return [id, cell.sized.mm + wanted - plan.height.mm] as const;
   });
-  return { label: `Boxes in whole steps of ${Number(step.toFixed(2))} mm`, edits: sized(stack, new Map(sizes)) };
+  return { label: 'Boxes in whole steps', edits: sized(stack, new Map(sizes)) };
 }
 
 /** Fixes the members that have a size; where no other takes up the rest, the first that has none, or the last, does. */

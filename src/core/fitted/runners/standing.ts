@@ -1,19 +1,19 @@
 import type { Fitting } from '../../carcass/index.js';
-import { type Dim, length, measuredFrom, type Span } from '../../derive/index.js';
+import { type Dim, length, type Span } from '../../derive/index.js';
 import type { JobHead, Resolved } from '../../document/index.js';
 import type { EditPath } from '../../job/index.js';
-import type { Operation } from '../../machining/index.js';
-import { edgeOf, type Part } from '../../parts/index.js';
+import type { Part } from '../../parts/index.js';
 import { byPart } from '../byPart.js';
-import { fromSheet, pilotIn } from '../profile.js';
+import { fromSheet } from '../profile.js';
 import { buildBox } from './box.js';
 import { type Against, type Chosen, chooseRunners } from './choose.js';
-import { screwsFor, together } from './drawers.js';
+import { runnersToBuy, screwsFor, together } from './drawers.js';
 import { families } from './families/index.js';
 import { holesAlong, stripHeight } from './lines.js';
+import { bored } from './onCase.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
-import { measuredSpacer, type Spacer, spacerParts } from './spacers.js';
+import { FROM_SPACER_END, measuredSpacer, type Spacer, spacerParts } from './spacers.js';
 
 /** Where a tray is to go in a cabinet that stands: its room, measured. */
 export interface StandingRoom {
@@ -110,7 +110,7 @@ function trayIn(
   if (!chosen) return { ...none, chosen: undefined, plan: undefined, line: undefined, underside: undefined };
   const { profile, length: run, plan, contents, load } = chosen;
   const box = buildBox(room, plan, resolved);
-  const line = up.low.plus(families[profile.family].line(profile, plan)).as('screw line of the runner');
+  const line = up.low.plus(families[profile.family].line(profile)).as('screw line of the runner');
   const start = begins.plus(fromSheet(profile, 'setback', 'runner behind the doors')).as('front of the runner');
   const strip = stripHeight(line, up);
   const made = (['left', 'right'] as const).flatMap((hand) => {
@@ -121,7 +121,11 @@ function trayIn(
   const operations = [
     ...made.flatMap((layers) => {
       const carrier = layers.at(-1);
-      return carrier ? [[carrier.key, onSpacer(carrier, line, holes, profile, id)] as const] : [];
+      if (!carrier) return [];
+      const places = holes
+        .map((hole) => start.plus(hole).as('hole behind the front edge of the cabinet'))
+        .filter(({ mm }) => mm >= carrier.extent.min[1] + FROM_SPACER_END);
+      return [[carrier.key, bored(carrier, 1, line, places, { profile, front: `drawer/${id}/box/front` })] as const];
     }),
     ...families[profile.family].onBox(profile, box, run),
   ];
@@ -142,12 +146,7 @@ function trayIn(
     holes,
     parts,
     buy: together([
-      { name: `Runners, pair: ${profile.name}, ${show(run.mm)}`, quantity: 1, note: profile.maker },
-      ...(families[profile.family].extras?.(profile) ?? []).map((extra) => ({
-        name: `Runners: ${extra.name}`,
-        quantity: extra.quantity,
-        note: profile.maker,
-      })),
+      ...runnersToBuy(chosen, show),
       ...screwsFor(box, { operations: [], ways: [] }, resolved.settings.drawers.screw, show),
       ...(made.length > 0
         ? [
@@ -164,19 +163,3 @@ function trayIn(
 
 /** Longer spacers have a screw in the middle as well (mm). */
 const LONG = 450;
-/** The first hole stands so far behind the front end of its spacer (mm). */
-const FROM_END = 10;
-
-function onSpacer(carrier: Part, line: Dim, holes: readonly Dim[], profile: Chosen['profile'], id: string): Operation {
-  return {
-    kind: 'holes',
-    face: 1,
-    from: 'v0',
-    offset: measuredFrom(line, edgeOf(carrier, 'v0')),
-    positions: holes.filter(({ mm }) => mm >= FROM_END),
-    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-    depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), carrier.thickness),
-    reason: `runner: ${profile.name}`,
-    by: { kind: 'runners', what: 'case', opening: id },
-  };
-}

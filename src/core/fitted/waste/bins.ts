@@ -11,7 +11,7 @@ import { type Against, fromSheet, pilotIn } from '../profile.js';
 import { roomsBehind } from '../runners/inner.js';
 import { packingStrip } from '../runners/onCase.js';
 import { type DrawerRoom, LEAST_PACKING, roomOf } from '../runners/room.js';
-import { spacerParts } from '../runners/spacers.js';
+import { FROM_SPACER_END, spacerParts } from '../runners/spacers.js';
 import type { WasteProfile } from './profile.js';
 
 /** A bin pull-out behind its front, or in a room behind doors. */
@@ -159,9 +159,6 @@ function choose(
   }
 }
 
-/** The first hole in packing stands so far behind its front end (mm). */
-const FROM_END = 10;
-
 /** The runners' screws in both uprights, or in the packing on them. */
 function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: FitContext) {
   const line = room.up.low
@@ -183,7 +180,7 @@ function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: FitContex
         : [];
     packing.push(...strips);
     const carrier = strips.at(-1) ?? upright;
-    const foremost = packed ? carrier.extent.min[1] + FROM_END : Number.NEGATIVE_INFINITY;
+    const foremost = packed ? carrier.extent.min[1] + FROM_SPACER_END : Number.NEGATIVE_INFINITY;
     const bored = profile.holes.filter((hole) => start.mm + hole >= foremost);
     const turned = carrier.placement.u.endsWith('z');
     const [across, along] = turned ? (['u0', 'v0'] as const) : (['v0', 'u0'] as const);

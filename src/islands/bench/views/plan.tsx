@@ -33,7 +33,7 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
     <>
       <select
         aria-label="Cut through"
-        className="entry ml-2 max-w-32"
+        className="entry ml-2 min-w-0 max-w-60 flex-1"
         value={shown.id}
         onChange={(event) => cut({ level: event.currentTarget.value, open, at: null })}
       >
@@ -43,7 +43,7 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
           </option>
         ))}
       </select>
-      <span className="ml-2 w-20">
+      <span className="ml-2 w-20 shrink-0">
         <LengthField
           label="Height of the cut above the underside of the box"
           style={style}
@@ -59,7 +59,7 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
       {isDrawer && (
         <button
           type="button"
-          className="act ml-1 whitespace-nowrap"
+          className="act ml-1 shrink-0 whitespace-nowrap"
           aria-pressed={open}
           onClick={() => cut({ level: shown.id, open: !open, at: null })}
         >

@@ -2,7 +2,8 @@ import type { APIRoute } from 'astro';
 import { readJobText } from '../../../core/document/index.js';
 import { answer, onlyBy, readText } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
-import { createJob, invalid } from '../../../server/jobs.js';
+import { createJob } from '../../../server/jobs.js';
+import { invalid } from '../../../server/refusal.js';
 
 /** Reads a job file and stores it as a new job. */
 export const POST: APIRoute = (context) =>

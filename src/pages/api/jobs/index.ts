@@ -4,7 +4,8 @@ import { jobSchema, newCabinet, newJob, type StartingPoint, startingPoints } fro
 import { countedIds, houseSetFor } from '../../../core/job/index.js';
 import { answer, onlyBy, readBody } from '../../../server/answer.js';
 import { database } from '../../../server/database.js';
-import { createJob, listJobs } from '../../../server/jobs.js';
+import { createJob } from '../../../server/jobs.js';
+import { listJobs } from '../../../server/list.js';
 
 export const GET: APIRoute = (context) => answer(context, () => ({ jobs: listJobs(database()) }));
 

@@ -1,16 +1,18 @@
 import { type Dim, plain, quantity } from '../../../derive/index.js';
 import type { Operation } from '../../../machining/index.js';
+import type { Extent } from '../../../parts/index.js';
 import { fromSheet, pilotIn } from '../../profile.js';
 import type { BoxParts } from '../box.js';
 import { boxHeight } from '../heights.js';
 import { holesAlong } from '../lines.js';
 import type { BesideProfile, TallProfile } from '../profile.js';
-import type { RunnerFamily } from './family.js';
+import type { BodiesContext, RunnerFamily } from './family.js';
 
 /** Rollers are screwed up into the lower edges of the sides. */
 export const corner: RunnerFamily<BesideProfile> = {
   plan: (profile, ...rest) => beside.plan(profile, ...rest),
-  line: (profile, plan) => beside.line(profile, plan),
+  line: (profile) => beside.line(profile),
+  bodies: (profile, context) => beside.bodies(profile, context),
   onBox: (profile, box, length) =>
     box.sides.map((side) => [
       side.key,
@@ -59,10 +61,26 @@ export const beside: RunnerFamily<BesideProfile> = {
       recess: settings.drawers.recess,
     };
   },
-  line: (profile, { above }) =>
-    above.plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge')).as('screw line of the runner'),
+  line: (profile) =>
+    fromSheet(profile, 'clearBelow', 'clearance below the box')
+      .plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge'))
+      .as('screw line of the runner'),
+  bodies: (profile, context) => besideBox(context, beside.line(profile).mm),
   onBox: (profile, box, length) => box.sides.map((side) => [side.key, boredBeside(profile, box, length)] as const),
 };
+
+/** Runners beside a box are so high, half above and half below their line (mm). */
+export const HALF_RUNNER = 22;
+
+/** Two blocks between the box and the edges of the opening, about the line of the runners above its floor (mm). */
+export function besideBox({ room: { across, up }, box, from, to }: BodiesContext, line: number): Extent[] {
+  const [low, high] = [up.low.mm + line - HALF_RUNNER, up.low.mm + line + HALF_RUNNER];
+  const outer = [box.inner.low.mm - box.side.mm, box.inner.high.mm + box.side.mm] as const;
+  return [
+    { min: [across.low.mm, from, low], max: [outer[0], to, high] },
+    { min: [outer[1], from, low], max: [across.high.mm, to, high] },
+  ];
+}
 
 /** Its inner member is screwed to the outside of the box. */
 export function boredBeside(

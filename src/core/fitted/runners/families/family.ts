@@ -1,11 +1,21 @@
 import type { Dim } from '../../../derive/index.js';
 import type { Resolved } from '../../../document/index.js';
 import type { Operation } from '../../../machining/index.js';
-import type { Part } from '../../../parts/index.js';
+import type { Extent, Part } from '../../../parts/index.js';
 import type { BoxParts } from '../box.js';
 import type { BoxPlan } from '../plan.js';
 import type { RunnerProfile } from '../profile.js';
 import type { DrawerRoom } from '../room.js';
+
+/** What a family may look at to say where its runners stand. */
+export interface BodiesContext {
+  readonly room: DrawerRoom;
+  readonly box: BoxParts;
+  readonly plan: BoxPlan;
+  /** From the front end of a runner to its rear end (mm, in the cabinet). */
+  readonly from: number;
+  readonly to: number;
+}
 
 /** What a family may look at where it adds parts of its own. */
 export interface AddedContext {
@@ -30,7 +40,9 @@ export interface RunnerFamily<P extends RunnerProfile = RunnerProfile> {
   /** The box it carries. */
   plan(profile: P, room: DrawerRoom, length: Dim, resolved: Resolved): BoxPlan;
   /** Height of its screw line on the case above the floor of the opening. */
-  line(profile: P, plan: BoxPlan): Dim;
+  line(profile: P): Dim;
+  /** Where its runners stand, as blocks, from where they begin to their rear end. */
+  bodies(profile: P, context: BodiesContext): readonly Extent[];
   /** What it wants cut and bored in the box. */
   onBox(profile: P, box: BoxParts, length: Dim): (readonly [key: string, operation: Operation])[];
   /** Parts of its own, with what is bored in them and in what they stand on. */

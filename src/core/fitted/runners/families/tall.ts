@@ -4,7 +4,7 @@ import { edgeOf, makePart, type Part, spanAlong } from '../../../parts/index.js'
 import { fromSheet, pilotIn } from '../../profile.js';
 import { holesAlong } from '../lines.js';
 import type { TallProfile } from '../profile.js';
-import { boredBeside } from './beside.js';
+import { besideBox, boredBeside, HALF_RUNNER } from './beside.js';
 import type { Added, AddedContext, RunnerFamily } from './family.js';
 
 /** The strip under the middle of the box, and the packing under its runner, are so wide (mm). */
@@ -26,9 +26,7 @@ export const tall: RunnerFamily<TallProfile> = {
       .minus(fromSheet(profile, 'thickness', 'runner thickness').times(plain(2, 'runners')))
       .minus(fromSheet(profile, 'play', 'play of the runners'))
       .as('box width, outside');
-    const above = fromSheet(profile, 'under/thickness', 'runner under the box')
-      .plus(fromSheet(profile, 'clearBelow', 'clearance below'))
-      .as('box above the floor of the opening');
+    const above = aboveFloor(profile);
     const height = room.up.size
       .minus(above)
       .minus(fromSheet(profile, 'clearAbove', 'clearance above the box'))
@@ -44,11 +42,35 @@ export const tall: RunnerFamily<TallProfile> = {
       recess: settings.drawers.recess,
     };
   },
-  line: (profile, { above }) =>
-    above.plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge')).as('screw line of the runner'),
+  line,
+  bodies(profile, context) {
+    const { box, room, from, to } = context;
+    const middle = (box.inner.low.mm + box.inner.high.mm) / 2;
+    const low = room.up.low.mm;
+    return [
+      ...besideBox(context, line(profile).mm),
+      {
+        min: [middle - HALF_RUNNER, from, low],
+        max: [middle + HALF_RUNNER, to, low + profile.under.thickness],
+      },
+    ];
+  },
   onBox: (profile, box, run) => box.sides.map((side) => [side.key, boredBeside(profile, box, run)] as const),
   added,
 };
+
+/** The third runner lies under the box. */
+function aboveFloor(profile: TallProfile): Dim {
+  return fromSheet(profile, 'under/thickness', 'runner under the box')
+    .plus(fromSheet(profile, 'clearBelow', 'clearance below'))
+    .as('box above the floor of the opening');
+}
+
+function line(profile: TallProfile): Dim {
+  return aboveFloor(profile)
+    .plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge'))
+    .as('screw line of the runner');
+}
 
 /** The third runner: a strip under the bottom that carries it, and what it stands on. */
 function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: AddedContext): Added {
@@ -75,10 +97,9 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
     axes: { u: '+y', v: '+x', w: '+z' },
     note: 'planed to its thickness, glued to the underside of the bottom',
   });
-  const holes = (all: readonly number[], least: number) =>
-    holesAlong(profile, all, run.mm, 0, (at) => at >= least).map((at) => at);
   const across = STRIP.over(2).as('middle of the strip');
-  const onStrip = holes(profile.boxHoles, from.mm - box.along.low.mm + FROM_END).map((at) =>
+  const least = from.mm - box.along.low.mm + FROM_END;
+  const onStrip = holesAlong(profile, profile.boxHoles, run.mm, 0, (at) => at >= least).map((at) =>
     box.along.low.plus(at).minus(from).as('hole from the front of the strip'),
   );
   const bored = (reason: string, part: Part, positions: readonly Dim[], face: 1 | 2, offset: Dim, along: 'u' | 'v') =>

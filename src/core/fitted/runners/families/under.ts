@@ -12,6 +12,10 @@ const CLEAR_OF_HOOK = length(14, 'clear of the hooks');
 /** A back that reaches further past the inside of the sides than a rabbet does covers their ends (mm). */
 const CORNER = 10;
 
+/** They are drawn so far above the floor of the opening, and so far in under the box (mm). */
+const FROM_FLOOR = 1;
+const UNDER_BOX = 20;
+
 /**
  * Runners hidden under the box: inside width = opening − the profile's deduction. The bottom is let up, the back notched
  * at both lower corners and bored for the hooks.
@@ -58,6 +62,13 @@ export const under: RunnerFamily<UnderProfile> = {
     };
   },
   line: (profile) => fromSheet(profile, 'line', 'screw line above the floor of the opening'),
+  bodies(_profile, { room: { across, up }, box, plan, from, to }) {
+    const [low, high] = [up.low.mm + FROM_FLOOR, box.low.mm + plan.recess.mm];
+    return [
+      { min: [across.low.mm, from, low], max: [box.inner.low.mm + UNDER_BOX, to, high] },
+      { min: [box.inner.high.mm - UNDER_BOX, from, low], max: [across.high.mm, to, high] },
+    ];
+  },
   onBox(profile, { back, front, shortBack, inner }) {
     const by = { kind: 'runners', what: 'hook', front } as const;
     const [start, end] = [measuredFrom(inner.low, edgeOf(back, 'u0')), measuredFrom(inner.high, edgeOf(back, 'u0'))];

@@ -1,7 +1,8 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';
-import { changeSchema, deleteJob, readStoredJob, saveChange } from '../../../../server/jobs.js';
+import { deleteJob, readStoredJob } from '../../../../server/jobs.js';
+import { changeSchema, saveChange } from '../../../../server/save.js';
 
 const idOf = (params: Record<string, string | undefined>) => params.id ?? '';
 
