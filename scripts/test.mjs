@@ -1,6 +1,7 @@
 // npm test: installs what is missing, then every check in the order in which they are cheapest to fail.
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { build, installPackages, root, run, say } from './prepare.mjs';
 
@@ -25,6 +26,8 @@ run(process.execPath, [
   '--import',
   './tests/support/seed.ts',
   '--test',
+  // One file a core: by itself the runner leaves one core idle.
+  `--test-concurrency=${Math.max(1, Math.min(4, availableParallelism()))}`,
   '--test-reporter',
   'spec',
   ...files,
