@@ -22,6 +22,7 @@ export {
   readJob,
   readJobHead,
   readJobText,
+  readTouched,
   validate,
 } from './read.js';
 export { type Choice, type Resolved, type ResolvedSettings, resolve, Standards } from './resolve.js';

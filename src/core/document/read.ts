@@ -12,6 +12,7 @@ import {
   type JobHead,
   jobHeadSchema,
   jobSchema,
+  neighbourProblems,
 } from './document.js';
 import { migrateJob, withYounger } from './migrations.js';
 
@@ -120,6 +121,32 @@ function parseJson(text: string): ReadResult<unknown> {
       `The file is not valid JSON: ${error instanceof Error ? error.message : 'it could not be read'}.`,
     );
   }
+}
+
+/**
+ * Checks a job of which only the places that are named may be other than good: their cabinets, and the head with them. A
+ * change of the materials is one of every cabinet.
+ */
+export function readTouched(job: Job, places: readonly string[]): ReadResult<Job> {
+  const keys = places.map((place) => place.split('/'));
+  const { cabinets } = job;
+  if (keys.some(([list, id]) => list === 'materials' || (list === 'cabinets' && id === undefined)))
+    return validate(jobSchema, job);
+  const touched = new Set(keys.flatMap(([list, id]) => (list === 'cabinets' && id !== undefined ? [id] : [])));
+  const shown = cabinets.map((cabinet, at) => ({ cabinet, at })).filter(({ cabinet }) => touched.has(cabinet.id));
+  // Rows of cabinets are another check: here each stands alone.
+  const alone = shown.map(({ cabinet }) => ({ ...cabinet, leftNeighbour: null }));
+  const read = validate(jobSchema, { ...job, cabinets: alone });
+  if (!read.ok)
+    return {
+      ok: false,
+      errors: read.errors.map((error) => ({
+        ...error,
+        path: error.path.replace(/^cabinets\/(\d+)/, (_, at) => `cabinets/${shown[Number(at)]?.at ?? at}`),
+      })),
+    };
+  const [row] = neighbourProblems(cabinets);
+  return row ? refuse(`cabinets/${row.at}/leftNeighbour`, `${capital(row.message)}.`) : { ok: true, value: job };
 }
 
 export const readCabinet = (data: unknown): ReadResult<Cabinet> => validate(cabinetSchema, data);

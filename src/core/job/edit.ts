@@ -1,5 +1,6 @@
+import { z } from 'zod';
 import type { Job } from '../document/index.js';
-import type { EditPath } from './paths.js';
+import { type EditPath, pathFromText } from './paths.js';
 
 /** An entry of a list, known by its id. */
 export interface Entry {
@@ -18,6 +19,22 @@ export type Edit =
   | { readonly path: EditPath; readonly value: unknown }
   | { readonly path: EditPath; readonly insert: Entry; readonly before?: string }
   | { readonly path: EditPath; readonly moveBefore: string | null };
+
+const placeSchema = z
+  .string()
+  .regex(/^[a-zA-Z0-9_-]{1,60}(\/[a-zA-Z0-9_-]{1,60}){0,40}$/, 'a path of names with slashes between was expected')
+  .transform(pathFromText);
+
+/** An edit as it comes from outside. Where it leads, and what it leaves, is checked when it is carried out. */
+export const editSchema = z.union([
+  z.strictObject({
+    path: placeSchema,
+    insert: z.looseObject({ id: z.string().max(60) }),
+    before: z.string().max(60).optional(),
+  }),
+  z.strictObject({ path: placeSchema, moveBefore: z.string().max(60).nullable() }),
+  z.strictObject({ path: placeSchema, value: z.unknown().optional() }),
+]) as unknown as z.ZodType<Edit>;
 
 /** A named group of edits that belong together: one act, one undo. */
 export interface Act {
@@ -124,7 +141,10 @@ function decideEntry(list: unknown[], id: string, value: unknown, path: string):
 /** Lists that say only what was decided go when they say nothing any more. */
 const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones', 'standing'];
 
-/** True for such a list; the parts of a cabinet that are decided are one, the parts of a face are not. */
+/** True for the path of such a list. */
+export const isDecidedList = (path: string) => isDecided(path.split('/'));
+
+/** The parts of a cabinet that are decided are such a list, the parts of a face are not. */
 const isDecided = (keys: readonly string[]) =>
   DECIDED_LISTS.includes(keys.at(-1) ?? '') || (keys.length === 3 && keys[0] === 'cabinets' && keys[2] === 'parts');
 

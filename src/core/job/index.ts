@@ -33,7 +33,10 @@ export {
   countedIds,
   type Edit,
   EditPathError,
+  type Entry,
+  editSchema,
   type IdMaker,
+  isDecidedList,
   newId,
 } from './edit.js';
 export { idField, lengthField, nameField, wordField } from './fields.js';

@@ -1,0 +1,143 @@
+import { type Job, type SettingPath, settingLeaf } from '../document/index.js';
+import type { Edit } from '../job/index.js';
+import { formatLengthWithUnit } from '../units/index.js';
+import { capital } from '../words.js';
+import { placeOf } from './merge.js';
+
+/** An edit as a maker reads it: what was decided, and to what. */
+export interface Said {
+  readonly what: string;
+  readonly value: string;
+}
+
+type Node = Readonly<Record<string, unknown>>;
+
+/** Fields by the trade's words, where the name of the field is not one itself. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  mm: 'size',
+  face: 'front',
+  parts: 'parts',
+  zones: 'keep-out boxes',
+  leftNeighbour: 'stands to the right of',
+  shelvesAt: 'height of shelf',
+  hingesAt: 'height of hinge',
+  dividerOff: 'divider aside of the middle',
+  mmStep: 'printed to',
+  display: 'lengths shown',
+  house: 'house standards',
+  hardware: 'hardware',
+  standing: 'standing cabinets',
+  from: 'measured from',
+};
+
+/** Lists whose entries go by a word of their own, before their name. */
+const LIST_WORDS: Readonly<Record<string, string>> = {
+  cabinets: 'Cabinet',
+  materials: 'Material',
+  zones: 'keep-out box',
+  standing: 'Standing cabinet',
+  shelvesAt: 'height of shelf',
+  hingesAt: 'height of hinge',
+};
+
+const plain = (key: string) => FIELD_WORDS[key] ?? key.replaceAll(/([A-Z])/g, ' $1').toLowerCase();
+
+/** The edit in words, by the job it was made on or the one it led to, whichever knows the things it names. */
+export function saidOf(edit: Edit, before: Job, after: Job): Said {
+  const place = placeOf(edit);
+  return { what: whereInWords(place, [after, before]), value: valueInWords(edit, place, [after, before]) };
+}
+
+/** "Cabinet 3, gap between fronts". */
+function whereInWords(place: string, jobs: readonly Job[]): string {
+  const keys = place.split('/');
+  const setting = settingIn(keys);
+  const shown = setting ? keys.slice(0, setting.from) : keys;
+  const words: string[] = [];
+  let nodes: readonly unknown[] = jobs;
+  for (const [at, key] of shown.entries()) {
+    const inList = nodes.some((node) => Array.isArray(node));
+    nodes = nodes.map((node) => stepInto(node, key)).filter((node) => node !== undefined);
+    if (inList) words.push(entryInWords(key, shown[at - 1] ?? '', nodes[0]));
+    else if (!isPassed(shown, at)) words.push(plain(key));
+  }
+  if (setting) words.push(setting.label);
+  return capital(words.join(', '));
+}
+
+/** Keys that only lead on to what is named after them. */
+function isPassed(keys: readonly string[], at: number): boolean {
+  const key = keys[at] as string;
+  const last = at === keys.length - 1;
+  return key === 'settings' || key === 'standards' || (!last && (key in LIST_WORDS || key === 'parts' || key === 'face' || key === 'size'));
+}
+
+function entryInWords(id: string, list: string, entry: unknown): string {
+  const { number, name, part, kind } = (entry ?? {}) as Partial<Record<string, unknown>>;
+  const own = [number, name, part].find((each) => typeof each === 'string' && each !== '');
+  const word = LIST_WORDS[list] ?? (kind === undefined && part === undefined && list === 'parts' ? 'opening' : '');
+  return `${word} ${own ?? id}`.trim();
+}
+
+function stepInto(node: unknown, key: string): unknown {
+  if (Array.isArray(node)) return node.find((each) => (each as { id?: unknown }).id === key);
+  return typeof node === 'object' && node !== null ? (node as Node)[key] : undefined;
+}
+
+/** The setting a path decides, with where its own path begins. */
+function settingIn(keys: readonly string[]) {
+  const [list, ...rest] = keys;
+  const from = list === 'cabinets' && rest[1] === 'settings' ? 3 : list === 'standards' ? 2 : list === 'house' ? 2 : -1;
+  if (from < 0 || keys.length <= from) return undefined;
+  const leaf = settingLeaf(keys.slice(from).join('/') as SettingPath);
+  if (!leaf) return undefined;
+  const layer = list === 'cabinets' ? '' : list === 'house' ? ' (house standard)' : ' (this job)';
+  return { from, leaf, label: `${leaf.label}${layer}` };
+}
+
+function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
+  if ('moveBefore' in edit) return 'stands elsewhere in the order';
+  if ('insert' in edit) return 'added';
+  const { value } = edit;
+  if (value === undefined) return isEntryPlace(place) ? 'removed' : 'left to the standard';
+  const [job] = jobs as [Job];
+  if (typeof value === 'number') {
+    const measure = settingIn(place.split('/'))?.leaf.measure;
+    const isLength = measure === 'mm' || (measure === undefined && !NO_LENGTHS.test(place));
+    return isLength ? formatLengthWithUnit(value, job.display) : String(value);
+  }
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (value === null) return 'none';
+  if (typeof value === 'string') return nameOf(value, place, jobs);
+  const { kind, name } = value as Partial<Record<string, unknown>>;
+  if (typeof name === 'string') return name;
+  return typeof kind === 'string' ? kind : 'decided anew';
+}
+
+/** Numbers that measure no length. */
+const NO_LENGTHS = /(weight|ratio|density|modulus|creep|graduation|mmStep|movement|shelves|pin|quantity|trays)$/;
+
+const isEntryPlace = (place: string) =>
+  /(^cabinets|^materials|^standing|zones|parts|shelvesAt|hingesAt|^hardware\/[^/]+)\/[^/]+$/.test(place);
+
+/** A value that points to something goes by that thing's name; a word of a choice by what it is called. */
+function nameOf(value: string, place: string, jobs: readonly Job[]): string {
+  const option = settingIn(place.split('/'))?.leaf.options?.[value];
+  if (option) return option;
+  for (const job of jobs) {
+    const cabinet = job.cabinets.find(({ id }) => id === value);
+    if (cabinet) return `cabinet ${cabinet.number}`;
+    const material = job.materials.find(({ id }) => id === value);
+    if (material) return material.name;
+    for (const list of Object.values(job.hardware as unknown as Readonly<Record<string, readonly Node[]>>)) {
+      const profile = Array.isArray(list) ? list.find(({ id }) => id === value) : undefined;
+      if (profile) return String(profile.name);
+    }
+  }
+  return value;
+}
+
+/** What a decision stands at in a job; undefined where it is left to the standard or gone. */
+export function decidedAt(job: Job, place: string): unknown {
+  return place.split('/').reduce<unknown>(stepInto, job);
+}
