@@ -6,9 +6,9 @@ module.exports = {
   forbidden: [
     only(
       'core-stands-alone',
-      'The core imports only the core, and of packages only zod; solids their library besides.',
+      'The core imports only the core, and of packages only zod and immer; solids their library besides.',
       { path: '^src/core/', pathNot: TESTS },
-      { pathNot: ['^src/core/', '^node_modules/(zod|manifold-3d)/'] },
+      { pathNot: ['^src/core/', '^node_modules/(zod|immer|manifold-3d)/'] },
     ),
     only(
       'solids-in-one-place',
@@ -26,7 +26,7 @@ module.exports = {
       'server-has-no-screens',
       'The server imports core and formats.',
       { path: '^src/server/' },
-      { path: '^src/(islands|pages|layouts)/' },
+      { path: '^src/(islands|pages|layouts|host)/' },
     ),
     only(
       'islands-never-import-server',

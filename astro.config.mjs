@@ -1,18 +1,22 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig } from 'astro/config';
+import { defineConfig, passthroughImageService } from 'astro/config';
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  adapter: node({ mode: 'middleware' }),
   integrations: [react()],
   server: { host: '127.0.0.1', port: Number(process.env.PORT ?? 4417) },
-  // The middleware checks the origin of every write itself, JSON ones included.
+  // The host checks the origin of every write itself, JSON ones included.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
+  // Hashes of the scripts that stand in a page; the policy around them is src/host/headers.ts.
+  experimental: { csp: true },
+  // No image is ever made over.
+  image: { service: passthroughImageService() },
   vite: {
     plugins: [tailwindcss()],
-    ssr: { external: ['better-sqlite3', 'pino'] },
+    ssr: { external: ['better-sqlite3', 'pino', 'piscina'] },
   },
 });

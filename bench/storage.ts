@@ -1,10 +1,10 @@
 import { rmSync } from 'node:fs';
 import { newCabinet, newJob } from '../src/core/document/index.js';
-import { countedIds } from '../src/core/job/index.js';
+import { countedIds, pathTo } from '../src/core/job/index.js';
 import { openDatabase } from '../src/server/database.js';
 import { createJob } from '../src/server/jobs.js';
 import { listJobs } from '../src/server/list.js';
-import { saveChange } from '../src/server/save.js';
+import { saveEdits } from '../src/server/save.js';
 import { temporaryFolder } from '../tests/support/server.js';
 
 function timed(times: number, act: (at: number) => void): { 'median ms': string; 'p99 ms': string } {
@@ -28,11 +28,8 @@ export async function benchStorage() {
   const [cabinet] = job.cabinets;
   if (!cabinet) throw new Error('no cabinet');
   const save = timed(300, (at) => {
-    saveChange(db, id, {
-      version: at + 1,
-      label: 'width',
-      cabinets: [{ ...cabinet, size: { ...cabinet.size, width: 400 + at } }],
-    });
+    const width = { path: pathTo.cabinetField(cabinet.id, 'size/width'), value: 400 + at };
+    saveEdits(db, id, { version: at + 1, label: 'width', edits: [width] });
   });
   const small = newJob('Job', 'metric');
   for (let at = 0; at < 3; at += 1) small.cabinets.push(newCabinet(small, at === 2 ? 'wall' : 'base', ids));

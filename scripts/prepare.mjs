@@ -94,7 +94,7 @@ export async function serve(env = {}) {
     process.exit(1);
   }
   say(`running at ${address(all)} (Ctrl C stops it)`);
-  const server = spawn(process.execPath, [join(root, 'dist', 'server', 'entry.mjs')], {
+  const server = spawn(process.execPath, [join(root, 'src', 'host', 'start.mjs')], {
     cwd: root,
     stdio: 'inherit',
     env: all,

@@ -273,26 +273,6 @@ test('openings divide again, and a dimension of the inner division is typed on t
   await saved();
 });
 
-test('two windows: the second to save is told, and can keep its own', async () => {
-  const { driver } = demo.browser;
-  const first = await driver.getWindowHandle();
-  const url = await driver.getCurrentUrl();
-  await driver.switchTo().newWindow('tab');
-  await driver.get(url);
-  await untilAlive(driver);
-  await typeOnDrawing('width', '910');
-  await saved();
-  const second = await driver.getWindowHandle();
-  await driver.switchTo().window(first);
-  await typeOnDrawing('width', '920');
-  await (await named(driver, 'Save mine over it')).click();
-  await saved();
-  await shows('Bottom', 4, '883.6');
-  await driver.switchTo().window(second);
-  await driver.close();
-  await driver.switchTo().window(first);
-});
-
 test('the whole bench works by keyboard and the check for accessibility finds nothing serious', async () => {
   const { driver } = demo.browser;
   await go('/');

@@ -6,24 +6,28 @@ import Database from 'better-sqlite3';
 import { type Built, builtOf, changesBetween, EDITION } from '../src/core/corrections/index.js';
 import { newCabinet, newJob } from '../src/core/document/index.js';
 import { countedIds } from '../src/core/job/index.js';
-import { correctedJob, correctionsSeen } from '../src/server/corrections.js';
+import { bringForward, correctedJob, correctionsSeen } from '../src/server/corrections.js';
 import { migrate, openDatabase } from '../src/server/database.js';
+import { figureJob } from '../src/server/figuring/background.js';
+import { tasks } from '../src/server/figuring/tasks.js';
 import { createJob, readStoredJob } from '../src/server/jobs.js';
-import { saveChange } from '../src/server/save.js';
+import { saveEdits } from '../src/server/save.js';
 import { solveWith } from './support/cabinets.js';
+import { decide } from './support/edit.js';
 import { temporaryFolder } from './support/server.js';
 
 /** What was kept, to be changed as an earlier edition would have left it. */
 type Loose = { parts: { -readonly [K in keyof Built['parts'][number]]: Built['parts'][number][K] }[] };
 
-function stored() {
+async function stored() {
   const data = temporaryFolder();
   const db = openDatabase(data);
   const job = newJob('Row', 'metric');
   const ids = countedIds();
   for (const _ of [1, 2]) job.cabinets.push(newCabinet(job, 'base', ids));
   const { id } = createJob(db, job);
-  const corrected = () => correctedJob(db, readStoredJob(db, id));
+  await figureJob(db, id, tasks.figure);
+  const corrected = () => correctedJob(db, readStoredJob(db, id), tasks);
   const end = () => {
     db.close();
     rmSync(data, { recursive: true });
@@ -31,14 +35,14 @@ function stored() {
   return { db, id, corrected, end };
 }
 
-test('a job saved by the rules of today has nothing to tell', () => {
-  const { corrected, end } = stored();
-  assert.deepEqual(corrected(), { seen: true, cabinets: [] });
+test('a job saved by the rules of today has nothing to tell', async () => {
+  const { corrected, end } = await stored();
+  assert.deepEqual(await corrected(), { seen: true, cabinets: [] });
   end();
 });
 
-test('a job figured by earlier rules tells once what came out otherwise, and keeps it to compare', () => {
-  const { db, id, corrected, end } = stored();
+test('a job figured by earlier rules tells once what came out otherwise, and keeps it to compare', async () => {
+  const { db, id, corrected, end } = await stored();
   const rows = db
     .prepare<[], { id: string; built: string }>(
       'SELECT cabinet.id, parts AS built FROM cabinet JOIN built ON built.job_id = cabinet.job_id AND cabinet_id = cabinet.id ORDER BY position',
@@ -57,7 +61,7 @@ test('a job figured by earlier rules tells once what came out otherwise, and kee
   // Of the second nothing was kept.
   db.prepare('UPDATE built SET edition = 1, parts = NULL WHERE cabinet_id = ?').run(second.id);
   db.prepare('UPDATE job SET seen_edition = 1').run();
-  const told = corrected();
+  const told = await corrected();
   assert.equal(told.seen, false);
   const [one, two] = told.cabinets;
   const size = one?.changes?.find(({ kind }) => kind === 'size');
@@ -72,14 +76,14 @@ test('a job figured by earlier rules tells once what came out otherwise, and kee
   assert.equal(two?.changes, undefined);
   assert.ok((two?.corrections.length ?? 0) > 0 && two?.corrections.every(({ why }) => why.length > 10));
   correctionsSeen(db, id);
-  const again = corrected();
+  const again = await corrected();
   assert.equal(again.seen, true);
   assert.deepEqual(again.cabinets, told.cabinets, 'it can be looked at again');
   end();
 });
 
-test('an edit before anybody has looked does not lose what it came to before', () => {
-  const { db, id, corrected, end } = stored();
+test('an edit before anybody has looked does not lose what it came to before', async () => {
+  const { db, id, corrected, end } = await stored();
   const row = db
     .prepare<[], { id: string; built: string }>(
       'SELECT cabinet.id, parts AS built FROM cabinet JOIN built ON built.job_id = cabinet.job_id AND cabinet_id = cabinet.id ORDER BY position',
@@ -93,9 +97,10 @@ test('an edit before anybody has looked does not lose what it came to before', (
   const { document } = readStoredJob(db, id);
   const [first] = document.cabinets;
   assert.ok(first);
-  const wider = { ...first, size: { ...first.size, width: first.size.width + 100 } };
-  saveChange(db, id, { version: 1, label: 'wider', cabinets: [wider] });
-  const told = corrected();
+  await bringForward(db, id, document, tasks);
+  const width = decide(`cabinets/${first.id}/size/width`, first.size.width + 100);
+  saveEdits(db, id, { version: 1, label: 'wider', edits: [width] });
+  const told = await corrected();
   assert.equal(told.seen, false);
   assert.deepEqual(
     told.cabinets[0]?.changes?.map(({ kind, part }) => `${kind} ${part}`),
@@ -105,7 +110,7 @@ test('an edit before anybody has looked does not lose what it came to before', (
   end();
 });
 
-test('a database of before keeps its jobs, and they count as figured by the first edition', () => {
+test('a database of before keeps its jobs, and they count as figured by the first edition', async () => {
   const data = temporaryFolder();
   const old = join(data, 'old');
   mkdirSync(old);
@@ -129,7 +134,7 @@ test('a database of before keeps its jobs, and they count as figured by the firs
       .run(cabinet.id, JSON.stringify(cabinet));
   before.close();
   const db = openDatabase(data);
-  const told = correctedJob(db, readStoredJob(db, 'j'));
+  const told = await correctedJob(db, readStoredJob(db, 'j'), tasks);
   assert.equal(told.seen, false);
   assert.equal(told.cabinets.length, 1);
   assert.equal(told.cabinets[0]?.changes, undefined);
@@ -141,7 +146,7 @@ test('a database of before keeps its jobs, and they count as figured by the firs
   rmSync(data, { recursive: true });
 });
 
-test('what a cabinet came to differs from another in what differs, and from itself in nothing', () => {
+test('what a cabinet came to differs from another in what differs, and from itself in nothing', async () => {
   const [legs, notched] = [
     builtOf(solveWith({ settings: { toe: { kind: 'legs' } } })),
     builtOf(solveWith({ settings: { toe: { kind: 'notched' } } })),

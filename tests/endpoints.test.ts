@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
+import { setTimeout as pause } from 'node:timers/promises';
 import { type Job, newCabinet, readHardwareText, readJobText } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
 import { startServer, type TestServer } from './support/server.js';
@@ -49,8 +50,15 @@ test('a job begins with a buildable cabinet and is listed with it', async () => 
   const { document, version } = await read(id);
   assert.equal(version, 1);
   assert.deepEqual(solve(document).findings, []);
-  const { body } = await ask('GET', '/jobs');
-  const listed = body.jobs.find((job: { id: string }) => job.id === id);
+  const row = async () => {
+    const { body } = await ask('GET', '/jobs');
+    return body.jobs.find((job: { id: string }) => job.id === id);
+  };
+  let listed = await row();
+  for (let tries = 0; tries < 100 && listed.figuring > 0; tries += 1) {
+    await pause(100);
+    listed = await row();
+  }
   assert.equal(listed.cabinetCount, 1);
   assert.ok(listed.cabinets[0].thumbnail.shapes.length > 1);
 });
@@ -59,17 +67,18 @@ test('cabinets are added, renamed, put in order and taken away, each write namin
   const id = await begin();
   const { document } = await read(id);
   const second = newCabinet(document, 'wall', () => 'c2');
-  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 1, cabinets: [second] })).body.version, 2);
-  const renamed = { ...second, name: 'Catalogue' };
-  assert.equal(
-    (await ask('PATCH', `/jobs/${id}`, { version: 2, cabinets: [renamed], order: [second.id, 'c1'] })).status,
-    200,
-  );
+  const add = { path: 'cabinets', insert: second };
+  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 1, edits: [add] })).body.version, 2);
+  const edits = [
+    { path: 'cabinets/c2/name', value: 'Catalogue' },
+    { path: 'cabinets/c2', moveBefore: 'c1' },
+  ];
+  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 2, edits })).status, 200);
   assert.deepEqual(
     (await read(id)).document.cabinets.map((cabinet) => cabinet.name),
     ['Catalogue', 'Drawer over doors'],
   );
-  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 3, removed: ['c1'] })).status, 200);
+  assert.equal((await ask('PATCH', `/jobs/${id}`, { version: 3, edits: [{ path: 'cabinets/c1' }] })).status, 200);
   assert.deepEqual(
     (await read(id)).document.cabinets.map((cabinet) => cabinet.id),
     [second.id],
@@ -79,30 +88,26 @@ test('cabinets are added, renamed, put in order and taken away, each write namin
 test('a stale write gets 409 with the present state and what was saved since', async () => {
   const id = await begin();
   const { document } = await read(id);
-  const { cabinets, ...head } = document;
-  assert.equal(
-    (await ask('PATCH', `/jobs/${id}`, { version: 1, label: 'Name', head: { ...head, name: 'First' } })).status,
-    200,
-  );
-  const stale = await ask('PATCH', `/jobs/${id}`, { version: 1, head: { ...head, name: 'Second' } });
+  const { cabinets } = document;
+  const named = (name: string) => ({ version: 1, label: 'Name', edits: [{ path: 'name', value: name }] });
+  assert.equal((await ask('PATCH', `/jobs/${id}`, named('First'))).status, 200);
+  const stale = await ask('PATCH', `/jobs/${id}`, named('Second'));
   assert.equal(stale.status, 409);
   assert.equal(stale.body.error.code, 'stale');
   assert.equal(stale.body.current.version, 2);
   assert.equal(stale.body.current.document.name, 'First');
   assert.deepEqual(
-    stale.body.current.changed.map((change: { label: string }) => change.label),
-    ['Name'],
+    stale.body.current.saved.map(({ label, edits }: { label: string; edits: unknown }) => [label, edits]),
+    [['Name', named('First').edits]],
   );
   assert.deepEqual((await read(id)).document.cabinets, cabinets);
 });
 
 test('of many writes to one version exactly one is taken', async () => {
   const id = await begin();
-  const { document } = await read(id);
-  const { cabinets: _cabinets, ...head } = document;
   const answers = await Promise.all(
     Array.from({ length: 12 }, (_, at) =>
-      ask('PATCH', `/jobs/${id}`, { version: 1, head: { ...head, name: `Try ${at}` } }),
+      ask('PATCH', `/jobs/${id}`, { version: 1, edits: [{ path: 'name', value: `Try ${at}` }] }),
     ),
   );
   assert.deepEqual(answers.map(({ status }) => status).sort(), [200, ...Array(11).fill(409)]);
@@ -147,9 +152,12 @@ test('the hardware library goes out as an open file, and a job can be given anot
   assert.ok(library.ok);
   const { document, version } = await read(id);
   assert.deepEqual(library.value, document.hardware);
-  const { cabinets: _cabinets, ...head } = document;
-  const one = { ...head, hardware: { ...library.value, hinges: library.value.hinges.slice(0, 1), pulls: [] } };
-  const saved = await ask('PATCH', `/jobs/${id}`, { version, label: 'library', head: one });
+  const one = { ...library.value, hinges: library.value.hinges.slice(0, 1), pulls: [] };
+  const saved = await ask('PATCH', `/jobs/${id}`, {
+    version,
+    label: 'library',
+    edits: [{ path: 'hardware', value: one }],
+  });
   assert.equal(saved.status, 200);
   assert.equal((await read(id)).document.hardware.hinges.length, 1);
   assert.equal((await ask('GET', '/jobs/nothing/hardware.json')).status, 404);
@@ -158,48 +166,35 @@ test('the hardware library goes out as an open file, and a job can be given anot
 test('bad bodies are refused with the field and a sentence, and change nothing', async () => {
   const id = await begin();
   const { document, version } = await read(id);
-  const { cabinets, ...head } = document;
-  const cabinet = cabinets[0] as Job['cabinets'][number];
+  const [{ id: cabinet }] = document.cabinets as [Job['cabinets'][number]];
+  const edit = (path: string, value: unknown) => ({ version, edits: [{ path, value }] });
+  const { hardware } = document;
   const table: [string, string, unknown, number, RegExp][] = [
     ['POST', '/jobs', '{', 400, /not valid JSON/],
     ['POST', '/jobs', { ...wanted, colour: 'red' }, 422, /colour/],
     ['POST', '/jobs', { ...wanted, cabinet: { ...wanted.cabinet, width: 1e7 } }, 422, /cabinet\/width/],
     ['POST', '/jobs', { ...wanted, name: 7 }, 422, /name/],
     ['POST', '/jobs/import', '[]', 422, /JSON object/],
-    ['POST', '/jobs/import', 'x'.repeat(2_100_000), 413, /2 MB/],
+    ['POST', '/jobs/import', 'x'.repeat(33 * 1024 * 1024), 413, /32 MB/],
+    ['PATCH', `/jobs/${id}`, edit(`cabinets/${cabinet}/size/width`, -1), 422, /width/],
+    ['PATCH', `/jobs/${id}`, edit(`cabinets/${cabinet}/settings`, { materials: { side: 'gold' } }), 422, /gold/],
+    ['PATCH', `/jobs/${id}`, edit(`cabinets/${cabinet}/leftNeighbour`, 'c99'), 422, /leftNeighbour/],
+    ['PATCH', `/jobs/${id}`, edit(`cabinets/${cabinet}/leftNeighbour`, cabinet), 422, /beside itself/],
+    ['PATCH', `/jobs/${id}`, edit('hardware/pulls', [{ id: 'x' }]), 422, /hardware\/pulls\/0/],
     [
       'PATCH',
       `/jobs/${id}`,
-      { version, cabinets: [{ ...cabinet, size: { ...cabinet.size, width: -1 } }] },
-      422,
-      /width/,
-    ],
-    [
-      'PATCH',
-      `/jobs/${id}`,
-      { version, cabinets: [{ ...cabinet, settings: { materials: { side: 'gold' } } }] },
-      422,
-      /gold/,
-    ],
-    ['PATCH', `/jobs/${id}`, { version, cabinets: [{ ...cabinet, leftNeighbour: 'c99' }] }, 422, /leftNeighbour/],
-    ['PATCH', `/jobs/${id}`, { version, cabinets: [{ ...cabinet, leftNeighbour: cabinet.id }] }, 422, /beside itself/],
-    [
-      'PATCH',
-      `/jobs/${id}`,
-      { version, head: { ...head, hardware: { ...head.hardware, pulls: [{ id: 'x' }] } } },
-      422,
-      /hardware\/pulls\/0/,
-    ],
-    [
-      'PATCH',
-      `/jobs/${id}`,
-      { version, head: { ...head, hardware: { ...head.hardware, hinges: [{ ...head.hardware.hinges[0], arm: 99 }] } } },
+      edit(`hardware/hinges/${hardware.hinges[0]?.id}/arm`, 99),
       422,
       /hardware\/hinges\/0\/arm/,
     ],
-    ['PATCH', `/jobs/${id}`, { version, head: { ...head, colour: 1 } }, 422, /colour/],
-    ['PATCH', `/jobs/${id}`, { cabinets: [] }, 422, /version/],
-    ['PATCH', '/jobs/nothing', { version: 1 }, 404, /no job/],
+    ['PATCH', `/jobs/${id}`, edit('colour', 1), 422, /colour/],
+    ['PATCH', `/jobs/${id}`, edit('materials', []), 422, /materials/],
+    ['PATCH', `/jobs/${id}`, edit('cabinets/c1/id', 'c2'), 422, /another id/],
+    ['PATCH', `/jobs/${id}`, edit('cabinets/c1/__proto__/x', 1), 422, /leads nowhere/],
+    ['PATCH', `/jobs/${id}`, edit('../cabinets', 1), 422, /path of names/],
+    ['PATCH', `/jobs/${id}`, { edits: [] }, 422, /version/],
+    ['PATCH', '/jobs/nothing', { version: 1, edits: [] }, 404, /no job/],
   ];
   for (const [method, path, body, status, words] of table) {
     const answer = await ask(method, path, body);
@@ -233,9 +228,8 @@ test('a caution is dismissed for the shop and stands again; what is none is refu
 test('a save that comes again under its id is known, and answered as it was the first time', async () => {
   const id = await begin();
   const head = async () => (await ask('GET', `/jobs/${id}`)).body;
-  const { document } = await head();
-  const { cabinets, ...rest } = document as Job;
-  const save = { id: 'a-save-of-its-own', version: 1, label: 'named', head: { ...rest, name: 'Named once' } };
+  const edits = [{ path: 'name', value: 'Named once' }];
+  const save = { id: 'a-save-of-its-own', version: 1, label: 'named', edits };
   const first = await ask('PATCH', `/jobs/${id}`, save);
   const again = await ask('PATCH', `/jobs/${id}`, save);
   assert.equal(first.status, 200);
@@ -243,7 +237,6 @@ test('a save that comes again under its id is known, and answered as it was the 
   assert.equal((await head()).version, 2);
   // Another save may not pass for it.
   assert.equal((await ask('PATCH', `/jobs/${id}`, { ...save, id: 'another-save-entirely' })).status, 409);
-  assert.equal(cabinets.length, 1);
 });
 
 test('a change that no job could mean is refused in words and changes nothing', async () => {
@@ -256,13 +249,17 @@ test('a change that no job could mean is refused in words and changes nothing', 
     assert.equal(answer.status, status, JSON.stringify(answer.body).slice(0, 200));
     assert.match(answer.body.error.message, words);
   };
-  await refused({}, 422, /says nothing/);
-  await refused({ cabinets: [cabinet, cabinet] }, 422, /named twice/);
-  await refused({ removed: ['nobody'] }, 422, /no cabinet "nobody" to remove/);
-  await refused({ order: ['nobody'] }, 422, /no cabinet "nobody" to put in order/);
-  await refused({ cabinets: [cabinet], removed: [cabinet.id] }, 422, /both changed and removed/);
-  await refused({ version: 9, removed: [cabinet.id] }, 409, /stands at version 1, as if an earlier state/);
-  await refused({ id: 'no spaces please' }, 422, /letters, digits and hyphens/i);
+  const place = `cabinets/${cabinet.id}`;
+  await refused({ edits: [] }, 422, /says nothing/);
+  await refused({ edits: [{ path: 'cabinets', insert: cabinet }] }, 422, /there is a "c1" at cabinets already/);
+  await refused({ edits: [{ path: 'cabinets/nobody' }] }, 422, /nothing at cabinets\/nobody to take away/);
+  await refused({ edits: [{ path: place, moveBefore: 'nobody' }] }, 422, /no "nobody" at cabinets/);
+  await refused({ edits: [{ path: `${place}/name/first`, value: 'x' }] }, 422, /leads nowhere/);
+  await refused({ edits: [{ path: place }, { path: `${place}/name`, value: 'x' }] }, 422, /no "c1" at cabinets/);
+  await refused({ edits: [{ path: place, value: { ...cabinet, id: 'c7' } }] }, 422, /another id/);
+  await refused({ version: 9, edits: [{ path: place }] }, 409, /An earlier state of the shop was brought back/);
+  await refused({ epoch: 'another', edits: [{ path: place }] }, 409, /An earlier state of the shop was brought back/);
+  await refused({ id: 'no spaces please', edits: [{ path: place }] }, 422, /letters, digits and hyphens/i);
   assert.equal((await ask('GET', `/jobs/${id}`)).body.version, 1);
 });
 

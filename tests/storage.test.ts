@@ -6,12 +6,15 @@ import Database from 'better-sqlite3';
 import { type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
 import { countedIds } from '../src/core/job/index.js';
 import { migrate, openDatabase } from '../src/server/database.js';
+import { figureJob } from '../src/server/figuring/background.js';
+import { tasks } from '../src/server/figuring/tasks.js';
 import { createJob, readStoredJob } from '../src/server/jobs.js';
 import { listJobs } from '../src/server/list.js';
-import { saveChange } from '../src/server/save.js';
+import { saveEdits } from '../src/server/save.js';
+import { decide } from './support/edit.js';
 import { ended, startServer, temporaryFolder } from './support/server.js';
 
-test('a list counts what is found between two cabinets, and forgets it when either changes', () => {
+test('a list counts what is found between two cabinets, and figures it anew when either changes', async () => {
   const data = temporaryFolder();
   const db = openDatabase(data);
   const job = newJob('Row', 'metric');
@@ -22,25 +25,20 @@ test('a list counts what is found between two cabinets, and forgets it when eith
   left.settings = { fronts: { reveal: { right: 0 } } };
   Object.assign(right, { leftNeighbour: left.id, settings: { fronts: { reveal: { left: 0 } } } });
   const { id } = createJob(db, job);
-  const open = () => listJobs(db).map(({ stops }) => stops)[0];
-  assert.ok((open() ?? 0) > 0, 'their fronts touch');
-  saveChange(db, id, {
-    version: 1,
-    label: 'apart',
-    cabinets: [
-      { ...left, settings: {} },
-      { ...right, settings: {} },
-    ],
-  });
-  assert.equal(open(), 0);
-  saveChange(db, id, {
-    version: 2,
-    label: 'close',
-    cabinets: [{ ...right, settings: { fronts: { reveal: { left: 0 } } } }],
-  });
-  const nearly = open();
-  saveChange(db, id, { version: 3, label: 'closer', cabinets: [left] });
-  assert.ok((open() ?? 0) > (nearly ?? 0), 'the one that did not change is looked at again');
+  const open = async () => {
+    await figureJob(db, id, tasks.figure);
+    return listJobs(db).map(({ stops }) => stops)[0];
+  };
+  assert.equal(listJobs(db)[0]?.figuring, 2, 'nothing is figured while it is stored');
+  assert.ok(((await open()) ?? 0) > 0, 'their fronts touch');
+  const settings = (cabinet: string, value: unknown) => decide(`cabinets/${cabinet}/settings`, value);
+  const apart = [settings(left.id, {}), settings(right.id, {})];
+  saveEdits(db, id, { version: 1, label: 'apart', edits: apart });
+  assert.equal(await open(), 0);
+  saveEdits(db, id, { version: 2, label: 'close', edits: [settings(right.id, right.settings)] });
+  const nearly = await open();
+  saveEdits(db, id, { version: 3, label: 'closer', edits: [settings(left.id, left.settings)] });
+  assert.ok(((await open()) ?? 0) > (nearly ?? 0), 'the one that did not change is looked at again');
   db.close();
   rmSync(data, { recursive: true });
 });
@@ -54,7 +52,8 @@ test('a job stored in an older form comes forward whole with its first save', ()
   const { id } = createJob(db, fresh.value, 'begun');
   // As the program before this one left it.
   const { cabinets, ...head } = old;
-  db.prepare('UPDATE job SET head = ? WHERE id = ?').run(JSON.stringify(head), id);
+  db.prepare('UPDATE job SET head = ?, house = NULL, hardware = NULL WHERE id = ?').run(JSON.stringify(head), id);
+  db.prepare('DELETE FROM snapshot').run();
   for (const cabinet of cabinets)
     db.prepare('UPDATE cabinet SET document = ? WHERE job_id = ? AND id = ?').run(
       JSON.stringify(cabinet),
@@ -64,8 +63,7 @@ test('a job stored in an older form comes forward whole with its first save', ()
   const stored = readStoredJob(db, id);
   const [first] = stored.document.cabinets;
   assert.ok(first);
-  const wider = { ...first, size: { ...first.size, width: 901 } };
-  saveChange(db, id, { version: 1, label: 'wider', cabinets: [wider] });
+  saveEdits(db, id, { version: 1, label: 'wider', edits: [decide(`cabinets/${first.id}/size/width`, 901)] });
   const again = readStoredJob(db, id);
   assert.equal(again.document.cabinets[0]?.size.width, 901);
   assert.deepEqual(again.document.cabinets.slice(1), stored.document.cabinets.slice(1));
@@ -88,23 +86,21 @@ test('migrations run once, in order, and a failing one leaves nothing behind', (
   rmSync(folder, { recursive: true });
 });
 
-test('a change of house standards brings the summaries up to date when they are next listed', () => {
+test('a change of the job brings the summaries up to date, away from the save', async () => {
   const folder = temporaryFolder();
   const db = openDatabase(folder);
   const job = newJob('Summaries', 'metric');
   job.cabinets.push(newCabinet(job, 'base'));
   const { id } = createJob(db, job);
+  await figureJob(db, id, tasks.figure);
   assert.equal(listJobs(db)[0]?.stops, 0);
-  const { cabinets: _cabinets, ...head } = job;
-  saveChange(db, id, {
+  saveEdits(db, id, {
     version: 1,
     label: 'low room',
-    head: {
-      ...head,
-      room: { ceiling: 1000, doorway: null },
-      standards: { ...head.standards, all: { toe: { kind: 'none' } } },
-    },
+    edits: [decide('room/ceiling', 1000), decide('standards/all/toe/kind', 'none')],
   });
+  assert.deepEqual([listJobs(db)[0]?.stops, listJobs(db)[0]?.figuring], [0, 1], 'shown as it was until it is figured');
+  await figureJob(db, id, tasks.figure);
   assert.equal(readStoredJob(db, id).document.room.ceiling, 1000);
   assert.equal(listJobs(db)[0]?.stops, 1, '870 high and 560 deep does not tip up under 1000');
   db.close();
@@ -127,11 +123,11 @@ test('a server killed in the middle of a burst of saves leaves the database whol
   let width = cabinet.size.width;
   const burst = (async () => {
     for (let at = 0; at < 5000; at += 1) {
-      const next = { ...cabinet, size: { ...cabinet.size, width: 400 + at } };
+      const edits = [{ path: `cabinets/${cabinet.id}/size/width`, value: 400 + at }];
       const response = await fetch(`${server.url}/api/jobs/${id}`, {
         method: 'PATCH',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ version: acknowledged, label: `width ${at}`, cabinets: [next] }),
+        body: JSON.stringify({ version: acknowledged, label: `width ${at}`, edits }),
       });
       acknowledged = ((await response.json()) as { version: number }).version;
       width = 400 + at;

@@ -2,11 +2,9 @@ import type { APIContext } from 'astro';
 import type { z } from 'zod';
 import { validate } from '../core/document/index.js';
 import { databaseRefusal } from './database.js';
+import { LARGEST_BODY } from './limits.js';
 import { log } from './log.js';
 import { invalid, Refusal } from './refusal.js';
-
-/** Larger request bodies are refused (bytes). */
-export const LARGEST_BODY = 2 * 1024 * 1024;
 
 export function json(data: unknown, status = 200, more: Readonly<Record<string, string>> = {}): Response {
   return new Response(JSON.stringify(data), {
@@ -55,7 +53,11 @@ export function onlyBy(...methods: readonly string[]): () => Response {
 /** Reads a body as text, refusing one that is too large before it is held in memory whole. */
 export async function readText(request: Request): Promise<string> {
   const tooLarge = () =>
-    new Refusal(413, 'too-large', 'This is over 2 MB; a job that large cannot be read in one piece.');
+    new Refusal(
+      413,
+      'too-large',
+      `This is over ${LARGEST_BODY / 1024 / 1024} MB; a job that large cannot be read in one piece.`,
+    );
   if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let size = 0;

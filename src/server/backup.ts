@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { chmodSync, copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
@@ -51,7 +52,7 @@ function finish(data: string, partial: string, file: string): void {
 export async function backUpToday(db: Database.Database, data: string, now = new Date()): Promise<string | undefined> {
   const file = place(data, today(now));
   if (existsSync(file)) return undefined;
-  const partial = `${file}.part`;
+  const partial = `${file}.${process.pid}.part`;
   rmSync(partial, { force: true });
   await db.backup(partial);
   finish(data, partial, file);
@@ -61,11 +62,22 @@ export async function backUpToday(db: Database.Database, data: string, now = new
 /** A copy of the database as it is before a migration, made in one go. */
 export function backUpBefore(db: Database.Database, data: string, migration: string, now = new Date()): string {
   const file = place(data, `${today(now)}-before-${migration.replace(/\.sql$/, '')}`);
-  const partial = `${file}.part`;
+  const partial = `${file}.${process.pid}.part`;
   rmSync(partial, { force: true });
   db.prepare('VACUUM INTO ?').run(partial);
   finish(data, partial, file);
   return file;
+}
+
+/** Marks a copy that is put in place of the database: versions that windows hold are of another time. */
+function beginEpoch(file: string): void {
+  const db = new Database(file);
+  try {
+    const known = db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'identity'").get();
+    if (known) db.prepare('UPDATE identity SET epoch = ?').run(randomBytes(8).toString('hex'));
+  } finally {
+    db.close();
+  }
 }
 
 export type Restored =
@@ -86,6 +98,7 @@ export function restore(data: string, name: string, now = new Date()): Restored 
   const fresh = `${file}.part`;
   copyFileSync(backup.file, fresh);
   chmodSync(fresh, 0o600);
+  beginEpoch(fresh);
   let kept: string | undefined;
   if (existsSync(file)) {
     kept = join(data, `alcove-before-restore-${now.toISOString().replaceAll(/[:.]/g, '-')}.db`);

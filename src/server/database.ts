@@ -8,21 +8,26 @@ import {
   readFileSync,
   readSync,
   statSync,
+  writeFileSync,
 } from 'node:fs';
 import { join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { backUpBefore, backUpToday, backupsIn } from './backup.js';
 import { log } from './log.js';
 import { Refusal } from './refusal.js';
+import { root } from './root.js';
 
 export type Db = Database.Database;
 
-/** Where the database lives: the setting ALCOVE_DATA, else `data` in the project. */
+/** Where the database lives: the setting ALCOVE_DATA, else `data` in the project, wherever it is started from. */
 export function dataFolder(): string {
-  return resolve(process.env.ALCOVE_DATA ?? 'data');
+  return process.env.ALCOVE_DATA ? resolve(process.env.ALCOVE_DATA) : join(root, 'data');
 }
 
-const MIGRATIONS_FOLDER = resolve('src/server/migrations');
+const MIGRATIONS_FOLDER = join(root, 'src', 'server', 'migrations');
+
+/** Lies beside a database once it holds a shop, so that one that has gone is missed. */
+const MARK = 'shop.mark';
 
 /** A database that cannot be used as it is found, in one sentence a maker can act on. */
 export class DatabaseError extends Error {}
@@ -36,15 +41,16 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   chmodSync(folder, 0o700);
   const file = join(folder, 'alcove.db');
+  refuseMissing(folder, file);
   if (isCutShort(file))
     throw new DatabaseError(`The database ${file} is damaged: its end is missing. ${lastCopy(folder)}`);
   const db = new Database(file);
   try {
+    db.pragma('busy_timeout = 5000');
     db.pragma('journal_mode = WAL');
     // A commit waits until the disk has it: a power cut takes nothing that was answered as saved.
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
-    db.pragma('busy_timeout = 5000');
     const [{ quick_check: checked } = { quick_check: 'nothing was read' }] = db.pragma('quick_check(1)') as {
       quick_check: string;
     }[];
@@ -58,7 +64,19 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
     throw error;
   }
   for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
+  writeFileSync(join(folder, MARK), 'A shop of Alcove lies in this folder, in alcove.db.\n', { mode: 0o600 });
   return db;
+}
+
+/** A shop whose database is gone, or empty, is not quietly begun anew. */
+function refuseMissing(folder: string, file: string): void {
+  if (existsSync(file) && statSync(file).size > 0) return;
+  // One that is just being made by another program is empty as well, and has a log beside it.
+  if (existsSync(`${file}-wal`) || !existsSync(join(folder, MARK))) return;
+  const what = existsSync(file) ? 'is empty' : 'is not there';
+  throw new DatabaseError(
+    `There was a shop in ${folder}, and its database alcove.db ${what}. ${lastCopy(folder)} To begin an empty shop instead, delete ${MARK} there.`,
+  );
 }
 
 /** What a shop with a damaged database can do. */
@@ -128,63 +146,100 @@ export function databaseRefusal(error: unknown): Refusal | undefined {
   return word && message ? new Refusal(503, word, message, [], {}, wait) : undefined;
 }
 
-/** Runs the .sql files that have not run yet, in order of their names, each in a transaction, and records them; `before` each. */
+/**
+ * Runs the .sql files that have not run yet, in order of their names, each in a transaction, and records them; `before`
+ * each. Two programs that start together take turns.
+ */
 export function migrate(db: Db, folder: string, before?: (name: string) => void): void {
   const begun = db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'migration'").get() !== undefined;
   db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT');
-  const done = new Set(
-    db
-      .prepare<[], { name: string }>('SELECT name FROM migration')
-      .all()
-      .map((row) => row.name),
-  );
-  for (const name of readdirSync(folder)
+  const hasRun = db.prepare<[string]>('SELECT 1 FROM migration WHERE name = ?');
+  const files = readdirSync(folder)
     .filter((file) => file.endsWith('.sql'))
-    .sort()) {
-    if (done.has(name)) continue;
-    // An empty database has nothing to keep.
-    if (begun && done.size > 0) before?.(name);
+    .sort();
+  // An empty database has nothing to keep.
+  const keeps = begun && db.prepare('SELECT 1 FROM migration LIMIT 1').get() !== undefined;
+  for (const name of files) {
+    if (hasRun.get(name)) continue;
+    if (keeps) before?.(name);
     db.transaction(() => {
+      if (hasRun.get(name)) return;
       db.exec(readFileSync(join(folder, name), 'utf8'));
       db.prepare('INSERT INTO migration (name, applied_at) VALUES (?, ?)').run(name, new Date().toISOString());
-    })();
+    }).immediate();
   }
 }
 
-let shared: Db | undefined;
+/** The database of a running server, and which file it was opened from. One for the host and all that it runs. */
+interface Open {
+  readonly db: Db;
+  readonly folder: string;
+  readonly file: bigint;
+  copiedOn: string | undefined;
+}
 
-/** The one database of a running server; on each day it is used a copy of it is made beside the work. */
+const SLOT = Symbol.for('alcove.database');
+const slot = globalThis as { [SLOT]?: Open | undefined };
+
+/** Opens the shop's database at the start of a server. One that cannot be used is told; each request then says it again. */
+export function openShop(): void {
+  try {
+    database();
+  } catch (error) {
+    const refusal = databaseRefusal(error);
+    if (!refusal) throw error;
+    console.error(`alcove: ${refusal.message}`);
+  }
+}
+
+/**
+ * The one database of a running server; on each day it is used a copy of it is made beside the work. Refused when its
+ * file is no longer where it was opened: nothing that is written then would be found again.
+ */
 export function database(): Db {
-  if (!shared) {
-    shared = openDatabase(dataFolder());
-    endWell(shared);
-  }
+  slot[SLOT] ??= open(dataFolder());
+  const { db, folder } = slot[SLOT];
+  assertInPlace();
   const day = new Date().toDateString();
-  if (day !== copiedOn) {
-    copiedOn = day;
-    backUpToday(shared, dataFolder()).catch((error: unknown) =>
-      log.error({ err: error }, 'the copy of the day failed'),
-    );
+  if (day !== slot[SLOT].copiedOn) {
+    slot[SLOT].copiedOn = day;
+    backUpToday(db, folder).catch((error: unknown) => log.error({ err: error }, 'the copy of the day failed'));
   }
-  return shared;
+  return db;
 }
 
-let copiedOn: string | undefined;
+function open(folder: string): Open {
+  const db = openDatabase(folder);
+  return { db, folder, file: fileNumber(folder) ?? 0n, copiedOn: undefined };
+}
 
-/** What runs when the end is asked for has so long to finish (ms). */
-const GRACE = 200;
+const fileNumber = (folder: string) =>
+  statSync(join(folder, 'alcove.db'), { bigint: true, throwIfNoEntry: false })?.ino;
 
-/** Asked to end, the server lets what runs finish, brings all that is saved into the one file, and ends without a fault. */
-function endWell(db: Db): void {
-  const end = () =>
-    setTimeout(() => {
-      try {
-        db.pragma('wal_checkpoint(TRUNCATE)');
-        db.close();
-      } catch (error) {
-        log.error({ err: error }, 'the database could not be closed; what was saved is safe beside it');
-      }
-      process.exit(0);
-    }, GRACE);
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, end);
+function assertInPlace(): void {
+  const opened = slot[SLOT];
+  if (opened && fileNumber(opened.folder) !== opened.file)
+    throw new DatabaseError(
+      `The data folder ${opened.folder} was moved, deleted or put in place of another while Alcove runs. Nothing was saved. Put it back, or stop Alcove and start it again.`,
+    );
+}
+
+/** Writes to the database; what was written is acknowledged only while its file is where it was opened. */
+export function written<T>(act: (db: Db) => T): T {
+  const value = act(database());
+  assertInPlace();
+  return value;
+}
+
+/** Brings all that is saved into the one file, and lets go of it. */
+export function closeDatabase(): void {
+  const opened = slot[SLOT];
+  if (!opened) return;
+  try {
+    opened.db.pragma('wal_checkpoint(TRUNCATE)');
+    opened.db.close();
+  } catch (error) {
+    log.error({ err: error }, 'the database could not be closed; what was saved is safe beside it');
+  }
+  slot[SLOT] = undefined;
 }

@@ -1,9 +1,9 @@
 import { randomBytes } from 'node:crypto';
 import { EDITION } from '../core/corrections/index.js';
-import { type Cabinet, headOf, type Job, readJob } from '../core/document/index.js';
-import { keepBuilt } from './corrections.js';
+import { type Cabinet, headOf, JOB_VERSION, type Job, readJob } from '../core/document/index.js';
+import { loadHead, storeHead } from './content.js';
 import type { Db } from './database.js';
-import { figured } from './figured.js';
+import { recordRevision, takeSnapshot } from './history.js';
 import { Refusal } from './refusal.js';
 
 /** A job as it is stored: the document and the number of the save it stands at. */
@@ -11,6 +11,8 @@ export interface StoredJob {
   readonly id: string;
   readonly version: number;
   readonly updatedAt: string;
+  /** Of the database it lies in: another one after a copy was brought back. */
+  readonly epoch: string;
   readonly document: Job;
 }
 
@@ -20,65 +22,55 @@ export interface JobRow {
   name: string;
   version: number;
   head: string;
+  house: string | null;
+  hardware: string | null;
   updated_at: string;
 }
 
 export const now = () => new Date().toISOString();
 const newId = () => randomBytes(6).toString('hex');
 
+/** Changes when a copy of the database is brought back: versions from before say nothing any more. */
+export function epochOf(db: Db): string {
+  const row = db.prepare<[], { database: string; epoch: string }>('SELECT database, epoch FROM identity').get();
+  return row ? `${row.database}-${row.epoch}` : '';
+}
+
 /** Stores a valid document as a new job. */
 export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
-  const head = headOf(document);
   const { cabinets } = document;
   const id = newId();
   const at = now();
   db.transaction(() => {
+    const { head, house, hardware } = storeHead(db, headOf(document));
     db.prepare(
-      'INSERT INTO job (id, name, unit, version, head, created_at, updated_at, seen_edition) VALUES (?, ?, ?, 1, ?, ?, ?, ?)',
-    ).run(id, head.name, head.display.unit, JSON.stringify(head), at, at, EDITION);
-    for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position, document);
-    recordRevision(db, id, 1, label, at, { head, cabinets });
+      `INSERT INTO job (id, name, unit, version, head, house, hardware, created_at, updated_at, seen_edition)
+       VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?, ?)`,
+    ).run(id, document.name, document.display.unit, head, house, hardware, at, at, EDITION);
+    for (const [position, cabinet] of cabinets.entries()) putCabinet(db, id, cabinet, position);
+    recordRevision(db, id, 1, label, at, 'whole');
+    takeSnapshot(db, id, 1, document);
   })();
-  return { id, version: 1, updatedAt: at, document };
+  return { id, version: 1, updatedAt: at, epoch: epochOf(db), document };
 }
 
-/** Puts a cabinet into its place in a job, with what it comes to. */
-export function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number, job: Job): void {
-  const { summary, built } = figured(job, cabinet);
+/** Puts a cabinet into its place in a job. What it comes to is figured afterwards, away from the save. */
+export function putCabinet(db: Db, jobId: string, cabinet: Cabinet, position: number): void {
   db.prepare(
-    `INSERT INTO cabinet (job_id, id, position, document, summary, stops, warnings)
-     VALUES (?, ?, ?, ?, ?, ?, ?)
-     ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document,
-       summary = excluded.summary, stops = excluded.stops, warnings = excluded.warnings`,
-  ).run(jobId, cabinet.id, position, JSON.stringify(cabinet), JSON.stringify(summary), summary.stops, summary.warnings);
-  keepBuilt(db, jobId, cabinet.id, built);
-}
-
-/** Writes down what a save changed. */
-export function recordRevision(
-  db: Db,
-  jobId: string,
-  version: number,
-  label: string,
-  at: string,
-  change: unknown,
-  saveId?: string,
-): void {
-  db.prepare('INSERT INTO revision (job_id, version, label, saved_at, change, save_id) VALUES (?, ?, ?, ?, ?, ?)').run(
-    jobId,
-    version,
-    label,
-    at,
-    JSON.stringify(change),
-    saveId ?? null,
-  );
+    `INSERT INTO cabinet (job_id, id, position, document) VALUES (?, ?, ?, ?)
+     ON CONFLICT (job_id, id) DO UPDATE SET position = excluded.position, document = excluded.document, stale = 1`,
+  ).run(jobId, cabinet.id, position, JSON.stringify(cabinet));
+  db.prepare(
+    `INSERT INTO built (job_id, cabinet_id, edition, parts) VALUES (?, ?, ?, NULL)
+     ON CONFLICT (job_id, cabinet_id) DO UPDATE SET edition = excluded.edition, parts = NULL`,
+  ).run(jobId, cabinet.id, EDITION);
 }
 
 /** The row of a job that is there; a refusal otherwise. */
 export function jobRow(db: Db, id: string): JobRow {
   const row = db
     .prepare<[string], JobRow>(
-      'SELECT id, name, version, head, updated_at FROM job WHERE id = ? AND deleted_at IS NULL',
+      'SELECT id, name, version, head, house, hardware, updated_at FROM job WHERE id = ? AND deleted_at IS NULL',
     )
     .get(id);
   if (!row) throw new Refusal(404, 'no-such-job', 'There is no job here; it may have been deleted.');
@@ -88,16 +80,12 @@ export function jobRow(db: Db, id: string): JobRow {
 /** Reads a job. A stored document is validated and migrated like any other. */
 export function readStoredJob(db: Db, id: string): StoredJob {
   const row = jobRow(db, id);
-  return { id, version: row.version, updatedAt: row.updated_at, document: assemble(db, row) };
+  return { id, version: row.version, updatedAt: row.updated_at, epoch: epochOf(db), document: assemble(db, row) };
 }
 
 /** The document of a row, validated and brought forward. */
 export function assemble(db: Db, row: JobRow): Job {
-  const cabinets = db
-    .prepare<[string], { document: string }>('SELECT document FROM cabinet WHERE job_id = ? ORDER BY position')
-    .all(row.id)
-    .map((cabinet) => JSON.parse(cabinet.document) as unknown);
-  const read = readJob({ ...(JSON.parse(row.head) as object), cabinets });
+  const read = readJob(rawDocument(db, row));
   if (!read.ok) {
     const [first] = read.errors;
     throw new Refusal(
@@ -108,6 +96,20 @@ export function assemble(db: Db, row: JobRow): Job {
     );
   }
   return read.value;
+}
+
+/** The document of a row as it is written, unchecked, and whether it has the form of today. */
+export function rawDocument(db: Db, row: JobRow): unknown {
+  const cabinets = db
+    .prepare<[string], { document: string }>('SELECT document FROM cabinet WHERE job_id = ? ORDER BY position')
+    .all(row.id)
+    .map((cabinet) => JSON.parse(cabinet.document) as unknown);
+  return { ...loadHead(db, row), cabinets };
+}
+
+/** True for a document that was checked when it was stored, in the form of today. */
+export function isOfToday(document: unknown): document is Job {
+  return (document as { version?: unknown }).version === JOB_VERSION;
 }
 
 /** Puts a job in the bin; `restoreJob` takes it out again. */

@@ -1,144 +1,172 @@
 import { z } from 'zod';
-import {
-  cabinetSchema,
-  headOf,
-  JOB_VERSION,
-  type Job,
-  jobHeadSchema,
-  readJob,
-  withChange,
-} from '../core/document/index.js';
-import { bringForward } from './corrections.js';
+import { decidedAt, isRemoval, placeOf } from '../core/changes/index.js';
+import { headOf, type Job, readTouched } from '../core/document/index.js';
+import { applyEdits, type Edit, EditPathError, editSchema } from '../core/job/index.js';
+import { dropContent, storeHead } from './content.js';
 import type { Db } from './database.js';
-import { assemble, type JobRow, jobRow, now, putCabinet, recordRevision } from './jobs.js';
+import { prune, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
+import { assemble, epochOf, isOfToday, type JobRow, jobRow, now, putCabinet, rawDocument } from './jobs.js';
 import { invalid, Refusal } from './refusal.js';
 
-/** One save: what of the job is different from the version it names. */
-export const changeSchema = z.strictObject({
+const editsSchema = z.array(editSchema).max(20_000);
+
+/** One save: what was decided since the version it names. */
+export const saveSchema = z.strictObject({
   version: z.int().min(1),
+  /** Of the database the version was read from; another one says that a copy was brought back since. */
+  epoch: z.string().max(60).optional(),
   /** Of this save alone: when it comes again, because its answer was lost, it is known. */
   id: z
     .string()
     .regex(/^[a-zA-Z0-9-]{8,60}$/, 'an id of letters, digits and hyphens was expected')
     .optional(),
   label: z.string().max(200).default('edit'),
-  head: jobHeadSchema.optional(),
-  cabinets: z.array(cabinetSchema).max(1000).optional(),
-  removed: z.array(z.string().max(60)).max(1000).optional(),
-  order: z.array(z.string().max(60)).max(1000).optional(),
+  edits: editsSchema,
+  /** What gave way to another window's edits: kept in the history, not carried out. */
+  setAside: editsSchema.optional(),
 });
-export type Change = z.infer<typeof changeSchema>;
+export type Save = z.infer<typeof saveSchema>;
 
-/** What a change says that no job could mean: nothing at all, one cabinet twice, cabinets there are none of. */
-function refuseMuddled(before: Job, { head, cabinets, removed, order }: Change): void {
-  if (!head && !cabinets && !removed && !order)
-    throw new Refusal(
-      422,
-      'empty',
-      'This change says nothing: a head, cabinets, what is removed or an order was expected.',
-    );
-  const put = (cabinets ?? []).map(({ id }) => id);
-  const twice = [put, removed ?? [], order ?? []].flatMap((ids) => ids.filter((id, at) => ids.indexOf(id) !== at));
-  if (twice.length > 0) throw new Refusal(422, 'twice', `The cabinet "${twice[0]}" is named twice in one change.`);
-  const known = new Set(before.cabinets.map(({ id }) => id));
-  const gone = (removed ?? []).find((id) => !known.has(id));
-  if (gone !== undefined) throw new Refusal(422, 'no-such-cabinet', `The job has no cabinet "${gone}" to remove.`);
-  const both = put.find((id) => removed?.includes(id));
-  if (both !== undefined)
-    throw new Refusal(422, 'twice', `The cabinet "${both}" is both changed and removed in one change.`);
-  const after = new Set([...known, ...put]);
-  for (const id of removed ?? []) after.delete(id);
-  const stray = (order ?? []).find((id) => !after.has(id));
-  if (stray !== undefined)
-    throw new Refusal(422, 'no-such-cabinet', `The job has no cabinet "${stray}" to put in order.`);
+export interface Saved {
+  readonly version: number;
+  readonly updatedAt: string;
 }
 
 /** The save of an id, where it was carried out already. */
-function savedBefore(db: Db, jobId: string, saveId: string | undefined) {
+function savedBefore(db: Db, jobId: string, saveId: string | undefined): Saved | undefined {
   if (saveId === undefined) return undefined;
   return db
-    .prepare<[string, string], { version: number; updatedAt: string }>(
+    .prepare<[string, string], Saved>(
       'SELECT version, saved_at AS updatedAt FROM revision WHERE job_id = ? AND save_id = ?',
     )
     .get(jobId, saveId);
 }
 
-/** Saves a change. A change that names an older version is refused with the present state, and nothing is lost. */
-export function saveChange(db: Db, id: string, change: Change): { version: number; updatedAt: string } {
-  return db
-    .transaction(() => {
-      const row = jobRow(db, id);
-      const done = savedBefore(db, id, change.id);
-      if (done) return done;
-      if (row.version !== change.version) {
-        const current = {
-          version: row.version,
-          document: assemble(db, row),
-          changed: changedSince(db, id, change.version),
-        };
-        throw new Refusal(
-          409,
-          'stale',
-          change.version > row.version
-            ? `This change was made to version ${change.version}; the job stands at version ${row.version}, as if an earlier state had been brought back.`
-            : `This job was saved elsewhere since: it stands at version ${row.version}, the change was made to version ${change.version}.`,
-          [],
-          { current },
-        );
-      }
-      const before = assemble(db, row);
-      refuseMuddled(before, change);
-      bringForward(db, id, before);
-      const next = withChange(before, change);
-      const read = readJob(next);
-      if (!read.ok) throw invalid(read.errors);
-      // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
-      const comesForward = (JSON.parse(row.head) as { version?: number }).version !== JOB_VERSION;
-      const written: Change = comesForward
-        ? { ...change, head: headOf(read.value), cabinets: read.value.cabinets }
-        : change;
-      writeChange(db, row, written, read.value);
-      const version = row.version + 1;
-      const at = now();
-      db.prepare('UPDATE job SET name = ?, unit = ?, version = ?, head = ?, updated_at = ? WHERE id = ?').run(
-        read.value.name,
-        read.value.display.unit,
-        version,
-        JSON.stringify(headOf(read.value)),
-        at,
-        id,
-      );
-      const { version: _from, id: saveId, label, ...rows } = written;
-      recordRevision(db, id, version, label, at, rows, saveId);
-      return { version, updatedAt: at };
-    })
-    .immediate();
+/** Saves edits. A save that names an older version is refused with the present state, and nothing is lost. */
+export function saveEdits(db: Db, id: string, save: Save): Saved {
+  const saved = db.transaction(() => carryOut(db, id, save)).immediate();
+  prune(db, id, saved.version);
+  return saved;
 }
 
-function writeChange(db: Db, row: JobRow, change: Change, next: Job): void {
-  const { cabinets } = next;
-  for (const id of change.removed ?? []) db.prepare('DELETE FROM cabinet WHERE job_id = ? AND id = ?').run(row.id, id);
-  const put = new Set((change.cabinets ?? []).map((cabinet) => cabinet.id));
+function carryOut(db: Db, id: string, save: Save): Saved {
+  const row = jobRow(db, id);
+  const done = savedBefore(db, id, save.id);
+  if (done) return done;
+  refuseStale(db, row, save);
+  if (save.edits.length === 0 && !save.setAside?.length)
+    throw new Refusal(422, 'empty', 'This change says nothing: edits were expected.');
+  const raw = rawDocument(db, row);
+  // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
+  const comesForward = !isOfToday(raw);
+  const before = comesForward ? assemble(db, row) : raw;
+  const next = edited(before, save.edits);
+  if (!hasSnapshot(db, id)) takeSnapshot(db, id, row.version, before);
+  const version = row.version + 1;
+  const at = now();
+  write(db, row, before, next, save.edits, comesForward);
+  db.prepare('UPDATE job SET version = ?, updated_at = ? WHERE id = ?').run(version, at, id);
+  if (comesForward || save.edits.some((edit) => !placeOf(edit).startsWith('cabinets/'))) writeHead(db, row, next);
+  const { edits, setAside } = save;
+  recordRevision(db, id, version, save.label, at, { edits, ...(setAside?.length ? { setAside } : {}) }, save.id);
+  if (comesForward || wantsSnapshot(db, id)) takeSnapshot(db, id, version, next);
+  return { version, updatedAt: at };
+}
+
+function writeHead(db: Db, { id, house: oldHouse, hardware: oldHardware }: JobRow, next: Job): void {
+  const { head, house, hardware } = storeHead(db, headOf(next));
+  db.prepare('UPDATE job SET name = ?, unit = ?, head = ?, house = ?, hardware = ? WHERE id = ?').run(
+    next.name,
+    next.display.unit,
+    head,
+    house,
+    hardware,
+    id,
+  );
+  dropContent(db, [oldHouse, oldHardware]);
+}
+
+/** True when there is a whole state to count edits from; a job from before history was kept so has none. */
+function hasSnapshot(db: Db, id: string): boolean {
+  return db.prepare('SELECT 1 FROM snapshot WHERE job_id = ? LIMIT 1').get(id) !== undefined;
+}
+
+function refuseStale(db: Db, row: JobRow, { version, epoch }: Save): void {
+  const present = epochOf(db);
+  const restored = epoch !== undefined && epoch !== present;
+  if (row.version === version && !restored) return;
+  const current = {
+    version: row.version,
+    epoch: present,
+    document: assemble(db, row),
+    saved: restored ? undefined : savedSince(db, row.id, version),
+  };
+  throw new Refusal(
+    409,
+    restored || version > row.version ? 'restored' : 'stale',
+    restored || version > row.version
+      ? `An earlier state of the shop was brought back: the job stands at version ${row.version} of it.`
+      : `This job was saved elsewhere since: it stands at version ${row.version}, the change was made to version ${version}.`,
+    [],
+    { current },
+  );
+}
+
+/** The job as the edits leave it, on a copy; refused where they lead nowhere or leave what cannot be. */
+function edited(before: Job, edits: readonly Edit[]): Job {
+  const next = structuredClone(before);
+  try {
+    for (const edit of edits) {
+      const place = placeOf(edit);
+      if (isNamed(edit, place)) throw new EditPathError(`${place} goes by another id`);
+      if (isRemoval(edit) && decidedAt(next, place) === undefined)
+        throw new EditPathError(`there is nothing at ${place} to take away`);
+      applyEdits(next, [edit]);
+    }
+  } catch (error) {
+    if (error instanceof EditPathError)
+      throw new Refusal(422, 'nowhere', `This change cannot be carried out: ${error.message}.`);
+    // A value where a group was expected, or the like.
+    if (error instanceof TypeError)
+      throw new Refusal(422, 'nowhere', 'This change cannot be carried out: one of its places is none of a job.');
+    throw error;
+  }
+  const read = readTouched(next, edits.map(placeOf));
+  if (!read.ok) throw invalid(read.errors);
+  return read.value;
+}
+
+/** An entry keeps the id it has: whatever names it would lose it. */
+function isNamed(edit: Edit, place: string): boolean {
+  if (place.endsWith('/id')) return true;
+  const value = 'value' in edit ? edit.value : undefined;
+  const id = typeof value === 'object' && value !== null ? (value as { id?: unknown }).id : undefined;
+  return id !== undefined && id !== place.slice(place.lastIndexOf('/') + 1);
+}
+
+/** What of a job no size of a cabinet comes from, or only its own cabinet's. */
+const FIGURES_NOTHING: ReadonlySet<string> = new Set(['cabinets', 'name', 'note', 'display', 'standing']);
+
+/** Writes the cabinets that are different. */
+function write(db: Db, row: JobRow, before: Job, next: Job, edits: readonly Edit[], comesForward: boolean): void {
+  const touched = new Set(
+    edits.map((edit) => placeOf(edit).split('/')).flatMap(([list, id]) => (list === 'cabinets' && id ? [id] : [])),
+  );
+  const stays = new Set(next.cabinets.map(({ id }) => id));
+  const gone = db.prepare('DELETE FROM cabinet WHERE job_id = ? AND id = ?');
+  const placed = new Map(before.cabinets.map(({ id }, at) => [id, at]));
+  for (const { id } of before.cabinets) if (!stays.has(id)) gone.run(row.id, id);
   const move = db.prepare('UPDATE cabinet SET position = ? WHERE job_id = ? AND id = ?');
-  cabinets.forEach((cabinet, position) => {
-    if (put.has(cabinet.id)) putCabinet(db, row.id, cabinet, position, next);
-    else move.run(position, row.id, cabinet.id);
-  });
   // What stands to the right of a changed cabinet may meet it otherwise: its summary is figured again as well.
-  const forget = db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ? AND id = ?');
-  for (const { id, leftNeighbour } of cabinets)
-    if (leftNeighbour !== null && put.has(leftNeighbour) && !put.has(id)) forget.run(row.id, id);
-  // The head decides for every cabinet: they are figured again when they are next listed.
-  if (!change.head) return;
-  db.prepare('UPDATE cabinet SET summary = NULL WHERE job_id = ?').run(row.id);
+  const forget = db.prepare('UPDATE cabinet SET stale = 1 WHERE job_id = ? AND id = ?');
+  next.cabinets.forEach((cabinet, position) => {
+    const { id, leftNeighbour } = cabinet;
+    if (comesForward || touched.has(id)) putCabinet(db, row.id, cabinet, position);
+    else if (placed.get(id) !== position) move.run(position, row.id, id);
+    if (leftNeighbour !== null && touched.has(leftNeighbour) && !touched.has(id)) forget.run(row.id, id);
+  });
+  // The head decides for every cabinet: they are figured again.
+  if (edits.every(({ path }) => FIGURES_NOTHING.has(path.split('/')[0] ?? ''))) return;
+  db.prepare('UPDATE cabinet SET stale = 1 WHERE job_id = ?').run(row.id);
   db.prepare('UPDATE built SET parts = NULL WHERE job_id = ?').run(row.id);
-}
-
-/** What was saved after a version: labels, oldest first. */
-function changedSince(db: Db, id: string, version: number): { version: number; label: string; savedAt: string }[] {
-  return db
-    .prepare<[string, number], { version: number; label: string; savedAt: string }>(
-      'SELECT version, label, saved_at AS savedAt FROM revision WHERE job_id = ? AND version > ? ORDER BY version LIMIT 50',
-    )
-    .all(id, version);
 }

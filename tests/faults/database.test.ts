@@ -9,9 +9,12 @@ import Database from 'better-sqlite3';
 import { type Cabinet, newCabinet, newJob } from '../../src/core/document/index.js';
 import { countedIds } from '../../src/core/job/index.js';
 import { DatabaseError, databaseRefusal, openDatabase } from '../../src/server/database.js';
+import { figureJob } from '../../src/server/figuring/background.js';
+import { tasks } from '../../src/server/figuring/tasks.js';
 import { createJob, readStoredJob } from '../../src/server/jobs.js';
 import { listJobs } from '../../src/server/list.js';
-import { saveChange } from '../../src/server/save.js';
+import { saveEdits } from '../../src/server/save.js';
+import { decide } from '../support/edit.js';
 import { ended, startServer, temporaryFolder } from '../support/server.js';
 
 function shop(): { folder: string; id: string } {
@@ -75,7 +78,11 @@ test('a full disk is a sentence and a 503; what was acknowledged before is there
   for (let at = 0; at < 200 && !refused; at += 1)
     try {
       const name = `cabinet ${at} ${'x'.repeat(50)}`;
-      saved = saveChange(db, id, { version: saved, label: 'named', cabinets: [{ ...first, name }] }).version;
+      saved = saveEdits(db, id, {
+        version: saved,
+        label: 'named',
+        edits: [decide(`cabinets/${first.id}/name`, name)],
+      }).version;
     } catch (error) {
       refused = error;
     }
@@ -95,9 +102,10 @@ test('a database another program holds is a sentence, a 503 and a time to wait, 
   const other = new Database(join(folder, 'alcove.db'));
   other.exec('BEGIN IMMEDIATE');
   const [first] = readStoredJob(db, id).document.cabinets as [Cabinet];
+  const named = decide(`cabinets/${first.id}/name`, 'Named');
   let error: unknown;
   try {
-    saveChange(db, id, { version: 1, label: 'x', cabinets: [first] });
+    saveEdits(db, id, { version: 1, label: 'x', edits: [named] });
   } catch (thrown) {
     error = thrown;
   }
@@ -105,17 +113,18 @@ test('a database another program holds is a sentence, a 503 and a time to wait, 
   assert.deepEqual([answer?.status, answer?.code, answer?.retryAfter], [503, 'locked', 2]);
   assert.equal(readStoredJob(db, id).version, 1, 'a reader is not held up');
   other.exec('ROLLBACK');
-  assert.equal(saveChange(db, id, { version: 1, label: 'x', cabinets: [first] }).version, 2);
+  assert.equal(saveEdits(db, id, { version: 1, label: 'x', edits: [named] }).version, 2);
   other.close();
   db.close();
   rmSync(folder, { recursive: true });
 });
 
-test('one job that cannot be read is a row that says so; the others are listed and opened', () => {
+test('one job that cannot be read is a row that says so; the others are listed and opened', async () => {
   const { folder, id } = shop();
   const db = openDatabase(folder);
   const good = createJob(db, newJob('Good', 'metric')).id;
-  db.prepare('UPDATE cabinet SET document = \'{"id":"c1"}\', summary = NULL WHERE job_id = ?').run(id);
+  db.prepare('UPDATE cabinet SET document = \'{"id":"c1"}\' WHERE job_id = ?').run(id);
+  for (const each of [id, good]) await figureJob(db, each, tasks.figure);
   const rows = listJobs(db);
   assert.equal(rows.length, 2);
   assert.match(rows.find((row) => row.id === id)?.unreadable ?? '', /cannot be read as it is stored: cabinet/);
@@ -158,7 +167,7 @@ test('a server killed in the middle of saving has every save it answered', async
       const answered = await send(`/api/jobs/${id}`, 'PATCH', {
         version,
         label: 'named',
-        cabinets: [{ ...cabinet, name: `round ${round} save ${at}` }],
+        edits: [{ path: `cabinets/${cabinet.id}/name`, value: `round ${round} save ${at}` }],
       }).catch(() => undefined);
       if (!answered?.ok) break;
       ({ version } = (await answered.json()) as { version: number });

@@ -94,7 +94,10 @@ export const textOf = async (driver: WebDriver, css: string) => (await find(driv
 /** Waits until the bench's island is alive: until then a click would do nothing. */
 export async function untilAlive(driver: WebDriver): Promise<void> {
   await eventually(
-    () => driver.executeScript('return document.querySelectorAll("astro-island[ssr]").length') as Promise<number>,
+    () =>
+      driver.executeScript(
+        'return document.querySelectorAll("astro-island[ssr], [data-opening]").length',
+      ) as Promise<number>,
     (count) => count === 0,
     'islands still asleep',
   );

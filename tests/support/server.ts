@@ -3,13 +3,15 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 
 export interface TestServer {
   readonly url: string;
   readonly data: string;
   readonly process: ChildProcess;
+  /** What it printed so far. */
+  said(): string;
   /** Ends the server and deletes its data. */
   close(): Promise<void>;
 }
@@ -19,18 +21,29 @@ export function temporaryFolder(): string {
 }
 
 function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
+  return new Promise((found, reject) => {
     const probe = createServer();
     probe.on('error', reject);
     probe.listen(0, '127.0.0.1', () => {
       const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+      probe.close(() => found(typeof address === 'object' && address ? address.port : 0));
     });
   });
 }
 
 /** Starts the built server; waits until it answers. */
-export async function startServer(options: { data?: string; seed?: boolean; port?: string } = {}): Promise<TestServer> {
+export async function startServer(
+  options: {
+    data?: string;
+    seed?: boolean;
+    port?: string;
+    /** More of the environment, and the folder it is started from. */
+    env?: Readonly<Record<string, string>>;
+    cwd?: string;
+    /** The answer that says it runs; any that is one when a shop cannot be opened. */
+    runs?: (response: Response) => boolean;
+  } = {},
+): Promise<TestServer> {
   const data = options.data ?? temporaryFolder();
   const env = {
     ...process.env,
@@ -38,21 +51,28 @@ export async function startServer(options: { data?: string; seed?: boolean; port
     HOST: '127.0.0.1',
     PORT: options.port ?? String(await freePort()),
     ALCOVE_LOG: 'warn',
+    ...options.env,
   };
   if (options.seed)
     await ended(spawn(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], { env, stdio: 'ignore' }));
-  const server = spawn(process.execPath, ['dist/server/entry.mjs'], { env, stdio: ['ignore', 'ignore', 'inherit'] });
+  const server = spawn(process.execPath, [resolve('src/host/start.mjs')], {
+    env,
+    stdio: ['ignore', 'pipe', 'inherit'],
+    ...(options.cwd ? { cwd: options.cwd } : {}),
+  });
+  let said = '';
+  server.stdout?.on('data', (chunk: Buffer) => {
+    said += chunk.toString('utf8');
+  });
   const url = `http://127.0.0.1:${env.PORT}`;
   for (let tries = 0; tries < 100; tries += 1) {
-    const answered = await fetch(`${url}/api/jobs`).then(
-      (response) => response.ok,
-      () => false,
-    );
+    const answered = await fetch(`${url}/api/jobs`).then(options.runs ?? ((response) => response.ok), () => false);
     if (answered)
       return {
         url,
         data,
         process: server,
+        said: () => said,
         async close() {
           server.kill();
           await ended(server);
@@ -67,8 +87,8 @@ export async function startServer(options: { data?: string; seed?: boolean; port
 }
 
 export function ended(process: ChildProcess): Promise<void> {
-  return new Promise((resolve) => {
-    if (process.exitCode !== null || process.signalCode !== null) resolve();
-    else process.once('exit', () => resolve());
+  return new Promise((over) => {
+    if (process.exitCode !== null || process.signalCode !== null) over();
+    else process.once('exit', () => over());
   });
 }

@@ -56,7 +56,8 @@ const compare: Compare = (before, after, path, edits) => {
 };
 
 function compareFields(before: Fields, after: Fields, path: string, edits: Edit[]): void {
-  for (const key of keysOf(before, after)) compare(before[key], after[key], path === '' ? key : `${path}/${key}`, edits);
+  for (const key of keysOf(before, after))
+    compare(before[key], after[key], path === '' ? key : `${path}/${key}`, edits);
 }
 
 /** What is gone, what is new and what stands elsewhere in a list, and what is different in each that stays. */

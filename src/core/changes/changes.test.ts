@@ -27,7 +27,10 @@ function jobOf(seed: number): Job {
 }
 
 let made = 0;
-const fresh = (word: string) => `${word}-${(made += 1)}`;
+const fresh = (word: string) => {
+  made += 1;
+  return `${word}-${made}`;
+};
 
 /** Changes a copy of a job the way a maker might, without a word of edits. */
 function changed(job: Job, random: Random, times: number): Job {
@@ -35,18 +38,45 @@ function changed(job: Job, random: Random, times: number): Job {
   const donors = jobOf(random.whole(200, 400)).cabinets;
   const any = () => copy.cabinets[random.whole(0, copy.cabinets.length - 1)] as (typeof copy.cabinets)[number];
   const acts: (() => void)[] = [
-    () => void (any().size.width = random.whole(300, 900)),
-    () => void (any().name = fresh('name')),
-    () => void (any().settings = { ...any().settings, fronts: { gap: random.whole(1, 4) } }),
-    () => void (any().settings = {}),
-    () => void (any().face = (random.pick(donors) as (typeof donors)[number]).face),
-    () => void (any().settings = (random.pick(donors) as (typeof donors)[number]).settings),
-    () => void (any().zones = [...(any().zones ?? []), zone()].slice(-20)),
-    () => void delete any().zones,
-    () => void (copy.standards.all = { fronts: { gap: random.whole(1, 4) } }),
-    () => void (copy.note = fresh('note')),
-    () => void (copy.materials = [...copy.materials, { ...(copy.materials[0] as (typeof copy.materials)[number]), id: fresh('m') }]),
-    () => void copy.cabinets.push({ ...(random.pick(donors) as (typeof donors)[number]), id: fresh('c'), leftNeighbour: null }),
+    () => {
+      any().size.width = random.whole(300, 900);
+    },
+    () => {
+      any().name = fresh('name');
+    },
+    () => {
+      any().settings = { ...any().settings, fronts: { gap: random.whole(1, 4) } };
+    },
+    () => {
+      any().settings = {};
+    },
+    () => {
+      any().face = (random.pick(donors) as (typeof donors)[number]).face;
+    },
+    () => {
+      any().settings = (random.pick(donors) as (typeof donors)[number]).settings;
+    },
+    () => {
+      any().zones = [...(any().zones ?? []), zone()].slice(-20);
+    },
+    () => {
+      delete any().zones;
+    },
+    () => {
+      copy.standards.all = { fronts: { gap: random.whole(1, 4) } };
+    },
+    () => {
+      copy.note = fresh('note');
+    },
+    () => {
+      copy.materials.push({ ...(copy.materials[0] as (typeof copy.materials)[number]), id: fresh('m') });
+    },
+    () =>
+      void copy.cabinets.push({
+        ...(random.pick(donors) as (typeof donors)[number]),
+        id: fresh('c'),
+        leftNeighbour: null,
+      }),
     () => {
       copy.cabinets.splice(random.whole(0, copy.cabinets.length), 0, {
         ...(random.pick(donors) as (typeof donors)[number]),

@@ -1,3 +1,3 @@
-export { editsBetween, isSame, withEdits } from './between.js';
-export { type Conflict, conflictsBetween, type Merged, merge, placeOf, touch } from './merge.js';
-export { decidedAt, type Said, saidOf } from './words.js';
+export { editsBetween, withEdits } from './between.js';
+export { type Conflict, conflictsBetween, isRemoval, type Merged, merge, placeOf, touch } from './merge.js';
+export { decidedAt, saidInShort, saidOf } from './words.js';

@@ -16,7 +16,8 @@ export function placeOf(edit: Edit): string {
 const listOf = (path: string) => path.slice(0, path.lastIndexOf('/'));
 const holds = (outer: string, inner: string) => outer === inner || inner.startsWith(`${outer}/`);
 const isMove = (edit: Edit): edit is Extract<Edit, { moveBefore: string | null }> => 'moveBefore' in edit;
-const isRemoval = (edit: Edit) => !('insert' in edit) && !isMove(edit) && edit.value === undefined;
+/** True for an edit that takes something away, or leaves it to the next layer. */
+export const isRemoval = (edit: Edit) => !('insert' in edit) && !isMove(edit) && edit.value === undefined;
 
 /**
  * Two edits touch when one lies where the other does or inside it, when both put one list in order, or when one takes
@@ -28,7 +29,8 @@ export function touch(a: Edit, b: Edit): boolean {
   if (isRemoval(a) && names(b, a.path)) return true;
   if (isRemoval(b) && names(a, b.path)) return true;
   // Where an entry stands and what it says are two things.
-  if (isMove(a) || isMove(b)) return isMove(a) ? holds(placeOf(b), a.path) && isRemoval(b) : holds(placeOf(a), b.path) && isRemoval(a);
+  if (isMove(a) || isMove(b))
+    return isMove(a) ? holds(placeOf(b), a.path) && isRemoval(b) : holds(placeOf(a), b.path) && isRemoval(a);
   return holds(placeOf(a), placeOf(b)) || holds(placeOf(b), placeOf(a));
 }
 

@@ -5,7 +5,7 @@ import { capital } from '../words.js';
 import { placeOf } from './merge.js';
 
 /** An edit as a maker reads it: what was decided, and to what. */
-export interface Said {
+interface Said {
   readonly what: string;
   readonly value: string;
 }
@@ -69,7 +69,11 @@ function whereInWords(place: string, jobs: readonly Job[]): string {
 function isPassed(keys: readonly string[], at: number): boolean {
   const key = keys[at] as string;
   const last = at === keys.length - 1;
-  return key === 'settings' || key === 'standards' || (!last && (key in LIST_WORDS || key === 'parts' || key === 'face' || key === 'size'));
+  return (
+    key === 'settings' ||
+    key === 'standards' ||
+    (!last && (key in LIST_WORDS || key === 'parts' || key === 'face' || key === 'size'))
+  );
 }
 
 function entryInWords(id: string, list: string, entry: unknown): string {
@@ -135,6 +139,14 @@ function nameOf(value: string, place: string, jobs: readonly Job[]): string {
     }
   }
   return value;
+}
+
+/** Several edits in one line: the first of them, and how many more. */
+export function saidInShort(edits: readonly Edit[], before: Job, after: Job): string {
+  const [first] = edits;
+  if (!first) return 'nothing';
+  const { what, value } = saidOf(first, before, after);
+  return `${what} ${value}${edits.length > 1 ? ` and ${edits.length - 1} more` : ''}`;
 }
 
 /** What a decision stands at in a job; undefined where it is left to the standard or gone. */

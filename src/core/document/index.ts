@@ -1,15 +1,13 @@
-export { type Changed, changeBetween, headOf, type JobChange, withChange } from './changes.js';
+export { type Changed, headOf, withChange } from './changes.js';
 export { jobByHand, newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
 export {
   type Cabinet,
   type CabinetKind,
-  cabinetSchema,
   type Display,
   type House,
   JOB_VERSION,
   type Job,
   type JobHead,
-  jobHeadSchema,
   jobSchema,
   neighbourProblems,
 } from './document.js';

@@ -53,12 +53,16 @@ function step(node: unknown, key: string, path: string): unknown {
     return entry;
   }
   if (typeof node !== 'object' || node === null) throw new EditPathError(`${path} leads nowhere`);
-  return (node as Node)[key];
+  return Object.hasOwn(node, key) ? (node as Node)[key] : undefined;
 }
+
+/** Names that are no decisions, but parts of the language. */
+const NO_DECISIONS = /(^|\/)(__proto__|constructor|prototype)(\/|$)/;
 
 /** Applies edits in place; meant for a draft (see the bench's store) or a copy. Throws `EditPathError` on a path that leads nowhere. */
 export function applyEdits(job: Job, edits: readonly Edit[]): void {
   for (const edit of edits) {
+    if (NO_DECISIONS.test(edit.path)) throw new EditPathError(`${edit.path} leads nowhere`);
     if ('insert' in edit) insert(job, edit);
     else if ('moveBefore' in edit) move(job, edit);
     else decide(job, edit);

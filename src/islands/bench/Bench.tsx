@@ -27,6 +27,7 @@ export interface BenchProps {
     readonly id: string;
     readonly version: number;
     readonly updatedAt: string;
+    readonly epoch: string;
     readonly document: Job;
   };
   readonly cabinetId: string | null;
@@ -44,6 +45,7 @@ export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
       <BenchView
         jobId={stored.id}
         version={stored.version}
+        epoch={stored.epoch}
         savedAt={stored.updatedAt}
         dismissed={dismissed}
         corrected={corrected}
@@ -55,12 +57,13 @@ export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
 interface BenchViewProps {
   readonly jobId: string;
   readonly version: number;
+  readonly epoch: string;
   readonly savedAt: string;
   readonly dismissed: readonly string[];
   readonly corrected: CorrectedJob;
 }
 
-function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewProps) {
+function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: BenchViewProps) {
   const solved = useSolvedCabinet();
   const lastAct = useBench((state) => state.lastAct);
   const partsShown = useBench((state) => state.partsShown && !isTall(state.view));
@@ -69,7 +72,7 @@ function BenchView({ jobId, version, savedAt, dismissed, corrected }: BenchViewP
   useCabinetInAddress();
   return (
     <div className="relative grid h-dvh min-h-[600px] grid-rows-[auto_auto_1fr] overflow-hidden">
-      <TopBar jobId={jobId} version={version} onKeys={() => setKeysOpen(true)} />
+      <TopBar jobId={jobId} version={version} epoch={epoch} onKeys={() => setKeysOpen(true)} />
       <CabinetStrip />
       {solved ? (
         <div className="grid min-h-0 grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]">

@@ -4,19 +4,32 @@ import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { useBench } from './context.js';
+import { HistoryDialog } from './HistoryDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
+import { SidesDialog } from './SidesDialog.js';
 import type { SaveState } from './saver.js';
 import { useAutosave } from './saving.js';
+import type { RefusedStep } from './unsent.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
-export function TopBar({ jobId, version, onKeys }: { jobId: string; version: number; onKeys: () => void }) {
+export function TopBar({
+  jobId,
+  version,
+  epoch,
+  onKeys,
+}: {
+  jobId: string;
+  version: number;
+  epoch: string;
+  onKeys: () => void;
+}) {
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const undo = useBench((state) => state.undo);
   const redo = useBench((state) => state.redo);
   const past = useBench((state) => state.past);
   const future = useBench((state) => state.future);
-  const saving = useAutosave(jobId, version);
+  const saving = useAutosave(jobId, { version, epoch });
   const { unit } = job.display;
   return (
     <header>
@@ -65,6 +78,7 @@ export function TopBar({ jobId, version, onKeys }: { jobId: string; version: num
             </select>
           </label>
           <Fineness />
+          <HistoryDialog jobId={jobId} flush={() => saving.flush()} />
           <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
           <Exports jobId={jobId} flush={() => saving.flush()} />
           <button type="button" className="act act-bare" onClick={onKeys} aria-label="Keys" title="Keys (?)">
@@ -72,9 +86,8 @@ export function TopBar({ jobId, version, onKeys }: { jobId: string; version: num
           </button>
         </span>
       </div>
-      {saving.state.kind === 'stale' && (
-        <StaleNotice state={saving.state} onTake={saving.takeTheirs} onKeep={saving.keepMine} />
-      )}
+      <RefusedSteps steps={saving.refused} onSettle={saving.settleRefused} />
+      {saving.state.kind === 'sides' && <SidesDialog sides={saving.state.sides} onChoose={saving.choose} />}
     </header>
   );
 }
@@ -136,7 +149,7 @@ function SaveWord({ state }: { state: SaveState }) {
           : 'Not saved: the server does not answer, and this browser keeps nothing. Leave the page open.'}
       </span>
     );
-  const words = { saved: 'Saved', pending: 'Saving…', stale: 'Not saved' } as const;
+  const words = { saved: 'Saved', pending: 'Saving…', sides: 'Not saved' } as const;
   return (
     <span className="shrink-0 text-ink-soft" data-save={state.kind}>
       {words[state.kind]}
@@ -144,25 +157,34 @@ function SaveWord({ state }: { state: SaveState }) {
   );
 }
 
-function StaleNotice({
-  state,
-  onTake,
-  onKeep,
+/** Steps the server refused for good, each by its name: tried again, or let go. */
+function RefusedSteps({
+  steps,
+  onSettle,
 }: {
-  state: Extract<SaveState, { kind: 'stale' }>;
-  onTake: (theirs: Extract<SaveState, { kind: 'stale' }>['theirs'], version: number) => void;
-  onKeep: (theirs: Extract<SaveState, { kind: 'stale' }>['theirs'], version: number) => void;
+  steps: readonly RefusedStep[];
+  onSettle: (step: RefusedStep, again: boolean) => void;
 }) {
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-3 bg-finding-pale px-3 py-1.5 text-finding">
-      <span className="font-semibold">Another window saved this job first. Your changes are still here, unsaved.</span>
-      <button type="button" className="act" onClick={() => onKeep(state.theirs, state.version)}>
-        Save mine over it
-      </button>
-      <button type="button" className="act" onClick={() => onTake(state.theirs, state.version)}>
-        Take theirs, drop mine
-      </button>
-    </div>
+    <ul aria-label="Steps set aside">
+      {steps.map((step) => (
+        <li
+          key={step.save.id}
+          role="alert"
+          className="flex flex-wrap items-center gap-3 bg-finding-pale px-3 py-1 text-finding"
+        >
+          <span>
+            <span className="font-semibold">Set aside: {step.save.label}.</span> {step.why}
+          </span>
+          <button type="button" className="act" onClick={() => onSettle(step, true)}>
+            Try it again
+          </button>
+          <button type="button" className="act" onClick={() => onSettle(step, false)}>
+            Let it go
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }
 

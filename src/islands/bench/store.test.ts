@@ -3,7 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { jobWith } from '../../../tests/support/cabinets.js';
 import { decide } from '../../../tests/support/edit.js';
-import { changeBetween, type Job, newCabinet, newJob } from '../../core/document/index.js';
+import { withEdits } from '../../core/changes/index.js';
+import { newCabinet, newJob } from '../../core/document/index.js';
 import { countedIds } from '../../core/job/index.js';
 import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
@@ -108,23 +109,34 @@ test('removing the cabinet on the bench puts another one there', () => {
   assert.equal(store.getState().cabinetId, 'c2');
 });
 
-test('a save carries only what changed, and applying it gives the same job', () => {
+test('what another window decided comes under this one: its own steps can be undone, and only those', () => {
   const store = bench();
-  const first = store.getState().job;
-  assert.equal(changeBetween(first, first, 1, 'nothing'), null);
   store.getState().act(width(640));
-  const one = changeBetween(first, store.getState().job, 4, 'width');
+  store.getState().act({ label: 'name', edits: [decide('cabinets/c1/name', 'Mine')] });
+  const foreign = [decide('cabinets/c2/size/width', 555), decide('cabinets/c1/name', 'Theirs')];
+  store.getState().rebase(withEdits(store.getState().job, foreign), foreign);
+  assert.match(store.getState().lastAct ?? '', /From another window: Cabinet 2, width 555 mm and 1 more/);
+  // The name was decided there since: undoing it here would take that back.
   assert.deepEqual(
-    [one?.version, one?.cabinets?.map((cabinet) => cabinet.id), one?.head, one?.order],
-    [4, ['c1'], undefined, undefined],
+    store.getState().past.map(({ label }) => label),
+    ['Width'],
   );
-  store.getState().act({ label: 'name', edits: [decide('name', 'Other')] });
-  assert.equal(changeBetween(first, store.getState().job, 4, 'x')?.head?.name, 'Other');
-  store.getState().act({ label: 'gone', edits: [decide('cabinets/c2', undefined)] });
-  const third = changeBetween(first, store.getState().job, 4, 'x');
-  assert.deepEqual([third?.removed, third?.order], [['c2'], ['c1']]);
-  const moved: Job = { ...first, cabinets: [...first.cabinets].reverse() };
-  assert.deepEqual(changeBetween(first, moved, 1, 'order')?.order, ['c2', 'c1']);
+  store.getState().undo();
+  const [first, second] = store.getState().job.cabinets;
+  assert.equal(first?.size.width, bench().getState().job.cabinets[0]?.size.width);
+  assert.deepEqual([first?.name, second?.size.width], ['Theirs', 555]);
+  store.getState().redo();
+  assert.deepEqual([store.getState().job.cabinets[0]?.size.width, second?.size.width], [640, 555]);
+});
+
+test('a step whose cabinet another window took away is let go, and said so', () => {
+  const store = bench();
+  store.getState().act(width(640));
+  const gone = [decide('cabinets/c1', undefined)];
+  store.getState().rebase(withEdits(store.getState().job, gone), []);
+  store.getState().undo();
+  assert.match(store.getState().lastAct ?? '', /what it was about is gone/);
+  assert.equal(store.getState().past.length, 0);
 });
 
 test('the part that is selected and the tape survive an edit, and go with the cabinet', () => {

@@ -1,22 +1,20 @@
-import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { consequenceLine, consequencesOf, documentRefusal, stackRefusal } from '../../core/acts/index.js';
+import { editsBetween, saidInShort, touch, withEdits } from '../../core/changes/index.js';
 import type { Dim } from '../../core/derive/index.js';
 import type { Job } from '../../core/document/index.js';
 import type { Beside } from '../../core/drawing/index.js';
 import type { Finding } from '../../core/findings/index.js';
-import { type Act, applyEdits } from '../../core/job/index.js';
+import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import type { Outcome } from '../fields/LengthField.js';
 import type { BenchView } from './views/index.js';
 
-enablePatches();
-
-/** A step that can be undone: what it was called and how to go back and forth. */
+/** A step that can be undone: what it was called, and the job before and after it. */
 interface Step {
   readonly label: string;
-  readonly forward: readonly Patch[];
-  readonly backward: readonly Patch[];
+  readonly before: Job;
+  readonly after: Job;
 }
 
 /** Finds a number again after every solve; `undefined` once it is gone. */
@@ -60,8 +58,11 @@ export interface BenchState {
   openTape(find: Finder): void;
   followTape(trail: readonly string[]): void;
   closeTape(): void;
-  /** Replaces the document, as after another window has saved. History starts anew. */
-  replace(job: Job): void;
+  /**
+   * Puts the job there with another window's edits under it. What this window did can still be undone, but for steps
+   * that touch those.
+   */
+  rebase(job: Job, foreign: readonly Edit[]): void;
 }
 
 export type BenchStore = StoreApi<BenchState>;
@@ -79,8 +80,12 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       const state = get();
       const step = state[from].at(-1);
       if (!step) return;
-      const next = applyPatches(state.job, from === 'past' ? step.backward : step.forward);
       const rest = state[from].slice(0, -1);
+      const next = stepped(state.job, from === 'past' ? [step.after, step.before] : [step.before, step.after]);
+      if (!next) {
+        set({ [from]: rest, lastAct: `${step.label}: what it was about is gone` });
+        return;
+      }
       set({
         job: next,
         solved: solver(next),
@@ -108,8 +113,8 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
 
       act(act) {
         const state = get();
-        const [next, forward, backward] = produceWithPatches(state.job, (draft) => applyEdits(draft as Job, act.edits));
-        if (forward.length === 0) return { ok: true };
+        const next = withEdits(state.job, act.edits);
+        if (next === state.job) return { ok: true };
         const problem = documentRefusal(state.job, next);
         if (problem) return { ok: false, message: problem };
         const solved = solver(next);
@@ -119,7 +124,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
           solver(state.job);
           return { ok: false, message: refusal };
         }
-        const step: Step = { label: act.label, forward, backward };
+        const step: Step = { label: act.label, before: state.job, after: next };
         set({
           job: next,
           solved,
@@ -142,18 +147,46 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       openTape: (find) => set({ tape: { find, trail: [] } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
       closeTape: () => set({ tape: null }),
-      replace: (document) =>
-        set((state) => ({
-          job: document,
-          solved: solver(document),
-          cabinetId: known(state.cabinetId, document),
-          past: [],
-          future: [],
-          lastAct: null,
-        })),
+      rebase: (next, foreign) => {
+        const state = get();
+        const solved = solver(next);
+        const untouched = ({ before, after }: Step) =>
+          !editsBetween(before, after).some((own) => foreign.some((other) => touch(own, other)));
+        set({
+          job: next,
+          solved,
+          cabinetId: known(state.cabinetId, next),
+          past: foreign.length > 0 ? state.past.filter(untouched) : state.past,
+          future: foreign.length > 0 ? state.future.filter(untouched) : state.future,
+          ...(foreign.length > 0 ? { lastAct: newsOf(foreign, state, next, solved) } : {}),
+        });
+      },
     };
   });
 }
+
+/** A job with one step taken, either way; undefined where what it was about is gone. */
+function stepped(job: Job, [from, to]: readonly [Job, Job]): Job | undefined {
+  if (job === from) return to;
+  try {
+    return withEdits(job, editsBetween(from, to));
+  } catch (error) {
+    if (error instanceof EditPathError) return undefined;
+    throw error;
+  }
+}
+
+/** What came from another window, in one line, with the stops it brought. */
+function newsOf(foreign: readonly Edit[], before: BenchState, job: Job, solved: SolvedJob): string {
+  const known = new Set(stopsIn(before.solved));
+  const stops = stopsIn(solved).filter((stop) => !known.has(stop));
+  const brought =
+    stops.length > 0 ? `. New ${stops.length === 1 ? 'stop' : 'stops'}: ${stops.slice(0, 3).join('; ')}` : '';
+  return `From another window: ${saidInShort(foreign, before.job, job)}${brought}`;
+}
+
+const stopsIn = ({ findings }: SolvedJob) =>
+  findings.filter(({ severity }) => severity === 'stop').map(({ what }) => what);
 
 /** The cabinet on the bench, solved. */
 export function benchCabinet(state: BenchState): SolvedCabinet | undefined {

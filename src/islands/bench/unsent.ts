@@ -1,9 +1,27 @@
 import { createStore, del, get, keys, set, type UseStore } from 'idb-keyval';
-import type { JobChange } from '../../core/document/index.js';
+import type { Edit } from '../../core/job/index.js';
 
-/** What one tab has not yet heard to be saved: what is on its way, and what came after it. */
+/** One save: what was decided since the version it names. Its id tells it from every other. */
+export interface Save {
+  readonly id: string;
+  readonly version: number;
+  readonly epoch: string;
+  readonly label: string;
+  readonly edits: readonly Edit[];
+  /** What gave way to another window's edits: kept in the history, not carried out. */
+  readonly setAside?: readonly Edit[] | undefined;
+}
+
+/** What one tab has not yet heard to be saved: what is on its way, what came after it, and what was refused. */
 export interface Unsent {
-  readonly changes: readonly JobChange[];
+  readonly saves: readonly Save[];
+  readonly refused?: readonly RefusedStep[] | undefined;
+}
+
+/** A step the server refused for good, set aside by its name. */
+export interface RefusedStep {
+  readonly save: Save;
+  readonly why: string;
 }
 
 /** What a tab left over: whether it was this one, and how to take it off the shelf. */
@@ -39,7 +57,7 @@ export class UnsentShelf {
   constructor(private readonly jobId: string) {}
 
   private get store(): UseStore {
-    this.opened ??= createStore('alcove-unsent', 'changes');
+    this.opened ??= createStore('alcove-unsent-saves', 'saves');
     return this.opened;
   }
 
@@ -64,7 +82,9 @@ export class UnsentShelf {
   /** Rejects where the browser keeps nothing. */
   keep(unsent: Unsent | undefined): Promise<void> {
     const key = keyOf(this.jobId, this.tab);
-    return unsent && unsent.changes.length > 0 ? set(key, unsent, this.store) : del(key, this.store);
+    return unsent && unsent.saves.length + (unsent.refused?.length ?? 0) > 0
+      ? set(key, unsent, this.store)
+      : del(key, this.store);
   }
 
   /** What this tab, or one that is closed, left over; each is taken off the shelf once it is known to be saved. */

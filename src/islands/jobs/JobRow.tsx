@@ -5,6 +5,9 @@ import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 /** Heights of the drawing in a row (px): base and wall cabinets stand at one scale. */
 const TALLEST = 92;
 
+/** A list draws so many of its cabinets. */
+const SHOWN = 8;
+
 /** One job: its cabinets standing on the floor line, what it is, and what is open. */
 export function JobRow({
   job,
@@ -26,7 +29,7 @@ export function JobRow({
           {job.unreadable ? (
             <span className="shrink-0 font-bold text-finding">cannot be read</span>
           ) : (
-            <OpenFindings stops={job.stops} warnings={job.warnings} />
+            <OpenFindings job={job} />
           )}
         </span>
         <span
@@ -43,8 +46,13 @@ export function JobRow({
             </span>
           ))}
           {job.unreadable && <span className="pb-2 leading-snug text-finding">{job.unreadable}</span>}
-          {job.cabinets.length === 0 && !job.unreadable && <span className="pb-2 text-ink-soft">no cabinets yet</span>}
-          {more > 0 && !job.unreadable && <span className="pb-1 pl-2 text-lg text-ink-soft">and {more} more</span>}
+          {job.cabinetCount === 0 && !job.unreadable && <span className="pb-2 text-ink-soft">no cabinets yet</span>}
+          {job.cabinets.length < Math.min(SHOWN, job.cabinetCount) && !job.unreadable && (
+            <span className="pb-2 text-ink-soft">being drawn…</span>
+          )}
+          {more > 0 && job.cabinets.length >= SHOWN && !job.unreadable && (
+            <span className="pb-1 pl-2 text-lg text-ink-soft">and {more} more</span>
+          )}
         </span>
       </a>
       <div className="flex min-h-10 items-center gap-1 px-4">
@@ -66,7 +74,9 @@ export function JobRow({
   );
 }
 
-function OpenFindings({ stops, warnings }: { stops: number; warnings: number }) {
+function OpenFindings({ job: { stops, warnings, figuring } }: { job: JobSummary }) {
+  if (figuring > 0 && stops === 0 && warnings === 0)
+    return <span className="shrink-0 text-ink-soft">being figured…</span>;
   if (stops === 0 && warnings === 0) return <span className="shrink-0 text-ink-soft">nothing open</span>;
   const words = [
     stops > 0 ? `${stops} ${stops === 1 ? 'stop' : 'stops'}` : '',

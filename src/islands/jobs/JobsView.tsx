@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { JobSummary } from '../../core/present/index.js';
 import { ImportJob } from './ImportJob.js';
 import { JobRow } from './JobRow.js';
@@ -8,6 +8,9 @@ interface Removed {
   readonly id: string;
   readonly name: string;
 }
+
+/** What is being figured is looked for again after so long (ms). */
+const FIGURED_MS = 700;
 
 /** The shop's jobs, and the place where a new one begins with a cabinet. */
 export function JobsView({ jobs: first }: { jobs: readonly JobSummary[] }) {
@@ -20,6 +23,14 @@ export function JobsView({ jobs: first }: { jobs: readonly JobSummary[] }) {
     const body = (await response.json()) as { jobs: JobSummary[] };
     setJobs(body.jobs);
   };
+  // What is still being figured is asked for again until it is there.
+  const figuring = jobs.some((job) => job.figuring > 0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked again after each answer
+  useEffect(() => {
+    if (!figuring) return;
+    const timer = setTimeout(() => refresh().catch(() => {}), FIGURED_MS);
+    return () => clearTimeout(timer);
+  }, [jobs]);
   const send = async (url: string, method: string): Promise<boolean> => {
     try {
       const response = await fetch(url, { method });

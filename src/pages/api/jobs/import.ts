@@ -1,7 +1,8 @@
 import type { APIRoute } from 'astro';
-import { readJobText } from '../../../core/document/index.js';
 import { answer, onlyBy, readText } from '../../../server/answer.js';
-import { database } from '../../../server/database.js';
+import { database, written } from '../../../server/database.js';
+import { figureSoon } from '../../../server/figuring/background.js';
+import { figure } from '../../../server/figuring/pool.js';
 import { createJob } from '../../../server/jobs.js';
 import { invalid } from '../../../server/refusal.js';
 
@@ -10,9 +11,11 @@ export const POST: APIRoute = (context) =>
   answer(
     context,
     async () => {
-      const read = readJobText(await readText(context.request));
+      const text = await readText(context.request);
+      const read = await figure('read', { text }, context.request.signal);
       if (!read.ok) throw invalid(read.errors);
-      const { id, version } = createJob(database(), read.value, 'imported');
+      const { id, version } = written((db) => createJob(db, read.value, 'imported'));
+      figureSoon(database());
       return { id, version };
     },
     201,

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { jobSchema, newCabinet, newJob, type StartingPoint, startingPoints } from '../../../core/document/index.js';
 import { countedIds, houseSetFor } from '../../../core/job/index.js';
 import { answer, onlyBy, readBody } from '../../../server/answer.js';
-import { database } from '../../../server/database.js';
+import { database, written } from '../../../server/database.js';
+import { figureSoon } from '../../../server/figuring/background.js';
 import { createJob } from '../../../server/jobs.js';
 import { listJobs } from '../../../server/list.js';
 
@@ -30,7 +31,8 @@ export const POST: APIRoute = (context) =>
       const cabinet = newCabinet(job, wanted.from, countedIds());
       cabinet.size = { width: wanted.width, height: { from: 'overall', mm: wanted.height }, depth: wanted.depth };
       job.cabinets.push(cabinet);
-      const { id, version } = createJob(database(), job);
+      const { id, version } = written((db) => createJob(db, job));
+      figureSoon(database());
       return { id, version };
     },
     201,

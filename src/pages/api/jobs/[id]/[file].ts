@@ -4,6 +4,7 @@ import { exports } from '../../../../formats/exports/index.js';
 import { fileNameFor } from '../../../../formats/filename.js';
 import { answer, onlyBy } from '../../../../server/answer.js';
 import { database } from '../../../../server/database.js';
+import { figure } from '../../../../server/figuring/pool.js';
 import { readStoredJob } from '../../../../server/jobs.js';
 import { Refusal } from '../../../../server/refusal.js';
 
@@ -20,7 +21,7 @@ export const GET: APIRoute = (context) =>
       ]);
     const { document } = readStoredJob(database(), context.params.id ?? '');
     const style: LengthStyle = unit ? { ...document.display, unit } : document.display;
-    return new Response(await wanted.write(document, style), {
+    return new Response(await figure('write', { job: document, file: wanted.id, style }, context.request.signal), {
       headers: {
         'content-type': wanted.type,
         'content-disposition': `attachment; filename="${wanted.file(fileNameFor(document.name))}"`,

@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { correctedJob, correctionsSeen } from '../../../../server/corrections.js';
-import { database } from '../../../../server/database.js';
+import { database, written } from '../../../../server/database.js';
 import { readStoredJob } from '../../../../server/jobs.js';
 
 const request = z.strictObject({ seen: z.literal(true) });
@@ -15,7 +15,7 @@ export const GET: APIRoute = (context) =>
 export const PUT: APIRoute = (context) =>
   answer(context, async () => {
     await readBody(context.request, request);
-    correctionsSeen(database(), readStoredJob(database(), context.params.id ?? '').id);
+    written((db) => correctionsSeen(db, readStoredJob(db, context.params.id ?? '').id));
     return { seen: true };
   });
 

@@ -1,13 +1,15 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy } from '../../../../server/answer.js';
-import { database } from '../../../../server/database.js';
+import { database, written } from '../../../../server/database.js';
+import { figureSoon } from '../../../../server/figuring/background.js';
 import { duplicateJob } from '../../../../server/jobs.js';
 
 export const POST: APIRoute = (context) =>
   answer(
     context,
     () => {
-      const { id, version } = duplicateJob(database(), context.params.id ?? '');
+      const { id, version } = written((db) => duplicateJob(db, context.params.id ?? ''));
+      figureSoon(database());
       return { id, version };
     },
     201,

@@ -1,20 +1,31 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
-import { database } from '../../../../server/database.js';
+import { bringForward, isBehind } from '../../../../server/corrections.js';
+import { database, written } from '../../../../server/database.js';
+import { tellSaved } from '../../../../server/events.js';
+import { figureSoon } from '../../../../server/figuring/background.js';
 import { deleteJob, readStoredJob } from '../../../../server/jobs.js';
-import { changeSchema, saveChange } from '../../../../server/save.js';
+import { saveEdits, saveSchema } from '../../../../server/save.js';
 
 const idOf = (params: Record<string, string | undefined>) => params.id ?? '';
 
 export const GET: APIRoute = (context) => answer(context, () => readStoredJob(database(), idOf(context.params)));
 
-/** Saves a change to the version it names; 409 with the present state when that is no longer the latest. */
+/** Saves edits to the version they name; 409 with the present state when that is no longer the latest. */
 export const PATCH: APIRoute = (context) =>
-  answer(context, async () =>
-    saveChange(database(), idOf(context.params), await readBody(context.request, changeSchema)),
-  );
+  answer(context, async () => {
+    const id = idOf(context.params);
+    const save = await readBody(context.request, saveSchema);
+    // What it came to by earlier rules is kept before it changes.
+    if (isBehind(database(), id)) await bringForward(database(), id, readStoredJob(database(), id).document);
+    const saved = written((db) => saveEdits(db, id, save));
+    tellSaved(id, saved.version);
+    figureSoon(database());
+    return saved;
+  });
 
-export const DELETE: APIRoute = (context) => answer(context, () => deleteJob(database(), idOf(context.params)));
+export const DELETE: APIRoute = (context) =>
+  answer(context, () => written((db) => deleteJob(db, idOf(context.params))));
 
 export const HEAD: APIRoute = (context) => GET(context);
 export const ALL = onlyBy('GET', 'HEAD', 'PATCH', 'DELETE');

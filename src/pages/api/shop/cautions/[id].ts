@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
-import { database } from '../../../../server/database.js';
+import { written } from '../../../../server/database.js';
 import { setDismissed } from '../../../../server/shop.js';
 
 const request = z.strictObject({ dismissed: z.boolean() });
@@ -10,7 +10,7 @@ const request = z.strictObject({ dismissed: z.boolean() });
 export const PUT: APIRoute = (context) =>
   answer(context, async () => {
     const { dismissed } = await readBody(context.request, request);
-    return { dismissed: setDismissed(database(), context.params.id ?? '', dismissed) };
+    return { dismissed: written((db) => setDismissed(db, context.params.id ?? '', dismissed)) };
   });
 
 export const ALL = onlyBy('PUT');

@@ -1,0 +1,96 @@
+import { EDITION } from '../../core/corrections/index.js';
+import { type Db, databaseRefusal } from '../database.js';
+import { readStoredJob } from '../jobs.js';
+import { log } from '../log.js';
+import { Refusal } from '../refusal.js';
+import { figure } from './pool.js';
+import type { Answered, Asked } from './tasks.js';
+
+/** Does the figuring: on another thread in the server, at once in a test. */
+export type Figuring = (asked: Asked<'figure'>) => Promise<Answered<'figure'>> | Answered<'figure'>;
+
+/** Why jobs could not be figured, by the version that could not. */
+const failed = new Map<string, { readonly version: number; readonly why: string }>();
+
+/** Why a job could not be figured as it stands; undefined where it was, or has not been tried. */
+export function whyNotFigured(jobId: string, version: number): string | undefined {
+  const known = failed.get(jobId);
+  return known?.version === version ? known.why : undefined;
+}
+
+/** Jobs whose cabinets changed since they were figured last. */
+function behind(db: Db): string[] {
+  return db
+    .prepare<[], { id: string; version: number }>(
+      `SELECT DISTINCT job.id, job.version FROM cabinet INDEXED BY cabinet_stale JOIN job ON job.id = cabinet.job_id
+        WHERE stale = 1 AND deleted_at IS NULL`,
+    )
+    .all()
+    .filter(({ id, version }) => whyNotFigured(id, version) === undefined)
+    .map(({ id }) => id);
+}
+
+let running = false;
+let again = false;
+
+/** Has what changed figured, job after job, away from every request. Asked while it runs, it goes on. */
+export function figureSoon(db: Db): void {
+  again = true;
+  if (running) return;
+  running = true;
+  void figureAll(db).finally(() => {
+    running = false;
+  });
+}
+
+async function figureAll(db: Db): Promise<void> {
+  while (again && db.open) {
+    again = false;
+    for (const id of behind(db)) await figureJob(db, id, (asked) => figure('figure', asked));
+  }
+}
+
+/** Figures the changed cabinets of a job; when it is saved meanwhile, what was figured is let go and it is done again. */
+export async function figureJob(db: Db, id: string, by: Figuring): Promise<void> {
+  let version = 0;
+  try {
+    const stored = readStoredJob(db, id);
+    version = stored.version;
+    const ids = db
+      .prepare<[string], { id: string }>('SELECT id FROM cabinet WHERE job_id = ? AND stale = 1')
+      .all(id)
+      .map((row) => row.id);
+    const figured = await by({ job: stored.document, ids });
+    if (!db.open) return;
+    if (!keep(db, id, version, figured)) again = true;
+  } catch (error) {
+    if (databaseRefusal(error)) {
+      log.error({ err: error, job: id }, 'a job could not be figured');
+      return;
+    }
+    if (!(error instanceof Refusal)) log.error({ err: error, job: id }, 'a job could not be figured');
+    failed.set(id, { version: versionOf(db, id) ?? version, why: whyIn(error) });
+  }
+}
+
+const whyIn = (error: unknown) =>
+  error instanceof Refusal ? error.message : 'This job cannot be figured as it is stored; the log has the details.';
+
+const versionOf = (db: Db, id: string) =>
+  db.prepare<[string], { version: number }>('SELECT version FROM job WHERE id = ?').get(id)?.version;
+
+function keep(db: Db, id: string, version: number, figured: Answered<'figure'>): boolean {
+  return db.transaction(() => {
+    if (versionOf(db, id) !== version) return false;
+    const write = db.prepare(
+      'UPDATE cabinet SET summary = ?, stops = ?, warnings = ?, stale = 0 WHERE job_id = ? AND id = ?',
+    );
+    // What it came to by earlier rules stays, until the job is opened and what has changed is told.
+    const build = db.prepare('UPDATE built SET parts = ? WHERE job_id = ? AND cabinet_id = ? AND edition = ?');
+    for (const { id: cabinet, summary, built } of figured) {
+      write.run(JSON.stringify(summary), summary.stops, summary.warnings, id, cabinet);
+      build.run(JSON.stringify(built), id, cabinet, EDITION);
+    }
+    return true;
+  })();
+}

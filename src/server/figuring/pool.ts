@@ -1,0 +1,65 @@
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { Piscina } from 'piscina';
+import { Refusal } from '../refusal.js';
+import { root } from '../root.js';
+import type { Answered, Asked, Task } from './tasks.js';
+
+/** Two at least: one job that takes long keeps nobody else waiting. */
+const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1));
+/** What takes longer is given up (ms). ALCOVE_LONGEST sets it otherwise. */
+const LONGEST = Number(process.env.ALCOVE_LONGEST ?? 20_000);
+/** A thread that wants more memory ends, and not the server with it (MB). */
+const MEMORY = 1024;
+/** So many wait at most; whoever comes after is told to come again. */
+const QUEUE = 64;
+
+let pool: Piscina | undefined;
+
+function threads(): Piscina {
+  pool ??= new Piscina({
+    filename: join(root, 'src', 'server', 'figuring', 'worker.mjs'),
+    minThreads: 1,
+    maxThreads: THREADS,
+    maxQueue: QUEUE,
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY },
+  });
+  return pool;
+}
+
+/**
+ * Has a task done on another thread. It is given up when it takes too long, or when whoever asked is gone: its thread is
+ * ended and another begun.
+ */
+export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: AbortSignal): Promise<Answered<T>> {
+  const late = AbortSignal.timeout(LONGEST);
+  try {
+    const signal = gone ? AbortSignal.any([gone, late]) : late;
+    return (await threads().run({ task, asked }, { signal })) as Answered<T>;
+  } catch (error) {
+    if (late.aborted)
+      throw new Refusal(
+        503,
+        'too-long',
+        `This job took longer than ${LONGEST / 1000} seconds to figure, so it was given up. Nothing was changed.`,
+      );
+    if (gone?.aborted) throw new Refusal(499, 'gone', 'Whoever asked for this is gone.');
+    if (codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY')
+      throw new Refusal(
+        503,
+        'too-large',
+        'This job took too much memory to figure, so it was given up. Nothing was changed.',
+      );
+    if (error instanceof Error && /queue/i.test(error.message))
+      throw new Refusal(503, 'busy', 'Alcove is busy with other jobs; try again in a moment.', [], {}, 2);
+    throw error;
+  }
+}
+
+const codeOf = (error: unknown) => (error as { code?: unknown } | null)?.code;
+
+/** Ends the threads. */
+export async function endThreads(): Promise<void> {
+  await pool?.destroy();
+  pool = undefined;
+}

@@ -1,0 +1,195 @@
+import { withEdits } from '../core/changes/index.js';
+import { type Changed, type Job, readJob, withChange } from '../core/document/index.js';
+import type { Edit } from '../core/job/index.js';
+import { dropContent, loadHead, storeHead } from './content.js';
+import type { Db } from './database.js';
+import { Refusal } from './refusal.js';
+
+/** What one save did: its edits, and those of a side that gave way to another window's. */
+export interface Recorded {
+  readonly edits: readonly Edit[];
+  readonly setAside?: readonly Edit[] | undefined;
+}
+
+/** A save as a list tells it. */
+export interface HistoryEntry {
+  readonly version: number;
+  readonly label: string;
+  readonly savedAt: string;
+  /** Undefined for the first state, and for saves from before edits were kept. */
+  readonly edits?: readonly Edit[];
+  readonly setAside?: readonly Edit[];
+}
+
+/** A state is written down whole once the edits since the last one are as long as it is. */
+const SNAPSHOT_SHARE = 1;
+/** So many saves are kept one by one, and all of so many days; of earlier days the last state each. */
+const KEPT_SAVES = 500;
+const KEPT_DAYS = 90;
+/** Looked at for what is too old after each so many saves. */
+const PRUNE_EVERY = 100;
+
+interface RevisionRow {
+  version: number;
+  label: string;
+  savedAt: string;
+  change: string;
+}
+
+/** Writes down what a save did. */
+export function recordRevision(
+  db: Db,
+  jobId: string,
+  version: number,
+  label: string,
+  at: string,
+  recorded: Recorded | 'whole',
+  saveId?: string,
+): void {
+  const change = JSON.stringify(recorded === 'whole' ? {} : recorded);
+  db.prepare('INSERT INTO revision (job_id, version, label, saved_at, change, save_id) VALUES (?, ?, ?, ?, ?, ?)').run(
+    jobId,
+    version,
+    label,
+    at,
+    change,
+    saveId ?? null,
+  );
+}
+
+/** Writes a state down whole. */
+export function takeSnapshot(db: Db, jobId: string, version: number, { cabinets, ...rest }: Job): void {
+  const { head, house, hardware } = storeHead(db, rest);
+  db.prepare(
+    'INSERT OR REPLACE INTO snapshot (job_id, version, head, house, hardware, cabinets) VALUES (?, ?, ?, ?, ?, ?)',
+  ).run(jobId, version, head, house, hardware, JSON.stringify(cabinets));
+}
+
+/** True when the edits since the last whole state are as long as a whole state is. */
+export function wantsSnapshot(db: Db, jobId: string): boolean {
+  const row = db
+    .prepare<[{ job: string }], { since: number; size: number; whole: number }>(
+      `SELECT last.whole, last.size,
+              (SELECT coalesce(sum(length(change)), 0) FROM revision WHERE job_id = @job AND version > last.version) AS since
+         FROM (SELECT coalesce(max(version), 0) AS version, coalesce(length(head) + length(cabinets), 0) AS size,
+                      count(*) AS whole FROM snapshot WHERE job_id = @job) AS last`,
+    )
+    .get({ job: jobId });
+  return !row || row.whole === 0 || row.since > row.size * SNAPSHOT_SHARE;
+}
+
+/** All that was saved of a job, the latest first. */
+export function historyOf(db: Db, jobId: string, before = Number.MAX_SAFE_INTEGER, most = 100): HistoryEntry[] {
+  return db
+    .prepare<[string, number, number], RevisionRow>(
+      `SELECT version, label, saved_at AS savedAt, change FROM revision WHERE job_id = ? AND version < ?
+        ORDER BY version DESC LIMIT ?`,
+    )
+    .all(jobId, before, most)
+    .map(entryOf);
+}
+
+function entryOf({ version, label, savedAt, change }: RevisionRow): HistoryEntry {
+  const { edits, setAside } = JSON.parse(change) as Partial<Recorded>;
+  return { version, label, savedAt, ...(edits ? { edits } : {}), ...(setAside ? { setAside } : {}) };
+}
+
+/** What was saved after a version, oldest first; undefined where that is not kept edit by edit any more. */
+export function savedSince(db: Db, jobId: string, version: number): HistoryEntry[] | undefined {
+  const entries = db
+    .prepare<[string, number], RevisionRow>(
+      `SELECT version, label, saved_at AS savedAt, change FROM revision WHERE job_id = ? AND version > ?
+        ORDER BY version LIMIT 2000`,
+    )
+    .all(jobId, version)
+    .map(entryOf);
+  const unbroken = entries.every((entry, at) => entry.version === version + 1 + at && entry.edits !== undefined);
+  return unbroken ? entries : undefined;
+}
+
+/** Everything that is kept of a job: its saves, oldest first, and the states that are written down whole. */
+export function wholeHistory(
+  db: Db,
+  jobId: string,
+): {
+  saves: readonly HistoryEntry[];
+  states: readonly { version: number; document: unknown }[];
+} {
+  const saves = historyOf(db, jobId, undefined, Number.MAX_SAFE_INTEGER).reverse();
+  const states = db
+    .prepare<[string], { version: number; head: string; house: string; hardware: string; cabinets: string }>(
+      'SELECT * FROM snapshot WHERE job_id = ? ORDER BY version',
+    )
+    .all(jobId)
+    .map((row) => ({
+      version: row.version,
+      document: { ...loadHead(db, row), cabinets: JSON.parse(row.cabinets) as unknown },
+    }));
+  return { saves, states };
+}
+
+/** A job as it stood after a save. */
+export function stateAt(db: Db, jobId: string, version: number): Job {
+  const from = db
+    .prepare<[string, number], { version: number; head: string; house: string; hardware: string; cabinets: string }>(
+      'SELECT * FROM snapshot WHERE job_id = ? AND version <= ? ORDER BY version DESC LIMIT 1',
+    )
+    .get(jobId, version);
+  const rows = db
+    .prepare<[string, number, number], RevisionRow>(
+      `SELECT version, label, saved_at AS savedAt, change FROM revision
+        WHERE job_id = ? AND version > ? AND version <= ? ORDER BY version`,
+    )
+    .all(jobId, from?.version ?? 0, version);
+  const last = rows.at(-1)?.version ?? from?.version;
+  const whole = from ? rows.length === version - from.version : rows.length === version;
+  if (last !== version || !whole)
+    throw new Refusal(404, 'no-such-version', `There is no version ${version} of this job; it may be too long ago.`);
+  const begun = from ? { ...loadHead(db, from), cabinets: JSON.parse(from.cabinets) as unknown } : { cabinets: [] };
+  const state = rows.reduce((job, { change }) => withRecorded(job, JSON.parse(change)), begun as unknown as Job);
+  const read = readJob(state);
+  if (!read.ok) throw new Refusal(422, 'unreadable', `Version ${version} of this job cannot be read.`, read.errors);
+  return read.value;
+}
+
+/** Earlier saves were kept as the rows they wrote. */
+function withRecorded(job: Job, change: Partial<Recorded> & Changed): Job {
+  return change.edits ? withEdits(job, change.edits) : withChange(job, change);
+}
+
+/** Now and then lets go of what is long ago: of each day before the last so many the last state stays. */
+export function prune(db: Db, jobId: string, version: number, now = new Date()): number {
+  if (version % PRUNE_EVERY !== 0) return 0;
+  return pruneBefore(db, jobId, version - KEPT_SAVES, new Date(now.getTime() - KEPT_DAYS * 86_400_000).toISOString());
+}
+
+/** Saves that are both older than a version and than a day go, but for the last of each day, which is kept whole. */
+export function pruneBefore(db: Db, jobId: string, version: number, day: string): number {
+  const old = db
+    .prepare<[string, number, string], { version: number; day: string }>(
+      `SELECT version, substr(saved_at, 1, 10) AS day FROM revision
+        WHERE job_id = ? AND version <= ? AND saved_at < ? ORDER BY version`,
+    )
+    .all(jobId, version, day);
+  const kept = old.filter((each, at) => each.day !== old[at + 1]?.day).map((each) => each.version);
+  const wholes = kept.map((each) => [each, stateAt(db, jobId, each)] as const);
+  return db.transaction(() => {
+    const last = old.at(-1)?.version ?? 0;
+    const contents = db
+      .prepare<[string, number], { house: string; hardware: string }>(
+        'SELECT house, hardware FROM snapshot WHERE job_id = ? AND version <= ?',
+      )
+      .all(jobId, last);
+    db.prepare('DELETE FROM snapshot WHERE job_id = ? AND version <= ?').run(jobId, last);
+    for (const [each, state] of wholes) takeSnapshot(db, jobId, each, state);
+    dropContent(
+      db,
+      contents.flatMap(({ house, hardware }) => [house, hardware]),
+    );
+    const stays = new Set(kept);
+    const drop = db.prepare('DELETE FROM revision WHERE job_id = ? AND version = ?');
+    const bare = db.prepare("UPDATE revision SET change = '{}' WHERE job_id = ? AND version = ?");
+    for (const each of old) (stays.has(each.version) ? bare : drop).run(jobId, each.version);
+    return old.length - kept.length;
+  })();
+}
