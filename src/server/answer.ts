@@ -1,6 +1,6 @@
 import type { APIContext } from 'astro';
 import type { z } from 'zod';
-import { validate } from '../core/document/index.js';
+import { tooDeep, validate } from '../core/document/index.js';
 import { databaseRefusal } from './database.js';
 import { LARGEST_BODY } from './limits.js';
 import { log } from './log.js';
@@ -82,6 +82,8 @@ export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promi
   } catch {
     throw new Refusal(400, 'not-json', 'The request body is not valid JSON.');
   }
+  const deep = tooDeep(data);
+  if (deep) throw invalid(deep.errors);
   const result = validate(schema, data);
   if (!result.ok) throw invalid(result.errors);
   return result.value;

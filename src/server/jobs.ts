@@ -1,9 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { EDITION } from '../core/corrections/index.js';
-import { type Cabinet, headOf, JOB_VERSION, type Job, readJob } from '../core/document/index.js';
+import { type Cabinet, headOf, JOB_VERSION, type Job, readJob, writeJob } from '../core/document/index.js';
 import { loadHead, storeHead } from './content.js';
 import type { Db } from './database.js';
 import { recordRevision, takeSnapshot } from './history.js';
+import { LARGEST_BODY } from './limits.js';
 import { Refusal } from './refusal.js';
 
 /** A job as it is stored: the document and the number of the save it stands at. */
@@ -36,8 +37,22 @@ export function epochOf(db: Db): string {
   return row ? `${row.database}-${row.epoch}` : '';
 }
 
+/** A document of so many characters may be too large as a file; a smaller one is not, however it is set out. */
+const MAY_BE_TOO_LARGE = LARGEST_BODY / 8;
+
+/** What the app keeps it takes back: a job whose file could not be opened again is refused. */
+export function refuseTooLarge(document: Job, characters: number): void {
+  if (characters < MAY_BE_TOO_LARGE || Buffer.byteLength(writeJob(document)) <= LARGEST_BODY) return;
+  throw new Refusal(
+    413,
+    'too-large',
+    `As a file this job would be over ${LARGEST_BODY / 1024 / 1024} MB, more than can be opened again. Divide it into two jobs.`,
+  );
+}
+
 /** Stores a valid document as a new job. */
 export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
+  refuseTooLarge(document, JSON.stringify(document).length);
   const { cabinets } = document;
   const id = newId();
   const at = now();

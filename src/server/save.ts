@@ -5,7 +5,17 @@ import { applyEdits, type Edit, EditPathError, editSchema } from '../core/job/in
 import { dropContent, storeHead } from './content.js';
 import type { Db } from './database.js';
 import { prune, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
-import { assemble, epochOf, isOfToday, type JobRow, jobRow, now, putCabinet, rawDocument } from './jobs.js';
+import {
+  assemble,
+  epochOf,
+  isOfToday,
+  type JobRow,
+  jobRow,
+  now,
+  putCabinet,
+  rawDocument,
+  refuseTooLarge,
+} from './jobs.js';
 import { invalid, Refusal } from './refusal.js';
 
 const editsSchema = z.array(editSchema).max(20_000);
@@ -62,6 +72,7 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   const before = comesForward ? assemble(db, row) : raw;
   const next = edited(before, save.edits);
   if (!hasSnapshot(db, id)) takeSnapshot(db, id, row.version, before);
+  refuseTooLarge(next, sizeOf(db, row, save.edits));
   const version = row.version + 1;
   const at = now();
   write(db, row, before, next, save.edits, comesForward);
@@ -71,6 +82,17 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   recordRevision(db, id, version, save.label, at, { edits, ...(setAside?.length ? { setAside } : {}) }, save.id);
   if (comesForward || wantsSnapshot(db, id)) takeSnapshot(db, id, version, next);
   return { version, updatedAt: at };
+}
+
+/** About how many characters a job has, with edits that are to be carried out. */
+function sizeOf(db: Db, { id, head, house, hardware }: JobRow, edits: readonly Edit[]): number {
+  const stored = db
+    .prepare<[string, string | null, string | null], { size: number }>(
+      `SELECT (SELECT coalesce(sum(length(document)), 0) FROM cabinet WHERE job_id = ?)
+            + (SELECT coalesce(sum(length(text)), 0) FROM content WHERE hash IN (?, ?)) AS size`,
+    )
+    .get(id, house, hardware);
+  return (stored?.size ?? 0) + head.length + JSON.stringify(edits).length;
 }
 
 function writeHead(db: Db, { id, house: oldHouse, hardware: oldHardware }: JobRow, next: Job): void {

@@ -1,4 +1,4 @@
-import { type FieldError, type Job, neighbourProblems, readCabinet, readJobHead } from '../document/index.js';
+import { type FieldError, type Job, neighbourProblems, readCabinet, readJobHead, tooMany } from '../document/index.js';
 import { type Act, subjectOf } from '../job/index.js';
 import type { SolvedJob } from '../solve.js';
 import { formatLengthWithUnit } from '../units/index.js';
@@ -11,6 +11,8 @@ export function documentRefusal(before: Job, after: Job): string | null {
     if (known.has(cabinet)) continue;
     const read = readCabinet(cabinet);
     if (!read.ok) return sentence(read.errors, after);
+    const many = tooMany(cabinet);
+    if (many) return `${capital(many)}.`;
   }
   if (before.cabinets !== after.cabinets) {
     const [wrong] = neighbourProblems(after.cabinets);

@@ -1,6 +1,6 @@
 import { cutsOf } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
-import { type Block, blockIn, overlap } from '../solids/index.js';
+import { type Block, blockIn, overlap, overlappingPairs } from '../solids/index.js';
 import { connectionsOf } from './connections.js';
 import { lets } from './solids.js';
 
@@ -15,11 +15,9 @@ export function unheld(parts: readonly Part[]): Part[] {
     joined.get(b)?.add(a);
   };
   const seats = seatsOf();
-  for (const [at, part] of parts.entries()) {
-    for (let next = at + 1; next < parts.length; next += 1) {
-      const other = parts[next] as Part;
-      if (overlap(part.extent, other.extent) && (seats(part, other) || seats(other, part))) join(part, other);
-    }
+  for (const [first, second] of overlappingPairs(parts)) {
+    const [part, other] = [parts[first] as Part, parts[second] as Part];
+    if (seats(part, other) || seats(other, part)) join(part, other);
   }
   for (const { from, into } of connectionsOf(parts)) if (into) join(from, into);
   const held = new Set(parts.filter(({ role }) => role === 'side'));

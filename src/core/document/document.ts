@@ -4,10 +4,14 @@ import {
   decidedPartSchema,
   depthOf,
   idField,
+  interiorOf,
+  isDivided,
   lengthField,
   materialSchema,
   memberIds,
   nameField,
+  openingsOf,
+  roomsOf,
   SCHOOL_IDS,
   type SchoolId,
   splitSchema,
@@ -33,6 +37,9 @@ export const JOB_VERSION = Math.max(
 
 /** Splits nest no deeper than this. */
 const DEEPEST_SPLIT = 8;
+
+/** A cabinet has no more of these; what has is no cabinet, and would hold everybody up while it is figured. */
+export const MOST = { cabinets: 1000, openings: 100, rooms: 200, shelves: 400, parts: 400 } as const;
 
 const heightSchema = z.discriminatedUnion('from', [
   z.strictObject({ from: z.literal('overall'), mm: lengthField({ min: 50, max: 4000 }) }),
@@ -74,7 +81,7 @@ export const cabinetSchema = z.strictObject({
   /** Room that something else needs, from the left face, the underside and the front edge of the box. */
   zones: z.array(zoneSchema).max(20).optional(),
   /** What is decided of single parts. */
-  parts: z.array(decidedPartSchema).max(400).optional(),
+  parts: z.array(decidedPartSchema).max(MOST.parts).optional(),
 });
 export type Cabinet = z.infer<typeof cabinetSchema>;
 
@@ -130,7 +137,7 @@ export const jobHeadSchema = z.strictObject({
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
 export const jobSchema = jobHeadSchema
-  .extend({ cabinets: z.array(cabinetSchema).max(1000) })
+  .extend({ cabinets: z.array(cabinetSchema).max(MOST.cabinets) })
   .superRefine((job, context) => {
     refuseRepeats(
       job.cabinets.map((cabinet) => cabinet.id),
@@ -160,6 +167,7 @@ export const jobSchema = jobHeadSchema
         context,
       );
       refuseRepeatedParts(cabinet, at, context);
+      refuseTooMany(cabinet, at, context);
       const path = ['cabinets', at, 'face', 'parts'];
       refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
       if (depthOf(cabinet.face) > DEEPEST_SPLIT)
@@ -182,6 +190,25 @@ function refuseRepeats(ids: readonly string[], path: (string | number)[], what: 
       context.addIssue({ code: 'custom', path: [...path, at, 'id'], message: `the ${what} "${id}" is used twice` });
     seen.add(id);
   });
+}
+
+function refuseTooMany(cabinet: Cabinet, at: number, context: RefineContext): void {
+  const message = tooMany(cabinet);
+  if (message) context.addIssue({ code: 'custom', path: ['cabinets', at, 'face'], message });
+}
+
+/** What of openings, rooms and shelves a cabinet has too many of, in words. */
+export function tooMany({ face }: Cabinet): string | undefined {
+  const openings = openingsOf(face);
+  const interiors = openings.flatMap(({ fill }) => interiorOf(fill) ?? []);
+  const rooms = interiors.flatMap((interior) => (isDivided(interior) ? roomsOf(interior) : []));
+  const shelves = [...interiors, ...rooms.map(({ fill }) => fill)].reduce(
+    (sum, fill) => sum + ('shelves' in fill ? fill.shelves : 0),
+    0,
+  );
+  const counts = { openings: openings.length, rooms: rooms.length, shelves };
+  const what = (['openings', 'rooms', 'shelves'] as const).find((each) => counts[each] > MOST[each]);
+  return what && `a cabinet has at most ${MOST[what]} ${what}, this one has ${counts[what]}`;
 }
 
 /** A part is decided once, under an id of its own. */

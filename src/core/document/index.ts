@@ -10,6 +10,7 @@ export {
   type JobHead,
   jobSchema,
   neighbourProblems,
+  tooMany,
 } from './document.js';
 export { metricMaterials } from './houses/index.js';
 export {
@@ -21,6 +22,7 @@ export {
   readJobHead,
   readJobText,
   readTouched,
+  tooDeep,
   validate,
 } from './read.js';
 export { type Choice, type Resolved, type ResolvedSettings, resolve, Standards } from './resolve.js';

@@ -31,6 +31,9 @@ export type ReadResult<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly errors: readonly FieldError[] };
 
+/** No document nests deeper than this, whatever it says. */
+const DEEPEST = 100;
+
 /** At most this many errors are told one by one. */
 const MOST_ERRORS = 100;
 
@@ -38,6 +41,8 @@ const MOST_ERRORS = 100;
 export function readJob(data: unknown): ReadResult<Job> {
   if (typeof data !== 'object' || data === null || Array.isArray(data))
     return refuse('', 'This is not a job: a JSON object was expected.');
+  const deep = tooDeep(data);
+  if (deep) return deep;
   const { format, version } = data as { format?: unknown; version?: unknown };
   if (format !== JOB_FORMAT)
     return refuse('format', `This is not an Alcove job file: "format" should be "${JOB_FORMAT}".`);
@@ -59,6 +64,8 @@ export function readJobText(text: string): ReadResult<Job> {
   const parsed = parseJson(text);
   if (!parsed.ok) return parsed;
   const { value } = parsed;
+  const deep = tooDeep(value);
+  if (deep) return deep;
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
   // From this version on a file by hand is read, whatever it leaves out.
   const since = version === undefined ? JOB_VERSION : version;
@@ -100,6 +107,8 @@ export function readHardwareText(text: string): ReadResult<Hardware> {
   const data = parsed.value;
   if (typeof data !== 'object' || data === null || Array.isArray(data))
     return refuse('', 'This is not a hardware library: a JSON object was expected.');
+  const deep = tooDeep(data);
+  if (deep) return deep;
   const { format, version, unit, ...library } = data as Record<string, unknown>;
   if (format !== HARDWARE_FORMAT)
     return refuse('format', `This is not a hardware library: "format" should be "${HARDWARE_FORMAT}".`);
@@ -110,6 +119,20 @@ export function readHardwareText(text: string): ReadResult<Hardware> {
   // A file may hold some kinds only.
   const none = Object.fromEntries(libraries.map(({ id }) => [id, []]));
   return validate(hardwareSchema, { ...none, ...library });
+}
+
+/** Refuses what nests too deep before anything walks down into it; itself it goes level by level. */
+export function tooDeep(data: unknown): { readonly ok: false; readonly errors: readonly FieldError[] } | undefined {
+  let level: unknown[] = [data];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    if (depth > DEEPEST)
+      return refuse('', `This nests more than ${DEEPEST} levels deep, which nothing that can be built does.`);
+    const next: unknown[] = [];
+    for (const value of level)
+      if (typeof value === 'object' && value !== null) for (const each of Object.values(value)) next.push(each);
+    level = next;
+  }
+  return undefined;
 }
 
 function parseJson(text: string): ReadResult<unknown> {
@@ -152,7 +175,7 @@ export function readTouched(job: Job, places: readonly string[]): ReadResult<Job
 export const readCabinet = (data: unknown): ReadResult<Cabinet> => validate(cabinetSchema, data);
 export const readJobHead = (data: unknown): ReadResult<JobHead> => validate(jobHeadSchema, data);
 
-function refuse(path: string, message: string): ReadResult<never> {
+function refuse(path: string, message: string): { ok: false; errors: FieldError[] } {
   return { ok: false, errors: [{ path, message }] };
 }
 

@@ -1,6 +1,6 @@
 import { connectionsOf, stuckOf, unheld } from '../assembly/index.js';
 import type { Part } from '../parts/index.js';
-import { type Hollowed, hollowedOf, meeting, overlap, sharedVolume } from '../solids/index.js';
+import { type Hollowed, hollowedOf, meeting, overlappingPairs, sharedVolume } from '../solids/index.js';
 import { within } from '../words.js';
 import type { FindingDraft, GeneralRule, RuleContext } from './finding.js';
 
@@ -25,24 +25,21 @@ const twoInOnePlace: GeneralRule = {
   id: 'carcass/two-in-one-place',
   check({ parts, show }, named) {
     const shape = shapes();
-    return parts.flatMap((a, at) =>
-      named.has(a.key)
-        ? []
-        : parts.slice(at + 1).flatMap((b): FindingDraft[] => {
-            if (!overlap(a.extent, b.extent) || named.has(b.key)) return [];
-            const room = meeting(a.extent, b.extent);
-            if (!room || sharedVolume(shape(a), shape(b)) <= LEAST_SHARED) return [];
-            const [x, y, z] = room.max.map((high, k) => show(high - room.min[k as 0])) as [string, string, string];
-            return [
-              {
-                severity: 'stop',
-                what: `${a.name} and ${within(b.name)} stand in one place, ${x} wide, ${y} deep and ${z} high.`,
-                why: 'Two parts cannot fill the same space, and nothing is cut out of either to make room. Change the sizes or the construction of one of them.',
-                parts: [a.key, b.key],
-              },
-            ];
-          }),
-    );
+    return overlappingPairs(parts).flatMap(([first, second]): FindingDraft[] => {
+      const [a, b] = [parts[first] as Part, parts[second] as Part];
+      if (named.has(a.key) || named.has(b.key)) return [];
+      const room = meeting(a.extent, b.extent);
+      if (!room || sharedVolume(shape(a), shape(b)) <= LEAST_SHARED) return [];
+      const [x, y, z] = room.max.map((high, k) => show(high - room.min[k as 0])) as [string, string, string];
+      return [
+        {
+          severity: 'stop',
+          what: `${a.name} and ${within(b.name)} stand in one place, ${x} wide, ${y} deep and ${z} high.`,
+          why: 'Two parts cannot fill the same space, and nothing is cut out of either to make room. Change the sizes or the construction of one of them.',
+          parts: [a.key, b.key],
+        },
+      ];
+    });
   },
 };
 

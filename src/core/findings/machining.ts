@@ -1,5 +1,5 @@
 import type { Act } from '../job/index.js';
-import { type Clash, findClashes, holesNearEdges, type Operation } from '../machining/index.js';
+import { type Clash, findClashes, holesNearEdges, isTooNear, type Operation } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
@@ -43,9 +43,7 @@ function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
 /** True when an operation as changed comes too near nothing else on the part. */
 export function settled(context: RuleContext, part: Part, was: Operation, changed: Operation): boolean {
   const others = takenIn(part, context).filter((operation) => operation !== was);
-  return !findClashes([...others, changed], sizeOf(part), LEAST_SKIN).some(
-    ({ a, b }) => a === changed || b === changed,
-  );
+  return !isTooNear(changed, others, sizeOf(part), LEAST_SKIN);
 }
 
 /** A hole so near an edge that it breaks out. */

@@ -23,7 +23,8 @@ const LEAST_BETWEEN_FACES = 1;
  */
 export function findClashes(operations: readonly Operation[], size: PartSize, skin: number): Clash[] {
   const spaces = spacesNear(operations, size, skin).sort((a, b) => a.low[0] - b.low[0]);
-  const worst = new Map<string, Clash>();
+  const place = new Map(operations.map((operation, at) => [operation, at]));
+  const worst = new Map<number, Clash>();
   for (let at = 0; at < spaces.length; at += 1) {
     const a = spaces[at] as Space;
     const end = a.high[0] + skin;
@@ -36,10 +37,8 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
       const left = between(a, b);
       const opposite = a.face !== undefined && b.face !== undefined && a.face !== b.face;
       if (left >= (opposite ? Math.min(skin, LEAST_BETWEEN_FACES) : skin) - 1e-6) continue;
-      const key = [a, b]
-        .map(({ operation }) => operations.indexOf(operation as Operation))
-        .sort((x, y) => x - y)
-        .join();
+      const [one, two] = [place.get(a.operation as Operation) ?? 0, place.get(b.operation as Operation) ?? 0];
+      const key = Math.min(one, two) * operations.length + Math.max(one, two);
       const known = worst.get(key);
       if (known && known.left <= left) continue;
       const hole = a.bored ? a : b;
@@ -55,19 +54,51 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
   return [...worst.values()].sort((a, b) => a.left - b.left);
 }
 
+/** True when one operation leaves less than `skin` to any of the others; only those near it are looked at. */
+export function isTooNear(one: Operation, others: readonly Operation[], size: PartSize, skin: number): boolean {
+  const own = knownFootprint(one, size);
+  const near = others.filter((other) => other !== one && areNear(own, knownFootprint(other, size), skin));
+  return near.length > 0 && findClashes([...near, one], size, skin).some(({ a, b }) => a === one || b === one);
+}
+
+function areNear(a: Footprint, b: Footprint, skin: number): boolean {
+  return a.u[0] <= b.u[1] + skin && b.u[0] <= a.u[1] + skin && a.v[0] <= b.v[1] + skin && b.v[0] <= a.v[1] + skin;
+}
+
+const footprints = new WeakMap<Operation, { readonly size: PartSize; readonly footprint: Footprint }>();
+
+/** An operation's footprint; the same operation is asked for it many times while ways out of a clash are looked for. */
+function knownFootprint(operation: Operation, size: PartSize): Footprint {
+  const known = footprints.get(operation);
+  if (
+    known &&
+    known.size.length === size.length &&
+    known.size.width === size.width &&
+    known.size.thickness === size.thickness
+  )
+    return known.footprint;
+  const footprint = footprintOf(operation, size);
+  footprints.set(operation, { size, footprint });
+  return footprint;
+}
+
 /** The spaces of the operations that come near another one at all: most of a panel's lines of holes do not. */
 function spacesNear(operations: readonly Operation[], size: PartSize, skin: number): Space[] {
   if (operations.length < 2) return [];
-  const footprints = operations.map((operation) => footprintOf(operation, size));
+  const footprints = operations.map((operation) => knownFootprint(operation, size));
   const near = new Set<number>();
-  for (let at = 0; at < operations.length; at += 1) {
+  const along = footprints.map((_, at) => at).sort((a, b) => startOf(footprints, a) - startOf(footprints, b));
+  for (let place = 0; place < along.length; place += 1) {
+    const at = along[place] as number;
     const a = footprints[at] as Footprint;
     const { group } = operations[at] as Operation;
-    for (let next = at + 1; next < operations.length; next += 1) {
+    const end = a.u[1] + skin;
+    for (let later = place + 1; later < along.length; later += 1) {
+      const next = along[later] as number;
       const b = footprints[next] as Footprint;
+      if (b.u[0] > end) break;
       if (!(a.bored || b.bored)) continue;
       if (group !== undefined && group === (operations[next] as Operation).group) continue;
-      if (a.u[0] > b.u[1] + skin || b.u[0] > a.u[1] + skin) continue;
       if (a.v[0] > b.v[1] + skin || b.v[0] > a.v[1] + skin) continue;
       near.add(at).add(next);
     }
@@ -76,6 +107,8 @@ function spacesNear(operations: readonly Operation[], size: PartSize, skin: numb
     .sort((a, b) => a - b)
     .flatMap((at) => footprints[at]?.spaces ?? spacesOf(operations[at] as Operation, size));
 }
+
+const startOf = (footprints: readonly Footprint[], at: number) => footprints[at]?.u[0] ?? 0;
 
 /** Face holes that leave less than `skin` to an edge of the part, each with what is left. */
 export function holesNearEdges(

@@ -9,4 +9,4 @@ export {
   type PartShape,
   shapeOf,
 } from './shape.js';
-export { meeting, overlap, sharedVolume, without } from './shared.js';
+export { meeting, overlap, overlappingPairs, sharedVolume, without } from './shared.js';

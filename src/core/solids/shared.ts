@@ -31,6 +31,35 @@ export function overlap({ min, max }: Block, other: Block): boolean {
   );
 }
 
+const pairsKnown = new WeakMap<readonly { readonly extent: Block }[], readonly (readonly [number, number])[]>();
+
+/**
+ * Which of many blocks overlap, by their places in the list, the earlier first. Found by going along the first axis, so that
+ * only those are compared that stand side by side there; and once for each list.
+ */
+export function overlappingPairs(all: readonly { readonly extent: Block }[]): readonly (readonly [number, number])[] {
+  const known = pairsKnown.get(all);
+  if (known) return known;
+  const order = all.map((_, at) => at).sort((a, b) => lowOf(all, a) - lowOf(all, b));
+  const pairs: (readonly [number, number])[] = [];
+  for (let at = 0; at < order.length; at += 1) {
+    const first = order[at] as number;
+    const block = (all[first] as { extent: Block }).extent;
+    const end = block.max[0] - THIN;
+    for (let next = at + 1; next < order.length; next += 1) {
+      const second = order[next] as number;
+      const other = (all[second] as { extent: Block }).extent;
+      if (other.min[0] >= end) break;
+      if (overlap(block, other)) pairs.push(first < second ? [first, second] : [second, first]);
+    }
+  }
+  pairs.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  pairsKnown.set(all, pairs);
+  return pairs;
+}
+
+const lowOf = (all: readonly { readonly extent: Block }[], at: number) => all[at]?.extent.min[0] ?? 0;
+
 /** Where two blocks meet, if they do. */
 export function meeting(a: Block, b: Block): Block | undefined {
   if (!overlap(a, b)) return undefined;
