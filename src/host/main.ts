@@ -41,7 +41,11 @@ export async function serve(env: NodeJS.ProcessEnv): Promise<void> {
     server.requestTimeout = UPLOAD_WITHIN;
     server.headersTimeout = HEADERS_WITHIN;
     server.on('clientError', (_error, socket) => {
-      if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-length: 0\r\n\r\n');
+      if (!socket.writable) return;
+      const body = JSON.stringify({ error: unreadable });
+      socket.end(
+        `HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-type: application/json\r\ncontent-length: ${Buffer.byteLength(body)}\r\n\r\n${body}`,
+      );
     });
     endWell(server);
     await listening(server, settings);
@@ -121,11 +125,12 @@ async function handle(
   await pages(request, response, () => refuse(response, nothingHere));
 }
 
+const unreadable = { code: 'request', message: 'This request cannot be read.', fields: [] };
 const nothingHere: Refused = { status: 404, code: 'nothing-here', message: 'There is nothing at this address.' };
 
 const once = (body: Buffer) => ({
   async *[Symbol.asyncIterator]() {
-    yield body;
+    if (body.length > 0) yield body;
   },
 });
 

@@ -1,0 +1,136 @@
+import assert from 'node:assert/strict';
+import fc from 'fast-check';
+import { type Job, newCabinet, newJob, readJob } from '../../src/core/document/index.js';
+import { countedIds } from '../../src/core/job/index.js';
+import { presentJob } from '../../src/core/present/index.js';
+import { solve, solveCabinet } from '../../src/core/solve.js';
+import { buildableDecisions, jobWith, wildDecisions } from '../support/cabinets.js';
+
+type Data = Record<string, unknown> | unknown[];
+
+/** What ends up where a number or word should be. */
+const odd = fc.oneof(
+  fc.constantFrom<unknown>(null, '', 'screws', 'none', -1, 0, 1e-9, 1e12, -0, true, [], {}, 'o1', 17.8),
+  fc.double({ min: -2000, max: 8000, noNaN: true }),
+  fc.string({ maxLength: 6 }),
+);
+const mutations = fc.array(
+  fc.record({
+    steps: fc.array(fc.nat(), { minLength: 1, maxLength: 9 }),
+    value: odd,
+    act: fc.constantFrom('set', 'set', 'set', 'drop', 'add'),
+  }),
+  { maxLength: 4 },
+);
+
+/** Walks into the document along `steps` and changes what it comes to. */
+function mutate(data: Data, steps: readonly number[], value: unknown, act: string): void {
+  let node = data;
+  for (const [at, step] of steps.entries()) {
+    const keys = Object.keys(node);
+    if (act === 'add' && at === steps.length - 1 && !Array.isArray(node)) {
+      node[`extra${step % 7}`] = value;
+      return;
+    }
+    const key = keys[step % Math.max(1, keys.length)];
+    if (key === undefined) return;
+    const next = (node as Record<string, unknown>)[key];
+    if (at === steps.length - 1 || typeof next !== 'object' || next === null) {
+      if (act === 'drop' && !Array.isArray(node)) delete node[key];
+      else (node as Record<string, unknown>)[key] = value;
+      return;
+    }
+    node = next as Data;
+  }
+}
+
+export interface Documents {
+  readonly refused: number;
+  readonly solved: number;
+  /** Of those that do not close, each with a stop that says by how much. */
+  readonly open: number;
+  readonly 'slowest cabinet ms': number;
+}
+
+/**
+ * Random documents, good and spoilt. A good one is solved and given out without a number that is none; one that does not
+ * close says by how much; a bad one is refused with its places; nothing throws.
+ */
+export function readOddDocuments(count: number, seed?: number): Documents {
+  let [refused, solved, open, slowest] = [0, 0, 0, 0];
+  fc.assert(
+    fc.property(fc.oneof(buildableDecisions, wildDecisions), mutations, (decisions, changes) => {
+      const job = structuredClone(jobWith(decisions)) as unknown as Data;
+      for (const { steps, value, act } of changes) mutate(job, steps, value, act);
+      const read = readJob(job);
+      if (!read.ok) {
+        refused += 1;
+        assert.ok(read.errors.length > 0);
+        for (const { path, message } of read.errors) {
+          assert.equal(typeof path, 'string');
+          assert.match(message, /\.$/);
+        }
+        return;
+      }
+      solved += 1;
+      const start = performance.now();
+      const result = solve(read.value);
+      slowest = Math.max(slowest, performance.now() - start);
+      const text = JSON.stringify(presentJob(result));
+      assert.ok(text.length > 50 && !/NaN|Infinity/.test(text));
+      for (const { parts, findings } of result.cabinets) {
+        for (const part of parts)
+          assert.ok(Number.isFinite(part.cutLength.mm) && Number.isFinite(part.cutWidth.mm), part.key);
+        const stop = findings.find(({ refuses }) => refuses);
+        if (!stop) continue;
+        open += 1;
+        assert.match(`${stop.what} ${stop.why}`, /\d/, 'it says by how much');
+      }
+    }),
+    { numRuns: count, ...(seed === undefined ? {} : { seed }) },
+  );
+  return { refused, solved, open, 'slowest cabinet ms': Math.round(slowest) };
+}
+
+/** The largest cabinet there may be, in several sorts (ms for each), and a job of a thousand cabinets. */
+export function solveTheLargest(): Readonly<Record<string, number>> {
+  const timed = (act: () => void) => {
+    act();
+    const start = performance.now();
+    act();
+    return Math.round(performance.now() - start);
+  };
+  const grid = (fill: object): Job => {
+    const job = newJob('Large', 'metric');
+    const cabinet = newCabinet(job, 'base', countedIds());
+    const { graduation } = cabinet.face;
+    const size = { rule: 'share', weight: 1 };
+    const rows = (column: number) =>
+      Array.from({ length: 9 }, (_, at) => ({ id: `r${column}-${at}`, size, fill: structuredClone(fill) }));
+    const columns = Array.from({ length: 10 }, (_, at) => ({
+      id: `k${at}`,
+      size,
+      fill: { kind: 'rows', graduation, parts: rows(at) },
+    }));
+    const face = { kind: 'columns', graduation, parts: columns };
+    const large = { ...cabinet, size: { width: 6000, height: { from: 'overall', mm: 4000 }, depth: 600 }, face };
+    const read = readJob({ ...job, cabinets: [large] });
+    assert.ok(read.ok, JSON.stringify(read.ok || read.errors));
+    return read.value;
+  };
+  const cabinet = (fill: object) => {
+    const job = grid(fill);
+    return timed(() => solveCabinet(job, job.cabinets[0] as Job['cabinets'][number]));
+  };
+  const many = newJob('Many', 'metric');
+  const ids = countedIds();
+  for (let at = 0; at < 1000; at += 1) many.cabinets.push(newCabinet(many, at % 3 ? 'base' : 'wall', ids));
+  const start = performance.now();
+  solve(many);
+  return {
+    '90 drawers ms': cabinet({ kind: 'drawer' }),
+    '90 pairs with 360 shelves ms': cabinet({ kind: 'pair', interior: { kind: 'shelves', shelves: 4 } }),
+    '90 open with 360 shelves ms': cabinet({ kind: 'open', interior: { kind: 'shelves', shelves: 4 } }),
+    '1,000 cabinets ms': Math.round(performance.now() - start),
+  };
+}
