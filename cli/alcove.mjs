@@ -2,5 +2,6 @@
 import { register } from 'tsx/esm/api';
 
 register();
-const { run } = await import('./main.ts');
+const { endQuietly, run } = await import('./main.ts');
+endQuietly(process.stdout);
 process.exitCode = await run(process.argv.slice(2));

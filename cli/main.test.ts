@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, openSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test } from 'node:test';
@@ -77,4 +77,23 @@ test('a bad call or a bad file ends with code 2 and a plain sentence', () => {
     assert.equal(stdout, '');
     assert.doesNotMatch(stderr, /\bat .*\.ts:\d+/, 'no stack trace');
   }
+});
+
+test('a reader that leaves and a full disk end it quietly with a code', async () => {
+  const reader = spawn(process.execPath, ['cli/alcove.mjs', 'solve', DEMO, '--tape'], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  reader.stderr.on('data', (chunk: Buffer) => {
+    said += chunk.toString('utf8');
+  });
+  reader.stdout.once('data', () => reader.stdout.destroy());
+  const code = await new Promise((ended) => reader.once('exit', ended));
+  assert.deepEqual([code, said], [141, '']);
+  const full = spawnSync(process.execPath, ['cli/alcove.mjs', 'cutlist', DEMO], {
+    encoding: 'utf8',
+    stdio: ['ignore', openSync('/dev/full', 'w'), 'pipe'],
+  });
+  assert.equal(full.status, 1);
+  assert.match(full.stderr, /^alcove: the output could not be written: the disk is full\.\n$/);
 });

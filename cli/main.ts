@@ -37,6 +37,20 @@ const COMMANDS = ['new', 'settings', 'solve', 'cutlist'] as const;
 /** What the person at the terminal did wrong, in one sentence. Ends the program with code 2. */
 class Misuse extends Error {}
 
+/** Codes of a program that ends because nobody reads on (as one that is ended by SIGPIPE), or nothing can be written. */
+const NOBODY_READS = 141;
+const NOT_WRITTEN = 1;
+
+/** What is printed may go to a pipe that is closed early, or to a full disk: both end the program without a stack trace. */
+export function endQuietly(output: NodeJS.WriteStream): void {
+  output.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EPIPE') process.exit(NOBODY_READS);
+    const why = error.code === 'ENOSPC' ? 'the disk is full' : error.message;
+    process.stderr.write(`alcove: the output could not be written: ${why}.\n`);
+    process.exit(NOT_WRITTEN);
+  });
+}
+
 /** Runs one command; returns the exit code: 0 done, 2 a bad call or a bad file. */
 export async function run(args: readonly string[]): Promise<number> {
   try {

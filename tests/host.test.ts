@@ -6,6 +6,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { setTimeout as pause } from 'node:timers/promises';
+import { newCabinet, newJob } from '../src/core/document/index.js';
+import { countedIds } from '../src/core/job/index.js';
 import { nameIn } from '../src/host/settings.js';
 import { startServer, type TestServer, temporaryFolder } from './support/server.js';
 
@@ -201,4 +203,45 @@ test('a shop whose database has gone or is empty is told on the page and in JSON
     await own.close();
     rmSync(data, { recursive: true });
   }
+});
+
+test('a job that takes too long to figure is given up, and nobody else waits for it', async () => {
+  const own = await startServer({ seed: true, env: { ALCOVE_LONGEST: '5' } });
+  const { jobs } = (await (await fetch(`${own.url}/api/jobs`)).json()) as { jobs: { id: string }[] };
+  const file = await fetch(`${own.url}/api/jobs/${jobs[0]?.id}/cutlist.csv`);
+  assert.equal(file.status, 503);
+  assert.match(((await file.json()) as { error: { message: string } }).error.message, /longer than 0.005 seconds/);
+  assert.equal((await fetch(`${own.url}/api/jobs/${jobs[0]?.id}`)).status, 200);
+  await own.close();
+});
+
+test('a large job goes out and comes in again; while it is figured the others are served', async () => {
+  const job = newJob('Large', 'metric');
+  const ids = countedIds();
+  for (let at = 0; at < 1000; at += 1) job.cabinets.push(newCabinet(job, at % 3 ? 'base' : 'wall', ids));
+  const send = (body: string) => fetch(`${server.url}/api/jobs/import`, { method: 'POST', body });
+  const compact = JSON.stringify(job);
+  const first = await send(compact);
+  assert.equal(first.status, 201);
+  const { id } = (await first.json()) as { id: string };
+  const order: string[] = [];
+  const list = fetch(`${server.url}/api/jobs/${id}/cutlist.csv`).then((answer) => {
+    order.push('cut list');
+    return answer.status;
+  });
+  await pause(50);
+  for (let at = 0; at < 3; at += 1) assert.equal((await fetch(`${server.url}/api/jobs`)).status, 200);
+  order.push('others');
+  assert.equal(await list, 200);
+  assert.deepEqual(order, ['others', 'cut list']);
+  const text = await (await fetch(`${server.url}/api/jobs/${id}/job.json`)).text();
+  assert.ok(text.length > compact.length * 1.5, 'as a file it is larger than it came');
+  assert.equal((await send(text)).status, 201);
+  // Whoever asked is gone: what was being figured for them is ended, and the next is served.
+  const gone = new AbortController();
+  const left = fetch(`${server.url}/api/jobs/${id}/cutlist.csv`, { signal: gone.signal }).catch(() => 'gone');
+  await pause(100);
+  gone.abort();
+  assert.equal(await left, 'gone');
+  assert.equal((await fetch(`${server.url}/api/jobs/${id}`)).status, 200);
 });

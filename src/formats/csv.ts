@@ -23,6 +23,7 @@ export const CUT_LIST_COLUMNS = [
 /** The cut list as CSV: one row per mark, grouped by material, lengths in the given style. */
 export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
   const show = (mm: number) => formatLength(mm, style);
+  const cell = (mm: number) => noDate(show(mm));
   const rows = cutListOf(solved).flatMap((group) =>
     group.rows.map(({ mark, part, quantity }) =>
       [
@@ -30,11 +31,11 @@ export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
         part.name,
         quantity,
         part.material.name,
-        show(part.thickness.mm),
-        show(part.cutLength.mm),
-        show(part.cutWidth.mm),
-        show(part.length.mm),
-        show(part.width.mm),
+        cell(part.thickness.mm),
+        cell(part.cutLength.mm),
+        cell(part.cutWidth.mm),
+        cell(part.length.mm),
+        cell(part.width.mm),
         bandedEdges(part),
         grainWords(part),
         machiningSummary(part, show),
@@ -42,7 +43,7 @@ export function cutListCsv(solved: SolvedJob, style: LengthStyle): string {
       ].map(inert),
     ),
   );
-  return stringify([
+  return forSpreadsheets([
     CUT_LIST_COLUMNS.map((column) => `${column}${LENGTHS.has(column) ? ` (${style.unit})` : ''}`),
     ...rows,
   ]);
@@ -56,7 +57,7 @@ export function shoppingListCsv({ cabinets, standing }: SolvedJob, style: Length
     ({ group, name, quantity, unit, packs, note, cabinets: numbers }) =>
       [group, name, quantity, unit, packs ? `${packs.count} of ${packs.of}` : '', note, numbers.join(' ')].map(inert),
   );
-  return stringify([[...SHOPPING_COLUMNS], ...rows]);
+  return forSpreadsheets([[...SHOPPING_COLUMNS], ...rows]);
 }
 
 const LENGTHS: ReadonlySet<string> = new Set([
@@ -66,6 +67,17 @@ const LENGTHS: ReadonlySet<string> = new Set([
   'finished length',
   'finished width',
 ]);
+
+/** A bare 3/4 is the third of April to a spreadsheet; 0 3/4 is three quarters. */
+function noDate(length: string): string {
+  return /^-?\d+\/\d+$/.test(length) ? `0 ${length}` : length;
+}
+
+/** Spreadsheets take a text with other letters for what it is only after a byte-order mark. */
+function forSpreadsheets(rows: readonly (readonly (string | number)[])[]): string {
+  const text = stringify(rows.map((row) => [...row]));
+  return /[^\t\n\r -~]/.test(text) ? `\uFEFF${text}` : text;
+}
 
 /** A text that a spreadsheet would take for a formula is led by an apostrophe. */
 function inert(value: string | number): string | number {

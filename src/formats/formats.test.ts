@@ -76,3 +76,28 @@ test('hinge holes, pins, pulls and mortises are told in words', () => {
   const inset = { school: 'faceFrame' as const, fronts: { fit: 'inset' as const, gap: 2 } };
   assert.match(machining(inset, 'Stile, left'), /2 hinge mortises in the right edge/);
 });
+
+test('in inches no cell is taken for a date, and other letters are announced to spreadsheets', () => {
+  const inches = jobWith({});
+  inches.materials = inches.materials.map((each) => ({
+    ...each,
+    nominal: 19.05,
+    measured: { batch: '', readings: [] },
+  }));
+  const text = cutListCsv(solve(inches), { ...metric, unit: 'in', graduation: 16 });
+  const rows = parse(text, { columns: true, bom: true }) as Record<string, string>[];
+  const cells = rows.flatMap((row) => Object.entries(row).filter(([column]) => column.endsWith('(in)')));
+  assert.ok(
+    cells.some(([, cell]) => /^0 \d+\/\d+$/.test(cell)),
+    'a thickness under an inch',
+  );
+  for (const [column, cell] of cells) assert.doesNotMatch(cell, /^\d{1,2}[/-]\d{1,2}$/, column);
+  const job = jobWith({});
+  const plain = { ...job, materials: job.materials.map((material) => ({ ...material, name: 'Board' })) };
+  assert.equal(
+    cutListCsv(solve(plain), metric).charCodeAt(0) === 0xfeff,
+    /[^\n\r\t -~]/.test(cutListCsv(solve(plain), metric)),
+  );
+  const named = { ...job, materials: job.materials.map((material) => ({ ...material, name: 'Fichte, weiß' })) };
+  assert.equal(cutListCsv(solve(named), metric).charCodeAt(0), 0xfeff);
+});

@@ -78,7 +78,8 @@ function isPassed(keys: readonly string[], at: number): boolean {
 
 function entryInWords(id: string, list: string, entry: unknown): string {
   const { number, name, part, kind } = (entry ?? {}) as Partial<Record<string, unknown>>;
-  const own = [number, name, part].find((each) => typeof each === 'string' && each !== '');
+  if (typeof part === 'string') return `part ${part.replaceAll('/', ' ')}`;
+  const own = [number, name].find((each) => typeof each === 'string' && each !== '');
   const word = LIST_WORDS[list] ?? (kind === undefined && part === undefined && list === 'parts' ? 'opening' : '');
   return `${word} ${own ?? id}`.trim();
 }
@@ -101,7 +102,7 @@ function settingIn(keys: readonly string[]) {
 
 function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
   if ('moveBefore' in edit) return 'stands elsewhere in the order';
-  if ('insert' in edit) return 'added';
+  if ('insert' in edit) return 'part' in edit.insert ? 'decided alone' : 'added';
   const { value } = edit;
   if (value === undefined) return isEntryPlace(place) ? 'removed' : 'left to the standard';
   const [job] = jobs as [Job];

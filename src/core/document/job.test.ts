@@ -311,3 +311,48 @@ test('version 11 moves shelves into the room behind their front, and gives names
   columns.fill.parts = columns.fill.parts.map((part) => ({ ...part, fill: { kind: 'open' } }));
   assert.deepEqual(migrateJob(before, 10, migrations, 11), after);
 });
+
+test('more openings, rooms or shelves than a cabinet can have are refused with the place, however many', () => {
+  const job = newJob('Many', 'metric');
+  job.cabinets.push(newCabinet(job, 'base', countedIds()));
+  const [cabinet] = structuredClone(job.cabinets) as [Job['cabinets'][number]];
+  const size = { rule: 'share', weight: 1 };
+  const rows = (deep: number, id: string): object => ({
+    kind: 'rows',
+    graduation: cabinet.face.graduation,
+    parts: Array.from({ length: 24 }, (_, at) => ({
+      id: `${id}${at}`,
+      size,
+      fill: deep > 1 ? rows(deep - 1, `${id}${at}-`) : { kind: 'drawer' },
+    })),
+  });
+  const start = performance.now();
+  const read = readJob({ ...job, cabinets: [{ ...cabinet, face: rows(3, 'o') }] });
+  const taken = performance.now() - start;
+  assert.ok(!read.ok);
+  assert.deepEqual(
+    read.errors.map(({ path, message }) => [path, message]),
+    [['cabinets/0/face', 'A cabinet has at most 100 openings, this one has 14424.']],
+  );
+  assert.ok(taken < 5000, 'it is refused before it is solved');
+  const shelves = (count: number) => ({
+    kind: 'rows',
+    graduation: cabinet.face.graduation,
+    parts: Array.from({ length: 20 }, (_, at) => ({
+      id: `o${at}`,
+      size,
+      fill: { kind: 'open', interior: { kind: 'shelves', shelves: count } },
+    })),
+  });
+  assert.ok(readJob({ ...job, cabinets: [{ ...cabinet, face: shelves(20) }] }).ok);
+  const many = readJob({ ...job, cabinets: [{ ...cabinet, face: shelves(21) }] });
+  assert.ok(!many.ok && /at most 400 shelves, this one has 420/.test(many.errors[0]?.message ?? ''));
+});
+
+test('what nests without end is refused before anything walks down into it', () => {
+  let deep: object = { kind: 'drawer' };
+  for (let level = 0; level < 5000; level += 1) deep = { kind: 'rows', parts: [{ id: 'o', fill: deep }] };
+  const read = readJob({ ...newJob('Deep', 'metric'), cabinets: [{ id: 'c1', face: deep }] });
+  assert.ok(!read.ok);
+  assert.match(read.errors[0]?.message ?? '', /nests more than 100 levels deep/);
+});
