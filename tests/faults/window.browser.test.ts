@@ -1,7 +1,7 @@
 /** A window whose server goes away, whose page is reloaded at the worst moment, or that is closed: nothing typed is lost. */
 import { after, before, test } from 'node:test';
 import { Key } from 'selenium-webdriver';
-import { eventually, find, openBrowser, type TestBrowser, textOf, untilAlive } from '../support/browser.js';
+import { eventually, find, named, openBrowser, type TestBrowser, textOf, untilAlive } from '../support/browser.js';
 import { ended, startServer, type TestServer, temporaryFolder } from '../support/server.js';
 
 const data = temporaryFolder();
@@ -83,4 +83,23 @@ test('the server goes away, the window is closed, and another window brings the 
   server = await startServer({ data, port });
   await bench();
   await until(933);
+});
+
+test('a file given out while something could not be saved says that it is older', async () => {
+  const { driver } = browser;
+  await bench();
+  await driver.executeScript(
+    "window.realFetch = window.fetch; window.fetch = (url, options) => options?.method === 'PATCH' ? Promise.resolve(new Response(JSON.stringify({ error: { code: 'disk-full', message: 'The disk is full.' } }), { status: 503 })) : window.realFetch(url, options);",
+  );
+  await type(944);
+  await eventually(word, (text) => text.includes('Kept in this browser'), 'it is not kept');
+  await (await named(driver, 'Export')).click();
+  await (await named(driver, 'Cut list, CSV')).click();
+  await eventually(
+    () => textOf(driver, 'header'),
+    (text) => /older than what is on the bench/.test(text),
+    'it is not said',
+  );
+  await driver.executeScript('window.fetch = window.realFetch');
+  await until(944);
 });

@@ -30,7 +30,7 @@ const TALLEST = 96;
 const PAGE = 100;
 
 /** All that was saved of the job and when; any state of it can be looked at and brought back. */
-export function HistoryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<void> }) {
+export function HistoryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<boolean> }) {
   const [open, setOpen] = useState(false);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
@@ -60,7 +60,7 @@ export function HistoryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
   );
 }
 
-function Saves({ jobId, flush, onDone }: { jobId: string; flush: () => Promise<void>; onDone: () => void }) {
+function Saves({ jobId, flush, onDone }: { jobId: string; flush: () => Promise<boolean>; onDone: () => void }) {
   const [entries, setEntries] = useState<readonly Entry[]>([]);
   const [more, setMore] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);

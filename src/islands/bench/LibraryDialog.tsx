@@ -17,7 +17,7 @@ import { pathTo } from '../../core/job/index.js';
 import { useBench } from './context.js';
 
 /** The hardware library of the job: what is in it, from where, and the way in and out as an open file. */
-export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<void> }) {
+export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<boolean> }) {
   const job = useBench((state) => state.job);
   const library = job.hardware;
   const act = useBench((state) => state.act);

@@ -30,6 +30,7 @@ export function TopBar({
   const past = useBench((state) => state.past);
   const future = useBench((state) => state.future);
   const saving = useAutosave(jobId, { version, epoch });
+  const [older, setOlder] = useState(false);
   const { unit } = job.display;
   return (
     <header>
@@ -80,12 +81,20 @@ export function TopBar({
           <Fineness />
           <HistoryDialog jobId={jobId} flush={() => saving.flush()} />
           <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
-          <Exports jobId={jobId} flush={() => saving.flush()} />
+          <Exports jobId={jobId} flush={() => saving.flush()} onOlder={() => setOlder(true)} />
           <button type="button" className="act act-bare" onClick={onKeys} aria-label="Keys" title="Keys (?)">
             ?
           </button>
         </span>
       </div>
+      {older && (
+        <p role="alert" className="flex items-center gap-3 bg-finding-pale px-3 py-1 text-finding">
+          The file is older than what is on the bench: not all of it could be saved yet.
+          <button type="button" className="act" onClick={() => setOlder(false)}>
+            I know
+          </button>
+        </p>
+      )}
       <RefusedSteps steps={saving.refused} onSettle={saving.settleRefused} />
       {saving.state.kind === 'sides' && <SidesDialog sides={saving.state.sides} onChoose={saving.choose} />}
     </header>
@@ -188,9 +197,10 @@ function RefusedSteps({
   );
 }
 
-function Exports({ jobId, flush }: { jobId: string; flush: () => Promise<void> }) {
+function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promise<boolean>; onOlder: () => void }) {
   const leave = async (url: string) => {
-    await flush();
+    // What could not be saved is not in the file; that is said, and the file is given out as it is.
+    if (!(await flush())) onOlder();
     window.location.assign(url);
   };
   const item = 'flex min-h-9 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-pencil-pale';

@@ -85,7 +85,11 @@ export function useAutosave(jobId: string, first: { readonly version: number; re
 
   return {
     ...told,
-    flush: () => saver.flush(),
+    /** Saves what there is to save; false when something of the bench could not be saved for now. */
+    async flush() {
+      await saver.flush();
+      return !saver.unsaved;
+    },
     choose: (stands: ReadonlySet<Edit>) => saver.choose(stands),
     settleRefused: (step: RefusedStep, again: boolean) => saver.settleRefused(step, again),
   };
