@@ -15,6 +15,7 @@ import {
 } from '../../core/fitted/index.js';
 import { pathTo } from '../../core/job/index.js';
 import { useBench } from './context.js';
+import { download } from './download.js';
 
 /** The hardware library of the job: what is in it, from where, and the way in and out as an open file. */
 export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<boolean> }) {
@@ -74,7 +75,7 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
   };
   const leave = async () => {
     await flush();
-    window.location.assign(`/api/jobs/${jobId}/hardware.json`);
+    download(`/api/jobs/${jobId}/hardware.json`);
   };
   return (
     <Dialog.Root onOpenChange={() => setWord(null)}>

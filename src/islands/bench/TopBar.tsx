@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { useBench } from './context.js';
+import { download } from './download.js';
 import { HistoryDialog } from './HistoryDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
 import { SidesDialog } from './SidesDialog.js';
@@ -201,7 +202,7 @@ function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promis
   const leave = async (url: string) => {
     // What could not be saved is not in the file; that is said, and the file is given out as it is.
     if (!(await flush())) onOlder();
-    window.location.assign(url);
+    download(url);
   };
   const item = 'flex min-h-9 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-pencil-pale';
   return (
