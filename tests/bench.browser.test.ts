@@ -72,6 +72,12 @@ async function choose(path: string, words: string) {
   await (await option.findElement(By.xpath(`.//label[contains(., "${words}")]`))).click();
 }
 
+/** The front alone, its parts under it and all decisions beside it, by their keys. */
+const beside = async () => {
+  const body = await demo.browser.driver.findElement(By.css('body'));
+  for (const key of ['f', 't', 'd']) await body.sendKeys(key);
+};
+
 const cell = (name: string, column: number) => async () =>
   (
     await demo.browser.driver.findElement(By.xpath(`//section[@aria-label="Parts"]//tr[td[2]="${name}"]/td[${column}]`))
@@ -95,6 +101,7 @@ test('a new inch job: begin, edit on the drawing, be refused with reasons, undo,
     'the bench did not open',
   );
   await untilAlive(driver);
+  await beside();
 
   // 32 1/4 wide: the bottom is 32 1/4 − 2 × 3/4.
   await shows('Bottom', 4, '30 3/4');
@@ -130,7 +137,7 @@ test('a new inch job: begin, edit on the drawing, be refused with reasons, undo,
 
   await (await named(driver, 'Export')).click();
   await (await named(driver, 'Cut list, CSV')).click();
-  assert.match(await downloaded(demo.browser.downloads, '.csv'), /Bottom,1,Maple plywood 3\/4,3\/4,28 1\/2/);
+  assert.match(await downloaded(demo.browser.downloads, '.csv'), /Bottom,1,Maple plywood 3\/4,0 3\/4,28 1\/2/);
   await (await named(driver, 'Export')).click();
   await (await named(driver, 'Job file')).click();
   const text = await downloaded(demo.browser.downloads, '.alcove.json');
@@ -161,6 +168,7 @@ test('any number opens its tape down to the settings, and a term leads to where 
   await go('/');
   await (await named(driver, 'reading room')).click();
   await untilAlive(driver);
+  await beside();
   await (await find(driver, '[data-size="back cutWidth"]')).click();
   assert.match(
     await textOf(driver, '[data-tape]'),
@@ -225,6 +233,7 @@ test('the bench builds every school: compared, chosen by its picture, with joint
   await go('/');
   await (await named(driver, 'reading room')).click();
   await untilAlive(driver);
+  await beside();
   await unfold('Construction');
   assert.match(await textOf(driver, '[data-fold="Construction"] table'), /Inside width[\s\S]*Parts[\s\S]*Stock/);
   await choose('school', 'face frame');
@@ -279,6 +288,7 @@ test('the whole bench works by keyboard and the check for accessibility finds no
   assert.deepEqual(await seriousProblems(driver), []);
   await (await named(driver, 'issue desk')).click();
   await untilAlive(driver);
+  await beside();
   for (const fold of await driver.findElements(By.css('details:not([open]) summary'))) await fold.click();
   assert.deepEqual(await seriousProblems(driver), []);
   const dimension = await find(driver, '[data-dimension="width"]');
@@ -305,6 +315,7 @@ test('a door shows its hinges on door and case, a reveal can be tried, and anoth
   await go('/');
   await (await named(driver, 'issue desk')).click();
   await untilAlive(driver);
+  await beside();
   await driver.findElement(By.css('[data-part="door/o1/left"] rect')).click();
   const panel = '[aria-label="Hinges of this door"]';
   assert.match(await textOf(driver, panel), /full overlay[\s\S]*on the door[\s\S]*on the case/);
@@ -357,7 +368,7 @@ test('a caution is put away for the shop, keeps its small sign, opens again and 
   await consoleErrors(driver);
   const dust = '[data-caution="dust"]';
   const count = async (css: string) => (await driver.findElements(By.css(css))).length;
-  await go(`/jobs/${room}?cabinet=c1`);
+  await go(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   assert.match(await textOf(driver, dust), /Dust and fumes[\s\S]*wear a mask[\s\S]*go before this/);
   await (await find(driver, `${dust} button`)).click();
   await eventually(
@@ -368,7 +379,7 @@ test('a caution is put away for the shop, keeps its small sign, opens again and 
   assert.equal(await count(dust), 0);
   // Another job of the same shop, and a reload, know it too.
   const desk = jobs.find(({ name }) => name.includes('issue desk'))?.id;
-  await go(`/jobs/${desk}`);
+  await go(`/jobs/${desk}?view=front&parts=shown&decisions=shown`);
   assert.equal(await count(dust), 0);
   await (await find(driver, '[data-caution-sign="dust"] button')).click();
   assert.match(await textOf(driver, dust), /wear a mask/);
@@ -407,7 +418,7 @@ test('a job figured by earlier rules says what comes out otherwise, once, and ca
   );
   db.prepare('UPDATE job SET seen_edition = 1 WHERE id = ?').run(job.id);
   db.close();
-  await go(`/jobs/${job.id}?cabinet=c1`);
+  await go(`/jobs/${job.id}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   const panel = '[aria-label="What the rules changed"]';
   assert.match(await textOf(driver, `${panel} [data-change="size"]`), /Bottom: 700\.5 × /);
   await (await find(driver, `${panel} p:last-child button`)).click();
@@ -416,7 +427,7 @@ test('a job figured by earlier rules says what comes out otherwise, once, and ca
     (found) => found.length === 0,
     'it is not put away',
   );
-  await go(`/jobs/${job.id}?cabinet=c1`);
+  await go(`/jobs/${job.id}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   assert.equal((await driver.findElements(By.css(panel))).length, 0);
   await driver.findElement(By.xpath("//button[contains(., 'What the rules changed')]")).click();
   assert.match(await textOf(driver, `${panel} [data-change="size"]`), /700\.5/);

@@ -51,7 +51,7 @@ test('a hinge chosen on the drawing lights both its marks, and its rows; the cor
   );
   assert.match(await textOf(driver, '[aria-label="Hinges of this door"]'), /kg/);
   await (await named(driver, 'The corner in plan')).click();
-  const words = await textOf(driver, 'main svg');
+  const words = await textOf(driver, 'main svg[role="group"]');
   for (const word of ['overlay', 'to the cup', 'swing', 'plate']) assert.ok(words.includes(word), word);
   assert.match(words, /1 : 1(?!\.)/, 'at full size');
   const panel = await textOf(driver, '[aria-label="Hinges of this door"]');
@@ -67,13 +67,13 @@ test('a hinge of a profile is taken from the library list, and the reveal it giv
   await driver.findElement(By.css('body')).sendKeys('h');
   await (await named(driver, '165° straight')).click();
   await eventually(
-    () => textOf(driver, 'main svg'),
+    () => textOf(driver, 'main svg[role="group"]'),
     (text) => text.includes('165°'),
     'the corner does not open to 165°',
   );
   await undo();
   await eventually(
-    () => textOf(driver, 'main svg'),
+    () => textOf(driver, 'main svg[role="group"]'),
     (text) => text.includes('110°'),
     'undo did not bring the hinge back',
   );

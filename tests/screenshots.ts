@@ -12,7 +12,7 @@ const { driver } = browser;
 
 /** Another window saves while this one's save is held up: the choice, and what the history says of it. */
 async function twoWindows(room: string): Promise<void> {
-  await driver.get(`${server.url}/jobs/${room}?cabinet=c1`);
+  await driver.get(`${server.url}/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await untilAlive(driver);
   await driver.executeScript(
     "window.realFetch = window.fetch; window.fetch = (url, options) => options?.method === 'PATCH' ? new Promise((go) => setTimeout(() => go(window.realFetch(url, options)), 2500)) : window.realFetch(url, options);",
@@ -70,44 +70,44 @@ try {
   await open('/');
   await new Promise((resolve) => setTimeout(resolve, 4000));
   await picture('jobs');
-  await open(`/jobs/${room}?cabinet=c1`);
+  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await click('[data-size="back cutWidth"]');
   await picture('bench');
-  await open(`/jobs/${room}?cabinet=c8`);
+  await open(`/jobs/${room}?cabinet=c8&view=front&parts=shown&decisions=shown`);
   await fold('Construction');
   await picture('bench-face-frame');
-  await open(`/jobs/${room}?cabinet=c1`);
+  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Section')).click();
   await fold('Face and openings');
   await fold('Joints');
   await fold('Back and nailers');
   await picture('section');
-  await open(`/jobs/${room}?cabinet=c8`);
+  await open(`/jobs/${room}?cabinet=c8&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Select 8.A')).click();
   await (await named(driver, 'Panel')).click();
   await picture('panel');
-  await open(`/jobs/${room}?cabinet=c5`);
+  await open(`/jobs/${room}?cabinet=c5&view=front&parts=shown&decisions=shown`);
   await click('[data-handle="hinge-door/o1/left-1"]');
   await picture('hinges');
-  await open(`/jobs/${room}?cabinet=c1`);
+  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Hinge corner')).click();
   await picture('hinge-corner');
   await (await named(driver, 'Hardware')).click();
   await picture('hardware');
-  await open(`/jobs/${room}?cabinet=c9`);
+  await open(`/jobs/${room}?cabinet=c9&view=front&parts=shown&decisions=shown`);
   await picture('bench-plan-chest');
-  await open(`/jobs/${room}?cabinet=c2`);
+  await open(`/jobs/${room}?cabinet=c2&view=front&parts=shown&decisions=shown`);
   await click('[data-part="drawer/o2"]');
   await (await named(driver, 'Section')).click();
   await (await named(driver, 'What to buy')).click();
   await picture('drawers');
-  await open(`/jobs/${room}?cabinet=c7`);
+  await open(`/jobs/${room}?cabinet=c7&view=front&parts=shown&decisions=shown`);
   const tray = await find(driver, 'button[aria-label*="Tray 1 behind doors 2 box: left side"]');
   await driver.executeScript('arguments[0].click()', tray);
   await (await named(driver, 'Plan')).click();
   await (await named(driver, 'Open it')).click();
   await picture('plan');
-  await open(`/jobs/${room}?cabinet=c1`);
+  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Select 1.A')).click();
   await click('details[aria-label="This part alone"] summary');
   await click('input[aria-label^="Band the rear edge"]');
@@ -128,13 +128,13 @@ try {
   await measured('Height for the trays', '620');
   await (await find(driver, 'input[aria-label="Trays"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), '2', Key.ENTER);
   await picture('standing');
-  await open(`/jobs/${job('issue desk')}?cabinet=c1`);
+  await open(`/jobs/${job('issue desk')}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await click('[data-part="lift/o2"]');
   await picture('lift');
-  await open(`/jobs/${job('issue desk')}?cabinet=c2`);
+  await open(`/jobs/${job('issue desk')}?cabinet=c2&view=front&parts=shown&decisions=shown`);
   await picture('bench-inches');
   // Last, since it leaves the cabinet with a finding.
-  await open(`/jobs/${room}?cabinet=c1`);
+  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await fold('Face and openings');
   await fold('Hinges');
   const type = async (path: string, text: string) => {

@@ -20,7 +20,7 @@ after(async () => {
 });
 
 const bench = async () => {
-  await browser.driver.get(`${server.url}/jobs/${job}?cabinet=c1`);
+  await browser.driver.get(`${server.url}/jobs/${job}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await untilAlive(browser.driver);
 };
 const stored = async () => {

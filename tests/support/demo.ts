@@ -23,7 +23,9 @@ export function withDemo(): Demo {
       return jobs.find(({ name }) => name.includes(words))?.id ?? '';
     },
     async bench(words, cabinet) {
-      await demo.browser.driver.get(`${demo.server.url}/jobs/${await demo.job(words)}?cabinet=${cabinet}`);
+      await demo.browser.driver.get(
+        `${demo.server.url}/jobs/${await demo.job(words)}?cabinet=${cabinet}&view=front&parts=shown&decisions=shown`,
+      );
       await untilAlive(demo.browser.driver);
     },
     async choose(label, words) {

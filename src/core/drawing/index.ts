@@ -22,6 +22,7 @@ export { drawElevation } from './elevation.js';
 export type { Beside } from './neighbours.js';
 export { drawPanel, machiningTable } from './panel.js';
 export { drawPlan, type PlanLevel, planLevels } from './plan.js';
+export { type LaidProjection, layProjection, type ProjectedView, type ViewOf } from './projection.js';
 export {
   type LaidSheet,
   laySheet,

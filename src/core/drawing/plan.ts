@@ -45,13 +45,18 @@ const ARC = 5;
 
 /**
  * The plan: cut level at a height and seen from above, the front below. Doors there are drawn open, thin, with the way of
- * their free edge; a drawer that is `open` stands out by its whole travel.
+ * their free edge, or not at all where all is `shut`; a drawer that is `open` stands out by its whole travel.
  */
-export function drawPlan(solved: SolvedCabinet, jobName: string, at: number, open?: string): Drawing {
+export function drawPlan(
+  solved: SolvedCabinet,
+  jobName: string,
+  at: number,
+  { open, shut = false }: { readonly open?: string | undefined; readonly shut?: boolean } = {},
+): Drawing {
   const { cabinet, box } = solved;
   const plane: CutPlane = { normal: 'z', at };
   const items = cutItems(solved, plane);
-  const swings = swingItems(solved, at);
+  const swings = shut ? [] : swingItems(solved, at);
   const pulled = open === undefined ? [] : pulledOut(solved, open, at);
   const front = Math.min(0, ...solved.parts.map(({ extent }) => extent.min[1]));
   const rear = Math.max(box.sideDepth.mm, ...solved.parts.map(({ extent }) => extent.max[1]));

@@ -41,25 +41,25 @@ export interface LaidSheet {
   toSheet(point: DrawingPoint): SheetPoint;
 }
 
-/** Scales a maker knows from paper. */
-const SCALES = [
+/** Scales of drawings, and between them finer ones for what would waste the sheet. */
+export const SCALES = [
   1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 22, 25, 28, 30, 35, 40, 50, 75, 100,
   200,
 ];
 
 const LINE_GAP = 13;
-const MARGIN = 8;
+export const MARGIN = 8;
 
-type TextWidth = (item: DimensionItem) => number;
+export type TextWidth = (item: DimensionItem) => number;
 
 /** How large the texts are. */
-interface TextSize {
+export interface TextSize {
   readonly width: TextWidth;
   readonly height: number;
 }
 
 /** One column (or row) of dimension lines beside the object, with the room its texts take. */
-interface Lane {
+export interface Lane {
   readonly side: DrawingSide;
   readonly level: number;
   /** Distance of the dimension line from the object. */
@@ -81,12 +81,7 @@ const isUpright = (side: DrawingSide) => side === 'left' || side === 'right';
  */
 export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWidth): LaidSheet {
   const text: TextSize = { width: textWidth, height: space.textHeight };
-  const fewer: ((item: DimensionItem) => boolean)[] = [
-    () => true,
-    (item) => item.to - item.from > SMALL_SPAN,
-    isOverall,
-  ];
-  for (const keep of fewer) {
+  for (const keep of FEWER) {
     const lighter = { ...drawing, dimensions: drawing.dimensions.filter(keep) };
     for (const scale of SCALES) {
       const laid = layAt(lighter, space, text, scale);
@@ -105,12 +100,18 @@ export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWid
 /** Spans up to this are gaps and reveals (mm). */
 const SMALL_SPAN = 12;
 
-function isOverall(item: DimensionItem): boolean {
-  return item.overall === true;
-}
+/** Which dimensions are drawn: all that there are, or fewer where a sheet cannot carry them apart. */
+export const FEWER: readonly ((item: DimensionItem) => boolean)[] = [
+  () => true,
+  (item) => item.to - item.from > SMALL_SPAN,
+  (item) => item.overall === true,
+];
 
 /** Every text on the sheet, and no two of them on each other. */
-function legible({ dimensions }: LaidSheet, { width, height, textHeight }: SheetSpace): boolean {
+export function legible(
+  { dimensions }: Pick<LaidSheet, 'dimensions'>,
+  { width, height, textHeight }: SheetSpace,
+): boolean {
   return dimensions.every((a, at) => {
     const half = a.textWidth / 2;
     if (
@@ -132,8 +133,7 @@ function legible({ dimensions }: LaidSheet, { width, height, textHeight }: Sheet
 function layAt(drawing: Drawing, space: SheetSpace, text: TextSize, scale: number): LaidSheet | undefined {
   const unit = space.unitsPerMm / scale;
   const lanes = planLanes(drawing, unit, text);
-  const room = (side: DrawingSide) =>
-    lanes.filter((lane) => lane.side === side).reduce((most, lane) => Math.max(most, lane.edge + MARGIN), MARGIN);
+  const room = (side: DrawingSide) => roomAt(lanes, side);
   const [left, right, top, bottom] = SIDES.map(room) as [number, number, number, number];
   const objectWidth = (drawing.max.h - drawing.min.h) * unit;
   const objectHeight = (drawing.max.v - drawing.min.v) * unit;
@@ -147,6 +147,11 @@ function layAt(drawing: Drawing, space: SheetSpace, text: TextSize, scale: numbe
     y: y0 + (drawing.max.v - v) * unit,
   });
   return { scale, unit, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) };
+}
+
+/** Room the dimensions at a side take. */
+export function roomAt(lanes: readonly Lane[], side: DrawingSide): number {
+  return lanes.filter((lane) => lane.side === side).reduce((most, lane) => Math.max(most, lane.edge + MARGIN), MARGIN);
 }
 
 /** Half of the room a text takes across its lane. */
@@ -164,7 +169,7 @@ function fitsInline(item: DimensionItem, unit: number, text: TextSize): boolean 
   return isUpright(item.side) ? room >= text.height : room >= text.width(item) + 8;
 }
 
-function planLanes(drawing: Drawing, unit: number, text: TextSize): Lane[] {
+export function planLanes(drawing: Drawing, unit: number, text: TextSize): Lane[] {
   return SIDES.flatMap((side) => {
     const levels = [...new Set(drawing.dimensions.filter((item) => item.side === side).map((item) => item.level))].sort(
       (a, b) => a - b,
@@ -185,7 +190,7 @@ function planLanes(drawing: Drawing, unit: number, text: TextSize): Lane[] {
   });
 }
 
-function placeLane(
+export function placeLane(
   lane: Lane,
   drawing: Drawing,
   toSheet: (point: DrawingPoint) => SheetPoint,

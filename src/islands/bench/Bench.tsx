@@ -14,13 +14,14 @@ import { HingePanel } from './HingePanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { LiftPanel } from './LiftPanel.js';
 import { PartPanel } from './PartPanel.js';
+import { PartsLine } from './PartsLine.js';
 import { PartsTable } from './PartsTable.js';
 import { Sheet } from './Sheet.js';
 import { ShelfPanel } from './ShelfPanel.js';
-import { createBenchStore } from './store.js';
+import { createBenchStore, type Opened } from './store.js';
 import { TapePanel } from './TapePanel.js';
 import { TopBar } from './TopBar.js';
-import { isTall, views } from './views/index.js';
+import { isTall, isView, views } from './views/index.js';
 
 export interface BenchProps {
   readonly stored: {
@@ -39,7 +40,10 @@ export interface BenchProps {
 
 /** One cabinet on the bench: its decisions, its drawing, its parts, and the arithmetic behind every number. */
 export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
-  const store = useMemo(() => createBenchStore(stored.document, cabinetId), [stored.document, cabinetId]);
+  const store = useMemo(
+    () => createBenchStore(stored.document, cabinetId, openedBy(window.location.search)),
+    [stored.document, cabinetId],
+  );
   return (
     <BenchContext value={store}>
       <BenchView
@@ -65,25 +69,26 @@ interface BenchViewProps {
 
 function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: BenchViewProps) {
   const solved = useSolvedCabinet();
-  const lastAct = useBench((state) => state.lastAct);
-  const partsShown = useBench((state) => state.partsShown && !isTall(state.view));
+  const foldable = useBench((state) => !isTall(state.view));
+  const partsShown = useBench((state) => state.partsShown) && foldable;
+  const decisionsShown = useBench((state) => state.decisionsShown);
   const [keysOpen, setKeysOpen] = useState(false);
   useKeys(() => setKeysOpen(true));
-  useCabinetInAddress();
+  useAddress();
   return (
     <div className="relative grid h-dvh min-h-[600px] grid-rows-[auto_auto_1fr] overflow-hidden">
       <TopBar jobId={jobId} version={version} epoch={epoch} onKeys={() => setKeysOpen(true)} />
       <CabinetStrip />
       {solved ? (
-        <div className="grid min-h-0 grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]">
-          <Decisions solved={solved} />
+        <div
+          className={`grid min-h-0 ${decisionsShown ? 'grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]' : 'grid-cols-[minmax(0,1fr)_17.5rem]'}`}
+        >
+          {decisionsShown && <Decisions solved={solved} />}
           <main
             className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${partsShown ? 'grid-rows-[minmax(0,1fr)_auto_13.5rem]' : 'grid-rows-[minmax(0,1fr)_auto]'}`}
           >
             <Sheet solved={solved} savedAt={savedAt} />
-            <p className="min-h-7 truncate px-1 pt-1 text-[0.9375rem] text-ink-soft" role="status">
-              {lastAct ?? 'Click a number on the drawing to change it and to see where it comes from.'}
-            </p>
+            <PartsLine solved={solved} foldable={foldable} />
             {partsShown && <PartsTable solved={solved} />}
           </main>
           <aside
@@ -117,15 +122,38 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
   );
 }
 
-/** The address names the cabinet on the bench, so that a reload or a link comes back to it. */
-function useCabinetInAddress() {
+/** How the bench stands, as its address says it. */
+function openedBy(search: string): Opened {
+  const said = new URLSearchParams(search);
+  const view = said.get('view');
+  return {
+    ...(isView(view) ? { view } : {}),
+    selected: said.get('part'),
+    partsShown: said.has('parts'),
+    decisionsShown: said.has('decisions'),
+  };
+}
+
+/** The address says how the bench stands, so that a reload or a link comes back to it. */
+function useAddress() {
   const cabinetId = useBench((state) => state.cabinetId);
+  const view = useBench((state) => state.view);
+  const selected = useBench((state) => state.selected);
+  const partsShown = useBench((state) => state.partsShown);
+  const decisionsShown = useBench((state) => state.decisionsShown);
   useEffect(() => {
     const url = new URL(window.location.href);
-    if (cabinetId) url.searchParams.set('cabinet', cabinetId);
-    else url.searchParams.delete('cabinet');
+    const say = (name: string, value: string | null) => {
+      if (value === null) url.searchParams.delete(name);
+      else url.searchParams.set(name, value);
+    };
+    say('cabinet', cabinetId);
+    say('view', view === 'all' ? null : view);
+    say('part', selected);
+    say('parts', partsShown ? 'shown' : null);
+    say('decisions', decisionsShown ? 'shown' : null);
     window.history.replaceState(null, '', url);
-  }, [cabinetId]);
+  }, [cabinetId, view, selected, partsShown, decisionsShown]);
 }
 
 function useKeys(openKeys: () => void) {
@@ -147,7 +175,8 @@ function useKeys(openKeys: () => void) {
         const named = views.find(({ key }) => key === event.key);
         if (event.key === '?') openKeys();
         else if (named) state.show(named.id);
-        else if (event.key === 'l') state.showParts(!state.partsShown);
+        else if (event.key === 't') state.showParts(!state.partsShown);
+        else if (event.key === 'd') state.showDecisions(!state.decisionsShown);
         else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
         else if (event.key === 'Escape') {
           state.select(null);

@@ -15,8 +15,8 @@ import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 import { FindingMarks } from './FindingMarks.js';
 
-const UNITS_PER_MM = 96 / 25.4;
-const TITLE_HEIGHT = 30;
+export const UNITS_PER_MM = 96 / 25.4;
+export const TITLE_HEIGHT = 30;
 const FIRST_SIZE = { width: 700, height: 420 };
 
 export interface DrawingSheetProps {
@@ -69,28 +69,8 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
           className="absolute inset-0 select-none"
           onClick={() => select(null)}
         >
-          <defs>
-            <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-              <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-ink)" strokeOpacity="0.35" strokeWidth="1" />
-            </pattern>
-          </defs>
-          <DrawingItems drawing={drawing} laid={laid} lit={lit} />
-          {drawing.handles?.map((handle) => (
-            <DragHandleMark key={handle.id} handle={handle} laid={laid} />
-          ))}
-          <FindingMarks solved={solved} drawing={drawing} laid={laid} />
-          {laid.dimensions.map((placed) => (
-            <DimensionLines key={placed.item.id} placed={placed} />
-          ))}
-          {laid.dimensions.map((placed) => (
-            <DimensionMark
-              key={placed.item.id}
-              placed={placed}
-              style={style}
-              hidden={placed.item.id === editing}
-              onOpen={() => open(placed.item)}
-            />
-          ))}
+          <Hatch />
+          <ViewLayer solved={solved} drawing={drawing} laid={laid} lit={lit} editing={editing} onOpen={open} />
           <TitleStrip
             drawing={drawing}
             laid={laid}
@@ -115,7 +95,58 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
   );
 }
 
-function useSize(frame: { current: HTMLElement | null }) {
+/** End grain on the drawing. */
+export function Hatch() {
+  return (
+    <defs>
+      <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-ink)" strokeOpacity="0.35" strokeWidth="1" />
+      </pattern>
+    </defs>
+  );
+}
+
+/** One view on a sheet: what it shows, what can be dragged on it, what was found, and its dimensions above all. */
+export function ViewLayer({
+  solved,
+  drawing,
+  laid,
+  lit = true,
+  editing,
+  onOpen,
+}: {
+  solved: SolvedCabinet;
+  drawing: Drawing;
+  laid: LaidSheet;
+  lit?: boolean;
+  editing: string | null;
+  onOpen: (item: DimensionItem) => void;
+}) {
+  const style = useBench((state) => state.job.display);
+  return (
+    <>
+      <DrawingItems drawing={drawing} laid={laid} lit={lit} />
+      {drawing.handles?.map((handle) => (
+        <DragHandleMark key={handle.id} handle={handle} laid={laid} />
+      ))}
+      <FindingMarks solved={solved} drawing={drawing} laid={laid} />
+      {laid.dimensions.map((placed) => (
+        <DimensionLines key={placed.item.id} placed={placed} />
+      ))}
+      {laid.dimensions.map((placed) => (
+        <DimensionMark
+          key={placed.item.id}
+          placed={placed}
+          style={style}
+          hidden={placed.item.id === editing}
+          onOpen={() => onOpen(placed.item)}
+        />
+      ))}
+    </>
+  );
+}
+
+export function useSize(frame: { current: HTMLElement | null }) {
   const [size, setSize] = useState(FIRST_SIZE);
   useEffect(() => {
     const element = frame.current;
@@ -127,7 +158,7 @@ function useSize(frame: { current: HTMLElement | null }) {
   return size;
 }
 
-function TitleStrip({
+export function TitleStrip({
   drawing,
   laid,
   width,

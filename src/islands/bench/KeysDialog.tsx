@@ -3,8 +3,12 @@ import { Dialog } from 'radix-ui';
 const KEYS: readonly [string, string][] = [
   ['?', 'This list'],
   ['[ and ]', 'The cabinet before, the cabinet after'],
-  ['f, s, p, h', 'Front, section, panel of the selected part, hinge corner of the selected door'],
-  ['l', 'Parts list under the drawing, or the drawing alone'],
+  [
+    'a, f, s, l, p, h',
+    'All views, front, section, plan, panel of the selected part, hinge corner of the selected door',
+  ],
+  ['d', 'All decisions beside the sheet'],
+  ['t', 'Parts and what to buy under the sheet'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z, Ctrl Y', 'Redo'],
   ['Tab', 'From number to number on the drawing and from field to field'],

@@ -1,14 +1,15 @@
+import { Settings2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from './context.js';
-import { type BenchView, isTall, views } from './views/index.js';
+import { type BenchView, views } from './views/index.js';
 
 /** The sheet of paper on the bench, with a tab for each of its views. */
 export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
   const view = useBench((state) => state.view);
   const show = useBench((state) => state.show);
-  const partsShown = useBench((state) => state.partsShown);
-  const showParts = useBench((state) => state.showParts);
+  const decisionsShown = useBench((state) => state.decisionsShown);
+  const showDecisions = useBench((state) => state.showDecisions);
   const chosen = views.find(({ id }) => id === view);
   return (
     <Tabs.Root
@@ -17,6 +18,15 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
       className="sheet grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
     >
       <div className="flex min-w-0 items-center gap-1 border-b border-sheet-edge px-2">
+        <button
+          type="button"
+          className="act act-bare mr-2 shrink-0"
+          aria-expanded={decisionsShown}
+          title="Everything that is decided about this cabinet (d)"
+          onClick={() => showDecisions(!decisionsShown)}
+        >
+          <Settings2 size={16} aria-hidden="true" /> Decisions
+        </button>
         <Tabs.List aria-label="View" className="flex shrink-0 gap-0.5">
           {views.map(({ id, label }) => (
             <Tabs.Trigger
@@ -29,16 +39,6 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
           ))}
         </Tabs.List>
         {chosen?.Chooser && <chosen.Chooser solved={solved} />}
-        {!isTall(view) && (
-          <button
-            type="button"
-            className="ml-auto min-h-8 shrink-0 px-2 whitespace-nowrap text-ink-soft hover:text-ink"
-            aria-pressed={partsShown}
-            onClick={() => showParts(!partsShown)}
-          >
-            {partsShown ? 'Hide parts' : 'Show parts'}
-          </button>
-        )}
       </div>
       {views.map(({ id, Sheet: Shown }) => (
         <Tabs.Content key={id} value={id} className="grid min-h-0" tabIndex={-1}>

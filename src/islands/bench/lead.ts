@@ -13,6 +13,7 @@ export function leadTo(store: BenchStore, path: string): void {
   );
   const title =
     subject.kind === 'material' ? 'Materials' : subject.kind === 'face' ? 'Face and openings' : fold?.dataset.fold;
+  store.getState().showDecisions(true);
   if (title) store.getState().setFold(title, true);
   const names = [path, leaf, path.replace(/\/(nominal|movement)$/, '/measured/readings')];
   // The fold draws what it holds after this event.

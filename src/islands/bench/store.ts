@@ -42,6 +42,8 @@ export interface BenchState {
   readonly plan: { readonly level: string | null; readonly open: boolean; readonly at: number | null };
   /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
   readonly partsShown: boolean;
+  /** Whether all decisions of the cabinet stand beside the sheet. */
+  readonly decisionsShown: boolean;
   /** What the last act changed, for one line under the drawing. */
   readonly lastAct: string | null;
 
@@ -55,6 +57,7 @@ export interface BenchState {
   show(view: BenchView): void;
   cutPlan(plan: BenchState['plan']): void;
   showParts(shown: boolean): void;
+  showDecisions(shown: boolean): void;
   openTape(find: Finder): void;
   followTape(trail: readonly string[]): void;
   closeTape(): void;
@@ -70,7 +73,10 @@ export type BenchStore = StoreApi<BenchState>;
 /** Steps kept for undo. */
 const MOST_STEPS = 200;
 
-export function createBenchStore(job: Job, cabinetId: string | null): BenchStore {
+/** How the bench was left, as its address says. */
+export type Opened = Partial<Pick<BenchState, 'view' | 'selected' | 'partsShown' | 'decisionsShown'>>;
+
+export function createBenchStore(job: Job, cabinetId: string | null, opened: Opened = {}): BenchStore {
   const solver = createSolver();
   const known = (id: string | null, among: Job) =>
     among.cabinets.find((cabinet) => cabinet.id === id)?.id ?? among.cabinets[0]?.id ?? null;
@@ -106,10 +112,12 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       past: [],
       future: [],
       openFolds: {},
-      view: 'front',
+      view: 'all',
       plan: { level: null, open: false, at: null },
-      partsShown: true,
+      partsShown: false,
+      decisionsShown: false,
       lastAct: null,
+      ...opened,
 
       act(act) {
         const state = get();
@@ -144,6 +152,7 @@ export function createBenchStore(job: Job, cabinetId: string | null): BenchStore
       show: (view) => set({ view }),
       cutPlan: (plan) => set({ plan }),
       showParts: (shown) => set({ partsShown: shown }),
+      showDecisions: (shown) => set({ decisionsShown: shown }),
       openTape: (find) => set({ tape: { find, trail: [] } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
       closeTape: () => set({ tape: null }),

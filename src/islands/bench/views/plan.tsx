@@ -78,7 +78,7 @@ function PlanSheet({ solved, savedAt }: ViewProps) {
   const draw = useCallback(
     (each: SolvedCabinet) => {
       const level = planLevels(each).find((other) => other.id === id);
-      return level && drawPlan(each, jobName, at ?? level.at, open ? level.id : undefined);
+      return level && drawPlan(each, jobName, at ?? level.at, { open: open ? level.id : undefined });
     },
     [jobName, id, open, at],
   );

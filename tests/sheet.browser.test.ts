@@ -1,0 +1,83 @@
+/** The sheet as a job opens it: views in line with one another, each brought forward, and what stands beside it. */
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { By } from 'selenium-webdriver';
+import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { withDemo } from './support/demo.js';
+
+const demo = withDemo();
+const open = async (more: string) => {
+  await demo.browser.driver.get(`${demo.server.url}/jobs/${await demo.job('reading room')}?${more}`);
+  await untilAlive(demo.browser.driver);
+  await find(demo.browser.driver, '[data-view="front"]');
+};
+const views = async () =>
+  (await demo.browser.driver.executeScript(
+    'return [...document.querySelectorAll("[data-view]")].map((each) => each.dataset.view)',
+  )) as string[];
+const share = async () =>
+  (await demo.browser.driver.executeScript(
+    'const { width, height } = document.querySelector("main .sheet").getBoundingClientRect(); return (width * height) / (innerWidth * innerHeight)',
+  )) as number;
+const address = () => demo.browser.driver.getCurrentUrl();
+
+test('a job opens on its sheet: front and section in line, six tenths of the window, nothing wrong with access', async () => {
+  const { driver } = demo.browser;
+  await open('cabinet=c1');
+  assert.deepEqual(await views(), ['front', 'section']);
+  assert.ok((await share()) >= 0.6, `${await share()} of the window`);
+  const shelf = (view: string) =>
+    driver.executeScript(
+      `return [...document.querySelectorAll('[data-view="${view}"] [data-part^="shelf"]')].map((each) => Math.round(each.getBoundingClientRect().top))[0]`,
+    );
+  const [inFront, inSection] = [await shelf('front'), await shelf('section')];
+  assert.ok(typeof inFront === 'number' && inFront === inSection, `a shelf at ${inFront} and ${inSection}`);
+  assert.deepEqual(await seriousProblems(driver), []);
+});
+
+test('a view is brought forward and put back, by its tab, its key and a double press; the address keeps it', async () => {
+  const { driver } = demo.browser;
+  const body = () => driver.findElement(By.css('body'));
+  await open('cabinet=c1');
+  await driver
+    .actions()
+    .doubleClick(await find(driver, '[data-view="section"] [data-part="back"]'))
+    .perform();
+  await eventually(address, (url) => url.includes('view=section'), 'the section does not come forward');
+  await driver.navigate().refresh();
+  await untilAlive(driver);
+  await eventually(
+    () => textOf(driver, 'main svg[role="group"]'),
+    (text) => text.includes('Side section'),
+    'a reload forgets it',
+  );
+  await (await body()).sendKeys('a');
+  await eventually(views, (all) => all.length === 2, 'it is not put back');
+  await (await body()).sendKeys('l');
+  await eventually(address, (url) => url.includes('view=plan'), 'the plan has no key');
+  await (await body()).sendKeys('a');
+  assert.ok(!(await address()).includes('view='));
+});
+
+test('decisions and parts stand beside the sheet only while they are wanted', async () => {
+  const { driver } = demo.browser;
+  await open('cabinet=c1');
+  const body = await driver.findElement(By.css('body'));
+  assert.equal((await driver.findElements(By.css('[aria-label="Decisions"]'))).length, 0);
+  await body.sendKeys('d');
+  await find(driver, '[aria-label="Decisions"]');
+  await (await named(driver, 'parts,')).click();
+  await find(driver, '[aria-label="Parts"]');
+  assert.match(await address(), /parts=shown&decisions=shown|decisions=shown&parts=shown/);
+  await body.sendKeys('d');
+  await body.sendKeys('t');
+  await eventually(
+    async () => (await driver.findElements(By.css('[aria-label="Decisions"], [aria-label="Parts"]'))).length,
+    (count) => count === 0,
+    'they do not go away',
+  );
+  // A term of a tape leads to where it is decided, and shows it.
+  await (await find(driver, '[data-view="front"] [data-dimension="inside-width"]')).click();
+  await (await find(driver, '[data-tape] button')).click();
+  assert.deepEqual(await consoleErrors(driver), []);
+});
