@@ -1,7 +1,7 @@
 /** The sheet as a job opens it: views in line with one another, each brought forward, and what stands beside it. */
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { By } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
@@ -80,4 +80,30 @@ test('decisions and parts stand beside the sheet only while they are wanted', as
   await (await find(driver, '[data-view="front"] [data-dimension="inside-width"]')).click();
   await (await find(driver, '[data-tape] button')).click();
   assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('what is looked for by another word is found, and Enter goes where it is decided', async () => {
+  const { driver } = demo.browser;
+  await open('cabinet=c1');
+  await driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform();
+  const dialog = () => textOf(driver, '[role="dialog"]');
+  await driver.actions().sendKeys('kick height').perform();
+  await eventually(dialog, (text) => /Toe height[\s\S]*100 mm/.test(text), 'the toe is not found');
+  assert.deepEqual(await seriousProblems(driver), []);
+  await driver.actions().sendKeys(Key.ENTER).perform();
+  const focused = () =>
+    driver.executeScript(
+      'return document.activeElement?.closest("[data-path]")?.dataset.path ?? ""',
+    ) as Promise<string>;
+  await eventually(focused, (path) => path.endsWith('toe/height'), 'the cursor does not stand where it is decided');
+  await driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform();
+  await driver.actions().sendKeys('3 ').perform();
+  await driver
+    .actions()
+    .keyDown(Key.CONTROL)
+    .sendKeys('a')
+    .keyUp(Key.CONTROL)
+    .sendKeys('plan chest', Key.ENTER)
+    .perform();
+  await eventually(address, (url) => url.includes('cabinet=c9'), 'the cabinet does not come');
 });

@@ -7,6 +7,7 @@ const KEYS: readonly [string, string][] = [
     'a, f, s, l, p, h',
     'All views, front, section, plan, panel of the selected part, hinge corner of the selected door',
   ],
+  ['Ctrl K', 'Find a decision, a part, a view, an act or a cabinet by its words'],
   ['d', 'All decisions beside the sheet'],
   ['t', 'Parts and what to buy under the sheet'],
   ['Ctrl Z', 'Undo'],

@@ -3,8 +3,9 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
-import { useBench } from './context.js';
+import { useBench, useSolvedCabinet } from './context.js';
 import { download } from './download.js';
+import { FindDialog } from './FindDialog.js';
 import { HistoryDialog } from './HistoryDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
 import { SidesDialog } from './SidesDialog.js';
@@ -30,6 +31,7 @@ export function TopBar({
   const redo = useBench((state) => state.redo);
   const past = useBench((state) => state.past);
   const future = useBench((state) => state.future);
+  const solved = useSolvedCabinet();
   const saving = useAutosave(jobId, { version, epoch });
   const [older, setOlder] = useState(false);
   const { unit } = job.display;
@@ -80,6 +82,7 @@ export function TopBar({
             </select>
           </label>
           <Fineness />
+          {solved && <FindDialog solved={solved} />}
           <HistoryDialog jobId={jobId} flush={() => saving.flush()} />
           <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
           <Exports jobId={jobId} flush={() => saving.flush()} onOlder={() => setOlder(true)} />

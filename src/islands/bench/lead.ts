@@ -8,20 +8,22 @@ import type { BenchStore } from './store.js';
 export function leadTo(store: BenchStore, path: string): void {
   const subject = subjectOf(path);
   const leaf = subject.kind === 'setting' ? subject.setting : path;
-  const fold = [...document.querySelectorAll<HTMLElement>('details[data-holds]')].find((each) =>
-    each.dataset.holds?.split(' ').includes(leaf),
-  );
-  const title =
-    subject.kind === 'material' ? 'Materials' : subject.kind === 'face' ? 'Face and openings' : fold?.dataset.fold;
-  store.getState().showDecisions(true);
-  if (title) store.getState().setFold(title, true);
   const names = [path, leaf, path.replace(/\/(nominal|movement)$/, '/measured/readings')];
-  // The fold draws what it holds after this event.
+  store.getState().showDecisions(true);
+  // The decisions, and then the fold, draw what they hold after what called for them.
   requestAnimationFrame(() => {
-    const field = names
-      .map((name) => document.querySelector<HTMLElement>(`[data-path="${CSS.escape(name)}"]`))
-      .find(Boolean);
-    field?.scrollIntoView({ block: 'center' });
-    (field?.querySelector<HTMLElement>('input:checked') ?? field)?.focus();
+    const fold = [...document.querySelectorAll<HTMLElement>('details[data-holds]')].find((each) =>
+      each.dataset.holds?.split(' ').includes(leaf),
+    );
+    const title =
+      subject.kind === 'material' ? 'Materials' : subject.kind === 'face' ? 'Face and openings' : fold?.dataset.fold;
+    if (title) store.getState().setFold(title, true);
+    requestAnimationFrame(() => {
+      const field = names
+        .map((name) => document.querySelector<HTMLElement>(`[data-path="${CSS.escape(name)}"]`))
+        .find(Boolean);
+      field?.scrollIntoView({ block: 'center' });
+      (field?.querySelector<HTMLElement>('input:checked') ?? field)?.focus();
+    });
   });
 }

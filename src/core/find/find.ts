@@ -1,0 +1,102 @@
+import { Dim } from '../derive/index.js';
+import { type Choice, type Job, settingSectionsShown } from '../document/index.js';
+import { matters, pathTo } from '../job/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import { formatLength, formatLengthWithUnit, formatMm } from '../units/index.js';
+import { capital } from '../words.js';
+import { otherWords } from './synonyms.js';
+
+/** Where something that was found is. */
+export type Lead =
+  | { readonly to: 'decision'; readonly path: string }
+  | { readonly to: 'part'; readonly key: string }
+  | { readonly to: 'cabinet'; readonly id: string };
+
+/** Something that can be looked for: by its words, and by what others call it. */
+export interface Findable {
+  readonly id: string;
+  readonly group: 'Decisions' | 'Parts' | 'Cabinets';
+  readonly words: string;
+  /** As it stands now. */
+  readonly value: string;
+  readonly also: readonly string[];
+  readonly lead: Lead;
+}
+
+/** Every decision, part and cabinet a maker may look for from one cabinet, in working order. */
+export function findables(solved: SolvedCabinet, job: Job): Findable[] {
+  return [...sizes(solved, job), ...decisions(solved, job), ...parts(solved, job), ...cabinets(job)];
+}
+
+const found = (group: Findable['group'], id: string, words: string, value: string, lead: Lead): Findable => ({
+  id: `${group} ${id}`,
+  group,
+  words,
+  value,
+  also: otherWords(words),
+  lead,
+});
+
+function sizes({ cabinet, box }: SolvedCabinet, job: Job): Findable[] {
+  const field = (name: 'size/width' | 'size/height' | 'size/depth', words: string, dim: Dim) => {
+    const path = pathTo.cabinetField(cabinet.id, name as 'size/width');
+    return found('Decisions', path, words, formatLengthWithUnit(dim.mm, job.display), { to: 'decision', path });
+  };
+  return [
+    field('size/width', 'Overall width', box.overallWidth),
+    field('size/height', 'Overall height', box.overallHeight),
+    field('size/depth', 'Overall depth', box.overallDepth),
+  ];
+}
+
+/** Settings that matter on this cabinet; what does not is no use to find. */
+function decisions({ resolved }: SolvedCabinet, job: Job): Findable[] {
+  const at = (path: string) =>
+    path.split('/').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], resolved.settings) as
+      | Dim
+      | Choice;
+  const word = (path: string) => {
+    const value = at(path);
+    return value instanceof Dim ? '' : value.value;
+  };
+  const named = new Map([...job.materials, ...Object.values(job.hardware).flat()].map(({ id, name }) => [id, name]));
+  return settingSectionsShown.flatMap(({ title, leaves }) =>
+    leaves
+      .filter(({ when }) => matters(when, word))
+      .map(({ key, label, measure, options }) => {
+        const value = at(key);
+        const shown =
+          value instanceof Dim
+            ? measure === 'mm'
+              ? formatLengthWithUnit(value.mm, job.display)
+              : `${formatMm(value.mm)}${measure === 'degrees' ? '°' : ''}`
+            : (options?.[value.value] ?? named.get(value.value) ?? value.value);
+        return {
+          ...found('Decisions', key, capital(label), shown, { to: 'decision', path: key }),
+          also: [title, ...otherWords(`${title} ${label}`)],
+        };
+      }),
+  );
+}
+
+function parts({ rows }: SolvedCabinet, job: Job): Findable[] {
+  const show = (dim: Dim) => formatLength(dim.mm, job.display);
+  return rows.map(({ mark, part, quantity }) =>
+    found(
+      'Parts',
+      part.key,
+      `${mark} ${part.name}`,
+      `${quantity > 1 ? `${quantity} of ` : ''}${show(part.cutLength)} × ${show(part.cutWidth)}`,
+      { to: 'part', key: part.key },
+    ),
+  );
+}
+
+function cabinets({ cabinets: all, display }: Job): Findable[] {
+  return all.map(({ id, number, name, size }) =>
+    found('Cabinets', id, `${number} ${name}`, `${formatLengthWithUnit(size.width, display)} wide`, {
+      to: 'cabinet',
+      id,
+    }),
+  );
+}
