@@ -1,27 +1,27 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CorrectedJob } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
-import { BinsPanel } from './BinsPanel.js';
 import { CabinetStrip } from './CabinetStrip.js';
-import { CautionsPanel } from './CautionsPanel.js';
-import { CorrectionsPanel } from './CorrectionsPanel.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
-import { Decisions } from './Decisions.js';
-import { DrawerPanel } from './DrawerPanel.js';
-import { FindingsPanel } from './FindingsPanel.js';
-import { FrontPanel } from './FrontPanel.js';
-import { HingePanel } from './HingePanel.js';
+import { Decisions } from './decisions/Decisions.js';
+import { BinsPanel } from './inspector/BinsPanel.js';
+import { CautionsPanel } from './inspector/CautionsPanel.js';
+import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
+import { DrawerPanel } from './inspector/DrawerPanel.js';
+import { FindingsPanel } from './inspector/FindingsPanel.js';
+import { FrontPanel } from './inspector/FrontPanel.js';
+import { HingePanel } from './inspector/HingePanel.js';
+import { LiftPanel } from './inspector/LiftPanel.js';
+import { PartPanel } from './inspector/PartPanel.js';
+import { ShelfPanel } from './inspector/ShelfPanel.js';
+import { TapePanel } from './inspector/TapePanel.js';
 import { KeysDialog } from './KeysDialog.js';
-import { LiftPanel } from './LiftPanel.js';
-import { PartPanel } from './PartPanel.js';
-import { PartsLine } from './PartsLine.js';
-import { PartsTable } from './PartsTable.js';
-import { Sheet } from './Sheet.js';
-import { ShelfPanel } from './ShelfPanel.js';
+import { PartsLine } from './parts/PartsLine.js';
+import { PartsTable } from './parts/PartsTable.js';
+import { Sheet } from './sheet/Sheet.js';
+import { isTall, isView, views } from './sheet/views/index.js';
 import { createBenchStore, type Opened } from './store.js';
-import { TapePanel } from './TapePanel.js';
 import { TopBar } from './TopBar.js';
-import { isTall, isView, views } from './views/index.js';
 
 export interface BenchProps {
   readonly stored: {

@@ -15,7 +15,7 @@ import {
 } from '../../core/fitted/index.js';
 import { pathTo } from '../../core/job/index.js';
 import { useBench } from './context.js';
-import { download } from './download.js';
+import { download } from './saving/download.js';
 
 /** The hardware library of the job: what is in it, from where, and the way in and out as an open file. */
 export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<boolean> }) {

@@ -4,14 +4,14 @@ import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { useBench, useSolvedCabinet } from './context.js';
-import { download } from './download.js';
-import { FindDialog } from './FindDialog.js';
-import { HistoryDialog } from './HistoryDialog.js';
+import { FindDialog } from './find/FindDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
-import { SidesDialog } from './SidesDialog.js';
-import type { SaveState } from './saver.js';
-import { useAutosave } from './saving.js';
-import type { RefusedStep } from './unsent.js';
+import { download } from './saving/download.js';
+import { HistoryDialog } from './saving/HistoryDialog.js';
+import { SidesDialog } from './saving/SidesDialog.js';
+import type { SaveState } from './saving/saver.js';
+import { useAutosave } from './saving/saving.js';
+import type { RefusedStep } from './saving/unsent.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
 export function TopBar({

@@ -8,7 +8,7 @@ import type { Finding } from '../../core/findings/index.js';
 import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import type { Outcome } from '../fields/LengthField.js';
-import type { BenchView } from './views/index.js';
+import type { BenchView } from './sheet/views/index.js';
 
 /** A step that can be undone: what it was called, and the job before and after it. */
 interface Step {

@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import { sizeNames } from '../../../core/acts/index.js';
+import type { Dim } from '../../../core/derive/index.js';
+import { type EditPath, pathTo } from '../../../core/job/index.js';
+import type { SolvedCabinet } from '../../../core/solve.js';
+import { LengthField } from '../../fields/LengthField.js';
+import { Length } from '../../figures/Length.js';
+import { useBench } from '../context.js';
+import { Setting } from './SettingRow.js';
+
+/** Name, width, height and depth, with the two helpers: height from a worktop, and what the depth means. */
+export function OverallSize({ solved }: { solved: SolvedCabinet }) {
+  const act = useBench((state) => state.act);
+  const job = useBench((state) => state.job);
+  const openTape = useBench((state) => state.openTape);
+  const { cabinet, box, resolved } = solved;
+  const at = (field: Parameters<typeof pathTo.cabinetField>[1]) => pathTo.cabinetField(cabinet.id, field);
+  const style = job.display;
+  const names = sizeNames(solved);
+  const size = (label: string, edit: EditPath, mm: number, tapeOf: (solved: SolvedCabinet) => Dim) => (
+    <div className="flex items-center justify-between gap-2">
+      <span>{label}</span>
+      <LengthField
+        label={label}
+        mm={mm}
+        style={style}
+        names={names}
+        path={edit}
+        className="w-28 text-[1.125rem] font-semibold"
+        onFocus={() => openTape(tapeOf)}
+        onCommit={(next) => act({ label, edits: [{ path: edit, value: next }] })}
+      />
+    </div>
+  );
+  const fromWorktop = cabinet.size.height.from === 'worktop';
+  return (
+    <div className="flex flex-col gap-1 pt-2 pb-3">
+      <TextRow
+        label="Cabinet name"
+        value={cabinet.name}
+        onCommit={(name) => act({ label: 'Cabinet name', edits: [{ path: at('name'), value: name }] })}
+      />
+      {size('Overall width', at('size/width'), cabinet.size.width, (each) => each.box.overallWidth)}
+      {fromWorktop ? (
+        <>
+          {size(
+            'Finished worktop height',
+            at('size/height/finished'),
+            cabinet.size.height.from === 'worktop' ? cabinet.size.height.finished : 0,
+            (each) => each.box.overallHeight,
+          )}
+          <Setting path="worktop/thickness" solved={solved} />
+          <p className="text-right text-ink-soft">
+            cabinet height <Length mm={box.overallHeight.mm} style={style} />
+          </p>
+        </>
+      ) : (
+        size(
+          'Overall height',
+          at('size/height/mm'),
+          cabinet.size.height.from === 'overall' ? cabinet.size.height.mm : 0,
+          (each) => each.box.overallHeight,
+        )
+      )}
+      {size('Overall depth', at('size/depth'), cabinet.size.depth, (each) => each.box.overallDepth)}
+      <label className="flex min-h-8 items-center gap-2 text-ink-soft">
+        <input
+          type="checkbox"
+          className="size-4 accent-pencil"
+          checked={fromWorktop}
+          onChange={(event) =>
+            act({
+              label: 'Height from the worktop',
+              edits: [
+                {
+                  path: at('size/height'),
+                  value: event.currentTarget.checked
+                    ? { from: 'worktop', finished: box.overallHeight.mm + resolved.settings.worktop.thickness.mm }
+                    : { from: 'overall', mm: box.overallHeight.mm },
+                },
+              ],
+            })
+          }
+        />
+        Height from a finished worktop
+      </label>
+      <Setting path="depth/means" solved={solved} />
+      {resolved.settings.depth.means.value === 'fronts' && <Setting path="depth/bumper" solved={solved} />}
+    </div>
+  );
+}
+
+function TextRow({ label, value, onCommit }: { label: string; value: string; onCommit: (value: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const commit = () => {
+    const next = typed?.trim();
+    if (next && next !== value) onCommit(next);
+    setTyped(null);
+  };
+  return (
+    <input
+      aria-label={label}
+      className="entry w-full text-[1.125rem] font-semibold"
+      value={typed ?? value}
+      maxLength={80}
+      onChange={(event) => setTyped(event.currentTarget.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
+    />
+  );
+}

@@ -1,0 +1,216 @@
+import { RotateCcw } from 'lucide-react';
+import { useState } from 'react';
+import { sizeNames } from '../../../core/acts/index.js';
+import { Dim } from '../../../core/derive/index.js';
+import { type Choice, type Leaf, type SettingPath, settingLeaf } from '../../../core/document/index.js';
+import { hasChoicePicture } from '../../../core/drawing/index.js';
+import { pathTo } from '../../../core/job/index.js';
+import type { SolvedCabinet } from '../../../core/solve.js';
+import { capital } from '../../../core/words.js';
+import { LengthField, type Outcome } from '../../fields/LengthField.js';
+import { PlainField } from '../../fields/PlainField.js';
+import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
+import { useAnswer } from '../asking.js';
+import { useBench } from '../context.js';
+import { settingOf } from './choice.js';
+
+const SOURCE_WORD = {
+  here: 'here',
+  job: 'job',
+  house: 'house',
+  measured: 'measured',
+  nominal: 'nominal',
+  profile: 'profile',
+  rule: 'rule',
+} as const;
+
+/** One setting: its name, its value, and where that was decided, with a way back to the standard. */
+export function Setting({ path, solved }: { path: SettingPath; solved: SolvedCabinet }) {
+  const leaf = settingLeaf(path);
+  const act = useBench((state) => state.act);
+  const found = settingOf(solved, path);
+  const label = capital(leaf.label);
+  const set = (value: unknown) => act({ label, edits: [{ path: pathTo.setting(solved.cabinet.id, path), value }] });
+  const where = <Where label={label} source={found.source} onReset={() => set(undefined)} />;
+  return found instanceof Dim ? (
+    <NumberSetting leaf={leaf} label={label} dim={found} solved={solved} where={where} set={set} />
+  ) : (
+    <ChoiceSetting leaf={leaf} path={path} label={label} value={found.value} solved={solved} where={where} set={set} />
+  );
+}
+
+interface RowProps {
+  readonly leaf: Leaf;
+  readonly label: string;
+  readonly solved: SolvedCabinet;
+  readonly where: React.ReactNode;
+  readonly set: (value: unknown) => Outcome;
+}
+
+function Where({
+  label,
+  source,
+  onReset,
+}: {
+  label: string;
+  source: Choice['source'] | undefined;
+  onReset: () => void;
+}) {
+  const kind = source?.kind ?? 'rule';
+  return (
+    <span className="flex w-12 shrink-0 items-center justify-end text-[0.8125rem]">
+      {kind === 'here' ? (
+        <button
+          type="button"
+          className="flex min-h-7 items-center gap-1 font-semibold text-pencil"
+          title="Decided here. Press to go back to the standard"
+          aria-label={`here: ${label} was decided on this cabinet, back to the standard`}
+          data-reset={label}
+          onClick={onReset}
+        >
+          here <RotateCcw size={13} aria-hidden="true" />
+        </button>
+      ) : (
+        <span className="text-ink-soft" title={source?.note}>
+          {SOURCE_WORD[kind]}
+        </span>
+      )}
+    </span>
+  );
+}
+
+function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { dim: Dim }) {
+  const openTape = useBench((state) => state.openTape);
+  const style = useBench((state) => state.job.display);
+  const path = leaf.path.join('/');
+  return (
+    <div className="flex items-center gap-1">
+      <span className="min-w-0 flex-1 leading-tight">{label}</span>
+      {leaf.measure !== 'mm' ? (
+        <PlainField label={label} value={dim.mm} onCommit={set} />
+      ) : (
+        <LengthField
+          label={label}
+          mm={dim.mm}
+          style={style}
+          names={sizeNames(solved)}
+          path={path}
+          className="w-24 font-semibold"
+          onFocus={() => openTape((each) => settingOf(each, path) as Dim)}
+          onCommit={set}
+        />
+      )}
+      {where}
+    </div>
+  );
+}
+
+function ChoiceSetting({
+  leaf,
+  path,
+  label,
+  value,
+  solved,
+  where,
+  set: attempt,
+}: RowProps & { path: SettingPath; value: string }) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (next: unknown) => {
+    const outcome = attempt(next);
+    setProblem(outcome.ok ? null : outcome.message);
+    return outcome;
+  };
+  const hardware = useBench((state) => state.job.hardware);
+  const options = leaf.options
+    ? Object.entries(leaf.options)
+    : libraryOptions(value, hardware[leaf.from as keyof typeof hardware] ?? []);
+  return (
+    <div className="flex flex-col gap-0.5 py-0.5">
+      <span className="flex items-center justify-between gap-2">
+        <span>{label}</span>
+        {where}
+      </span>
+      {hasChoicePicture(path) ? (
+        <Pictures path={path} label={label} value={value} options={options} solved={solved} set={set} />
+      ) : (
+        <select
+          aria-label={label}
+          data-path={path}
+          className="entry w-full font-semibold"
+          value={value}
+          onChange={(event) => set(event.currentTarget.value)}
+        >
+          {options.map(([option, words]) => (
+            <option key={option} value={option}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+      {problem && (
+        <span role="alert" className="bg-finding-pale px-1.5 py-1 text-[0.875rem] leading-snug text-finding">
+          {problem}
+        </span>
+      )}
+      {leaf.trade && <span className="text-[0.875rem] leading-snug text-ink-soft">{leaf.trade}</span>}
+    </div>
+  );
+}
+
+/** Names that stand for something in the library; one that has gone from it is still shown. */
+function libraryOptions(value: string, library: readonly { id: string; name: string }[]): [string, string][] {
+  const known = library.map(({ id, name }): [string, string] => [id, name]);
+  const gone: [string, string][] =
+    value === 'none' || library.some(({ id }) => id === value) ? [] : [[value, `${value}, not in the library`]];
+  return [['none', 'none'], ...known, ...gone];
+}
+
+const PICTURE = { width: 76, height: 58 };
+
+interface PicturesProps {
+  readonly path: SettingPath;
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly [string, string][];
+  readonly solved: SolvedCabinet;
+  readonly set: (value: unknown) => Outcome;
+}
+
+/** Every option drawn as this very cabinet would be with it. */
+function Pictures({ path, label, value, options, solved, set }: PicturesProps) {
+  const { cabinet } = solved;
+  const pictures = useAnswer(path, solved, { kind: 'choices', path, options: options.map(([option]) => option) });
+  return (
+    <fieldset className="grid grid-cols-3 gap-1" data-path={path} tabIndex={-1}>
+      <legend className="sr-only">{label}</legend>
+      {options.map(([option, words], at) => {
+        const picture = pictures?.[at];
+        const chosen = option === value;
+        return (
+          <label
+            key={option}
+            className={`flex flex-col items-center gap-0.5 border-2 bg-sheet p-1 text-center text-[0.8125rem] leading-tight has-focus-visible:outline-2 has-focus-visible:outline-pencil ${chosen ? 'border-pencil font-semibold' : 'border-transparent hover:border-rule'}`}
+          >
+            <input
+              type="radio"
+              className="sr-only"
+              name={`${cabinet.id} ${path}`}
+              checked={chosen}
+              onChange={() => set(option)}
+            />
+            <span className="flex items-center justify-center overflow-hidden" style={PICTURE}>
+              {picture && (
+                <ThumbnailDrawing
+                  thumbnail={picture}
+                  scale={Math.min(PICTURE.width / picture.width, PICTURE.height / picture.height)}
+                  cropped
+                />
+              )}
+            </span>
+            <span>{words}</span>
+          </label>
+        );
+      })}
+    </fieldset>
+  );
+}

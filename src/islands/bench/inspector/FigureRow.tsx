@@ -1,0 +1,78 @@
+import type { Dim } from '../../../core/derive/index.js';
+import { type NamedProfile, TRIALS } from '../../../core/fitted/index.js';
+import type { SolvedCabinet } from '../../../core/solve.js';
+import { Length } from '../../figures/Length.js';
+import { useBench } from '../context.js';
+
+/** A number of something fitted: pressing it opens its tape. `find` finds the thing again in a later solution. */
+export function FigureRow<T>({
+  name,
+  of,
+  find,
+  pick,
+}: {
+  name: string;
+  of: T;
+  find: (solved: SolvedCabinet) => T | undefined;
+  pick: (thing: T) => Dim | undefined;
+}) {
+  const style = useBench((state) => state.job.display);
+  const openTape = useBench((state) => state.openTape);
+  const dim = pick(of);
+  if (!dim) return null;
+  return (
+    <p className="flex items-center justify-between gap-2">
+      <span>{name}</span>
+      <button
+        type="button"
+        className="min-h-7 font-semibold hover:text-pencil"
+        onClick={() =>
+          openTape((solved) => {
+            const again = find(solved);
+            return again && pick(again);
+          })
+        }
+      >
+        {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : figure(dim)}
+      </button>
+    </p>
+  );
+}
+
+/** A weight to a tenth; what is no length and no weight, as the lift factor, whole. */
+function figure({ mm, measure }: Dim): string {
+  return measure === 'kg' ? `${mm.toFixed(1)} kg` : String(Math.round(mm));
+}
+
+/** What speaks against whatever else there is, folded. */
+export function WhyNot({
+  against,
+}: {
+  against: readonly { readonly key: string; readonly name: string; readonly why: string }[];
+}) {
+  if (against.length === 0) return null;
+  return (
+    <details className="text-[0.8125rem] leading-snug">
+      <summary className="min-h-7 cursor-pointer">Why not another ({against.length})</summary>
+      <ul className="flex flex-col gap-1">
+        {against.map(({ key, name, why }) => (
+          <li key={key}>
+            <b>{name}</b>: {why}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+/** What a test piece of a profile taught this shop; nothing where none was made. */
+export function Taught({ profile: { trial } }: { profile: Pick<NamedProfile, 'trial'> }) {
+  if (!trial) return null;
+  const unfit = trial.outcome === 'unfit';
+  return (
+    <span className={`block text-[0.8125rem] font-normal ${unfit ? 'text-finding' : 'text-ink-soft'}`}>
+      {TRIALS[trial.outcome]}
+      {trial.taught ? `: ${trial.taught}` : ''}
+    </span>
+  );
+}

@@ -1,0 +1,78 @@
+import { Check, CircleHelp, OctagonX, TriangleAlert } from 'lucide-react';
+import { useMemo } from 'react';
+import type { Finding, Severity } from '../../../core/findings/index.js';
+import { fixesFor, type SolvedCabinet } from '../../../core/solve.js';
+import { useBench } from '../context.js';
+import { findingsOf } from '../store.js';
+
+export const SEVERITY_WORD: Record<Severity, string> = { stop: 'Stop', warn: 'Warning', note: 'Note' };
+const ICON = { stop: OctagonX, warn: TriangleAlert, note: CircleHelp } as const;
+
+/** What Alcove found about this cabinet: what, why, and what would settle it. */
+export function FindingsPanel({ solved }: { solved: SolvedCabinet }) {
+  const findings = useFindings(solved);
+  return (
+    <section aria-label="Findings" className="sheet p-3">
+      <h2 className="caps">Findings</h2>
+      {findings.length === 0 ? (
+        <p className="mt-1 flex items-center gap-1.5">
+          <Check size={17} aria-hidden="true" /> Nothing stands against building it.
+        </p>
+      ) : (
+        <ul className="mt-1 flex flex-col gap-3">
+          {findings.map((finding) => (
+            <li key={`${finding.rule} ${finding.what}`}>
+              <FindingNote finding={finding} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Findings of the cabinet and of it beside its neighbours; the same list while neither changes. */
+export function useFindings(solved: SolvedCabinet): readonly Finding[] {
+  const all = useBench((state) => state.solved);
+  return useMemo(() => findingsOf(all, solved), [all, solved]);
+}
+
+/** What a finding's row is called on the page, so that its mark on the drawing leads to it. */
+export function findingId({ rule, cabinetId, what }: Finding): string {
+  const words = [...`${cabinetId} ${what}`].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) % 1_000_003, 7);
+  return `finding-${rule.replace('/', '-')}-${words}`;
+}
+
+function FindingNote({ finding }: { finding: Finding }) {
+  const act = useBench((state) => state.act);
+  const select = useBench((state) => state.select);
+  const solved = useBench((state) => state.solved);
+  const fixes = useMemo(() => fixesFor(solved, finding.id), [solved, finding.id]);
+  const Icon = ICON[finding.severity];
+  const [part] = finding.parts;
+  return (
+    <div
+      className={`border-l-4 pl-2 ${finding.severity === 'note' ? 'border-rule' : 'border-finding'}`}
+      data-finding={finding.rule}
+      id={findingId(finding)}
+    >
+      <p className={`flex items-center gap-1.5 font-bold ${finding.severity === 'note' ? '' : 'text-finding'}`}>
+        <Icon size={17} aria-hidden="true" /> {SEVERITY_WORD[finding.severity]}
+      </p>
+      <p className="leading-snug font-semibold">{finding.what}</p>
+      <p className="leading-snug text-ink-soft">{finding.why}</p>
+      <p className="mt-1 flex flex-wrap gap-1.5">
+        {part && (
+          <button type="button" className="act" onClick={() => select(part)}>
+            Show it
+          </button>
+        )}
+        {fixes.map((fix) => (
+          <button key={fix.label} type="button" className="act" onClick={() => act(fix)}>
+            {fix.label}
+          </button>
+        ))}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,333 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { decide } from '../../../../tests/support/edit.js';
+import { withEdits } from '../../../core/changes/index.js';
+import { type Job, newCabinet, newJob, readJob } from '../../../core/document/index.js';
+import { countedIds, type Edit } from '../../../core/job/index.js';
+import { createBenchStore } from '../store.js';
+import { type SaveAnswer, Saver, type SaverWorld, type SaveState, type Told } from './saver.js';
+import type { Save, Unsent } from './unsent.js';
+
+/** A server that knows saves by their ids, and fails as it is told to; and a browser's shelf. */
+class World implements SaverWorld {
+  version = 1;
+  epoch = 'first';
+  readonly saved: Save[] = [];
+  readonly known = new Map<string, number>();
+  readonly sent: Save[] = [];
+  shelf: Unsent | undefined;
+  /** How the next sends fail: before they arrive, or after they were carried out. */
+  readonly failures: ('away' | 'lost' | 'busy' | 'refused')[] = [];
+
+  constructor(public job: Job) {}
+
+  async send(change: Save): Promise<SaveAnswer> {
+    this.sent.push(structuredClone(change));
+    const failure = this.failures.shift();
+    if (failure === 'away') throw new Error('no answer');
+    if (failure === 'busy') return { kind: 'later', message: 'the database is held' };
+    if (failure === 'refused') return { kind: 'refused', message: 'no', fields: [] };
+    const before = this.known.get(change.id);
+    if (before !== undefined) return { kind: 'saved', version: before };
+    const restored = change.epoch !== this.epoch;
+    if (restored || change.version !== this.version) {
+      const theirs = await this.load();
+      const since = restored ? undefined : this.saved.slice(change.version - 1).flatMap(({ edits }) => edits);
+      return { kind: 'stale', theirs, since, restored };
+    }
+    this.take(change);
+    this.known.set(change.id, this.version);
+    if (failure === 'lost') throw new Error('the answer was lost');
+    return { kind: 'saved', version: this.version };
+  }
+  /** A save as it is carried out, this window's or another's. */
+  take(save: Save): void {
+    this.job = withEdits(this.job, save.edits);
+    assert.ok(readJob(structuredClone(this.job)).ok);
+    this.saved.push(save);
+    this.version += 1;
+  }
+  other(edits: readonly Edit[]): void {
+    this.take({ id: 'other', version: this.version, epoch: this.epoch, label: 'elsewhere', edits });
+  }
+  async keep(unsent: Unsent | undefined): Promise<void> {
+    this.shelf = structuredClone(unsent);
+  }
+  async hold(): Promise<void> {}
+  async leftOver() {
+    const unsent = this.shelf;
+    return unsent ? [{ unsent, own: true, done: () => this.keep(undefined) }] : [];
+  }
+  async load() {
+    return { version: this.version, epoch: this.epoch, document: structuredClone(this.job) };
+  }
+}
+
+/** A job with one cabinet. */
+function newJobOf() {
+  const job = newJob('Bench', 'metric');
+  job.cabinets.push(newCabinet(job, 'base', countedIds()));
+  return { job };
+}
+
+function setUp(world?: World) {
+  const { job } = newJobOf();
+  const own = world ?? new World(structuredClone(job));
+  const store = createBenchStore(structuredClone(own.job), 'c1');
+  const saver = new Saver(store, own, own);
+  const states: SaveState['kind'][] = [];
+  const told: Told[] = [];
+  const stop = saver.start((now) => {
+    told.push(now);
+    states.push(now.state.kind);
+  });
+  const width = (mm: number) => store.getState().act({ label: 'Width', edits: [decide('cabinets/c1/size/width', mm)] });
+  return { world: own, store, saver, states, told, stop, width };
+}
+const widthOf = (job: Job) => job.cabinets[0]?.size.width;
+const settle = () => new Promise((done) => setTimeout(done, 5));
+
+test('what was changed is saved, and nothing is left on the shelf', async () => {
+  const { world, saver, width, stop } = setUp();
+  await settle();
+  width(640);
+  assert.ok(saver.unsaved && world.shelf, 'it is kept before it is sent');
+  await saver.flush();
+  assert.equal(widthOf(world.job), 640);
+  assert.equal(saver.unsaved, false);
+  await settle();
+  assert.equal(world.shelf, undefined);
+  stop();
+});
+
+test('a lost answer is recognised when the same save comes again, and is no conflict', async () => {
+  const { world, saver, width, states, stop } = setUp();
+  world.failures.push('lost');
+  width(640);
+  await saver.flush();
+  assert.equal(states.at(-1), 'kept');
+  width(700);
+  await saver.flush();
+  assert.equal(widthOf(world.job), 700);
+  assert.deepEqual(
+    world.sent.map(({ id }) => id === world.sent[0]?.id),
+    [true, true, false],
+    'the first again as it was, then what came after it',
+  );
+  assert.ok(!states.includes('sides'));
+  stop();
+});
+
+test('a server that is away, or cannot save now, is asked again', async () => {
+  const { world, saver, width, states, stop } = setUp();
+  world.failures.push('away', 'busy');
+  width(640);
+  await saver.flush();
+  await saver.flush();
+  assert.equal(states.at(-1), 'kept');
+  await saver.flush();
+  assert.equal(widthOf(world.job), 640);
+  stop();
+});
+
+test('a crash at any point loses nothing: what lay on the shelf is sent by the next window', async () => {
+  for (const failure of ['away', 'lost', 'busy'] as const) {
+    const first = setUp();
+    first.world.failures.push(failure);
+    first.width(640);
+    await first.saver.flush();
+    first.width(700);
+    await settle();
+    // The tab is gone; its shelf and the server stay.
+    first.stop();
+    const second = setUp(first.world);
+    await settle();
+    await settle();
+    assert.equal(widthOf(first.world.job), 700, failure);
+    assert.equal(widthOf(second.store.getState().job), 700, `${failure}: it is on the bench again`);
+    assert.ok(!second.states.includes('sides'), failure);
+    await settle();
+    assert.equal(first.world.shelf, undefined, failure);
+    second.stop();
+  }
+});
+
+test('what was left over stays on the shelf, before what is typed now, while the server is still away', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  first.world.failures.push('away');
+  const second = setUp(first.world);
+  await settle();
+  second.width(700);
+  await settle();
+  assert.equal(first.world.shelf?.saves.length, 2);
+  await new Promise((done) => setTimeout(done, 1200));
+  await second.saver.flush();
+  assert.equal(widthOf(first.world.job), 700);
+  second.stop();
+});
+
+test('what is refused is set aside by its name with what depends on it; the rest goes on', async () => {
+  const { world, saver, store, told, width, stop } = setUp();
+  await settle();
+  world.failures.push('refused');
+  width(650);
+  await saver.flush();
+  assert.equal(widthOf(store.getState().job), widthOf(newJobOf().job), 'the bench is as it was saved');
+  const [step] = told.at(-1)?.refused ?? [];
+  assert.deepEqual(step?.save.edits, [decide('cabinets/c1/size/width', 650)]);
+  assert.equal(step?.why, 'no');
+  assert.equal(world.shelf?.refused?.length, 1, 'it is kept');
+  store.getState().act({ label: 'Name', edits: [decide('name', 'Hall')] });
+  await saver.flush();
+  assert.deepEqual([world.job.name, told.at(-1)?.state.kind], ['Hall', 'saved']);
+  assert.ok(step);
+  saver.settleRefused(step, true);
+  await saver.flush();
+  assert.equal(widthOf(world.job), 650, 'tried again, it is taken');
+  assert.deepEqual(told.at(-1)?.refused, []);
+  stop();
+});
+
+test('of several decisions only the ones the server finds wrong are set aside', async () => {
+  const { world, saver, store, told, width, stop } = setUp();
+  await settle();
+  const send = world.send.bind(world);
+  world.send = async (save) =>
+    save.edits.some(({ path }) => path.endsWith('width'))
+      ? { kind: 'refused', message: 'too wide', fields: [{ path: 'cabinets/0/size/width', message: 'too wide' }] }
+      : send(save);
+  width(650);
+  store.getState().act({ label: 'Name', edits: [decide('name', 'Hall')] });
+  await saver.flush();
+  assert.equal(world.job.name, 'Hall');
+  assert.deepEqual(told.at(-1)?.refused[0]?.save.edits, [decide('cabinets/c1/size/width', 650)]);
+  stop();
+});
+
+test('edits of two windows that do not touch are both saved, and each has the other', async () => {
+  const { world, saver, store, states, width, stop } = setUp();
+  await settle();
+  world.other([decide('cabinets/c1/size/depth', 444)]);
+  width(640);
+  await saver.flush();
+  const [cabinet] = world.job.cabinets;
+  assert.deepEqual([cabinet?.size.width, cabinet?.size.depth], [640, 444]);
+  assert.equal(store.getState().job.cabinets[0]?.size.depth, 444);
+  assert.ok(!states.includes('sides'));
+  store.getState().undo();
+  await saver.flush();
+  assert.deepEqual([world.job.cabinets[0]?.size.depth, widthOf(world.job)], [444, widthOf(newJobOf().job)]);
+  stop();
+});
+
+test('news of another window comes in at once, and what is not sent yet stays', async () => {
+  const { world, saver, store, width, stop } = setUp();
+  await settle();
+  world.other([decide('cabinets/c1/size/depth', 444)]);
+  await saver.news(world.version, world.epoch);
+  assert.equal(store.getState().job.cabinets[0]?.size.depth, 444);
+  assert.equal(saver.unsaved, false);
+  width(640);
+  world.other([decide('name', 'Elsewhere')]);
+  await saver.news(world.version, world.epoch);
+  assert.deepEqual([widthOf(world.job), world.job.name], [640, 'Elsewhere']);
+  const before = world.saved.length;
+  await saver.news(world.version, world.epoch);
+  assert.equal(world.saved.length, before, 'its own save is no news');
+  stop();
+});
+
+test('where two windows decided the same, the maker says which stands; the other goes into the history', async () => {
+  for (const own of [true, false]) {
+    const { world, saver, store, told, width, stop } = setUp();
+    await settle();
+    world.other([decide('cabinets/c1/size/width', 555)]);
+    width(640);
+    store.getState().act({ label: 'Name', edits: [decide('name', 'Mine')] });
+    await saver.flush();
+    const state = told.at(-1)?.state;
+    assert.ok(state?.kind === 'sides');
+    assert.equal(state.sides.conflicts.length, 1, 'the name touches nothing');
+    assert.equal(widthOf(world.job), 555, 'nothing is overwritten');
+    saver.choose(new Set(own ? state.sides.conflicts.map(({ mine }) => mine) : []));
+    await saver.flush();
+    assert.deepEqual([widthOf(world.job), world.job.name], [own ? 640 : 555, 'Mine']);
+    assert.equal(widthOf(store.getState().job), own ? 640 : 555);
+    const aside = own ? undefined : [decide('cabinets/c1/size/width', 640)];
+    assert.deepEqual(world.saved.at(-1)?.setAside, aside);
+    assert.equal(saver.unsaved, false);
+    stop();
+  }
+});
+
+test('after a copy was brought back, all of this window is looked at before anything is saved', async () => {
+  const { world, saver, store, told, width, stop } = setUp();
+  await settle();
+  width(640);
+  await saver.flush();
+  // The copy is from before.
+  world.job = newJobOf().job;
+  world.version = 1;
+  world.epoch = 'second';
+  store.getState().act({ label: 'Name', edits: [decide('name', 'Mine')] });
+  await saver.flush();
+  const state = told.at(-1)?.state;
+  assert.ok(state?.kind === 'sides' && state.sides.restored);
+  assert.deepEqual(
+    state.sides.mine.map(({ path }) => path),
+    ['name', 'cabinets/c1/size/width'],
+  );
+  saver.choose(new Set(state.sides.mine));
+  await saver.flush();
+  assert.deepEqual([widthOf(world.job), world.job.name, world.version], [640, 'Mine', 2]);
+  stop();
+});
+
+test('what was left over is laid on what another window saved meanwhile', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  first.world.other([decide('name', 'Renamed elsewhere')]);
+  const third = setUp(first.world);
+  await settle();
+  await settle();
+  await third.saver.flush();
+  assert.deepEqual([widthOf(first.world.job), first.world.job.name], [640, 'Renamed elsewhere']);
+  assert.ok(!third.states.includes('sides'));
+  third.stop();
+});
+
+test('what was left over and another window decided otherwise is put before the maker', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  first.world.other([decide('cabinets/c1/size/width', 555)]);
+  const third = setUp(first.world);
+  await settle();
+  await settle();
+  assert.equal(third.states.at(-1), 'sides');
+  assert.equal(widthOf(third.store.getState().job), 640);
+  assert.equal(widthOf(first.world.job), 555);
+  third.stop();
+});
+
+test('a shelf that keeps nothing is said, and saving goes on', async () => {
+  const { world, saver, width, states, stop } = setUp();
+  world.keep = () => Promise.reject(new Error('no shelf'));
+  width(640);
+  await saver.flush();
+  assert.equal(widthOf(world.job), 640);
+  assert.equal(states.at(-1), 'saved');
+  stop();
+});

@@ -1,0 +1,431 @@
+import {
+  type Conflict,
+  conflictsBetween,
+  editsBetween,
+  merge,
+  placeOf,
+  saidInShort,
+  touch,
+  withEdits,
+} from '../../../core/changes/index.js';
+import type { FieldError, Job } from '../../../core/document/index.js';
+import type { Edit } from '../../../core/job/index.js';
+import type { BenchStore } from '../store.js';
+import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
+
+/** A job as the server has it. */
+export interface ServerState {
+  readonly version: number;
+  readonly epoch: string;
+  readonly document: Job;
+}
+
+/** Two sides of one job that cannot both stand: the maker chooses. */
+export interface Sides {
+  readonly theirs: ServerState;
+  readonly mine: readonly Edit[];
+  readonly their: readonly Edit[];
+  readonly conflicts: readonly Conflict[];
+  /** Why both together cannot be, where no two edits meet. */
+  readonly why?: string | undefined;
+  /** True when an earlier state of the shop was brought back, and all of mine is to be looked at. */
+  readonly restored: boolean;
+}
+
+export type SaveState =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'pending' }
+  /** The server does not answer, or cannot save now: kept in the browser, and tried again. */
+  | { readonly kind: 'kept'; readonly message: string; readonly inBrowser: boolean }
+  /** Nothing of this job can be saved any more, as when it was deleted: it stays on the bench. */
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'sides'; readonly sides: Sides };
+
+/** What became of one save. */
+export type SaveAnswer =
+  | { readonly kind: 'saved'; readonly version: number }
+  | {
+      readonly kind: 'stale';
+      readonly theirs: ServerState;
+      /** What was saved since; undefined where the server does not know it edit by edit. */
+      readonly since: readonly Edit[] | undefined;
+      readonly restored: boolean;
+    }
+  | { readonly kind: 'later'; readonly message: string }
+  /** Refused as it is, with the places that are wrong. */
+  | { readonly kind: 'refused'; readonly message: string; readonly fields: readonly FieldError[] }
+  /** Nothing can be saved here any more. */
+  | { readonly kind: 'ended'; readonly message: string };
+
+/** The server and the browser's shelf, as the saver needs them. */
+export interface SaverWorld {
+  send(save: Save, leaving: boolean): Promise<SaveAnswer>;
+  keep(unsent: Unsent | undefined): Promise<void>;
+  hold(): Promise<void>;
+  leftOver(): Promise<LeftOver[]>;
+  load(): Promise<ServerState>;
+}
+
+/** What the saver tells: how the save stands, and the steps that were refused. */
+export interface Told {
+  readonly state: SaveState;
+  readonly refused: readonly RefusedStep[];
+}
+
+/** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
+const QUIET_MS = 350;
+const FIRST_RETRY_MS = 1000;
+const SLOWEST_RETRY_MS = 30_000;
+
+/**
+ * Sends what is on the bench, one save at a time. A save that is on its way is sent again as it is until it is answered,
+ * since the server may have it already; what came after it waits behind it. Both lie in the browser meanwhile. What
+ * another window saved is laid under what is on the bench, where the two do not touch.
+ */
+export class Saver {
+  private saved: { job: Job; version: number; epoch: string };
+  private onItsWay: { save: Save; job: Job } | undefined;
+  private running: Promise<void> | undefined;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private retry = FIRST_RETRY_MS;
+  private sides: Sides | undefined;
+  private inBrowser = true;
+  /** Settled once what was left over is dealt with: until then nothing of this window is sent, or laid over it. */
+  private begun: Promise<void> = Promise.resolve();
+  private shelfRead = false;
+  /** Left over on this tab's shelf and not sent yet: it stays before what comes after it. */
+  private left: readonly Save[] = [];
+  private refused: readonly RefusedStep[] = [];
+  /** Edits that gave way: they go into the history with the next save. */
+  private gaveWay: readonly Edit[] = [];
+  private state: SaveState = { kind: 'saved' };
+  private hear: (told: Told) => void = () => {};
+
+  constructor(
+    private readonly store: BenchStore,
+    first: { readonly version: number; readonly epoch: string },
+    private readonly world: SaverWorld,
+  ) {
+    this.saved = { job: store.getState().job, version: first.version, epoch: first.epoch };
+  }
+
+  /** True while something on the bench is not known to be saved. */
+  get unsaved(): boolean {
+    return this.onItsWay !== undefined || this.gaveWay.length > 0 || this.store.getState().job !== this.saved.job;
+  }
+
+  /** Begins to save, what was left over first. Returns how to stop. */
+  start(hear: (told: Told) => void): () => void {
+    this.hear = hear;
+    const unsubscribe = this.store.subscribe((now, before) => {
+      if (now.job === before.job || now.job === this.saved.job) return;
+      this.keep();
+      if (this.sides) return;
+      if (this.unsaved) this.tell({ kind: 'pending' });
+      this.later(QUIET_MS);
+    });
+    this.begun = this.takeOver();
+    return () => {
+      unsubscribe();
+      clearTimeout(this.timer);
+    };
+  }
+
+  /** Sends all there is to send; resolves when it is saved, or cannot be for now. */
+  async flush(leaving = false): Promise<void> {
+    if (this.sides) return;
+    this.running ??= this.begun
+      .then(() => this.sendAll(leaving))
+      .finally(() => {
+        this.running = undefined;
+      });
+    await this.running;
+  }
+
+  /** Another window saved, or an earlier state was brought back: what it is now is laid under what is on the bench. */
+  async news(version: number, epoch: string): Promise<void> {
+    await this.running;
+    const restored = epoch !== this.saved.epoch;
+    if (this.sides || (!restored && version <= this.saved.version)) return;
+    await this.begun;
+    const theirs = await this.world.load().catch(() => undefined);
+    if (!theirs || this.running || this.sides) return this.flush();
+    if (theirs.epoch === this.saved.epoch && theirs.version <= this.saved.version) return;
+    this.takeIn(theirs, editsBetween(this.saved.job, theirs.document), theirs.epoch !== this.saved.epoch);
+    await this.flush();
+  }
+
+  /** Ends a choice between two sides: these of mine stand, the others go into the history. */
+  choose(stands: ReadonlySet<Edit>): void {
+    const { sides } = this;
+    if (!sides) return;
+    const met = new Set(sides.conflicts.map(({ mine }) => mine));
+    const wanted = sides.mine.filter((edit) => (sides.restored || met.has(edit) ? stands.has(edit) : true));
+    const { job, kept } = laid(sides.theirs.document, wanted);
+    this.gaveWay = [...this.gaveWay, ...sides.mine.filter((edit) => !kept.has(edit))];
+    this.sides = undefined;
+    this.settle(sides.theirs);
+    this.store.getState().rebase(job, sides.their);
+    this.keep();
+    this.tell({ kind: 'pending' });
+    void this.flush();
+  }
+
+  /** Tries a step that was set aside once more, or lets it go. */
+  settleRefused(step: RefusedStep, again: boolean): void {
+    this.refused = this.refused.filter((each) => each !== step);
+    if (again) {
+      const { job } = laid(this.store.getState().job, step.save.edits);
+      this.store.getState().rebase(job, []);
+    }
+    this.keep();
+    this.tell(this.state);
+  }
+
+  private tell(state: SaveState): void {
+    this.state = state;
+    this.hear({ state, refused: this.refused });
+  }
+
+  private settle({ document, version, epoch }: ServerState): void {
+    this.saved = { job: document, version, epoch };
+    this.onItsWay = undefined;
+  }
+
+  private later(after: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), after);
+  }
+
+  /** What is to be sent next; undefined when all is saved. */
+  private next(): { save: Save; job: Job } | undefined {
+    const { job } = this.store.getState();
+    const edits = editsBetween(this.saved.job, job);
+    if (edits.length === 0 && this.gaveWay.length === 0) return undefined;
+    const { version, epoch } = this.saved;
+    const label = edits.length === 0 ? 'Gave way to another window' : labelOf(edits, this.saved.job, job);
+    const id = globalThis.crypto.randomUUID();
+    return {
+      save: { id, version, epoch, label, edits, ...(this.gaveWay.length > 0 ? { setAside: this.gaveWay } : {}) },
+      job,
+    };
+  }
+
+  private async sendAll(leaving: boolean): Promise<void> {
+    while (!this.sides) {
+      if (!this.onItsWay) {
+        const next = this.next();
+        if (!next) {
+          this.saved = { ...this.saved, job: this.store.getState().job };
+          this.keep();
+          this.tell({ kind: 'saved' });
+          return;
+        }
+        this.onItsWay = next;
+        this.keep();
+      }
+      const { save, job: sent } = this.onItsWay;
+      const answer = await this.world
+        .send(save, leaving)
+        .catch((): SaveAnswer => ({ kind: 'later', message: 'the server does not answer' }));
+      switch (answer.kind) {
+        case 'saved':
+          this.retry = FIRST_RETRY_MS;
+          if (save.setAside) this.gaveWay = [];
+          this.settle({ document: sent, version: answer.version, epoch: this.saved.epoch });
+          this.keep();
+          break;
+        case 'stale':
+          this.onItsWay = undefined;
+          this.takeIn(answer.theirs, editsBetween(this.saved.job, answer.theirs.document), answer.restored);
+          break;
+        case 'refused':
+          this.setAside(save, answer.message, answer.fields);
+          break;
+        case 'ended':
+          this.onItsWay = undefined;
+          this.keep();
+          this.tell({ kind: 'failed', message: answer.message });
+          return;
+        case 'later':
+          this.tell({ kind: 'kept', message: answer.message, inBrowser: this.inBrowser });
+          this.later(this.retry);
+          this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
+          return;
+      }
+    }
+  }
+
+  /** Lays what the server has under what is on the bench, or puts both sides before the maker. */
+  private takeIn(present: ServerState, their: readonly Edit[], restored: boolean): void {
+    // What did not change stays the same objects, so that it is not solved anew.
+    const theirs = { ...present, document: withEdits(this.saved.job, their) };
+    const bench = this.store.getState().job;
+    if (restored) {
+      const mine = editsBetween(theirs.document, bench);
+      if (mine.length === 0) {
+        this.settle(theirs);
+        this.store.getState().rebase(theirs.document, their);
+      } else this.face({ theirs, mine, their, conflicts: [], restored });
+      return;
+    }
+    const mine = editsBetween(this.saved.job, bench);
+    const merged = merge(theirs.document, mine, their);
+    if (!merged.ok) {
+      this.face({ theirs, mine, their, conflicts: merged.conflicts, why: merged.why, restored });
+      return;
+    }
+    this.settle(theirs);
+    this.store.getState().rebase(merged.job, their);
+    this.keep();
+  }
+
+  private face(sides: Sides): void {
+    // Where both cannot be together though no two meet, all of mine is to be looked at.
+    const { conflicts, mine, their, restored } = sides;
+    const [first] = their;
+    this.sides =
+      !restored && conflicts.length === 0 && first
+        ? { ...sides, conflicts: mine.map((edit) => ({ mine: edit, theirs: first })) }
+        : sides;
+    this.onItsWay = undefined;
+    this.keep();
+    this.tell({ kind: 'sides', sides: this.sides });
+  }
+
+  /** Takes off the bench what the server refuses, with what depends on it, and keeps it by its name. */
+  private setAside(save: Save, why: string, fields: readonly FieldError[]): void {
+    const { job } = this.store.getState();
+    const edits = editsBetween(this.saved.job, job);
+    const wrong = edits.filter((edit) => fields.some(({ path }) => isAt(this.saved.job, job, path, placeOf(edit))));
+    const culprits = wrong.length > 0 ? wrong : edits;
+    const aside = edits.filter((edit) => culprits.includes(edit) || culprits.some((each) => touch(each, edit)));
+    this.refused = [...this.refused, { save: { ...save, edits: aside }, why }];
+    this.onItsWay = undefined;
+    const { job: left } = laid(
+      this.saved.job,
+      edits.filter((edit) => !aside.includes(edit)),
+    );
+    this.store.getState().rebase(left, []);
+    this.keep();
+  }
+
+  /** Lays what is not known to be saved on the browser's shelf. */
+  private keep(): void {
+    if (!this.shelfRead) return;
+    const first = this.onItsWay;
+    const before = first ? first.job : this.saved.job;
+    const { job } = this.store.getState();
+    const edits = editsBetween(before, job);
+    const { version, epoch } = this.saved;
+    const after: Save[] =
+      edits.length > 0
+        ? [
+            {
+              id: globalThis.crypto.randomUUID(),
+              version: version + (first ? 1 : 0),
+              epoch,
+              label: labelOf(edits, before, job),
+              edits,
+            },
+          ]
+        : [];
+    const saves = [...this.left, ...(first ? [first.save] : []), ...after];
+    const { refused } = this;
+    this.world
+      .keep(saves.length > 0 || refused.length > 0 ? { saves, ...(refused.length > 0 ? { refused } : {}) } : undefined)
+      .catch(() => {
+        this.inBrowser = false;
+      });
+  }
+
+  /** Sends what a reload, a crash or a closed tab left over, and shows it. */
+  private async takeOver(): Promise<void> {
+    try {
+      await this.world.hold();
+      const leftOver = await this.world.leftOver();
+      this.left = leftOver.filter(({ own }) => own).flatMap(({ unsent }) => unsent.saves);
+      this.refused = leftOver.flatMap(({ unsent }) => unsent.refused ?? []);
+      this.shelfRead = true;
+      for (const { unsent, own, done } of leftOver) {
+        while (!(await this.sendLeftOver(unsent.saves))) await this.pause();
+        if (own) this.left = [];
+        else await done();
+      }
+    } catch {
+      this.inBrowser = false;
+    }
+    this.shelfRead = true;
+    this.keep();
+    if (this.refused.length > 0) this.tell(this.state);
+  }
+
+  /** Waits before something is tried again, each time twice as long. */
+  private async pause(): Promise<void> {
+    this.tell({ kind: 'kept', message: 'the server does not answer', inBrowser: this.inBrowser });
+    await new Promise((done) => setTimeout(done, this.retry));
+    this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
+  }
+
+  /** True when all of it is saved, or lies on the bench again. */
+  private async sendLeftOver(saves: readonly Save[]): Promise<boolean> {
+    let version: number | undefined;
+    for (const [at, save] of saves.entries()) {
+      const answer = await this.world
+        .send(version === undefined ? save : { ...save, version }, false)
+        .catch((): SaveAnswer => ({ kind: 'later', message: 'the server does not answer' }));
+      if (answer.kind === 'saved') version = answer.version;
+      else if (answer.kind === 'later') return false;
+      else if (answer.kind === 'stale') {
+        this.layLeftOver(answer, saves.slice(at));
+        return true;
+      } else this.refused = [...this.refused, { save, why: answer.message }];
+    }
+    if (saves.length === 0) return true;
+    const theirs = await this.world.load();
+    const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
+    this.settle(theirs);
+    this.store.getState().rebase(laid(theirs.document, meanwhile).job, []);
+    return true;
+  }
+
+  /** Somebody saved meanwhile: what was left over is laid on that, or both sides are put before the maker. */
+  private layLeftOver(answer: Extract<SaveAnswer, { kind: 'stale' }>, saves: readonly Save[]): void {
+    const { theirs, since, restored } = answer;
+    const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
+    const mine = [...saves.flatMap(({ edits }) => edits), ...meanwhile];
+    const { job } = laid(theirs.document, mine);
+    const conflicts = since && !restored ? conflictsBetween(mine, since) : [];
+    this.settle(theirs);
+    this.store.getState().rebase(job, []);
+    if (since && !restored && conflicts.length === 0) return;
+    this.face({ theirs, mine: editsBetween(theirs.document, job), their: since ?? [], conflicts: [], restored: true });
+  }
+}
+
+/** What a save decided, as the history calls it. */
+const labelOf = (edits: readonly Edit[], before: Job, after: Job) => saidInShort(edits, before, after).slice(0, 200);
+
+/** Edits laid on a job one by one: those that lead nowhere any more are left out. */
+function laid(job: Job, edits: readonly Edit[]): { readonly job: Job; readonly kept: ReadonlySet<Edit> } {
+  const kept = new Set<Edit>();
+  const now = edits.reduce((before, edit) => {
+    try {
+      const after = withEdits(before, [edit]);
+      kept.add(edit);
+      return after;
+    } catch {
+      return before;
+    }
+  }, job);
+  return { job: now, kept };
+}
+
+/** True when a place the server found wrong, which counts entries of lists, is one an edit decides. */
+function isAt(before: Job, after: Job, wrong: string, place: string): boolean {
+  const path = wrong.replace(/^cabinets\/(\d+)/, (_, at) => {
+    const id = after.cabinets[Number(at)]?.id ?? before.cabinets[Number(at)]?.id;
+    return `cabinets/${id}`;
+  });
+  return path !== '' && (path === place || path.startsWith(`${place}/`) || place.startsWith(`${path}/`));
+}

@@ -1,0 +1,122 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { FieldError, Job } from '../../../core/document/index.js';
+import type { Edit } from '../../../core/job/index.js';
+import { useBenchStore } from '../context.js';
+import { type SaveAnswer, Saver, type ServerState, type Told } from './saver.js';
+import { type RefusedStep, type Save, UnsentShelf } from './unsent.js';
+
+interface Body {
+  readonly version?: number;
+  readonly error?: { readonly code: string; readonly message: string; readonly fields?: readonly FieldError[] };
+  readonly current?: ServerState & { readonly saved?: readonly { readonly edits: readonly Edit[] }[] };
+}
+
+/** Sends one save; what is no answer at all rejects. */
+async function send(jobId: string, save: Save, leaving: boolean): Promise<SaveAnswer> {
+  const text = JSON.stringify(save);
+  const response = await fetch(`/api/jobs/${jobId}`, {
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json' },
+    body: text,
+    // A browser refuses to carry more than this on after a page is left.
+    keepalive: leaving && text.length < KEEPALIVE,
+  });
+  const body = (await response.json()) as Body;
+  const { error, current } = body;
+  if (response.ok && body.version !== undefined) return { kind: 'saved', version: body.version };
+  if (response.status === 409 && current) {
+    const since = current.saved?.flatMap(({ edits }) => edits);
+    return { kind: 'stale', theirs: current, since, restored: error?.code === 'restored' };
+  }
+  const message = error?.message ?? 'the server refused the change';
+  if (response.status === 404) return { kind: 'ended', message };
+  // What is wrong with the change itself does not mend; who may come in, and a server that is busy, does.
+  return [400, 413, 422].includes(response.status)
+    ? { kind: 'refused', message, fields: error?.fields ?? [] }
+    : { kind: 'later', message };
+}
+
+const KEEPALIVE = 60_000;
+
+/** Saves the bench's document a moment after every change, and keeps it in the browser until it is known to be saved. */
+export function useAutosave(jobId: string, first: { readonly version: number; readonly epoch: string }) {
+  const store = useBenchStore();
+  const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [] });
+  const { version, epoch } = first;
+  const saver = useMemo(() => {
+    const shelf = new UnsentShelf(jobId);
+    return new Saver(
+      store,
+      { version, epoch },
+      {
+        send: (save, leaving) => send(jobId, save, leaving),
+        keep: (unsent) => shelf.keep(unsent),
+        hold: () => shelf.hold(),
+        leftOver: () => shelf.leftOver(),
+        async load() {
+          const response = await fetch(`/api/jobs/${jobId}`);
+          if (!response.ok) throw new Error('the job could not be read');
+          return (await response.json()) as { version: number; epoch: string; document: Job };
+        },
+      },
+    );
+  }, [jobId, store, version, epoch]);
+
+  useEffect(() => {
+    const stop = saver.start(setTold);
+    const leave = () => {
+      if (document.visibilityState === 'hidden') void saver.flush(true);
+    };
+    const warn = (event: BeforeUnloadEvent) => {
+      if (saver.unsaved) event.preventDefault();
+    };
+    const deafen = hearNews(jobId, saver);
+    document.addEventListener('visibilitychange', leave);
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('beforeunload', warn);
+    return () => {
+      stop();
+      deafen();
+      document.removeEventListener('visibilitychange', leave);
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('beforeunload', warn);
+    };
+  }, [saver, jobId]);
+
+  return {
+    ...told,
+    /** Saves what there is to save; false when something of the bench could not be saved for now. */
+    async flush() {
+      await saver.flush();
+      return !saver.unsaved;
+    },
+    choose: (stands: ReadonlySet<Edit>) => saver.choose(stands),
+    settleRefused: (step: RefusedStep, again: boolean) => saver.settleRefused(step, again),
+  };
+}
+
+/**
+ * Hears of other windows' saves as they happen, while the page is seen: a browser gives one server a handful of lines,
+ * and a page that is not seen should hold none. Seen again, it hears first how the job stands.
+ */
+function hearNews(jobId: string, saver: Saver): () => void {
+  let source: EventSource | undefined;
+  const follow = () => {
+    if (document.visibilityState === 'hidden') {
+      source?.close();
+      source = undefined;
+    } else if (!source) {
+      source = new EventSource(`/api/jobs/${jobId}/events`);
+      source.addEventListener('saved', (event) => {
+        const { version, epoch } = JSON.parse((event as MessageEvent<string>).data) as ServerState;
+        void saver.news(version, epoch);
+      });
+    }
+  };
+  follow();
+  document.addEventListener('visibilitychange', follow);
+  return () => {
+    document.removeEventListener('visibilitychange', follow);
+    source?.close();
+  };
+}

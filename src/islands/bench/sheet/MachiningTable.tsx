@@ -1,0 +1,88 @@
+import type { Dim } from '../../../core/derive/index.js';
+import { machiningTable } from '../../../core/drawing/index.js';
+import type { Part } from '../../../core/parts/index.js';
+import { bandedEdges, grainWords } from '../../../core/present/index.js';
+import { Length } from '../../figures/Length.js';
+import { useBench } from '../context.js';
+
+/** Everything cut and bored in a part, each with its reason and the edge it is measured from. Numbers open their tapes. */
+export function MachiningTable({ part }: { part: Part }) {
+  const rows = machiningTable(part);
+  return (
+    <>
+      <p className="mt-1 text-ink-soft">
+        {part.material.name}, grain {grainWords(part)}
+        {part.bands.length > 0 ? `, bands: ${bandedEdges(part)}` : ', no bands'}
+        {part.note ? `; ${part.note}` : ''}
+      </p>
+      {rows.length === 0 ? (
+        <p className="mt-3">Nothing is cut or bored in this part.</p>
+      ) : (
+        <ol className="mt-2 flex flex-col gap-2">
+          {rows.map((row, at) => (
+            <li key={at} className="border-t border-dashed border-rule pt-1.5 leading-snug">
+              <p className="flex justify-between gap-2 font-semibold">
+                <span>
+                  {row.positions.length > 1 ? `${row.positions.length} ` : ''}
+                  {row.positions.length > 1 ? row.what.toLowerCase() : row.what}
+                </span>
+                <span>
+                  <Size part={part} at={at} dim={row.size} />
+                  {row.by && <Beside word="by" part={part} at={at} dim={row.by} />}
+                  {row.depth && <Beside word="deep" part={part} at={at} dim={row.depth} />}
+                </span>
+              </p>
+              <p className="flex justify-between gap-2">
+                <span className="text-ink-soft">{row.where}</span>
+                <span className="flex gap-x-2.5">
+                  {[...(row.offset ? [row.offset] : []), ...(row.further ?? [])].map((each, index) => (
+                    <Size key={index} part={part} at={at} dim={each} />
+                  ))}
+                </span>
+              </p>
+              {row.positions.length > 0 && (
+                <p className="flex flex-wrap gap-x-2.5">
+                  <span className="text-ink-soft">at</span>
+                  {row.positions.map((position, index) => (
+                    <Size key={index} part={part} at={at} dim={position} />
+                  ))}
+                </p>
+              )}
+              <p className="text-[0.875rem] text-ink-soft">{row.reason}</p>
+            </li>
+          ))}
+        </ol>
+      )}
+    </>
+  );
+}
+
+function Beside({ word, ...size }: { word: string; part: Part; at: number; dim: Dim }) {
+  return (
+    <>
+      <span className="font-normal text-ink-soft"> {word} </span>
+      <Size {...size} />
+    </>
+  );
+}
+
+function Size({ part, at, dim }: { part: Part; at: number; dim: Dim }) {
+  const openTape = useBench((state) => state.openTape);
+  const style = useBench((state) => state.job.display);
+  const { label, mm } = dim;
+  const open = () =>
+    openTape((solved) => {
+      const row = machiningTable(solved.parts.find((other) => other.key === part.key) ?? part)[at];
+      const all = row
+        ? [row.size, row.by, row.depth, row.offset, ...row.positions, ...(row.further ?? [])].filter((each) => !!each)
+        : [];
+      return (
+        all.find((other) => other.label === label && other.mm === mm) ?? all.find((other) => other.label === label)
+      );
+    });
+  return (
+    <button type="button" className="hover:text-pencil" onClick={open}>
+      <Length mm={mm} style={style} />
+    </button>
+  );
+}

@@ -1,0 +1,50 @@
+import { Settings2 } from 'lucide-react';
+import { Tabs } from 'radix-ui';
+import type { SolvedCabinet } from '../../../core/solve.js';
+import { useBench } from '../context.js';
+import { type BenchView, views } from './views/index.js';
+
+/** The sheet of paper on the bench, with a tab for each of its views. */
+export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
+  const view = useBench((state) => state.view);
+  const show = useBench((state) => state.show);
+  const decisionsShown = useBench((state) => state.decisionsShown);
+  const showDecisions = useBench((state) => state.showDecisions);
+  const chosen = views.find(({ id }) => id === view);
+  return (
+    <Tabs.Root
+      value={view}
+      onValueChange={(id) => show(id as BenchView)}
+      className="sheet grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
+    >
+      <div className="flex min-w-0 items-center gap-1 border-b border-sheet-edge px-2">
+        <button
+          type="button"
+          className="act act-bare mr-2 shrink-0"
+          aria-expanded={decisionsShown}
+          title="Everything that is decided about this cabinet (d)"
+          onClick={() => showDecisions(!decisionsShown)}
+        >
+          <Settings2 size={16} aria-hidden="true" /> Decisions
+        </button>
+        <Tabs.List aria-label="View" className="flex shrink-0 gap-0.5">
+          {views.map(({ id, label }) => (
+            <Tabs.Trigger
+              key={id}
+              value={id}
+              className="min-h-8 border-b-2 border-transparent px-2 whitespace-nowrap text-ink-soft hover:text-ink data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-ink"
+            >
+              {label}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        {chosen?.Chooser && <chosen.Chooser solved={solved} />}
+      </div>
+      {views.map(({ id, Sheet: Shown }) => (
+        <Tabs.Content key={id} value={id} className="grid min-h-0" tabIndex={-1}>
+          <Shown solved={solved} savedAt={savedAt} />
+        </Tabs.Content>
+      ))}
+    </Tabs.Root>
+  );
+}

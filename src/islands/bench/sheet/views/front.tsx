@@ -1,0 +1,20 @@
+import { useCallback } from 'react';
+import { drawElevation } from '../../../../core/drawing/index.js';
+import type { SolvedCabinet } from '../../../../core/solve.js';
+import { useBench } from '../../context.js';
+import { besideOf } from '../../store.js';
+import { DrawingSheet } from '../DrawingSheet.js';
+import type { View, ViewProps } from './view.js';
+
+function FrontSheet({ solved, savedAt }: ViewProps) {
+  const job = useBench((state) => state.job);
+  const all = useBench((state) => state.solved);
+  const draw = useCallback(
+    (each: SolvedCabinet) => drawElevation(each, job.name, besideOf(job, all, each.cabinet.id)),
+    [job, all],
+  );
+  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} />;
+}
+
+/** The front elevation, with what stands beside it. */
+export const front: View<'front'> = { id: 'front', label: 'Front', key: 'f', Sheet: FrontSheet };

@@ -1,0 +1,15 @@
+import { useCallback } from 'react';
+import { drawSection } from '../../../../core/drawing/index.js';
+import type { SolvedCabinet } from '../../../../core/solve.js';
+import { useBench } from '../../context.js';
+import { DrawingSheet } from '../DrawingSheet.js';
+import type { View, ViewProps } from './view.js';
+
+function SectionSheet({ solved, savedAt }: ViewProps) {
+  const jobName = useBench((state) => state.job.name);
+  const draw = useCallback((each: SolvedCabinet) => drawSection(each, jobName), [jobName]);
+  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} />;
+}
+
+/** The side section through the first opening. */
+export const section: View<'section'> = { id: 'section', label: 'Section', key: 's', Sheet: SectionSheet };
