@@ -5,7 +5,7 @@ import type { Refused } from './door.js';
 /** All bodies that are being received together (bytes). */
 const LARGEST_TOGETHER = 128 * 1024 * 1024;
 /** What is refused is still read for so long, so that the answer is heard (ms). */
-const HEAR_OUT = 2000;
+const HEAR_OUT = 10_000;
 
 const tooLarge: Refused = {
   status: 413,

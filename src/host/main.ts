@@ -191,7 +191,6 @@ function refuse(
   response.writeHead(status, {
     'content-type': 'application/json; charset=utf-8',
     'cache-control': 'no-store',
-    ...(status === 413 ? { connection: 'close' } : {}),
     ...headers,
   });
   response.end(JSON.stringify({ error: { code, message, fields: [] } }));
