@@ -70,6 +70,8 @@ try {
   await open('/');
   await new Promise((resolve) => setTimeout(resolve, 4000));
   await picture('jobs');
+  await open(`/jobs/${room}?cabinet=c1`);
+  await picture('sheet');
   await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await click('[data-size="back cutWidth"]');
   await picture('bench');

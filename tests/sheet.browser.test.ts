@@ -9,7 +9,7 @@ const demo = withDemo();
 const open = async (more: string) => {
   await demo.browser.driver.get(`${demo.server.url}/jobs/${await demo.job('reading room')}?${more}`);
   await untilAlive(demo.browser.driver);
-  await find(demo.browser.driver, '[data-view="front"]');
+  await find(demo.browser.driver, 'main svg[role="group"]');
 };
 const views = async () =>
   (await demo.browser.driver.executeScript(
@@ -106,4 +106,31 @@ test('what is looked for by another word is found, and Enter goes where it is de
     .sendKeys('plan chest', Key.ENTER)
     .perform();
   await eventually(address, (url) => url.includes('cabinet=c9'), 'the cabinet does not come');
+});
+
+test('layers come and go by their keys and their menu, and are as they were left after a reload', async () => {
+  const { driver } = demo.browser;
+  await open('cabinet=c1&view=front');
+  const body = () => driver.findElement(By.css('body'));
+  const dimensions = async () => (await driver.findElements(By.css('[data-dimension]'))).length;
+  const hardware = async () => (await driver.findElements(By.css('[data-hardware]'))).length;
+  const all = await dimensions();
+  assert.ok(all > 5 && (await hardware()) > 0);
+  await (await body()).sendKeys('z');
+  await eventually(dimensions, (count) => count === 0, 'the sizes stay');
+  await (await body()).sendKeys('z');
+  await eventually(dimensions, (count) => count > 0 && count < all, 'the sizes of the whole do not come');
+  await (await body()).sendKeys('w');
+  await eventually(hardware, (count) => count === 0, 'the hardware stays');
+  await driver.navigate().refresh();
+  await untilAlive(driver);
+  await find(driver, '[data-dimension="width"]');
+  assert.ok((await dimensions()) < all && (await hardware()) === 0, 'a reload forgets it');
+  await (await named(driver, 'Layers')).click();
+  await driver.findElement(By.xpath('//*[@role="menuitemradio"][contains(., "all")]')).click();
+  await driver.findElement(By.xpath('//*[@role="menuitemcheckbox"][contains(., "Hardware")]')).click();
+  assert.deepEqual(await seriousProblems(driver), []);
+  await driver.actions().sendKeys(Key.ESCAPE).perform();
+  await eventually(dimensions, (count) => count === all, 'not all sizes come back');
+  assert.ok((await hardware()) > 0);
 });

@@ -135,6 +135,8 @@ export interface DimensionItem {
   readonly shows?: string;
   /** One of the sizes of the whole, which stay when a sheet has room for few. */
   readonly overall?: true;
+  /** A size of an opening or of the front before it. */
+  readonly opening?: true;
   /** A word beside the figure, where the drawing alone does not say what is measured. */
   readonly caption?: string;
 }

@@ -57,6 +57,7 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
   const items = top.map((front) => ({
     ...dimension(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
     shows: front.key,
+    opening: true as const,
   }));
   const gaps = top
     .slice(0, -1)
@@ -192,6 +193,7 @@ function splitChain(
     items.push({
       ...dimension(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
       ...(front ? { shows: front.parts[0]?.key ?? front.key } : {}),
+      opening: true,
     });
     const next = split.face[at + 1];
     const between = split.between[at];
@@ -204,7 +206,10 @@ function splitChain(
   });
   if (openingsFirst)
     split.clear.forEach((each, at) => {
-      items.push(dimension(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)));
+      items.push({
+        ...dimension(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)),
+        opening: true,
+      });
       const next = split.clear[at + 1];
       const between = split.between[at];
       if (!framed || !next || !between) return;

@@ -19,6 +19,7 @@ export type {
 export { drawChoice, hasChoicePicture } from './choices.js';
 export { type CutPlane, drawSection } from './cut.js';
 export { drawElevation } from './elevation.js';
+export { ALL_LAYERS, inLayers, isCalledFor, type Layers, SIZES, type Sizes } from './layers.js';
 export type { Beside } from './neighbours.js';
 export { drawPanel, machiningTable } from './panel.js';
 export { drawPlan, type PlanLevel, planLevels } from './plan.js';

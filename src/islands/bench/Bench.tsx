@@ -18,6 +18,7 @@ import { TapePanel } from './inspector/TapePanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
+import { keepLayers, keptLayers, layersByKey } from './sheet/layers.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall, isView, views } from './sheet/views/index.js';
 import { createBenchStore, type Opened } from './store.js';
@@ -131,6 +132,7 @@ function openedBy(search: string): Opened {
     selected: said.get('part'),
     partsShown: said.has('parts'),
     decisionsShown: said.has('decisions'),
+    layers: keptLayers(),
   };
 }
 
@@ -177,7 +179,10 @@ function useKeys(openKeys: () => void) {
         else if (named) state.show(named.id);
         else if (event.key === 't') state.showParts(!state.partsShown);
         else if (event.key === 'd') state.showDecisions(!state.decisionsShown);
-        else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
+        else if (layersByKey(state.layers, event.key)) {
+          state.setLayers(layersByKey(state.layers, event.key) ?? {});
+          keepLayers(store.getState().layers);
+        } else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
         else if (event.key === 'Escape') {
           state.select(null);
           state.closeTape();

@@ -10,6 +10,7 @@ const KEYS: readonly [string, string][] = [
   ['Ctrl K', 'Find a decision, a part, a view, an act or a cabinet by its words'],
   ['d', 'All decisions beside the sheet'],
   ['t', 'Parts and what to buy under the sheet'],
+  ['z, i, w, x, g', 'Layers of the drawing: sizes, what lies behind, hardware and holes, findings, grain'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z, Ctrl Y', 'Redo'],
   ['Tab', 'From number to number on the drawing and from field to field'],

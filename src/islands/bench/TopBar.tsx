@@ -209,7 +209,7 @@ function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promis
   };
   const item = 'flex min-h-9 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-pencil-pale';
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className="act ml-2">
         <FileDown size={17} aria-hidden="true" /> Export
       </DropdownMenu.Trigger>

@@ -3,7 +3,7 @@ import { consequenceLine, consequencesOf, documentRefusal, stackRefusal } from '
 import { editsBetween, saidInShort, touch, withEdits } from '../../core/changes/index.js';
 import type { Dim } from '../../core/derive/index.js';
 import type { Job } from '../../core/document/index.js';
-import type { Beside } from '../../core/drawing/index.js';
+import { ALL_LAYERS, type Beside, type Layers } from '../../core/drawing/index.js';
 import type { Finding } from '../../core/findings/index.js';
 import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
@@ -42,6 +42,8 @@ export interface BenchState {
   readonly plan: { readonly level: string | null; readonly open: boolean; readonly at: number | null };
   /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
   readonly partsShown: boolean;
+  /** What of the drawings is shown. */
+  readonly layers: Layers;
   /** Whether all decisions of the cabinet stand beside the sheet. */
   readonly decisionsShown: boolean;
   /** What the last act changed, for one line under the drawing. */
@@ -58,6 +60,7 @@ export interface BenchState {
   cutPlan(plan: BenchState['plan']): void;
   showParts(shown: boolean): void;
   showDecisions(shown: boolean): void;
+  setLayers(layers: Partial<Layers>): void;
   openTape(find: Finder): void;
   followTape(trail: readonly string[]): void;
   closeTape(): void;
@@ -74,7 +77,7 @@ export type BenchStore = StoreApi<BenchState>;
 const MOST_STEPS = 200;
 
 /** How the bench was left, as its address says. */
-export type Opened = Partial<Pick<BenchState, 'view' | 'selected' | 'partsShown' | 'decisionsShown'>>;
+export type Opened = Partial<Pick<BenchState, 'view' | 'selected' | 'partsShown' | 'decisionsShown' | 'layers'>>;
 
 export function createBenchStore(job: Job, cabinetId: string | null, opened: Opened = {}): BenchStore {
   const solver = createSolver();
@@ -116,6 +119,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       plan: { level: null, open: false, at: null },
       partsShown: false,
       decisionsShown: false,
+      layers: ALL_LAYERS,
       lastAct: null,
       ...opened,
 
@@ -153,6 +157,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       cutPlan: (plan) => set({ plan }),
       showParts: (shown) => set({ partsShown: shown }),
       showDecisions: (shown) => set({ decisionsShown: shown }),
+      setLayers: (changed) => set(({ layers }) => ({ layers: { ...layers, ...changed } })),
       openTape: (find) => set({ tape: { find, trail: [] } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
       closeTape: () => set({ tape: null }),

@@ -6,6 +6,7 @@ import { type Findable, findables, type Lead, otherWords } from '../../../core/f
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench, useBenchStore } from '../context.js';
 import { leadTo } from '../decisions/lead.js';
+import { keepLayers, LAYER_KEYS, layersByKey } from '../sheet/layers.js';
 import { views } from '../sheet/views/index.js';
 
 /** Something that is done or shown as soon as it is found. */
@@ -156,6 +157,17 @@ function deedsOf(store: ReturnType<typeof useBenchStore>): Deed[] {
       key: 't',
       act: () => state.showParts(!state.partsShown),
     },
+    ...(Object.keys(LAYER_KEYS) as (keyof typeof LAYER_KEYS)[]).map((layer) => {
+      const { label, key } = LAYER_KEYS[layer];
+      return {
+        words: `Layer: ${label}`,
+        key,
+        act: () => {
+          state.setLayers(layersByKey(state.layers, key) ?? {});
+          keepLayers(store.getState().layers);
+        },
+      };
+    }),
     ...(state.past.length > 0 ? [{ words: `Undo: ${state.past.at(-1)?.label}`, key: 'Ctrl Z', act: state.undo }] : []),
     ...(state.future.length > 0
       ? [{ words: `Redo: ${state.future.at(-1)?.label}`, key: 'Ctrl Y', act: state.redo }]

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { type DimensionItem, type Drawing, type LaidSheet, laySheet } from '../../../core/drawing/index.js';
+import { type DimensionItem, type Drawing, inLayers, type LaidSheet, laySheet } from '../../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';
@@ -36,7 +36,11 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
   const [editing, setEditing] = useState<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const drawing = useMemo(() => draw(solved), [draw, solved]);
+  const layers = useBench((state) => state.layers);
+  const drawing = useMemo(() => {
+    const whole = draw(solved);
+    return whole && inLayers(whole, layers);
+  }, [draw, solved, layers]);
   const laid = useMemo(
     () =>
       drawing &&
@@ -123,13 +127,14 @@ export function ViewLayer({
   onOpen: (item: DimensionItem) => void;
 }) {
   const style = useBench((state) => state.job.display);
+  const findings = useBench((state) => state.layers.findings);
   return (
     <>
       <DrawingItems drawing={drawing} laid={laid} lit={lit} />
       {drawing.handles?.map((handle) => (
         <DragHandleMark key={handle.id} handle={handle} laid={laid} />
       ))}
-      <FindingMarks solved={solved} drawing={drawing} laid={laid} />
+      {findings && <FindingMarks solved={solved} drawing={drawing} laid={laid} />}
       {laid.dimensions.map((placed) => (
         <DimensionLines key={placed.item.id} placed={placed} />
       ))}

@@ -4,6 +4,7 @@ import {
   drawElevation,
   drawPlan,
   drawSection,
+  inLayers,
   layProjection,
   planLevels,
   type ViewOf,
@@ -37,12 +38,17 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
     },
     [job, all],
   );
+  const layers = useBench((state) => state.layers);
   const laid = useMemo(() => {
-    const plan = draw(solved, 'plan');
+    const seen = (id: ViewOf) => {
+      const whole = draw(solved, id);
+      return whole && inLayers(whole, layers);
+    };
+    const plan = seen('plan');
     return layProjection(
       {
-        front: draw(solved, 'front') as Drawing,
-        section: draw(solved, 'section') as Drawing,
+        front: seen('front') as Drawing,
+        section: seen('section') as Drawing,
         ...(plan ? { plan } : {}),
       },
       {
@@ -53,7 +59,7 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
       },
       (item) => Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6) + captionWidth(item.caption),
     );
-  }, [draw, solved, size, style]);
+  }, [draw, solved, size, style, layers]);
   const [first] = laid.views;
   const edited = laid.views.flatMap((view) => view.laid.dimensions).find(({ item }) => item.id === editing);
   if (!first) return null;

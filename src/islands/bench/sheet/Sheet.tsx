@@ -2,6 +2,7 @@ import { Settings2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
+import { LayersMenu } from './LayersMenu.js';
 import { type BenchView, views } from './views/index.js';
 
 /** The sheet of paper on the bench, with a tab for each of its views. */
@@ -39,6 +40,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
           ))}
         </Tabs.List>
         {chosen?.Chooser && <chosen.Chooser solved={solved} />}
+        <LayersMenu />
       </div>
       {views.map(({ id, Sheet: Shown }) => (
         <Tabs.Content key={id} value={id} className="grid min-h-0" tabIndex={-1}>
