@@ -1,6 +1,15 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { type DimensionItem, type Drawing, inLayers, type LaidSheet, laySheet } from '../../../core/drawing/index.js';
+import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type DimensionItem,
+  type Drawing,
+  inLayers,
+  type LaidSheet,
+  laySheet,
+  type SheetSpace,
+  type TitleBlock,
+} from '../../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
+import type { LengthStyle } from '../../../core/units/index.js';
 import { drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';
 import {
@@ -15,9 +24,11 @@ import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 import { FindingMarks } from './FindingMarks.js';
 
-export const UNITS_PER_MM = 96 / 25.4;
-export const TITLE_HEIGHT = 30;
+const UNITS_PER_MM = 96 / 25.4;
+const TITLE_HEIGHT = 30;
 const FIRST_SIZE = { width: 700, height: 420 };
+
+export type SheetSize = typeof FIRST_SIZE;
 
 export interface DrawingSheetProps {
   readonly solved: SolvedCabinet;
@@ -30,54 +41,107 @@ export interface DrawingSheetProps {
 
 /** A drawing on a sheet with its title block. Its numbers are fields. */
 export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheetProps) {
+  const style = useBench((state) => state.job.display);
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const layers = useBench((state) => state.layers);
+  const view = useMemo((): SheetView | undefined => {
+    const whole = draw(solved);
+    if (!whole) return undefined;
+    const drawing = inLayers(whole, layers);
+    return { id: 'alone', drawing, laid: laySheet(drawing, spaceOf(size, style), textWidthIn(style)), draw };
+  }, [draw, solved, size, style, layers]);
+  return (
+    <SheetFrame
+      frame={frame}
+      size={size}
+      solved={solved}
+      savedAt={savedAt}
+      views={view ? [view] : []}
+      title={view?.drawing.title}
+      lit={lit}
+    />
+  );
+}
+
+/** A view laid out on a sheet, and how it is drawn again after an edit. */
+export interface SheetView {
+  readonly id: string;
+  readonly drawing: Drawing;
+  readonly laid: LaidSheet;
+  readonly draw: (solved: SolvedCabinet) => Drawing | undefined;
+}
+
+/** Room for the drawing above the title block. */
+export function spaceOf({ width, height }: SheetSize, { unit }: LengthStyle): SheetSpace {
+  return { width, height: height - TITLE_HEIGHT, unitsPerMm: UNITS_PER_MM, textHeight: TEXT_HEIGHT[unit] };
+}
+
+/** Room a figure takes along its line. */
+export function textWidthIn(style: LengthStyle) {
+  return (item: DimensionItem) =>
+    Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6) + captionWidth(item.caption);
+}
+
+/** The views of a sheet, its title block, and the field over the number that is being changed. */
+export function SheetFrame({
+  frame,
+  size,
+  solved,
+  savedAt,
+  views,
+  title,
+  lit = true,
+  onForward,
+}: {
+  frame: RefObject<HTMLDivElement | null>;
+  size: SheetSize;
+  solved: SolvedCabinet;
+  savedAt: string;
+  views: readonly SheetView[];
+  title: TitleBlock | undefined;
+  lit?: boolean;
+  /** A double press on a view brings it forward, where there are several. */
+  onForward?: (id: string) => void;
+}) {
   const select = useBench((state) => state.select);
   const openTape = useBench((state) => state.openTape);
   const style = useBench((state) => state.job.display);
   const [editing, setEditing] = useState<string | null>(null);
-  const frame = useRef<HTMLDivElement>(null);
-  const size = useSize(frame);
-  const layers = useBench((state) => state.layers);
-  const drawing = useMemo(() => {
-    const whole = draw(solved);
-    return whole && inLayers(whole, layers);
-  }, [draw, solved, layers]);
-  const laid = useMemo(
-    () =>
-      drawing &&
-      laySheet(
-        drawing,
-        {
-          width: size.width,
-          height: size.height - TITLE_HEIGHT,
-          unitsPerMm: UNITS_PER_MM,
-          textHeight: TEXT_HEIGHT[style.unit],
-        },
-        (item) => Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6) + captionWidth(item.caption),
-      ),
-    [drawing, size, style],
-  );
-  const open = (item: DimensionItem) => {
-    openTape((each) => draw(each)?.dimensions.find((other) => other.id === item.id)?.dim);
-    if (item.edits) setEditing(item.id);
-  };
-  const edited = laid?.dimensions.find(({ item }) => item.id === editing);
+  const edited = views.flatMap(({ laid }) => laid.dimensions).find(({ item }) => item.id === editing);
+  const [first] = views;
   return (
     <div ref={frame} className="relative min-h-0 overflow-hidden">
-      {drawing && laid && (
+      {first && title && (
         // biome-ignore lint/a11y/useKeyWithClickEvents: Escape on the page lets the selection go as well
         <svg
           role="group"
-          aria-label={`${drawing.title.view} of ${drawing.title.cabinet}`}
+          aria-label={`${title.view} of ${title.cabinet}`}
           width={size.width}
           height={size.height}
           className="absolute inset-0 select-none"
           onClick={() => select(null)}
         >
           <Hatch />
-          <ViewLayer solved={solved} drawing={drawing} laid={laid} lit={lit} editing={editing} onOpen={open} />
+          {views.map(({ id, drawing, laid, draw }) => (
+            // biome-ignore lint/a11y/noStaticElementInteractions: the tabs and their keys bring a view forward as well
+            <g key={id} data-view={id} onDoubleClick={() => onForward?.(id)}>
+              <ViewLayer
+                solved={solved}
+                drawing={drawing}
+                laid={laid}
+                lit={lit}
+                editing={editing}
+                onOpen={(item) => {
+                  openTape((each) => draw(each)?.dimensions.find((other) => other.id === item.id)?.dim);
+                  if (item.edits) setEditing(item.id);
+                }}
+              />
+            </g>
+          ))}
           <TitleStrip
-            drawing={drawing}
-            laid={laid}
+            title={title}
+            scale={first.laid.scale}
             width={size.width}
             height={size.height}
             unit={style.unit}
@@ -100,7 +164,7 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
 }
 
 /** End grain on the drawing. */
-export function Hatch() {
+function Hatch() {
   return (
     <defs>
       <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -111,7 +175,7 @@ export function Hatch() {
 }
 
 /** One view on a sheet: what it shows, what can be dragged on it, what was found, and its dimensions above all. */
-export function ViewLayer({
+function ViewLayer({
   solved,
   drawing,
   laid,
@@ -163,29 +227,29 @@ export function useSize(frame: { current: HTMLElement | null }) {
   return size;
 }
 
-export function TitleStrip({
-  drawing,
-  laid,
+function TitleStrip({
+  title,
+  scale,
   width,
   height,
   unit,
   savedAt,
 }: {
-  drawing: Drawing;
-  laid: LaidSheet;
+  title: TitleBlock;
+  scale: number;
   width: number;
   height: number;
   unit: string;
   savedAt: string;
 }) {
   const y = height - TITLE_HEIGHT;
-  const { job, cabinet, view } = drawing.title;
+  const { job, cabinet, view } = title;
   const date = savedAt.slice(0, 10);
   const narrow = width < 520;
   const words = [
     { x: 12, text: cabinet, weight: 700 },
     { x: width * (narrow ? 0.46 : 0.34), text: view, weight: 400 },
-    { x: width * (narrow ? 0.8 : 0.54), text: `1 : ${laid.scale}`, weight: 400 },
+    { x: width * (narrow ? 0.8 : 0.54), text: `1 : ${scale}`, weight: 400 },
     ...(narrow
       ? []
       : [

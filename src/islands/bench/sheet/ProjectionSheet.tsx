@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef } from 'react';
 import {
   type Drawing,
   drawElevation,
@@ -10,11 +10,9 @@ import {
   type ViewOf,
 } from '../../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
-import { drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
-import { captionWidth, DimensionEntry, FIGURE_SIZE, TEXT_HEIGHT } from './DrawingDimensions.js';
-import { Hatch, TITLE_HEIGHT, TitleStrip, UNITS_PER_MM, useSize, ViewLayer } from './DrawingSheet.js';
+import { SheetFrame, spaceOf, textWidthIn, useSize } from './DrawingSheet.js';
 
 const NAMES = { front: 'Front', section: 'section', plan: 'plan' } as const satisfies Record<ViewOf, string>;
 
@@ -22,10 +20,8 @@ const NAMES = { front: 'Front', section: 'section', plan: 'plan' } as const sati
 export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
   const job = useBench((state) => state.job);
   const all = useBench((state) => state.solved);
+  const layers = useBench((state) => state.layers);
   const show = useBench((state) => state.show);
-  const select = useBench((state) => state.select);
-  const openTape = useBench((state) => state.openTape);
-  const [editing, setEditing] = useState<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const style = job.display;
@@ -38,82 +34,33 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
     },
     [job, all],
   );
-  const layers = useBench((state) => state.layers);
-  const laid = useMemo(() => {
+  const views = useMemo(() => {
     const seen = (id: ViewOf) => {
       const whole = draw(solved, id);
       return whole && inLayers(whole, layers);
     };
     const plan = seen('plan');
-    return layProjection(
-      {
-        front: seen('front') as Drawing,
-        section: seen('section') as Drawing,
-        ...(plan ? { plan } : {}),
-      },
-      {
-        width: size.width,
-        height: size.height - TITLE_HEIGHT,
-        unitsPerMm: UNITS_PER_MM,
-        textHeight: TEXT_HEIGHT[style.unit],
-      },
-      (item) => Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6) + captionWidth(item.caption),
-    );
+    const drawings = {
+      front: seen('front') as Drawing,
+      section: seen('section') as Drawing,
+      ...(plan ? { plan } : {}),
+    };
+    return layProjection(drawings, spaceOf(size, style), textWidthIn(style)).views.map((view) => ({
+      ...view,
+      draw: (each: SolvedCabinet) => draw(each, view.id),
+    }));
   }, [draw, solved, size, style, layers]);
-  const [first] = laid.views;
-  const edited = laid.views.flatMap((view) => view.laid.dimensions).find(({ item }) => item.id === editing);
-  if (!first) return null;
-  const shown = laid.views.map(({ id }) => NAMES[id]);
-  const title = {
-    ...first.drawing,
-    title: { ...first.drawing.title, view: shown.join(', ').replace(/, ([^,]*)$/, ' and $1') },
-  };
+  const names = views.map(({ id }) => NAMES[id]).join(', ');
+  const title = views[0] && { ...views[0].drawing.title, view: names.replace(/, ([^,]*)$/, ' and $1') };
   return (
-    <div ref={frame} className="relative min-h-0 overflow-hidden">
-      {/* biome-ignore lint/a11y/useKeyWithClickEvents: Escape on the page lets the selection go as well */}
-      <svg
-        role="group"
-        aria-label={`${title.title.view} of ${title.title.cabinet}`}
-        width={size.width}
-        height={size.height}
-        className="absolute inset-0 select-none"
-        onClick={() => select(null)}
-      >
-        <Hatch />
-        {laid.views.map((view) => (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the tabs and their keys bring a view forward as well
-          <g key={view.id} data-view={view.id} onDoubleClick={() => show(view.id)}>
-            <ViewLayer
-              solved={solved}
-              drawing={view.drawing}
-              laid={view.laid}
-              editing={editing}
-              onOpen={(item) => {
-                openTape((each) => draw(each, view.id)?.dimensions.find((other) => other.id === item.id)?.dim);
-                if (item.edits) setEditing(item.id);
-              }}
-            />
-          </g>
-        ))}
-        <TitleStrip
-          drawing={title}
-          laid={first.laid}
-          width={size.width}
-          height={size.height}
-          unit={style.unit}
-          savedAt={savedAt}
-        />
-      </svg>
-      {edited && (
-        <DimensionEntry
-          key={edited.item.id}
-          placed={edited}
-          style={style}
-          solved={solved}
-          width={size.width}
-          onDone={() => setEditing(null)}
-        />
-      )}
-    </div>
+    <SheetFrame
+      frame={frame}
+      size={size}
+      solved={solved}
+      savedAt={savedAt}
+      views={views}
+      title={title}
+      onForward={(id) => show(id as ViewOf)}
+    />
   );
 }
