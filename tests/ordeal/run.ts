@@ -4,15 +4,22 @@ import { askOddly, serveMany } from './asked.js';
 import { readOddDocuments, solveTheLargest } from './documents.js';
 import { killAmidSaves, startTogether } from './killed.js';
 
-const { values } = parseArgs({ options: { share: { type: 'string', default: '1' }, only: { type: 'string' } } });
+const { values } = parseArgs({
+  options: {
+    share: { type: 'string', default: '1' },
+    only: { type: 'string' },
+    seed: { type: 'string', default: '1' },
+  },
+});
 const share = Number(values.share);
 if (!(share > 0)) throw new Error('--share should be a number above 0.');
+const seed = Number(values.seed);
 const many = (count: number) => Math.max(1, Math.round(count * share));
 
 const proofs: readonly (readonly [string, string, () => unknown])[] = [
-  ['kills', 'killed amid its saves', () => killAmidSaves(many(1000))],
-  ['starts', 'two starts at once on an old shop, one killed', () => startTogether(many(200))],
-  ['requests', 'odd requests', () => askOddly(many(5000))],
+  ['kills', 'killed amid its saves', () => killAmidSaves(many(1000), seed)],
+  ['starts', 'two starts at once on an old shop, one killed', () => startTogether(many(200), seed)],
+  ['requests', 'odd requests', () => askOddly(many(5000), seed)],
   ['documents', 'odd documents', () => readOddDocuments(many(20_000))],
   ['largest', 'the largest there may be', () => solveTheLargest()],
   ['clients', 'fifty clients', () => serveMany(50, many(10_000))],

@@ -3,6 +3,7 @@ export { jobByHand, newCabinet, newJob, nextNumber, type StartingPoint, starting
 export {
   type Cabinet,
   type CabinetKind,
+  cabinetKinds,
   type Display,
   type House,
   JOB_VERSION,

@@ -5,6 +5,7 @@ import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './decisions/Decisions.js';
 import { BinsPanel } from './inspector/BinsPanel.js';
+import { CabinetPanel } from './inspector/CabinetPanel.js';
 import { CautionsPanel } from './inspector/CautionsPanel.js';
 import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
 import { DrawerPanel } from './inspector/DrawerPanel.js';
@@ -77,7 +78,7 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
   useKeys(() => setKeysOpen(true));
   useAddress();
   return (
-    <div className="relative grid h-dvh min-h-[600px] grid-rows-[auto_auto_1fr] overflow-hidden">
+    <div className="relative grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] overflow-hidden">
       <TopBar jobId={jobId} version={version} epoch={epoch} onKeys={() => setKeysOpen(true)} />
       <CabinetStrip />
       {solved ? (
@@ -98,6 +99,7 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
           >
             <CorrectionsPanel jobId={jobId} corrected={corrected} />
             <TapePanel solved={solved} />
+            <CabinetPanel solved={solved} />
             <PartPanel solved={solved} />
             <ShelfPanel solved={solved} />
             <FrontPanel solved={solved} />

@@ -42,9 +42,9 @@ export function CabinetStrip() {
   return (
     <nav
       aria-label="Cabinets of this job"
-      className="flex min-h-[4.25rem] items-end gap-1 border-b border-rule/60 px-3"
+      className="flex min-h-[4.25rem] min-w-0 items-end gap-1 overflow-x-auto border-b border-rule/60 px-3"
     >
-      <ol className="flex min-w-0 items-end gap-0.5 overflow-x-auto">
+      <ol className="flex min-w-48 items-end gap-0.5 overflow-x-auto">
         {drawn.map(({ solved: each, thumbnail, stops }) => (
           <StripItem
             key={each.cabinet.id}

@@ -57,7 +57,7 @@ export function TopBar({
             onClick={undo}
             title={past.at(-1) ? `Undo: ${past.at(-1)?.label}` : 'Nothing to undo'}
           >
-            <Undo2 size={17} aria-hidden="true" /> Undo
+            <Undo2 size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Undo</span>
           </button>
           <button
             type="button"
@@ -66,10 +66,10 @@ export function TopBar({
             onClick={redo}
             title={future.at(-1) ? `Redo: ${future.at(-1)?.label}` : 'Nothing to redo'}
           >
-            <Redo2 size={17} aria-hidden="true" /> Redo
+            <Redo2 size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Redo</span>
           </button>
           <label className="ml-2 flex items-center gap-1.5">
-            <span className="text-ink-soft">Shown in</span>
+            <span className="text-ink-soft max-xl:sr-only">Shown in</span>
             <select
               className="entry font-semibold"
               value={unit}

@@ -8,8 +8,19 @@ import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 import { Setting } from './SettingRow.js';
 
-/** Name, width, height and depth, with the two helpers: height from a worktop, and what the depth means. */
+/** Name and sizes, and what the depth means. */
 export function OverallSize({ solved }: { solved: SolvedCabinet }) {
+  return (
+    <div className="flex flex-col gap-1 pt-2 pb-3">
+      <OverallFields solved={solved} />
+      <Setting path="depth/means" solved={solved} />
+      {solved.resolved.settings.depth.means.value === 'fronts' && <Setting path="depth/bumper" solved={solved} />}
+    </div>
+  );
+}
+
+/** Name, width, height and depth; the height also from a finished worktop. */
+export function OverallFields({ solved }: { solved: SolvedCabinet }) {
   const act = useBench((state) => state.act);
   const job = useBench((state) => state.job);
   const openTape = useBench((state) => state.openTape);
@@ -34,7 +45,7 @@ export function OverallSize({ solved }: { solved: SolvedCabinet }) {
   );
   const fromWorktop = cabinet.size.height.from === 'worktop';
   return (
-    <div className="flex flex-col gap-1 pt-2 pb-3">
+    <>
       <TextRow
         label="Cabinet name"
         value={cabinet.name}
@@ -84,9 +95,7 @@ export function OverallSize({ solved }: { solved: SolvedCabinet }) {
         />
         Height from a finished worktop
       </label>
-      <Setting path="depth/means" solved={solved} />
-      {resolved.settings.depth.means.value === 'fronts' && <Setting path="depth/bumper" solved={solved} />}
-    </div>
+    </>
   );
 }
 

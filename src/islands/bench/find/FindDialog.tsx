@@ -33,7 +33,7 @@ export function FindDialog({ solved }: { solved: SolvedCabinet }) {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="act act-bare" title="Find a decision, a part, a view or a cabinet (Ctrl K)">
-        <Search size={17} aria-hidden="true" /> Find
+        <Search size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Find</span>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />

@@ -22,13 +22,7 @@ export function TapePanel({ solved }: { solved: SolvedCabinet }) {
   const followTape = useBench((state) => state.followTape);
   const closeTape = useBench((state) => state.closeTape);
   const style = useBench((state) => state.job.display);
-  if (!open)
-    return (
-      <section aria-label="Tape" className="sheet p-3 text-ink-soft">
-        <h2 className="caps">Tape</h2>
-        <p className="mt-1">Choose any number to see how it came about.</p>
-      </section>
-    );
+  if (!open) return null;
   const root = open.find(solved);
   const dim = root && walk(root, open.trail);
   return (

@@ -35,7 +35,7 @@ export function HistoryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="act act-bare" title="What was saved of this job, and when">
-        <History size={17} aria-hidden="true" /> History
+        <History size={17} aria-hidden="true" /> <span className="max-xl:sr-only">History</span>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />

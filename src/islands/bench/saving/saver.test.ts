@@ -331,3 +331,28 @@ test('a shelf that keeps nothing is said, and saving goes on', async () => {
   assert.equal(states.at(-1), 'saved');
   stop();
 });
+
+test('while what was left over cannot be sent, whoever waits for a save is told so and not kept waiting', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  first.world.failures.push('busy', 'busy');
+  const second = setUp(first.world);
+  await settle();
+  await settle();
+  const waited = await Promise.race([
+    second.saver.flush().then(() => 'answered'),
+    new Promise((done) => setTimeout(() => done('kept waiting'), 300)),
+  ]);
+  assert.equal(waited, 'answered');
+  assert.equal(second.saver.unsaved, true);
+  assert.equal(second.states.at(-1), 'kept');
+  await new Promise((done) => setTimeout(done, 3300));
+  await second.saver.flush();
+  assert.equal(widthOf(first.world.job), 640);
+  assert.equal(second.saver.unsaved, false);
+  second.stop();
+});

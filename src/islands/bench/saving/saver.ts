@@ -93,6 +93,8 @@ export class Saver {
   /** Settled once what was left over is dealt with: until then nothing of this window is sent, or laid over it. */
   private begun: Promise<void> = Promise.resolve();
   private shelfRead = false;
+  /** True while what was left over waits for the server. */
+  private waits = false;
   /** Left over on this tab's shelf and not sent yet: it stays before what comes after it. */
   private left: readonly Save[] = [];
   private refused: readonly RefusedStep[] = [];
@@ -111,7 +113,12 @@ export class Saver {
 
   /** True while something on the bench is not known to be saved. */
   get unsaved(): boolean {
-    return this.onItsWay !== undefined || this.gaveWay.length > 0 || this.store.getState().job !== this.saved.job;
+    return (
+      this.onItsWay !== undefined ||
+      this.waits ||
+      this.gaveWay.length > 0 ||
+      this.store.getState().job !== this.saved.job
+    );
   }
 
   /** Begins to save, what was left over first. Returns how to stop. */
@@ -133,7 +140,8 @@ export class Saver {
 
   /** Sends all there is to send; resolves when it is saved, or cannot be for now. */
   async flush(leaving = false): Promise<void> {
-    if (this.sides) return;
+    // What was left over goes first; while the server does not take it nothing else is sent either.
+    if (this.sides || this.waits) return;
     this.running ??= this.begun
       .then(() => this.sendAll(leaving))
       .finally(() => {
@@ -356,12 +364,16 @@ export class Saver {
       this.inBrowser = false;
     }
     this.shelfRead = true;
+    this.waits = false;
     this.keep();
+    // What was typed meanwhile was not sent, nor will anything call for it.
+    if (this.unsaved) this.later(0);
     if (this.refused.length > 0) this.tell(this.state);
   }
 
   /** Waits before something is tried again, each time twice as long. */
   private async pause(): Promise<void> {
+    this.waits = true;
     this.tell({ kind: 'kept', message: 'the server does not answer', inBrowser: this.inBrowser });
     await new Promise((done) => setTimeout(done, this.retry));
     this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);

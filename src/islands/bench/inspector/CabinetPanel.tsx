@@ -1,0 +1,35 @@
+import { cabinetKinds } from '../../../core/document/index.js';
+import { schools } from '../../../core/job/index.js';
+import type { SolvedCabinet } from '../../../core/solve.js';
+import { useBench } from '../context.js';
+import { OverallFields } from '../decisions/OverallSize.js';
+import { FigureRow } from './FigureRow.js';
+
+/** The cabinet itself, while nothing of it is selected: its overall sizes, how it is built, and what room is in it. */
+export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
+  const selected = useBench((state) => state.selected);
+  const decisionsShown = useBench((state) => state.decisionsShown);
+  const showDecisions = useBench((state) => state.showDecisions);
+  // The decisions begin with the same fields.
+  if (selected || decisionsShown) return null;
+  const { cabinet, resolved } = solved;
+  const figure = (name: string, pick: (each: SolvedCabinet) => SolvedCabinet['box']['insideWidth']) => (
+    <FigureRow name={name} of={solved} find={(each) => each} pick={pick} />
+  );
+  return (
+    <section aria-label="Cabinet" className="sheet flex flex-col gap-1 p-3">
+      <OverallFields solved={solved} />
+      <div className="mt-1 border-t border-rule/50 pt-1">
+        {figure('Inside width', ({ box }) => box.insideWidth)}
+        {figure('Clear height', ({ box }) => box.clearHeight)}
+        {figure('Clear depth', ({ box }) => box.clearDepth)}
+      </div>
+      <p className="text-ink-soft">
+        {cabinetKinds[cabinet.kind]}, {schools[resolved.settings.school.value].label.toLowerCase()}
+      </p>
+      <button type="button" className="act self-start" onClick={() => showDecisions(true)}>
+        All decisions
+      </button>
+    </section>
+  );
+}
