@@ -47,7 +47,7 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
   const db = new Database(file);
   try {
     db.pragma('busy_timeout = 5000');
-    db.pragma('journal_mode = WAL');
+    patiently(() => db.pragma('journal_mode = WAL'));
     // A commit waits until the disk has it: a power cut takes nothing that was answered as saved.
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
@@ -66,6 +66,23 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
   for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
   writeFileSync(join(folder, MARK), 'A shop of Alcove lies in this folder, in alcove.db.\n', { mode: 0o600 });
   return db;
+}
+
+/** A start waits so long for another one that is under way (ms), looking again after each so many. */
+const PATIENCE = 10_000;
+const AGAIN = 50;
+
+/** Two that change how a database is logged in one moment are told at once that it is locked, whatever was asked: it is tried again. */
+function patiently(act: () => void): void {
+  const until = Date.now() + PATIENCE;
+  for (;;)
+    try {
+      act();
+      return;
+    } catch (error) {
+      if (!String(codeOf(error)).startsWith('SQLITE_BUSY') || Date.now() > until) throw error;
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, AGAIN);
+    }
 }
 
 /** A shop whose database is gone, or empty, is not quietly begun anew. */

@@ -10,12 +10,16 @@ import { stateAt } from '../../src/server/history.js';
 import { createJob, readStoredJob } from '../../src/server/jobs.js';
 import { listJobs } from '../../src/server/list.js';
 import { Random } from '../generator/random.js';
-import { ended, temporaryFolder } from '../support/server.js';
+import { temporaryFolder } from '../support/server.js';
 
 /** A program of this folder, with the lines it says. */
 class Program {
   readonly process: ChildProcess;
   readonly said: string[] = [];
+  /** What it complained of. */
+  complaint = '';
+  /** Settled once it has ended and all it said was heard. */
+  readonly over: Promise<void>;
   private rest = '';
   private wake: () => void = () => {};
 
@@ -29,6 +33,10 @@ class Program {
       this.said.push(...lines);
       this.wake();
     });
+    this.process.stderr?.on('data', (chunk: Buffer) => {
+      this.complaint += chunk.toString('utf8');
+    });
+    this.over = new Promise((heard) => this.process.once('close', () => heard()));
     this.process.once('exit', () => this.wake());
     this.process.stdin?.on('error', () => {});
   }
@@ -67,7 +75,7 @@ export async function killAmidSaves(kills: number, seed = 1): Promise<{ kills: n
     await program.says(1 + random.whole(1, 6));
     await pause(random.between(0, 40));
     program.process.kill('SIGKILL');
-    await ended(program.process);
+    await program.over;
     const versions = program.said.slice(1).map(Number).filter(Number.isFinite);
     answered += versions.length;
     last = Math.max(last, ...versions);
@@ -130,10 +138,10 @@ export async function startTogether(tries: number, seed = 2): Promise<{ tries: n
       await pause(random.between(0, 60));
       victim.process.kill('SIGKILL');
     }
-    await Promise.all(programs.map((program) => ended(program.process)));
+    await Promise.all(programs.map((program) => program.over));
     if (victim.process.signalCode !== null) killed += 1;
     for (const program of kills ? [other] : programs)
-      assert.equal(program.said[1], `${jobs} jobs`, `try ${attempt}: ${program.said.join()}`);
+      assert.equal(program.said[1], `${jobs} jobs`, `try ${attempt}: ${program.said.join()} ${program.complaint}`);
     const db = openDatabase(data);
     assert.equal(db.pragma('integrity_check', { simple: true }), 'ok');
     assert.equal(listJobs(db).length, jobs, `try ${attempt}`);

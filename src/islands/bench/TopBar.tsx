@@ -48,7 +48,7 @@ export function TopBar({
           name={job.name}
           onRename={(name) => act({ label: 'Job name', edits: [{ path: pathTo.head('name'), value: name }] })}
         />
-        <SaveWord state={saving.state} />
+        <SaveWord state={saving.state} inBrowser={saving.inBrowser} />
         <span className="ml-auto flex items-center gap-1">
           <button
             type="button"
@@ -147,7 +147,7 @@ function JobName({ name, onRename }: { name: string; onRename: (name: string) =>
   );
 }
 
-function SaveWord({ state }: { state: SaveState }) {
+function SaveWord({ state, inBrowser }: { state: SaveState; inBrowser: boolean }) {
   if (state.kind === 'failed')
     return (
       <span role="alert" className="font-semibold text-finding">
@@ -166,6 +166,7 @@ function SaveWord({ state }: { state: SaveState }) {
   return (
     <span className="shrink-0 text-ink-soft" data-save={state.kind}>
       {words[state.kind]}
+      {!inBrowser && ' (this browser keeps nothing unsaved)'}
     </span>
   );
 }

@@ -323,12 +323,13 @@ test('what was left over and another window decided otherwise is put before the 
 });
 
 test('a shelf that keeps nothing is said, and saving goes on', async () => {
-  const { world, saver, width, states, stop } = setUp();
+  const { world, saver, width, states, told, stop } = setUp();
   world.keep = () => Promise.reject(new Error('no shelf'));
   width(640);
   await saver.flush();
   assert.equal(widthOf(world.job), 640);
   assert.equal(states.at(-1), 'saved');
+  assert.equal(told.at(-1)?.inBrowser, false);
   stop();
 });
 

@@ -70,6 +70,8 @@ export interface SaverWorld {
 export interface Told {
   readonly state: SaveState;
   readonly refused: readonly RefusedStep[];
+  /** False where the browser keeps nothing: what is not sent yet is lost with the page. */
+  readonly inBrowser: boolean;
 }
 
 /** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
@@ -192,7 +194,7 @@ export class Saver {
 
   private tell(state: SaveState): void {
     this.state = state;
-    this.hear({ state, refused: this.refused });
+    this.hear({ state, refused: this.refused, inBrowser: this.inBrowser });
   }
 
   private settle({ document, version, epoch }: ServerState): void {
@@ -342,9 +344,13 @@ export class Saver {
     const { refused } = this;
     this.world
       .keep(saves.length > 0 || refused.length > 0 ? { saves, ...(refused.length > 0 ? { refused } : {}) } : undefined)
-      .catch(() => {
-        this.inBrowser = false;
-      });
+      .catch(() => this.keepsNothing());
+  }
+
+  private keepsNothing(): void {
+    if (!this.inBrowser) return;
+    this.inBrowser = false;
+    this.tell(this.state);
   }
 
   /** Sends what a reload, a crash or a closed tab left over, and shows it. */
@@ -361,7 +367,7 @@ export class Saver {
         else await done();
       }
     } catch {
-      this.inBrowser = false;
+      this.keepsNothing();
     }
     this.shelfRead = true;
     this.waits = false;

@@ -41,7 +41,7 @@ const KEEPALIVE = 60_000;
 /** Saves the bench's document a moment after every change, and keeps it in the browser until it is known to be saved. */
 export function useAutosave(jobId: string, first: { readonly version: number; readonly epoch: string }) {
   const store = useBenchStore();
-  const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [] });
+  const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [], inBrowser: true });
   const { version, epoch } = first;
   const saver = useMemo(() => {
     const shelf = new UnsentShelf(jobId);

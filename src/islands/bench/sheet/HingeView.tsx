@@ -52,7 +52,7 @@ export function DoorChooser({ solved }: { solved: SolvedCabinet }) {
   return (
     <select
       aria-label="Door shown"
-      className="entry ml-2"
+      className="entry ml-2 min-w-0 max-w-60 flex-1"
       value={door.front.key}
       onChange={(event) => {
         const next = solved.fitted.hinges.find(({ front }) => front.key === event.currentTarget.value);

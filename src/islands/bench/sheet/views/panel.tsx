@@ -27,7 +27,7 @@ function PanelChooser({ solved }: { solved: SolvedCabinet }) {
   return (
     <select
       aria-label="Part shown"
-      className="entry ml-2"
+      className="entry ml-2 min-w-0 max-w-60 flex-1"
       value={shown.part.key}
       onChange={(event) => select(event.currentTarget.value)}
     >
