@@ -68,7 +68,7 @@ test('any state of a long history is what was saved then', () => {
   for (const version of [1, 2, 3, 57, 199, 200, 201, 322, 399, 400])
     assert.deepEqual(plain(stateAt(db, id, version)), states.get(version), `version ${version}`);
   assert.throws(() => stateAt(db, id, 401), /no version 401/);
-  const since = savedSince(db, id, 390) ?? [];
+  const since = savedSince(db, id, 390, 400) ?? [];
   assert.deepEqual(
     since.map(({ version }) => version),
     [391, 392, 393, 394, 395, 396, 397, 398, 399, 400],
@@ -116,8 +116,9 @@ test('of long ago the last state of each day stays; all after it can still be re
   for (const version of [10, 20, 30, 40, 45, 46, 53, 60])
     assert.equal(stateAt(db, id, version).name, names.get(version), `version ${version}`);
   for (const version of [9, 11, 44]) assert.throws(() => stateAt(db, id, version), /too long ago/);
-  assert.equal(savedSince(db, id, 30), undefined, 'no longer known edit by edit');
-  assert.equal(savedSince(db, id, 50)?.length, 10);
+  assert.equal(savedSince(db, id, 30, 60), undefined, 'no longer known edit by edit');
+  assert.equal(savedSince(db, id, 50, 60)?.length, 10);
+  assert.equal(savedSince(db, id, 50, 61), undefined, 'one of them is not there');
   saveEdits(db, id, { version: 60, label: 'x', edits: [decide('name', 'Goes on')] });
   assert.equal(stateAt(db, id, 61).name, 'Goes on');
   assert.deepEqual(db.pragma('foreign_key_check'), []);

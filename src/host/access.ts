@@ -61,7 +61,9 @@ export class Access {
 
   static of(data: string, chosen?: string): Access {
     if (chosen) {
-      setCode(data, chosen);
+      // The same code again lets everybody stay who has come in.
+      const kept = read(data);
+      if (!kept || !equal(hashOf(chosen, kept.salt), kept.hash)) setCode(data, chosen);
       return new Access(data, undefined);
     }
     return new Access(data, read(data) ? undefined : setCode(data));

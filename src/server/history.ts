@@ -21,13 +21,14 @@ export interface HistoryEntry {
   readonly setAside?: readonly Edit[];
 }
 
-/** A state is written down whole once the edits since the last one are as long as it is. */
-const SNAPSHOT_SHARE = 1;
 /** So many saves are kept one by one, and all of so many days; of earlier days the last state each. */
 const KEPT_SAVES = 500;
 const KEPT_DAYS = 90;
 /** Looked at for what is too old after each so many saves. */
 const PRUNE_EVERY = 100;
+
+/** So many saves are told one by one to a window that is behind. */
+const MOST_TOLD = 2000;
 
 interface RevisionRow {
   version: number;
@@ -65,17 +66,22 @@ export function takeSnapshot(db: Db, jobId: string, version: number, { cabinets,
   ).run(jobId, version, head, house, hardware, JSON.stringify(cabinets));
 }
 
+/** True when there is a whole state to count edits from; a job from before history was kept so has none. */
+export function hasSnapshot(db: Db, jobId: string): boolean {
+  return db.prepare('SELECT 1 FROM snapshot WHERE job_id = ? LIMIT 1').get(jobId) !== undefined;
+}
+
 /** True when the edits since the last whole state are as long as a whole state is. */
 export function wantsSnapshot(db: Db, jobId: string): boolean {
   const row = db
-    .prepare<[{ job: string }], { since: number; size: number; whole: number }>(
-      `SELECT last.whole, last.size,
+    .prepare<[{ job: string }], { since: number; size: number }>(
+      `SELECT last.size,
               (SELECT coalesce(sum(length(change)), 0) FROM revision WHERE job_id = @job AND version > last.version) AS since
-         FROM (SELECT coalesce(max(version), 0) AS version, coalesce(length(head) + length(cabinets), 0) AS size,
-                      count(*) AS whole FROM snapshot WHERE job_id = @job) AS last`,
+         FROM (SELECT coalesce(max(version), 0) AS version, coalesce(length(head) + length(cabinets), 0) AS size
+                 FROM snapshot WHERE job_id = @job) AS last`,
     )
     .get({ job: jobId });
-  return !row || row.whole === 0 || row.since > row.size * SNAPSHOT_SHARE;
+  return !row || row.since > row.size;
 }
 
 /** All that was saved of a job, the latest first. */
@@ -94,18 +100,36 @@ function entryOf({ version, label, savedAt, change }: RevisionRow): HistoryEntry
   return { version, label, savedAt, ...(edits ? { edits } : {}), ...(setAside ? { setAside } : {}) };
 }
 
-/** What was saved after a version, oldest first; undefined where that is not kept edit by edit any more. */
-export function savedSince(db: Db, jobId: string, version: number): HistoryEntry[] | undefined {
+/**
+ * What was saved after a version up to the present one, oldest first; undefined where that is not kept edit by edit any
+ * more, or is too much to tell.
+ */
+export function savedSince(db: Db, jobId: string, version: number, present: number): HistoryEntry[] | undefined {
+  if (present - version > MOST_TOLD) return undefined;
   const entries = db
     .prepare<[string, number], RevisionRow>(
       `SELECT version, label, saved_at AS savedAt, change FROM revision WHERE job_id = ? AND version > ?
-        ORDER BY version LIMIT 2000`,
+        ORDER BY version`,
     )
     .all(jobId, version)
     .map(entryOf);
   const unbroken = entries.every((entry, at) => entry.version === version + 1 + at && entry.edits !== undefined);
-  return unbroken ? entries : undefined;
+  return unbroken && entries.length === present - version ? entries : undefined;
 }
+
+interface SnapshotRow {
+  version: number;
+  head: string;
+  house: string;
+  hardware: string;
+  cabinets: string;
+}
+
+/** The document of a state that is written down whole, unchecked. */
+const documentOf = (db: Db, row: SnapshotRow): object => ({
+  ...loadHead(db, row),
+  cabinets: JSON.parse(row.cabinets) as unknown,
+});
 
 /** Everything that is kept of a job: its saves, oldest first, and the states that are written down whole. */
 export function wholeHistory(
@@ -117,21 +141,16 @@ export function wholeHistory(
 } {
   const saves = historyOf(db, jobId, undefined, Number.MAX_SAFE_INTEGER).reverse();
   const states = db
-    .prepare<[string], { version: number; head: string; house: string; hardware: string; cabinets: string }>(
-      'SELECT * FROM snapshot WHERE job_id = ? ORDER BY version',
-    )
+    .prepare<[string], SnapshotRow>('SELECT * FROM snapshot WHERE job_id = ? ORDER BY version')
     .all(jobId)
-    .map((row) => ({
-      version: row.version,
-      document: { ...loadHead(db, row), cabinets: JSON.parse(row.cabinets) as unknown },
-    }));
+    .map((row) => ({ version: row.version, document: documentOf(db, row) }));
   return { saves, states };
 }
 
 /** A job as it stood after a save. */
 export function stateAt(db: Db, jobId: string, version: number): Job {
   const from = db
-    .prepare<[string, number], { version: number; head: string; house: string; hardware: string; cabinets: string }>(
+    .prepare<[string, number], SnapshotRow>(
       'SELECT * FROM snapshot WHERE job_id = ? AND version <= ? ORDER BY version DESC LIMIT 1',
     )
     .get(jobId, version);
@@ -145,7 +164,7 @@ export function stateAt(db: Db, jobId: string, version: number): Job {
   const whole = from ? rows.length === version - from.version : rows.length === version;
   if (last !== version || !whole)
     throw new Refusal(404, 'no-such-version', `There is no version ${version} of this job; it may be too long ago.`);
-  const begun = from ? { ...loadHead(db, from), cabinets: JSON.parse(from.cabinets) as unknown } : { cabinets: [] };
+  const begun = from ? documentOf(db, from) : { cabinets: [] };
   const state = rows.reduce((job, { change }) => withRecorded(job, JSON.parse(change)), begun as unknown as Job);
   const read = readJob(state);
   if (!read.ok) throw new Refusal(422, 'unreadable', `Version ${version} of this job cannot be read.`, read.errors);

@@ -4,7 +4,7 @@ import { headOf, type Job, readTouched } from '../core/document/index.js';
 import { applyEdits, type Edit, EditPathError, editSchema } from '../core/job/index.js';
 import { dropContent, storeHead } from './content.js';
 import type { Db } from './database.js';
-import { prune, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
+import { hasSnapshot, prune, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
 import {
   assemble,
   epochOf,
@@ -108,11 +108,6 @@ function writeHead(db: Db, { id, house: oldHouse, hardware: oldHardware }: JobRo
   dropContent(db, [oldHouse, oldHardware]);
 }
 
-/** True when there is a whole state to count edits from; a job from before history was kept so has none. */
-function hasSnapshot(db: Db, id: string): boolean {
-  return db.prepare('SELECT 1 FROM snapshot WHERE job_id = ? LIMIT 1').get(id) !== undefined;
-}
-
 function refuseStale(db: Db, row: JobRow, { version, epoch }: Save): void {
   const present = epochOf(db);
   const restored = epoch !== undefined && epoch !== present;
@@ -121,7 +116,7 @@ function refuseStale(db: Db, row: JobRow, { version, epoch }: Save): void {
     version: row.version,
     epoch: present,
     document: assemble(db, row),
-    saved: restored ? undefined : savedSince(db, row.id, version),
+    saved: restored ? undefined : savedSince(db, row.id, version, row.version),
   };
   throw new Refusal(
     409,

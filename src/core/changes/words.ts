@@ -1,4 +1,4 @@
-import { type Job, type SettingPath, settingLeaf } from '../document/index.js';
+import { isLength, type Job, type SettingPath, settingLeaf } from '../document/index.js';
 import type { Edit } from '../job/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { capital } from '../words.js';
@@ -107,9 +107,7 @@ function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
   if (value === undefined) return isEntryPlace(place) ? 'removed' : 'left to the standard';
   const [job] = jobs as [Job];
   if (typeof value === 'number') {
-    const measure = settingIn(place.split('/'))?.leaf.measure;
-    const isLength = measure === 'mm' || (measure === undefined && !NO_LENGTHS.test(place));
-    return isLength ? formatLengthWithUnit(value, job.display) : String(value);
+    return isLength(place.split('/')) ? formatLengthWithUnit(value, job.display) : String(value);
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (value === null) return 'none';
@@ -118,9 +116,6 @@ function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
   if (typeof name === 'string') return name;
   return typeof kind === 'string' ? kind : 'decided anew';
 }
-
-/** Numbers that measure no length. */
-const NO_LENGTHS = /(weight|ratio|density|modulus|creep|graduation|mmStep|movement|shelves|pin|quantity|trays)$/;
 
 const isEntryPlace = (place: string) =>
   /(^cabinets|^materials|^standing|zones|parts|shelvesAt|hingesAt|^hardware\/[^/]+)\/[^/]+$/.test(place);

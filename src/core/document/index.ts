@@ -1,3 +1,4 @@
+export { isLength } from './byHand.js';
 export { type Changed, headOf, withChange } from './changes.js';
 export { jobByHand, newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
 export {
@@ -26,7 +27,15 @@ export {
   tooDeep,
   validate,
 } from './read.js';
-export { type Choice, type Resolved, type ResolvedSettings, resolve, Standards } from './resolve.js';
+export {
+  type Choice,
+  choiceOf,
+  type Resolved,
+  type ResolvedSettings,
+  resolve,
+  Standards,
+  settingOf,
+} from './resolve.js';
 export {
   type EndKind,
   type JointKind,

@@ -17,6 +17,17 @@ export interface Choice<T extends string = string> {
   readonly source: Source;
 }
 
+/** What a setting comes to on a cabinet, wherever it was decided. */
+export function settingOf({ resolved }: { readonly resolved: Pick<Resolved, 'settings'> }, path: string): Dim | Choice {
+  return valueAt(resolved.settings, path.split('/')) as Dim | Choice;
+}
+
+/** The word a choice has on a cabinet; empty for a number. */
+export function choiceOf(solved: { readonly resolved: Pick<Resolved, 'settings'> }, path: string): string {
+  const found = settingOf(solved, path);
+  return found instanceof Dim ? '' : found.value;
+}
+
 /** The settings with every length a `Dim` and every word a `Choice`. */
 type ResolvedGroup<T> = {
   readonly [K in keyof T]: T[K] extends number ? Dim : T[K] extends string ? Choice<T[K]> : ResolvedGroup<T[K]>;

@@ -33,6 +33,8 @@ test('every setting that matters, every part and every cabinet can be found, onc
   assert.equal(found.filter(({ group }) => group === 'Cabinets').length, job.cabinets.length);
   for (const { id, words, value } of found) assert.ok(words.length > 1 && value.length > 0, id);
   assert.equal(found.find(({ words }) => words === 'Overall width')?.value, '800 mm');
+  // Each size leads to the field that decides it.
+  assert.ok(decided.includes('cabinets/c1/size/height/mm'));
 });
 
 test('what another school calls it is found as well', () => {

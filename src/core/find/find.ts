@@ -1,5 +1,5 @@
 import { Dim } from '../derive/index.js';
-import { type Choice, type Job, settingSectionsShown } from '../document/index.js';
+import { choiceOf, type Job, settingOf, settingSectionsShown } from '../document/index.js';
 import { matters, pathTo } from '../job/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatLength, formatLengthWithUnit, formatMm } from '../units/index.js';
@@ -38,33 +38,26 @@ const found = (group: Findable['group'], id: string, words: string, value: strin
 });
 
 function sizes({ cabinet, box }: SolvedCabinet, job: Job): Findable[] {
-  const field = (name: 'size/width' | 'size/height' | 'size/depth', words: string, dim: Dim) => {
-    const path = pathTo.cabinetField(cabinet.id, name as 'size/width');
+  const field = (name: Parameters<typeof pathTo.cabinetField>[1], words: string, dim: Dim) => {
+    const path = pathTo.cabinetField(cabinet.id, name);
     return found('Decisions', path, words, formatLengthWithUnit(dim.mm, job.display), { to: 'decision', path });
   };
+  const fromWorktop = cabinet.size.height.from === 'worktop';
   return [
     field('size/width', 'Overall width', box.overallWidth),
-    field('size/height', 'Overall height', box.overallHeight),
+    field(fromWorktop ? 'size/height/finished' : 'size/height/mm', 'Overall height', box.overallHeight),
     field('size/depth', 'Overall depth', box.overallDepth),
   ];
 }
 
 /** Settings that matter on this cabinet; what does not is no use to find. */
-function decisions({ resolved }: SolvedCabinet, job: Job): Findable[] {
-  const at = (path: string) =>
-    path.split('/').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], resolved.settings) as
-      | Dim
-      | Choice;
-  const word = (path: string) => {
-    const value = at(path);
-    return value instanceof Dim ? '' : value.value;
-  };
+function decisions(solved: SolvedCabinet, job: Job): Findable[] {
   const named = new Map([...job.materials, ...Object.values(job.hardware).flat()].map(({ id, name }) => [id, name]));
   return settingSectionsShown.flatMap(({ title, leaves }) =>
     leaves
-      .filter(({ when }) => matters(when, word))
+      .filter(({ when }) => matters(when, (path) => choiceOf(solved, path)))
       .map(({ key, label, measure, options }) => {
-        const value = at(key);
+        const value = settingOf(solved, key);
         const shown =
           value instanceof Dim
             ? measure === 'mm'

@@ -64,11 +64,9 @@ export async function figureJob(db: Db, id: string, by: Figuring): Promise<void>
     if (!db.open) return;
     if (!keep(db, id, version, figured)) again = true;
   } catch (error) {
-    if (databaseRefusal(error)) {
-      log.error({ err: error, job: id }, 'a job could not be figured');
-      return;
-    }
     if (!(error instanceof Refusal)) log.error({ err: error, job: id }, 'a job could not be figured');
+    // What a database cannot do now it may do the next time.
+    if (databaseRefusal(error)) return;
     failed.set(id, { version: versionOf(db, id) ?? version, why: whyIn(error) });
   }
 }

@@ -32,6 +32,8 @@ function threads(): Piscina {
  * ended and another begun.
  */
 export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: AbortSignal): Promise<Answered<T>> {
+  if (threads().queueSize >= QUEUE)
+    throw new Refusal(503, 'busy', 'Alcove is busy with other jobs; try again in a moment.', [], {}, 2);
   const late = AbortSignal.timeout(LONGEST);
   try {
     const signal = gone ? AbortSignal.any([gone, late]) : late;
@@ -50,8 +52,6 @@ export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: Ab
         'too-large',
         'This job took too much memory to figure, so it was given up. Nothing was changed.',
       );
-    if (error instanceof Error && /queue/i.test(error.message))
-      throw new Refusal(503, 'busy', 'Alcove is busy with other jobs; try again in a moment.', [], {}, 2);
     throw error;
   }
 }

@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
-import { settingSectionsShown } from '../../../core/document/index.js';
+import { choiceOf, settingSectionsShown } from '../../../core/document/index.js';
 import { matters, pathTo } from '../../../core/job/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
 import { BalancedHeight } from './BalancedHeight.js';
-import { choiceOf } from './choice.js';
 import { Materials } from './Materials.js';
 import { Neighbours } from './Neighbours.js';
 import { OpeningsEditor } from './OpeningsEditor.js';

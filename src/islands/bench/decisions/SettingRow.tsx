@@ -2,7 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { useState } from 'react';
 import { sizeNames } from '../../../core/acts/index.js';
 import { Dim } from '../../../core/derive/index.js';
-import { type Choice, type Leaf, type SettingPath, settingLeaf } from '../../../core/document/index.js';
+import { type Choice, type Leaf, type SettingPath, settingLeaf, settingOf } from '../../../core/document/index.js';
 import { hasChoicePicture } from '../../../core/drawing/index.js';
 import { pathTo } from '../../../core/job/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
@@ -12,7 +12,6 @@ import { PlainField } from '../../fields/PlainField.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
 import { useAnswer } from '../asking.js';
 import { useBench } from '../context.js';
-import { settingOf } from './choice.js';
 
 const SOURCE_WORD = {
   here: 'here',

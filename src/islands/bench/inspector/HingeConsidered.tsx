@@ -1,3 +1,4 @@
+import { choiceOf } from '../../../core/document/index.js';
 import type { HingeProfile } from '../../../core/fitted/hinges/index.js';
 import {
   consideredFor,
@@ -14,7 +15,6 @@ import type { SolvedCabinet } from '../../../core/solve.js';
 import { formatMm } from '../../../core/units/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
-import { choiceOf } from '../decisions/choice.js';
 
 /** The whole library seen from one door: what would hang it and the reveal it gives, what is ruled out and by what. */
 export function HingeConsidered({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
