@@ -6,10 +6,10 @@ import { exports } from '../../formats/exports/index.js';
 import { useBench, useSolvedCabinet } from './context.js';
 import { FindDialog } from './find/FindDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
+import type { SaveState } from './saving/answers.js';
 import { download } from './saving/download.js';
 import { HistoryDialog } from './saving/HistoryDialog.js';
 import { SidesDialog } from './saving/SidesDialog.js';
-import type { SaveState } from './saving/saver.js';
 import { useAutosave } from './saving/saving.js';
 import type { RefusedStep } from './saving/unsent.js';
 
@@ -157,7 +157,7 @@ function SaveWord({ state, inBrowser }: { state: SaveState; inBrowser: boolean }
   if (state.kind === 'kept')
     return (
       <span role="status" className="font-semibold" data-save={state.kind} title={state.message}>
-        {state.inBrowser
+        {inBrowser
           ? 'Kept in this browser until the server is back'
           : 'Not saved: the server does not answer, and this browser keeps nothing. Leave the page open.'}
       </span>

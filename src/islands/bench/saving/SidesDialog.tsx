@@ -4,7 +4,7 @@ import { decidedAt, placeOf, saidOf } from '../../../core/changes/index.js';
 import type { Job } from '../../../core/document/index.js';
 import { type Edit, pathFromText } from '../../../core/job/index.js';
 import { useBench } from '../context.js';
-import type { Sides } from './saver.js';
+import type { Sides } from './answers.js';
 
 /** Two sides of one job, by name and value: the maker says which stands. What gives way stays in the history. */
 export function SidesDialog({ sides, onChoose }: { sides: Sides; onChoose: (stands: ReadonlySet<Edit>) => void }) {

@@ -5,7 +5,8 @@ import { withEdits } from '../../../core/changes/index.js';
 import { type Job, newCabinet, newJob, readJob } from '../../../core/document/index.js';
 import { countedIds, type Edit } from '../../../core/job/index.js';
 import { createBenchStore } from '../store.js';
-import { type SaveAnswer, Saver, type SaverWorld, type SaveState, type Told } from './saver.js';
+import type { SaveAnswer, SaverWorld, SaveState, Told } from './answers.js';
+import { Saver } from './saver.js';
 import type { Save, Unsent } from './unsent.js';
 
 /** A server that knows saves by their ids, and fails as it is told to; and a browser's shelf. */

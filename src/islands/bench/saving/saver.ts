@@ -1,83 +1,24 @@
 import {
-  type Conflict,
+  blamed,
   conflictsBetween,
   editsBetween,
+  laid,
   merge,
-  placeOf,
   saidInShort,
-  touch,
   withEdits,
 } from '../../../core/changes/index.js';
 import type { FieldError, Job } from '../../../core/document/index.js';
 import type { Edit } from '../../../core/job/index.js';
 import type { BenchStore } from '../store.js';
-import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
-
-/** A job as the server has it. */
-export interface ServerState {
-  readonly version: number;
-  readonly epoch: string;
-  readonly document: Job;
-}
-
-/** Two sides of one job that cannot both stand: the maker chooses. */
-export interface Sides {
-  readonly theirs: ServerState;
-  readonly mine: readonly Edit[];
-  readonly their: readonly Edit[];
-  readonly conflicts: readonly Conflict[];
-  /** Why both together cannot be, where no two edits meet. */
-  readonly why?: string | undefined;
-  /** True when an earlier state of the shop was brought back, and all of mine is to be looked at. */
-  readonly restored: boolean;
-}
-
-export type SaveState =
-  | { readonly kind: 'saved' }
-  | { readonly kind: 'pending' }
-  /** The server does not answer, or cannot save now: kept in the browser, and tried again. */
-  | { readonly kind: 'kept'; readonly message: string; readonly inBrowser: boolean }
-  /** Nothing of this job can be saved any more, as when it was deleted: it stays on the bench. */
-  | { readonly kind: 'failed'; readonly message: string }
-  | { readonly kind: 'sides'; readonly sides: Sides };
-
-/** What became of one save. */
-export type SaveAnswer =
-  | { readonly kind: 'saved'; readonly version: number }
-  | {
-      readonly kind: 'stale';
-      readonly theirs: ServerState;
-      /** What was saved since; undefined where the server does not know it edit by edit. */
-      readonly since: readonly Edit[] | undefined;
-      readonly restored: boolean;
-    }
-  | { readonly kind: 'later'; readonly message: string }
-  /** Refused as it is, with the places that are wrong. */
-  | { readonly kind: 'refused'; readonly message: string; readonly fields: readonly FieldError[] }
-  /** Nothing can be saved here any more. */
-  | { readonly kind: 'ended'; readonly message: string };
-
-/** The server and the browser's shelf, as the saver needs them. */
-export interface SaverWorld {
-  send(save: Save, leaving: boolean): Promise<SaveAnswer>;
-  keep(unsent: Unsent | undefined): Promise<void>;
-  hold(): Promise<void>;
-  leftOver(): Promise<LeftOver[]>;
-  load(): Promise<ServerState>;
-}
-
-/** What the saver tells: how the save stands, and the steps that were refused. */
-export interface Told {
-  readonly state: SaveState;
-  readonly refused: readonly RefusedStep[];
-  /** False where the browser keeps nothing: what is not sent yet is lost with the page. */
-  readonly inBrowser: boolean;
-}
+import type { SaveAnswer, SaverWorld, SaveState, ServerState, Sides, Told } from './answers.js';
+import type { RefusedStep, Save } from './unsent.js';
 
 /** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
 const QUIET_MS = 350;
 const FIRST_RETRY_MS = 1000;
 const SLOWEST_RETRY_MS = 30_000;
+/** As long as the server takes it. */
+const LONGEST_LABEL = 200;
 
 /**
  * Sends what is on the bench, one save at a time. A save that is on its way is sent again as it is until it is answered,
@@ -210,15 +151,22 @@ export class Saver {
   /** What is to be sent next; undefined when all is saved. */
   private next(): { save: Save; job: Job } | undefined {
     const { job } = this.store.getState();
-    const edits = editsBetween(this.saved.job, job);
-    if (edits.length === 0 && this.gaveWay.length === 0) return undefined;
+    const save = this.saveBetween(this.saved.job, job, this.saved.version);
+    const setAside = this.gaveWay;
+    if (setAside.length === 0) return save && { save, job };
+    return { save: { ...(save ?? this.emptySave()), setAside }, job };
+  }
+
+  private saveBetween(before: Job, after: Job, version: number): Save | undefined {
+    const edits = editsBetween(before, after);
+    if (edits.length === 0) return undefined;
+    const label = saidInShort(edits, before, after).slice(0, LONGEST_LABEL);
+    return { id: globalThis.crypto.randomUUID(), version, epoch: this.saved.epoch, label, edits };
+  }
+
+  private emptySave(): Save {
     const { version, epoch } = this.saved;
-    const label = edits.length === 0 ? 'Gave way to another window' : labelOf(edits, this.saved.job, job);
-    const id = globalThis.crypto.randomUUID();
-    return {
-      save: { id, version, epoch, label, edits, ...(this.gaveWay.length > 0 ? { setAside: this.gaveWay } : {}) },
-      job,
-    };
+    return { id: globalThis.crypto.randomUUID(), version, epoch, label: 'Gave way to another window', edits: [] };
   }
 
   private async sendAll(leaving: boolean): Promise<void> {
@@ -258,7 +206,7 @@ export class Saver {
           this.tell({ kind: 'failed', message: answer.message });
           return;
         case 'later':
-          this.tell({ kind: 'kept', message: answer.message, inBrowser: this.inBrowser });
+          this.tell({ kind: 'kept', message: answer.message });
           this.later(this.retry);
           this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
           return;
@@ -303,14 +251,17 @@ export class Saver {
     this.tell({ kind: 'sides', sides: this.sides });
   }
 
+  /** Keeps a refused step by its name, once. */
+  private refuse(save: Save, why: string): void {
+    this.refused = [...this.refused.filter((each) => each.save.id !== save.id), { save, why }];
+  }
+
   /** Takes off the bench what the server refuses, with what depends on it, and keeps it by its name. */
   private setAside(save: Save, why: string, fields: readonly FieldError[]): void {
     const { job } = this.store.getState();
     const edits = editsBetween(this.saved.job, job);
-    const wrong = edits.filter((edit) => fields.some(({ path }) => isAt(this.saved.job, job, path, placeOf(edit))));
-    const culprits = wrong.length > 0 ? wrong : edits;
-    const aside = edits.filter((edit) => culprits.includes(edit) || culprits.some((each) => touch(each, edit)));
-    this.refused = [...this.refused, { save: { ...save, edits: aside }, why }];
+    const aside = blamed(edits, job, fields);
+    this.refuse({ ...save, edits: aside }, why);
     this.onItsWay = undefined;
     const { job: left } = laid(
       this.saved.job,
@@ -324,23 +275,10 @@ export class Saver {
   private keep(): void {
     if (!this.shelfRead) return;
     const first = this.onItsWay;
-    const before = first ? first.job : this.saved.job;
     const { job } = this.store.getState();
-    const edits = editsBetween(before, job);
-    const { version, epoch } = this.saved;
-    const after: Save[] =
-      edits.length > 0
-        ? [
-            {
-              id: globalThis.crypto.randomUUID(),
-              version: version + (first ? 1 : 0),
-              epoch,
-              label: labelOf(edits, before, job),
-              edits,
-            },
-          ]
-        : [];
-    const saves = [...this.left, ...(first ? [first.save] : []), ...after];
+    const { version } = this.saved;
+    const after = this.saveBetween(first?.job ?? this.saved.job, job, version + (first ? 1 : 0));
+    const saves = [...this.left, ...(first ? [first.save] : []), ...(after ? [after] : [])];
     const { refused } = this;
     this.world
       .keep(saves.length > 0 || refused.length > 0 ? { saves, ...(refused.length > 0 ? { refused } : {}) } : undefined)
@@ -380,7 +318,7 @@ export class Saver {
   /** Waits before something is tried again, each time twice as long. */
   private async pause(): Promise<void> {
     this.waits = true;
-    this.tell({ kind: 'kept', message: 'the server does not answer', inBrowser: this.inBrowser });
+    this.tell({ kind: 'kept', message: 'the server does not answer' });
     await new Promise((done) => setTimeout(done, this.retry));
     this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
   }
@@ -397,7 +335,7 @@ export class Saver {
       else if (answer.kind === 'stale') {
         this.layLeftOver(answer, saves.slice(at));
         return true;
-      } else this.refused = [...this.refused, { save, why: answer.message }];
+      } else this.refuse(save, answer.message);
     }
     if (saves.length === 0) return true;
     const theirs = await this.world.load();
@@ -412,38 +350,17 @@ export class Saver {
     const { theirs, since, restored } = answer;
     const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
     const mine = [...saves.flatMap(({ edits }) => edits), ...meanwhile];
-    const { job } = laid(theirs.document, mine);
+    const { job, kept } = laid(theirs.document, mine);
     const conflicts = since && !restored ? conflictsBetween(mine, since) : [];
     this.settle(theirs);
     this.store.getState().rebase(job, []);
     if (since && !restored && conflicts.length === 0) return;
-    this.face({ theirs, mine: editsBetween(theirs.document, job), their: since ?? [], conflicts: [], restored: true });
-  }
-}
-
-/** What a save decided, as the history calls it. */
-const labelOf = (edits: readonly Edit[], before: Job, after: Job) => saidInShort(edits, before, after).slice(0, 200);
-
-/** Edits laid on a job one by one: those that lead nowhere any more are left out. */
-function laid(job: Job, edits: readonly Edit[]): { readonly job: Job; readonly kept: ReadonlySet<Edit> } {
-  const kept = new Set<Edit>();
-  const now = edits.reduce((before, edit) => {
-    try {
-      const after = withEdits(before, [edit]);
-      kept.add(edit);
-      return after;
-    } catch {
-      return before;
+    if (since && !restored) {
+      this.face({ theirs, mine, their: since, conflicts, restored });
+      return;
     }
-  }, job);
-  return { job: now, kept };
-}
-
-/** True when a place the server found wrong, which counts entries of lists, is one an edit decides. */
-function isAt(before: Job, after: Job, wrong: string, place: string): boolean {
-  const path = wrong.replace(/^cabinets\/(\d+)/, (_, at) => {
-    const id = after.cabinets[Number(at)]?.id ?? before.cabinets[Number(at)]?.id;
-    return `cabinets/${id}`;
-  });
-  return path !== '' && (path === place || path.startsWith(`${place}/`) || place.startsWith(`${path}/`));
+    // What was saved since is not known edit by edit: all that is otherwise is looked at, and what led nowhere is kept.
+    this.gaveWay = [...this.gaveWay, ...mine.filter((edit) => !kept.has(edit))];
+    this.face({ theirs, mine: editsBetween(theirs.document, job), their: [], conflicts: [], restored: true });
+  }
 }

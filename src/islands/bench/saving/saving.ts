@@ -2,7 +2,8 @@ import { useEffect, useMemo, useState } from 'react';
 import type { FieldError, Job } from '../../../core/document/index.js';
 import type { Edit } from '../../../core/job/index.js';
 import { useBenchStore } from '../context.js';
-import { type SaveAnswer, Saver, type ServerState, type Told } from './saver.js';
+import type { SaveAnswer, ServerState, Told } from './answers.js';
+import { Saver } from './saver.js';
 import { type RefusedStep, type Save, UnsentShelf } from './unsent.js';
 
 interface Body {
