@@ -16,6 +16,7 @@ export default defineConfig({
   // No image is ever made over.
   image: { service: passthroughImageService() },
   vite: {
+    worker: { format: 'es' },
     plugins: [tailwindcss()],
     ssr: { external: ['better-sqlite3', 'pino', 'piscina'] },
   },

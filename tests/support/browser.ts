@@ -28,6 +28,9 @@ export async function openBrowser(width = 1280, height = 800): Promise<TestBrows
     '--disable-sync',
     '--hide-scrollbars',
     '--force-device-scale-factor=1',
+    // Pictures in the round are drawn without a graphics card.
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
     `--user-data-dir=${profile}`,
     `--window-size=${width},${height}`,
   );

@@ -9,9 +9,10 @@ import {
   laySheet,
   type PlacedDimension,
   type SheetSpace,
+  scalesOf,
 } from './index.js';
 
-const SPACE: SheetSpace = { width: 700, height: 420, unitsPerMm: 96 / 25.4, textHeight: 19 };
+const SPACE: SheetSpace = { width: 700, height: 420, unitsPerMm: 96 / 25.4, scales: scalesOf('mm'), textHeight: 19 };
 const textWidth = (item: DimensionItem) => 8 * String(Math.round(item.dim.mm * 10) / 10).length + 6;
 
 function overlap(a: PlacedDimension, b: PlacedDimension): boolean {

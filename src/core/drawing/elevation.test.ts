@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, type CabinetDecisions, partOf, solveWith } from '../../../tests/support/cabinets.js';
-import { drawElevation, drawSection, drawThumbnail, laySheet } from './index.js';
+import { drawElevation, drawSection, drawThumbnail, laySheet, scalesOf } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const elevation = (decisions: CabinetDecisions) => drawElevation(solveWith(decisions), 'job');
@@ -133,7 +133,11 @@ test('from 200 to 3000 every elevation fits its sheet, dimension texts apart', (
       height,
       parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
     });
-    const laid = laySheet(drawing, { width: 690, height: 370, unitsPerMm: 96 / 25.4, textHeight: 19 }, () => 44);
+    const laid = laySheet(
+      drawing,
+      { width: 690, height: 370, unitsPerMm: 96 / 25.4, scales: scalesOf('mm'), textHeight: 19 },
+      () => 44,
+    );
     assert.ok(
       laid.dimensions.some(({ item }) => item.id === 'width'),
       `${width} by ${height}`,

@@ -5,7 +5,7 @@ import type { Job } from '../document/index.js';
 import { drawHingeCorner, hingeKey, hingeOfKey } from '../fitted/hinges/index.js';
 import { applyEdits, shelved } from '../job/index.js';
 import { solve } from '../solve.js';
-import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet } from './index.js';
+import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet, scalesOf } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const pairOfDoors = (shelves: number): CabinetDecisions => ({
@@ -169,7 +169,7 @@ test('the corner of every family and fit is drawn, and fits a sheet at full size
   ];
   for (const settings of cases) {
     const { drawing } = corner({ ...pairOfDoors(0), settings: settings ?? {} }, 'left');
-    const space = { width: 690, height: 590, unitsPerMm: 96 / 25.4, textHeight: 19 };
+    const space = { width: 690, height: 590, unitsPerMm: 96 / 25.4, scales: scalesOf('mm'), textHeight: 19 };
     assert.equal(laySheet(drawing, space, () => 60).scale, 1, JSON.stringify(settings));
   }
 });

@@ -24,6 +24,7 @@ export type { Beside } from './neighbours.js';
 export { drawPanel, machiningTable } from './panel.js';
 export { drawPlan, type PlanLevel, planLevels } from './plan.js';
 export { type LaidProjection, layProjection, type ProjectedView, type ViewOf } from './projection.js';
+export { scaleName, scalesOf } from './scales.js';
 export {
   type LaidSheet,
   laySheet,

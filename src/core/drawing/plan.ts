@@ -7,6 +7,7 @@ import {
   overall,
   regionBetween,
 } from '../drafting/index.js';
+import { travelOf } from '../fitted/runners/index.js';
 import { pathTo } from '../job/index.js';
 import { doorAt, type PlanPoint, turned } from '../motions/index.js';
 import { toCabinet } from '../parts/index.js';
@@ -36,9 +37,6 @@ export function planLevels({ interiors, fitted, parts }: SolvedCabinet): PlanLev
   );
   return [...boxes, ...rooms].sort((a, b) => b.at - a.at);
 }
-
-/** Wood on wood is pulled so much of its length before it tips. */
-const WITHOUT_STOP = 0.75;
 
 /** An arc is drawn in steps of so many degrees. */
 const ARC = 5;
@@ -113,7 +111,7 @@ function swingItems({ motions }: SolvedCabinet, at: number): DrawingItem[] {
 function pulledOut({ fitted, parts, fronts }: SolvedCabinet, open: string, at: number): DrawingItem[] {
   const drawer = fitted.runners.find(({ opening }) => opening === open);
   if (!drawer?.plan) return [];
-  const travel = drawer.runner?.length.mm ?? drawer.plan.length.mm * WITHOUT_STOP;
+  const travel = travelOf(drawer);
   const face = fronts.find(({ key }) => key === drawer.front)?.parts.map(({ key }) => key) ?? [];
   return parts
     .filter(({ key, extent }) => (drawer.parts.includes(key) || face.includes(key)) && extent.max[2] > at)

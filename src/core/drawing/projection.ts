@@ -1,16 +1,17 @@
 import type { DimensionItem, Drawing, DrawingPoint, DrawingSide } from '../drafting/index.js';
 import {
-  FEWER,
+  areApart,
+  firstLegible,
   type LaidSheet,
   type Lane,
   legible,
-  MARGIN,
+  lighter,
   placeLane,
   planLanes,
   roomAt,
-  SCALES,
   type SheetPoint,
   type SheetSpace,
+  SMALLEST,
   type TextSize,
   type TextWidth,
 } from './sheet.js';
@@ -29,6 +30,13 @@ export interface LaidProjection {
   /** 1 : scale. */
   readonly scale: number;
   readonly views: readonly ProjectedView[];
+  /** What is left of the sheet beside the views, where that is enough for a picture (sheet units). */
+  readonly corner?: Corner;
+}
+
+interface Corner extends SheetPoint {
+  readonly width: number;
+  readonly height: number;
 }
 
 export type Drawings = Readonly<Record<'front', Drawing>> & Readonly<Partial<Record<ViewOf, Drawing>>>;
@@ -36,8 +44,12 @@ export type Drawings = Readonly<Record<'front', Drawing>> & Readonly<Partial<Rec
 /** Room between two views beside their dimensions (sheet units). */
 const BETWEEN = 18;
 
+/** A picture takes at least so much each way, and beside two views no more of the width than this (sheet units, a share). */
+const LEAST_CORNER = 150;
+const MOST_CORNER = 0.4;
+
 /** More views are shown while the front does not become more times smaller than alone. */
-const DEAREST = { three: 1.8, two: 1.5 } as const;
+const DEAREST = { three: 1.9, two: 1.5, pictured: 2 } as const;
 
 /** A front higher than so many times its width is tall; one wider than so many times its height is long. */
 const TALL = 1.5;
@@ -62,25 +74,54 @@ function arrangementsFor({ min, max }: Drawing): readonly Arrangement[] {
 /**
  * Lays front, section at its right and plan below it on one sheet, as the shape of the cabinet allows: a tall one keeps
  * front and section, a long low one front and plan, and one that would become too small stands alone. What one view says
- * is not said again in the other.
+ * is not said again in the other. Where a corner is wanted for the picture, the views may become smaller for it.
  */
-export function layProjection(drawings: Drawings, space: SheetSpace, textWidth: TextWidth): LaidProjection {
+export function layProjection(
+  drawings: Drawings,
+  space: SheetSpace,
+  textWidth: TextWidth,
+  { zoom = 1, withCorner = false }: { readonly zoom?: number; readonly withCorner?: boolean } = {},
+): LaidProjection {
   const text: TextSize = { width: textWidth, height: space.textHeight };
   const said = { ...drawings, ...saidOnce(drawings) };
-  for (const keep of FEWER) {
-    const found = arrangementsFor(drawings.front).flatMap(({ ids, dearest }) => {
-      if (ids.some((id) => said[id] === undefined)) return [];
-      const laid = atLargest(ids, said, space, text, keep);
-      return laid ? [{ laid, dearest }] : [];
-    });
-    const alone = found.at(-1)?.laid.scale ?? Number.POSITIVE_INFINITY;
-    const chosen = found.find(({ laid, dearest }) => laid.scale <= alone * dearest);
-    if (chosen) return chosen.laid;
-  }
-  const front = { ...drawings.front, dimensions: [] };
-  const wide = { ...space, width: Number.POSITIVE_INFINITY, height: Number.POSITIVE_INFINITY };
-  return layAt(['front'], { front }, wide, text, 200) as LaidProjection;
+  const fitting = firstLegible(
+    (keep) => {
+      const found = arrangementsFor(drawings.front).flatMap(({ ids, dearest }) => {
+        if (ids.some((id) => said[id] === undefined)) return [];
+        const laid = atLargest(ids, said, space, text, keep, withCorner && ids.length === 2);
+        return laid ? [{ laid, dearest }] : [];
+      });
+      const alone = found.at(-1)?.laid.scale ?? Number.POSITIVE_INFINITY;
+      const pictured = found.find(({ laid }) => laid.corner !== undefined && laid.scale <= alone * DEAREST.pictured);
+      if (withCorner && pictured) return pictured.laid;
+      return found.find(({ laid, dearest }) => laid.scale <= alone * dearest)?.laid;
+    },
+    () => layAt(['front'], { front: lighter(drawings.front, none) }, space, text, SMALLEST, true) as LaidProjection,
+  );
+  if (zoom === 1) return fitting;
+  const ids = fitting.views.map(({ id }) => id);
+  const at = (keep: (item: DimensionItem) => boolean) =>
+    layAt(ids, each(ids, said, keep), space, text, fitting.scale / zoom, true) as LaidProjection;
+  return firstLegible(
+    (keep) => {
+      const laid = at(keep);
+      return areApart({ dimensions: textsOf(laid) }, space) ? laid : undefined;
+    },
+    () => at(none),
+  );
 }
+
+const none = () => false;
+
+function each(
+  ids: readonly ViewOf[],
+  drawings: Partial<Record<ViewOf, Drawing>>,
+  keep: (item: DimensionItem) => boolean,
+): Partial<Record<ViewOf, Drawing>> {
+  return Object.fromEntries(ids.map((id) => [id, lighter(drawings[id] as Drawing, keep)]));
+}
+
+const textsOf = ({ views }: LaidProjection) => views.flatMap(({ laid }) => laid.dimensions);
 
 /** The other views without the dimensions that run along what the front has already. */
 function saidOnce({ front, section, plan }: Drawings): Partial<Record<ViewOf, Drawing>> {
@@ -108,18 +149,30 @@ function atLargest(
   space: SheetSpace,
   text: TextSize,
   keep: (item: DimensionItem) => boolean,
+  withCorner = false,
 ): LaidProjection | undefined {
-  const lighter = Object.fromEntries(
-    ids.map((id) => {
-      const drawing = drawings[id] as Drawing;
-      return [id, { ...drawing, dimensions: drawing.dimensions.filter(keep) }];
-    }),
-  ) as Partial<Record<ViewOf, Drawing>>;
-  for (const scale of SCALES) {
-    const laid = layAt(ids, lighter, space, text, scale);
-    if (laid && legible({ dimensions: laid.views.flatMap((view) => view.laid.dimensions) }, space)) return laid;
+  const lessened = each(ids, drawings, keep);
+  for (const scale of space.scales) {
+    const laid = layAt(ids, lessened, space, text, scale);
+    if (!laid || (withCorner && !laid.corner) || !legible({ dimensions: textsOf(laid) }, space)) continue;
+    return laid;
   }
   return undefined;
+}
+
+/** The corner of the sheet right of and below a point, and of the texts that reach into it. */
+function cornerFrom(
+  { x, y }: SheetPoint,
+  views: readonly ProjectedView[],
+  { width, height, textHeight }: SheetSpace,
+): Corner | undefined {
+  const reach = views
+    .flatMap(({ laid }) => laid.dimensions)
+    .filter(({ text }) => text.y + textHeight / 2 > y)
+    .map(({ text, textWidth }) => text.x + textWidth / 2 + BETWEEN);
+  const left = Math.max(x, ...reach.filter((right) => right > x));
+  const corner = { x: left, y, width: width - left, height: height - y };
+  return Math.min(corner.width, corner.height) >= LEAST_CORNER ? corner : undefined;
 }
 
 interface Placed {
@@ -134,6 +187,7 @@ function layAt(
   space: SheetSpace,
   text: TextSize,
   scale: number,
+  beyond = false,
 ): LaidProjection | undefined {
   const unit = space.unitsPerMm / scale;
   const placed = ids.map((id): Placed => {
@@ -163,10 +217,12 @@ function layAt(
   const beside = section ? BETWEEN + room(section, 'left') + deep(section, 'h') + room(section, 'right') : 0;
   const below = plan ? BETWEEN + room(plan, 'top') + deep(plan, 'v') + room(plan, 'bottom') : 0;
   const all = { width: left + wide + right + beside, height: top + tall + bottom + below };
-  if (all.width > space.width || all.height > space.height) return undefined;
-  const spare = (whole: number, taken: number) => (Number.isFinite(whole) ? (whole - taken) / 2 : MARGIN);
-  const x0 = spare(space.width, all.width) + left;
-  const y0 = spare(space.height, all.height) + top;
+  const spare = { x: space.width - all.width, y: space.height - all.height };
+  if (!beyond && (spare.x < 0 || spare.y < 0)) return undefined;
+  // What is free at the right is one piece, for a picture; where all three views stand it is the corner between them.
+  const aside = spare.x >= LEAST_CORNER && !(section && plan) ? Math.min(spare.x, MOST_CORNER * space.width) : 0;
+  const x0 = (spare.x - aside) / 2 + left;
+  const y0 = spare.y / 2 + top;
   const origin: Record<ViewOf, SheetPoint> = {
     front: { x: x0 - low.h * unit, y: y0 + high.v * unit },
     section: {
@@ -178,16 +234,19 @@ function layAt(
       y: y0 + tall + bottom + BETWEEN + room(plan, 'top') + (plan?.drawing.max.v ?? 0) * unit,
     },
   };
-  return {
-    scale,
-    views: placed.map(({ id, drawing, lanes }): ProjectedView => {
-      const { x, y } = origin[id];
-      const toSheet = ({ h, v }: DrawingPoint): SheetPoint => ({ x: x + h * unit, y: y - v * unit });
-      return {
-        id,
-        drawing,
-        laid: { scale, unit, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) },
-      };
-    }),
-  };
+  const laid = placed.map(({ id, drawing, lanes }): ProjectedView => {
+    const { x, y } = origin[id];
+    const toSheet = ({ h, v }: DrawingPoint): SheetPoint => ({ x: x + h * unit, y: y - v * unit });
+    return {
+      id,
+      drawing,
+      laid: { scale, unit, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) },
+    };
+  });
+  const free =
+    section && plan
+      ? { x: x0 + wide + right + BETWEEN, y: y0 + tall + bottom + BETWEEN }
+      : { x: space.width - aside, y: 0 };
+  const corner = (section && plan) || aside > 0 ? cornerFrom(free, laid, space) : undefined;
+  return { scale, ...(corner ? { corner } : {}), views: laid };
 }

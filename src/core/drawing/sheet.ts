@@ -9,6 +9,8 @@ export interface SheetSpace {
   readonly height: number;
   /** Sheet units per millimetre of paper, for the scale that is printed: 96 / 25.4 on a screen. */
   readonly unitsPerMm: number;
+  /** The scales to choose from, the largest first. */
+  readonly scales: readonly number[];
   /** Height of a dimension text. */
   readonly textHeight: number;
 }
@@ -41,12 +43,6 @@ export interface LaidSheet {
   toSheet(point: DrawingPoint): SheetPoint;
 }
 
-/** Scales of drawings, and between them finer ones for what would waste the sheet. */
-export const SCALES = [
-  1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 22, 25, 28, 30, 35, 40, 50, 75, 100,
-  200,
-];
-
 const LINE_GAP = 13;
 export const MARGIN = 8;
 
@@ -77,69 +73,108 @@ const isUpright = (side: DrawingSide) => side === 'left' || side === 'right';
 /**
  * Lays the drawing out at the largest known scale at which it and its dimensions fit the space. When there are more
  * dimensions than a sheet can carry apart, small gaps go first, then all but the overall sizes; what is left out stands
- * in the lists.
+ * in the lists. Zoomed, it is so many times larger about the middle of the space, texts as large as before, and may
+ * reach beyond it.
  */
-export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWidth): LaidSheet {
+export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWidth, zoom = 1): LaidSheet {
   const text: TextSize = { width: textWidth, height: space.textHeight };
+  const fitting = atLargest(drawing, space, text);
+  if (zoom === 1) return fitting;
+  const scale = fitting.scale / zoom;
+  return firstLegible(
+    (keep) => {
+      const laid = layAt(lighter(drawing, keep), space, text, scale, true) as LaidSheet;
+      return areApart(laid, space) ? laid : undefined;
+    },
+    () => layAt({ ...drawing, dimensions: [] }, space, text, scale, true) as LaidSheet,
+  );
+}
+
+function atLargest(drawing: Drawing, space: SheetSpace, text: TextSize): LaidSheet {
+  return firstLegible(
+    (keep) => {
+      const lessened = lighter(drawing, keep);
+      for (const scale of space.scales) {
+        const laid = layAt(lessened, space, text, scale);
+        if (laid && legible(laid, space)) return laid;
+      }
+      return undefined;
+    },
+    () => layAt({ ...drawing, dimensions: [] }, space, text, SMALLEST, true) as LaidSheet,
+  );
+}
+
+/** What does not fit at any scale is drawn at this. */
+export const SMALLEST = 200;
+
+/** What is laid out with as many dimensions as it takes apart, or without any. */
+export function firstLegible<T>(lay: (keep: (item: DimensionItem) => boolean) => T | undefined, bare: () => T): T {
   for (const keep of FEWER) {
-    const lighter = { ...drawing, dimensions: drawing.dimensions.filter(keep) };
-    for (const scale of SCALES) {
-      const laid = layAt(lighter, space, text, scale);
-      if (laid && legible(laid, space)) return laid;
-    }
+    const laid = lay(keep);
+    if (laid) return laid;
   }
-  const bare = { ...drawing, dimensions: [] };
-  return layAt(
-    bare,
-    { ...space, width: Number.POSITIVE_INFINITY, height: Number.POSITIVE_INFINITY },
-    text,
-    200,
-  ) as LaidSheet;
+  return bare();
+}
+
+/** A drawing with some of its dimensions. */
+export function lighter(drawing: Drawing, keep: (item: DimensionItem) => boolean): Drawing {
+  return { ...drawing, dimensions: drawing.dimensions.filter(keep) };
 }
 
 /** Spans up to this are gaps and reveals (mm). */
 const SMALL_SPAN = 12;
 
 /** Which dimensions are drawn: all that there are, or fewer where a sheet cannot carry them apart. */
-export const FEWER: readonly ((item: DimensionItem) => boolean)[] = [
+const FEWER: readonly ((item: DimensionItem) => boolean)[] = [
   () => true,
   (item) => item.to - item.from > SMALL_SPAN,
   (item) => item.overall === true,
 ];
 
 /** Every text on the sheet, and no two of them on each other. */
-export function legible(
+export function legible(laid: Pick<LaidSheet, 'dimensions'>, space: SheetSpace): boolean {
+  const { width, height, textHeight } = space;
+  return (
+    laid.dimensions.every(({ text: { x, y }, textWidth }) => {
+      const [across, up] = [textWidth / 2, textHeight / 2];
+      return x - across >= 0 && x + across <= width && y - up >= 0 && y + up <= height;
+    }) && areApart(laid, space)
+  );
+}
+
+/** No two texts on each other. */
+export function areApart(
   { dimensions }: Pick<LaidSheet, 'dimensions'>,
-  { width, height, textHeight }: SheetSpace,
+  { textHeight }: Pick<SheetSpace, 'textHeight'>,
 ): boolean {
-  return dimensions.every((a, at) => {
-    const half = a.textWidth / 2;
-    if (
-      a.text.x - half < 0 ||
-      a.text.x + half > width ||
-      a.text.y - textHeight / 2 < 0 ||
-      a.text.y + textHeight / 2 > height
-    )
-      return false;
-    return dimensions
+  return dimensions.every((a, at) =>
+    dimensions
       .slice(at + 1)
       .every(
         (b) =>
-          Math.abs(a.text.x - b.text.x) >= half + b.textWidth / 2 || Math.abs(a.text.y - b.text.y) >= textHeight - 0.5,
-      );
-  });
+          Math.abs(a.text.x - b.text.x) >= (a.textWidth + b.textWidth) / 2 ||
+          Math.abs(a.text.y - b.text.y) >= textHeight - 0.5,
+      ),
+  );
 }
 
-function layAt(drawing: Drawing, space: SheetSpace, text: TextSize, scale: number): LaidSheet | undefined {
+/** Laid out at a scale, in the middle of the space; undefined where it does not fit and may not reach `beyond` it. */
+function layAt(
+  drawing: Drawing,
+  space: SheetSpace,
+  text: TextSize,
+  scale: number,
+  beyond = false,
+): LaidSheet | undefined {
   const unit = space.unitsPerMm / scale;
   const lanes = planLanes(drawing, unit, text);
   const room = (side: DrawingSide) => roomAt(lanes, side);
   const [left, right, top, bottom] = SIDES.map(room) as [number, number, number, number];
   const objectWidth = (drawing.max.h - drawing.min.h) * unit;
   const objectHeight = (drawing.max.v - drawing.min.v) * unit;
-  if (left + objectWidth + right > space.width || top + objectHeight + bottom > space.height) return undefined;
-  const spareX = Number.isFinite(space.width) ? (space.width - left - objectWidth - right) / 2 : 0;
-  const spareY = Number.isFinite(space.height) ? (space.height - top - objectHeight - bottom) / 2 : 0;
+  const spareX = (space.width - left - objectWidth - right) / 2;
+  const spareY = (space.height - top - objectHeight - bottom) / 2;
+  if (!beyond && (spareX < 0 || spareY < 0)) return undefined;
   const x0 = spareX + left;
   const y0 = spareY + top;
   const toSheet = ({ h, v }: DrawingPoint): SheetPoint => ({

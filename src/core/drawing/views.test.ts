@@ -5,7 +5,7 @@ import { buildable } from '../../../tests/generator/buildable.js';
 import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { type Cabinet, settingLeaves } from '../document/index.js';
 import { type SolvedCabinet, solve } from '../solve.js';
-import { drawChoice, drawPanel, drawSection, hasChoicePicture, laySheet, machiningTable } from './index.js';
+import { drawChoice, drawPanel, drawSection, hasChoicePicture, laySheet, machiningTable, scalesOf } from './index.js';
 
 test('the side section shows back, nailer, stretchers and toe cut, and its numbers span what they say', () => {
   const drawing = drawSection(solveWith({}), 'job');
@@ -87,7 +87,7 @@ test('every operation of every part has a row in its table, a place on its drawi
 });
 
 test('section and panels always fit their sheet', () => {
-  const space = { width: 420, height: 380, unitsPerMm: 96 / 25.4, textHeight: 27 };
+  const space = { width: 420, height: 380, unitsPerMm: 96 / 25.4, scales: scalesOf('mm'), textHeight: 27 };
   fc.assert(
     fc.property(buildableDecisions, (decisions) => {
       const solved = solveWith(decisions);

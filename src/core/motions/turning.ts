@@ -18,7 +18,7 @@ export interface PlanDoor {
 }
 
 /** A point that moves with the door, when the door stands at an angle (degrees). */
-export function turned({ hand, pivot }: PlanDoor, point: PlanPoint, angle: number): PlanPoint {
+export function turned({ hand, pivot }: Pick<PlanDoor, 'hand' | 'pivot'>, point: PlanPoint, angle: number): PlanPoint {
   const radians = (angle * Math.PI) / 180;
   const [dx, dy] = [(point.x - pivot.x) * hand, point.y - pivot.y];
   return {

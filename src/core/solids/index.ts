@@ -1,4 +1,4 @@
-export { loadSolids, type Solids } from './manifold.js';
+export { loadSolids, type Mesh, type Solids } from './manifold.js';
 export {
   type Block,
   type Bore,

@@ -19,9 +19,10 @@ import { TapePanel } from './inspector/TapePanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
-import { keepLayers, keptLayers, layersByKey } from './sheet/layers.js';
+import { keepCorner, keepLayers, keptCorner, keptLayers, layersByKey } from './sheet/layers.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall, isView, views } from './sheet/views/index.js';
+import { NO_ZOOM, nearer, sayZoom, zoomSaid } from './sheet/zoom.js';
 import { createBenchStore, type Opened } from './store.js';
 import { TopBar } from './TopBar.js';
 
@@ -135,6 +136,8 @@ function openedBy(search: string): Opened {
     partsShown: said.has('parts'),
     decisionsShown: said.has('decisions'),
     layers: keptLayers(),
+    cornerShown: keptCorner(),
+    zoom: zoomSaid(said.get('zoom')) ?? NO_ZOOM,
   };
 }
 
@@ -145,6 +148,7 @@ function useAddress() {
   const selected = useBench((state) => state.selected);
   const partsShown = useBench((state) => state.partsShown);
   const decisionsShown = useBench((state) => state.decisionsShown);
+  const zoom = useBench((state) => sayZoom(state.zoom));
   useEffect(() => {
     const url = new URL(window.location.href);
     const say = (name: string, value: string | null) => {
@@ -156,9 +160,15 @@ function useAddress() {
     say('part', selected);
     say('parts', partsShown ? 'shown' : null);
     say('decisions', decisionsShown ? 'shown' : null);
-    window.history.replaceState(null, '', url);
-  }, [cabinetId, view, selected, partsShown, decisionsShown]);
+    say('zoom', zoom);
+    // A browser takes only so many changes of the address at a time.
+    const later = setTimeout(() => window.history.replaceState(null, '', url), 150);
+    return () => clearTimeout(later);
+  }, [cabinetId, view, selected, partsShown, decisionsShown, zoom]);
 }
+
+/** Keys that come nearer, and those that go back. */
+const ZOOMS: Readonly<Record<string, number>> = { '+': 1.25, '=': 1.25, '-': 0.8 };
 
 function useKeys(openKeys: () => void) {
   const store = useBenchStore();
@@ -179,6 +189,11 @@ function useKeys(openKeys: () => void) {
         const named = views.find(({ key }) => key === event.key);
         if (event.key === '?') openKeys();
         else if (named) state.show(named.id);
+        else if (event.key === 'v') {
+          state.showCorner(!state.cornerShown);
+          keepCorner(!state.cornerShown);
+        } else if (ZOOMS[event.key]) zoomBy(ZOOMS[event.key] as number);
+        else if (event.key === '0') state.zoomTo(NO_ZOOM);
         else if (event.key === 't') state.showParts(!state.partsShown);
         else if (event.key === 'd') state.showDecisions(!state.decisionsShown);
         else if (layersByKey(state.layers, event.key)) {
@@ -190,6 +205,10 @@ function useKeys(openKeys: () => void) {
           state.closeTape();
         }
       }
+    };
+    const zoomBy = (by: number) => {
+      const paper = document.querySelector('main svg[role="group"]')?.getBoundingClientRect();
+      if (paper) store.getState().zoomTo(nearer(store.getState().zoom, by, paper));
     };
     const stepCabinet = (by: number) => {
       const { job, cabinetId, showCabinet } = store.getState();

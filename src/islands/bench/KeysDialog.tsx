@@ -4,9 +4,11 @@ const KEYS: readonly [string, string][] = [
   ['?', 'This list'],
   ['[ and ]', 'The cabinet before, the cabinet after'],
   [
-    'a, f, s, l, p, h',
-    'All views, front, section, plan, panel of the selected part, hinge corner of the selected door',
+    'a, f, s, l, o, p, h',
+    'All views, front, section, plan, picture, panel of the selected part, hinge corner of the selected door',
   ],
+  ['+, - and 0', 'Nearer, further, all of the sheet; the wheel and two fingers do the same, a drag moves the paper'],
+  ['v', 'The picture in the corner of all views'],
   ['Ctrl K', 'Find a decision, a part, a view, an act or a cabinet by its words'],
   ['d', 'All decisions beside the sheet'],
   ['t', 'Parts and what to buy under the sheet'],

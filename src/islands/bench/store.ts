@@ -8,7 +8,9 @@ import type { Finding } from '../../core/findings/index.js';
 import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
 import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import type { Outcome } from '../fields/LengthField.js';
+import { FIRST_LOOK, type Look } from './picture/looks.js';
 import type { BenchView } from './sheet/views/index.js';
+import { NO_ZOOM, type Zoom } from './sheet/zoom.js';
 
 /** A step that can be undone: what it was called, and the job before and after it. */
 interface Step {
@@ -42,6 +44,12 @@ export interface BenchState {
   readonly plan: { readonly level: string | null; readonly open: boolean; readonly at: number | null };
   /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
   readonly partsShown: boolean;
+  /** How the cabinet is looked at in the round. */
+  readonly picture: Look;
+  /** Whether the picture stands in the corner the views in projection leave. */
+  readonly cornerShown: boolean;
+  /** How near the sheet is looked at. */
+  readonly zoom: Zoom;
   /** What of the drawings is shown. */
   readonly layers: Layers;
   /** Whether all decisions of the cabinet stand beside the sheet. */
@@ -58,6 +66,9 @@ export interface BenchState {
   setFold(title: string, open: boolean): void;
   show(view: BenchView): void;
   cutPlan(plan: BenchState['plan']): void;
+  lookAt(look: Partial<Look>): void;
+  showCorner(shown: boolean): void;
+  zoomTo(zoom: Zoom): void;
   showParts(shown: boolean): void;
   showDecisions(shown: boolean): void;
   setLayers(layers: Partial<Layers>): void;
@@ -77,7 +88,9 @@ export type BenchStore = StoreApi<BenchState>;
 const MOST_STEPS = 200;
 
 /** How the bench was left, as its address says. */
-export type Opened = Partial<Pick<BenchState, 'view' | 'selected' | 'partsShown' | 'decisionsShown' | 'layers'>>;
+export type Opened = Partial<
+  Pick<BenchState, 'view' | 'selected' | 'partsShown' | 'decisionsShown' | 'layers' | 'zoom' | 'cornerShown'>
+>;
 
 export function createBenchStore(job: Job, cabinetId: string | null, opened: Opened = {}): BenchStore {
   const solver = createSolver();
@@ -117,6 +130,9 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       openFolds: {},
       view: 'all',
       plan: { level: null, open: false, at: null },
+      picture: FIRST_LOOK,
+      cornerShown: false,
+      zoom: NO_ZOOM,
       partsShown: false,
       decisionsShown: false,
       layers: ALL_LAYERS,
@@ -149,12 +165,22 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       },
       undo: () => move('past'),
       redo: () => move('future'),
-      showCabinet: (id) => set({ cabinetId: id, selected: null, tape: null }),
+      showCabinet: (id) =>
+        set(({ picture }) => ({
+          cabinetId: id,
+          selected: null,
+          tape: null,
+          zoom: NO_ZOOM,
+          picture: { ...picture, opened: {}, apart: 0 },
+        })),
       select: (key) => set({ selected: key }),
       setFold: (title, open) =>
         set(({ openFolds }) => (openFolds[title] === open ? {} : { openFolds: { ...openFolds, [title]: open } })),
-      show: (view) => set({ view }),
+      show: (view) => set((state) => (state.view === view ? {} : { view, zoom: NO_ZOOM })),
       cutPlan: (plan) => set({ plan }),
+      showCorner: (shown) => set({ cornerShown: shown }),
+      zoomTo: (zoom) => set({ zoom }),
+      lookAt: (changed) => set(({ picture }) => ({ picture: { ...picture, ...changed } })),
       showParts: (shown) => set({ partsShown: shown }),
       showDecisions: (shown) => set({ decisionsShown: shown }),
       setLayers: (changed) => set(({ layers }) => ({ layers: { ...layers, ...changed } })),

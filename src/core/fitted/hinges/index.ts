@@ -132,6 +132,7 @@ export { familyOf } from './families/index.js';
 export { findHinges, hangOn } from './finder.js';
 export { consideredFor, type HungDoor, solutionsOf, turnOf } from './hang.js';
 export { hingeKey, hingeOfKey } from './keys.js';
+export { type HingePiece, hingePieces } from './pieces.js';
 export { type ConcealedProfile, type HingeProfile, isConcealed, type LeafProfile } from './profile.js';
 export { solveHinge } from './shapes/cups.js';
 export { type ConcealedSolution, type HingeSolution, type LeafSolution, leastGap, overlayReached } from './solution.js';

@@ -51,6 +51,14 @@ export interface FittedDrawer {
   readonly carried: boolean;
 }
 
+/** Wood on wood is pulled so much of its length before it tips. */
+const WITHOUT_STOP = 0.75;
+
+/** How far a drawer comes out (mm): by its runner, else as far as it does not tip. */
+export function travelOf({ runner, plan }: Pick<FittedDrawer, 'runner' | 'plan'>): number {
+  return runner?.length.mm ?? (plan ? plan.length.mm * WITHOUT_STOP : 0);
+}
+
 interface Made {
   readonly fitted: FittedDrawer;
   readonly parts: readonly Part[];

@@ -140,7 +140,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
 };
 
 export type { FittedDrawer } from './drawers.js';
-export { together } from './drawers.js';
+export { together, travelOf } from './drawers.js';
 export type { RunnerProfile } from './profile.js';
 export { heightsByContents, heightsBySides, sideStep } from './stacks.js';
 export { makeTrays, type StandingTray } from './standing.js';

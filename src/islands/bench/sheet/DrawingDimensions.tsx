@@ -129,19 +129,23 @@ export function DimensionMark({
 /** The field that lies over a dimension while it is being changed. */
 export function DimensionEntry({
   placed,
+  offset,
   style,
   solved,
   width,
   onDone,
 }: {
   placed: PlacedDimension;
+  /** How far the paper was moved (px). */
+  offset: { readonly x: number; readonly y: number };
   style: LengthStyle;
   solved: SolvedCabinet;
   width: number;
   onDone: () => void;
 }) {
   const act = useBench((state) => state.act);
-  const { item, text } = placed;
+  const { item } = placed;
+  const text = { x: placed.text.x + offset.x, y: placed.text.y + offset.y };
   const box = 96;
   const left = Math.min(Math.max(4, text.x - box / 2), width - box - 4);
   return (

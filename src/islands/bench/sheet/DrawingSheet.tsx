@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import {
   type DimensionItem,
   type Drawing,
@@ -6,6 +6,8 @@ import {
   type LaidSheet,
   laySheet,
   type SheetSpace,
+  scaleName,
+  scalesOf,
   type TitleBlock,
 } from '../../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
@@ -23,6 +25,7 @@ import {
 import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 import { FindingMarks } from './FindingMarks.js';
+import { offsetOf, useZoom } from './zoom.js';
 
 const UNITS_PER_MM = 96 / 25.4;
 const TITLE_HEIGHT = 30;
@@ -45,12 +48,13 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const layers = useBench((state) => state.layers);
+  const times = useBench((state) => state.zoom.times);
   const view = useMemo((): SheetView | undefined => {
     const whole = draw(solved);
     if (!whole) return undefined;
     const drawing = inLayers(whole, layers);
-    return { id: 'alone', drawing, laid: laySheet(drawing, spaceOf(size, style), textWidthIn(style)), draw };
-  }, [draw, solved, size, style, layers]);
+    return { id: 'alone', drawing, laid: laySheet(drawing, spaceOf(size, style), textWidthIn(style), times), draw };
+  }, [draw, solved, size, style, layers, times]);
   return (
     <SheetFrame
       frame={frame}
@@ -74,7 +78,13 @@ export interface SheetView {
 
 /** Room for the drawing above the title block. */
 export function spaceOf({ width, height }: SheetSize, { unit }: LengthStyle): SheetSpace {
-  return { width, height: height - TITLE_HEIGHT, unitsPerMm: UNITS_PER_MM, textHeight: TEXT_HEIGHT[unit] };
+  return {
+    width,
+    height: height - TITLE_HEIGHT,
+    unitsPerMm: UNITS_PER_MM,
+    scales: scalesOf(unit),
+    textHeight: TEXT_HEIGHT[unit],
+  };
 }
 
 /** Room a figure takes along its line. */
@@ -93,6 +103,7 @@ export function SheetFrame({
   title,
   lit = true,
   onForward,
+  children,
 }: {
   frame: RefObject<HTMLDivElement | null>;
   size: SheetSize;
@@ -103,6 +114,8 @@ export function SheetFrame({
   lit?: boolean;
   /** A double press on a view brings it forward, where there are several. */
   onForward?: (id: string) => void;
+  /** What lies on the sheet beside its views. */
+  children?: ReactNode;
 }) {
   const select = useBench((state) => state.select);
   const openTape = useBench((state) => state.openTape);
@@ -110,35 +123,42 @@ export function SheetFrame({
   const [editing, setEditing] = useState<string | null>(null);
   const edited = views.flatMap(({ laid }) => laid.dimensions).find(({ item }) => item.id === editing);
   const [first] = views;
+  const paper = useRef<SVGSVGElement>(null);
+  const zoom = useBench((state) => state.zoom);
+  useZoom(paper, first !== undefined);
+  const offset = offsetOf(zoom, { width: size.width, height: size.height - TITLE_HEIGHT });
   return (
     <div ref={frame} className="relative min-h-0 overflow-hidden">
       {first && title && (
         // biome-ignore lint/a11y/useKeyWithClickEvents: Escape on the page lets the selection go as well
         <svg
+          ref={paper}
           role="group"
           aria-label={`${title.view} of ${title.cabinet}`}
           width={size.width}
           height={size.height}
-          className="absolute inset-0 select-none"
+          className="absolute inset-0 touch-none select-none"
           onClick={() => select(null)}
         >
           <Hatch />
-          {views.map(({ id, drawing, laid, draw }) => (
-            // biome-ignore lint/a11y/noStaticElementInteractions: the tabs and their keys bring a view forward as well
-            <g key={id} data-view={id} onDoubleClick={() => onForward?.(id)}>
-              <ViewLayer
-                solved={solved}
-                drawing={drawing}
-                laid={laid}
-                lit={lit}
-                editing={editing}
-                onOpen={(item) => {
-                  openTape((each) => draw(each)?.dimensions.find((other) => other.id === item.id)?.dim);
-                  if (item.edits) setEditing(item.id);
-                }}
-              />
-            </g>
-          ))}
+          <g transform={`translate(${offset.x} ${offset.y})`}>
+            {views.map(({ id, drawing, laid, draw }) => (
+              // biome-ignore lint/a11y/noStaticElementInteractions: the tabs and their keys bring a view forward as well
+              <g key={id} data-view={id} onDoubleClick={() => onForward?.(id)}>
+                <ViewLayer
+                  solved={solved}
+                  drawing={drawing}
+                  laid={laid}
+                  lit={lit}
+                  editing={editing}
+                  onOpen={(item) => {
+                    openTape((each) => draw(each)?.dimensions.find((other) => other.id === item.id)?.dim);
+                    if (item.edits) setEditing(item.id);
+                  }}
+                />
+              </g>
+            ))}
+          </g>
           <TitleStrip
             title={title}
             scale={first.laid.scale}
@@ -153,12 +173,14 @@ export function SheetFrame({
         <DimensionEntry
           key={edited.item.id}
           placed={edited}
+          offset={offset}
           style={style}
           solved={solved}
           width={size.width}
           onDone={() => setEditing(null)}
         />
       )}
+      {children}
     </div>
   );
 }
@@ -239,7 +261,7 @@ function TitleStrip({
   scale: number;
   width: number;
   height: number;
-  unit: string;
+  unit: LengthStyle['unit'];
   savedAt: string;
 }) {
   const y = height - TITLE_HEIGHT;
@@ -249,7 +271,7 @@ function TitleStrip({
   const words = [
     { x: 12, text: cabinet, weight: 700 },
     { x: width * (narrow ? 0.46 : 0.34), text: view, weight: 400 },
-    { x: width * (narrow ? 0.8 : 0.54), text: `1 : ${scale}`, weight: 400 },
+    { x: width * (narrow ? 0.8 : 0.54), text: scaleName(scale, unit), weight: 400 },
     ...(narrow
       ? []
       : [
@@ -260,6 +282,7 @@ function TitleStrip({
   return (
     <g className="pointer-events-none">
       <title>{job}</title>
+      <rect x={0} y={y} width={width} height={TITLE_HEIGHT} fill="var(--color-sheet)" />
       <line x1={0} x2={width} y1={y} y2={y} stroke="var(--color-ink)" strokeWidth={1.1} />
       {words.map(({ x, text, weight }, at) => (
         <g key={x}>

@@ -2,7 +2,7 @@ import { Check, Layers as LayersIcon } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { type Layers, SIZES, type Sizes } from '../../../core/drawing/index.js';
 import { useBench, useBenchStore } from '../context.js';
-import { keepLayers, LAYER_KEYS } from './layers.js';
+import { keepCorner, keepLayers, LAYER_KEYS } from './layers.js';
 
 const ITEM = 'flex min-h-8 cursor-pointer items-center gap-2 px-3 outline-none data-[highlighted]:bg-pencil-pale';
 const MARK = 'flex w-4 shrink-0';
@@ -10,6 +10,7 @@ const MARK = 'flex w-4 shrink-0';
 /** What of the drawing is shown: each layer by itself, by its key as well. */
 export function LayersMenu() {
   const layers = useBench((state) => state.layers);
+  const cornerShown = useBench((state) => state.cornerShown);
   const store = useBenchStore();
   const setLayers = (changed: Partial<Layers>) => {
     store.getState().setLayers(changed);
@@ -56,6 +57,24 @@ export function LayersMenu() {
               <span className="text-ink-soft">{LAYER_KEYS[layer].key}</span>
             </DropdownMenu.CheckboxItem>
           ))}
+          <DropdownMenu.Separator className="my-1 border-t border-rule/50" />
+          <DropdownMenu.CheckboxItem
+            checked={cornerShown}
+            className={ITEM}
+            onSelect={stays}
+            onCheckedChange={(shown) => {
+              store.getState().showCorner(shown === true);
+              keepCorner(shown === true);
+            }}
+          >
+            <span className={MARK}>
+              <DropdownMenu.ItemIndicator>
+                <Check size={15} aria-hidden="true" />
+              </DropdownMenu.ItemIndicator>
+            </span>
+            <span className="flex-1">Picture in the corner</span>
+            <span className="text-ink-soft">v</span>
+          </DropdownMenu.CheckboxItem>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -13,6 +13,7 @@ import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
 import { SheetFrame, spaceOf, textWidthIn, useSize } from './DrawingSheet.js';
+import { PictureCorner } from './PictureCorner.js';
 
 const NAMES = { front: 'Front', section: 'section', plan: 'plan' } as const satisfies Record<ViewOf, string>;
 
@@ -34,7 +35,9 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
     },
     [job, all],
   );
-  const views = useMemo(() => {
+  const times = useBench((state) => state.zoom.times);
+  const withCorner = useBench((state) => state.cornerShown);
+  const { views, corner } = useMemo(() => {
     const seen = (id: ViewOf) => {
       const whole = draw(solved, id);
       return whole && inLayers(whole, layers);
@@ -45,11 +48,12 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
       section: seen('section') as Drawing,
       ...(plan ? { plan } : {}),
     };
-    return layProjection(drawings, spaceOf(size, style), textWidthIn(style)).views.map((view) => ({
-      ...view,
-      draw: (each: SolvedCabinet) => draw(each, view.id),
-    }));
-  }, [draw, solved, size, style, layers]);
+    const laid = layProjection(drawings, spaceOf(size, style), textWidthIn(style), { zoom: times, withCorner });
+    return {
+      corner: times === 1 ? laid.corner : undefined,
+      views: laid.views.map((view) => ({ ...view, draw: (each: SolvedCabinet) => draw(each, view.id) })),
+    };
+  }, [draw, solved, size, style, layers, times, withCorner]);
   const names = views.map(({ id }) => NAMES[id]).join(', ');
   const title = views[0] && { ...views[0].drawing.title, view: names.replace(/, ([^,]*)$/, ' and $1') };
   return (
@@ -61,6 +65,8 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
       views={views}
       title={title}
       onForward={(id) => show(id as ViewOf)}
-    />
+    >
+      {corner && <PictureCorner corner={corner} solved={solved} />}
+    </SheetFrame>
   );
 }

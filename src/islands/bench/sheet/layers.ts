@@ -45,3 +45,22 @@ export function keepLayers(layers: Layers): void {
     // A browser that keeps nothing shows everything the next time.
   }
 }
+
+const CORNER = 'alcove-picture-in-corner';
+
+/** Whether the picture stood in its corner when this browser was left. */
+export function keptCorner(): boolean {
+  try {
+    return localStorage.getItem(CORNER) === 'shown';
+  } catch {
+    return false;
+  }
+}
+
+export function keepCorner(shown: boolean): void {
+  try {
+    localStorage.setItem(CORNER, shown ? 'shown' : 'away');
+  } catch {
+    // It is asked for again the next time.
+  }
+}

@@ -2,11 +2,12 @@ import { all } from './all.js';
 import { front } from './front.js';
 import { hinge } from './hinge.js';
 import { panel } from './panel.js';
+import { picture } from './picture.js';
 import { plan } from './plan.js';
 import { section } from './section.js';
 
 /** Every view of the sheet, in the order of its tabs. */
-export const views = [all, front, section, plan, panel, hinge] as const;
+export const views = [all, front, section, plan, picture, panel, hinge] as const;
 
 export type BenchView = (typeof views)[number]['id'];
 

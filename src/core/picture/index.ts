@@ -1,0 +1,2 @@
+export { motionOf, movedTo, type Opening, openingsOf } from './openings.js';
+export { apartAt, type Scene, type SceneHardware, type ScenePart, type Stage, sceneOf, stagesOf } from './scene.js';
