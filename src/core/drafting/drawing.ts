@@ -15,7 +15,7 @@ export interface DrawingPoint {
 export type LineWeight = 'outline' | 'visible' | 'hidden' | 'centre' | 'swing';
 
 /** What a region is made of or stands for; renderers tint by it. */
-export type Tint = 'case' | 'front' | 'back' | 'plinth' | 'shelf' | 'frame' | 'box' | 'machining' | 'void';
+export type Tint = 'case' | 'front' | 'back' | 'plinth' | 'shelf' | 'frame' | 'box' | 'machining' | 'bay' | 'void';
 
 export interface RegionItem {
   readonly kind: 'region';

@@ -96,7 +96,7 @@ function isBehind({ role, piece }: Part): boolean {
 const COVERING: readonly PartRole[] = ['door', 'drawer front', 'frame'];
 
 /** Farthest first; what fronts and frame hide is drawn again over them, dashed. */
-function partItems({ parts }: SolvedCabinet): DrawingItem[] {
+function partItems({ parts, face }: SolvedCabinet): DrawingItem[] {
   const shown = parts
     .filter((part) => !isBehind(part))
     .map((part) => ({ part, ...outlineOf(part), depth: part.extent.min[1] }));
@@ -137,7 +137,23 @@ function partItems({ parts }: SolvedCabinet): DrawingItem[] {
         shows: part.key,
       }),
     );
-  return [...regions, ...dashed];
+  // An open bay is chosen by its room, what stands in it by itself.
+  const bays = (face.ok ? face.cells : []).flatMap(({ fill, opening, inside: { h, v } }): RegionItem[] =>
+    fill.kind === 'open'
+      ? [
+          {
+            kind: 'region',
+            tint: 'bay',
+            weight: 'visible',
+            from: { h: h.low.mm, v: v.low.mm },
+            to: { h: h.high.mm, v: v.high.mm },
+            shows: `opening/${opening.id}`,
+          },
+        ]
+      : [],
+  );
+  const rear = shown.findIndex(({ part }) => part.role !== 'back' && part.role !== 'nailer');
+  return [...regions.slice(0, Math.max(0, rear)), ...bays, ...regions.slice(Math.max(0, rear)), ...dashed];
 }
 
 function hides(cover: Outline, part: Outline): boolean {

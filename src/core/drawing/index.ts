@@ -18,10 +18,11 @@ export type {
 } from '../drafting/index.js';
 export { drawChoice, hasChoicePicture } from './choices.js';
 export { type CutPlane, drawSection } from './cut.js';
+export { between, type DrawnEdge, edgeNear, edgesOf } from './edges.js';
 export { drawElevation } from './elevation.js';
 export { ALL_LAYERS, inLayers, isCalledFor, type Layers, SIZES, type Sizes } from './layers.js';
 export type { Beside } from './neighbours.js';
-export { drawPanel, machiningTable } from './panel.js';
+export { cutKey, cutOfKey, drawPanel, machiningTable } from './panel.js';
 export { drawPlan, type PlanLevel, planLevels } from './plan.js';
 export { type LaidProjection, layProjection, type ProjectedView, type ViewOf } from './projection.js';
 export { scaleName, scalesOf } from './scales.js';

@@ -38,7 +38,9 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
     points: planOutline(part).map(([u, v]) => point(u, v)),
     shows: part.key,
   };
-  const drawn = part.machining.flatMap((operation) => operationItems(operation, part, face, point));
+  const drawn = part.machining.flatMap((operation, at) =>
+    operationItems(operation, part, face, point).map((item) => ({ ...item, shows: cutKey(part.key, at) })),
+  );
   return {
     title: { job: jobName, cabinet: `${mark} ${part.name}`, view: capital(faceName(part, face)) },
     ...reaching(part, flip),
@@ -47,6 +49,17 @@ export function drawPanel(part: Part, face: Face, mark: string, jobName: string,
     handles: solved ? pinHandles(solved, part, face, flip) : [],
     spot: (_part, at) => point(at.u, at.v),
   };
+}
+
+/** The key one of a part's cuts and bores is selected by. */
+export function cutKey(part: string, at: number): string {
+  return `cut/${at}/${part}`;
+}
+
+/** The part and the number of the cut a key stands for; undefined for other keys. */
+export function cutOfKey(key: string | null): { part: string; at: number } | undefined {
+  const found = /^cut\/(\d+)\/(.+)$/.exec(key ?? '');
+  return found ? { at: Number(found[1]), part: found[2] as string } : undefined;
 }
 
 /** How far the sheet reaches: the finished part, and what is left on at its edges. */

@@ -7,7 +7,7 @@ import {
   overall,
   regionBetween,
 } from '../drafting/index.js';
-import { travelOf } from '../fitted/runners/index.js';
+import { travelOf } from '../fitted/index.js';
 import { pathTo } from '../job/index.js';
 import { doorAt, type PlanPoint, turned } from '../motions/index.js';
 import { toCabinet } from '../parts/index.js';

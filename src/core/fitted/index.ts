@@ -1,4 +1,5 @@
 export { allKinds, type Fitted, type FittedCabinet, fitAll } from './fit.js';
+export { hingePieces } from './hinges/index.js';
 export type { AnyKind, Fit, FitContext, Kind, LibraryColumn, NamedProfile, Trial, TrialOutcome } from './kind.js';
 export { kinds } from './kinds.js';
 export {
@@ -13,4 +14,4 @@ export {
   withYoungerKinds,
 } from './library.js';
 export { TRIALS } from './profile.js';
-export { makeTrays, type StandingTray, together } from './runners/index.js';
+export { makeTrays, type StandingTray, together, travelOf } from './runners/index.js';

@@ -11,7 +11,7 @@ export {
   roomsInside,
   shelvedRoom,
 } from './interior.js';
-export type { Rectangle, Region, SplitAxis } from './region.js';
+export { type Rectangle, type Region, type SplitAxis, spanOf, withSpan } from './region.js';
 export { dividerAfter, endReveal, frameOpening, insideOf, sharesGap, stileWidth } from './scheme.js';
 export { divideStack, LEAST_MEMBER, type StackMember, type StackRefusal, type StackSizes } from './stack.js';
 export { meets, type Zone, zonesOf } from './zones.js';

@@ -1,4 +1,4 @@
-import { travelOf } from '../fitted/runners/index.js';
+import { travelOf } from '../fitted/index.js';
 import { type PlanPoint, turned } from '../motions/index.js';
 import type { Point } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';

@@ -1,7 +1,6 @@
 import { assemblyOf } from '../assembly/index.js';
 import { TINT, type Tint } from '../drafting/index.js';
-import { hingePieces } from '../fitted/hinges/index.js';
-import { allKinds, type Fitted } from '../fitted/index.js';
+import { allKinds, type Fitted, hingePieces } from '../fitted/index.js';
 import type { PlanPoint } from '../motions/index.js';
 import { type AxisIndex, axisIndex, type Extent, type Part, type Point } from '../parts/index.js';
 import { type PartShape, shapeOf } from '../solids/index.js';

@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CorrectedJob } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
+import { nextOpening, openingKey as openingKeyOf, type Way } from '../../core/handling/index.js';
 import { CabinetStrip } from './CabinetStrip.js';
+import { chosenOpenings, useOpeningAct } from './chosen.js';
 import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
 import { Decisions } from './decisions/Decisions.js';
 import { BinsPanel } from './inspector/BinsPanel.js';
@@ -11,19 +13,23 @@ import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
 import { DrawerPanel } from './inspector/DrawerPanel.js';
 import { FindingsPanel } from './inspector/FindingsPanel.js';
 import { FrontPanel } from './inspector/FrontPanel.js';
+import { GapPanel } from './inspector/GapPanel.js';
 import { HingePanel } from './inspector/HingePanel.js';
 import { LiftPanel } from './inspector/LiftPanel.js';
+import { OpeningPanel } from './inspector/OpeningPanel.js';
 import { PartPanel } from './inspector/PartPanel.js';
 import { ShelfPanel } from './inspector/ShelfPanel.js';
 import { TapePanel } from './inspector/TapePanel.js';
+import { ThingPanel } from './inspector/ThingPanel.js';
 import { KeysDialog } from './KeysDialog.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
 import { keepCorner, keepLayers, keptCorner, keptLayers, layersByKey } from './sheet/layers.js';
+import { OpeningMenu } from './sheet/OpeningMenu.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall, isView, views } from './sheet/views/index.js';
 import { NO_ZOOM, nearer, sayZoom, zoomSaid } from './sheet/zoom.js';
-import { createBenchStore, type Opened } from './store.js';
+import { benchCabinet, createBenchStore, type Opened } from './store.js';
 import { TopBar } from './TopBar.js';
 
 export interface BenchProps {
@@ -101,6 +107,9 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
             <CorrectionsPanel jobId={jobId} corrected={corrected} />
             <TapePanel solved={solved} />
             <CabinetPanel solved={solved} />
+            <ThingPanel solved={solved} />
+            <OpeningPanel solved={solved} />
+            <GapPanel solved={solved} />
             <PartPanel solved={solved} />
             <ShelfPanel solved={solved} />
             <FrontPanel solved={solved} />
@@ -121,6 +130,7 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
           </p>
         </main>
       )}
+      {solved && <OpeningMenu solved={solved} />}
       <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
     </div>
   );
@@ -167,11 +177,22 @@ function useAddress() {
   }, [cabinetId, view, selected, partsShown, decisionsShown, zoom]);
 }
 
+/** Between the number and its letter no more than this passes (ms). */
+const NUMBER_MS = 1500;
+
+const WAYS: Readonly<Record<string, Way>> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+};
+
 /** Keys that come nearer, and those that go back. */
 const ZOOMS: Readonly<Record<string, number>> = { '+': 1.25, '=': 1.25, '-': 0.8 };
 
 function useKeys(openKeys: () => void) {
   const store = useBenchStore();
+  const act = useOpeningAct();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing =
@@ -185,7 +206,7 @@ function useKeys(openKeys: () => void) {
       } else if (command && event.key.toLowerCase() === 'y' && !typing) {
         event.preventDefault();
         state.redo();
-      } else if (!typing && !command && !event.altKey) {
+      } else if (!typing && !command && !event.altKey && !openingKey(event)) {
         const named = views.find(({ key }) => key === event.key);
         if (event.key === '?') openKeys();
         else if (named) state.show(named.id);
@@ -195,6 +216,7 @@ function useKeys(openKeys: () => void) {
         } else if (ZOOMS[event.key]) zoomBy(ZOOMS[event.key] as number);
         else if (event.key === '0') state.zoomTo(NO_ZOOM);
         else if (event.key === 't') state.showParts(!state.partsShown);
+        else if (event.key === 'u' && state.tape) state.showUsers(!state.usersShown);
         else if (event.key === 'd') state.showDecisions(!state.decisionsShown);
         else if (layersByKey(state.layers, event.key)) {
           state.setLayers(layersByKey(state.layers, event.key) ?? {});
@@ -205,6 +227,45 @@ function useKeys(openKeys: () => void) {
           state.closeTape();
         }
       }
+    };
+    /** Keys of the chosen openings: a number and r or c, their menu, arrows from one to the next. */
+    let number = '';
+    let since = 0;
+    const openingKey = (event: KeyboardEvent): boolean => {
+      const state = store.getState();
+      const solved = benchCabinet(state);
+      const ids = solved ? chosenOpenings(state, solved) : [];
+      if (!solved || ids.length === 0) return false;
+      if (/^[1-9]$/.test(event.key) || (event.key === '0' && number !== '')) {
+        number = event.timeStamp - since < NUMBER_MS ? number + event.key : event.key;
+        since = event.timeStamp;
+        return true;
+      }
+      const count = event.timeStamp - since < NUMBER_MS ? Number(number) : 0;
+      number = '';
+      if ((event.key === 'r' || event.key === 'c') && count >= 2) {
+        act({ divide: event.key === 'r' ? 'rows' : 'columns', in: Math.min(24, count) });
+        return true;
+      }
+      if (event.key === 'm') {
+        const chosen = document.querySelector(`[data-chosen="${CSS.escape(ids[0] ?? '')}"]`)?.getBoundingClientRect();
+        event.preventDefault();
+        state.openMenu(chosen ? { x: chosen.left + 16, y: chosen.top + 16 } : { x: 200, y: 200 });
+        return true;
+      }
+      if (event.key === 'Delete') {
+        act({ hand: 'Delete' });
+        return true;
+      }
+      const way = WAYS[event.key];
+      const onDrawing = event.target === document.body || (event.target as Element).closest?.('[data-opening]');
+      if (!way || !onDrawing) return false;
+      const next = nextOpening(solved, ids.at(-1) ?? '', way);
+      event.preventDefault();
+      if (next === undefined) return true;
+      if (event.shiftKey) state.choose([...state.also, next]);
+      else state.select(openingKeyOf(next));
+      return true;
     };
     const zoomBy = (by: number) => {
       const paper = document.querySelector('main svg[role="group"]')?.getBoundingClientRect();
@@ -218,5 +279,5 @@ function useKeys(openKeys: () => void) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [store, openKeys]);
+  }, [store, openKeys, act]);
 }

@@ -13,12 +13,19 @@ const KEYS: readonly [string, string][] = [
   ['d', 'All decisions beside the sheet'],
   ['t', 'Parts and what to buy under the sheet'],
   ['z, i, w, x, g', 'Layers of the drawing: sizes, what lies behind, hardware and holes, findings, grain'],
+  ['A number, then r or c', 'Divide the chosen opening in so many rows or columns'],
+  ['m', 'The menu of the chosen opening, with a letter for each thing it can be; the other mouse button as well'],
+  ['Arrows; Shift arrows', 'From opening to opening; choosing several'],
+  ['Shift press, Shift drag', 'Choose several openings; all that a frame touches'],
+  ['q held', 'Measure: press two edges'],
+  ['u', 'What is figured with the number of the open tape'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z, Ctrl Y', 'Redo'],
   ['Tab', 'From number to number on the drawing and from field to field'],
   ['Enter on a number', 'Change it, and open its tape'],
   ['Arrow up, arrow down', 'In a size: one step more or less; with Shift ten'],
   ['Arrow up, arrow down', 'On a shelf or hinge of the drawing: to the next hole'],
+  ['Arrows', 'On a line of the drawing: one step further; with Shift ten. Alt held, a dragged line sticks nowhere'],
   ['Escape', 'Give up an entry; let go of the selection; close the tape'],
 ];
 
@@ -28,7 +35,7 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content className="sheet fixed top-1/2 left-1/2 z-50 w-[34rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
+        <Dialog.Content className="sheet fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[40rem] max-w-[92vw] overflow-y-auto -translate-x-1/2 -translate-y-1/2 p-6">
           <Dialog.Title className="text-xl font-bold">Keys</Dialog.Title>
           <Dialog.Description className="mt-1 text-ink-soft">
             Sizes may be typed as 595, 59.5 cm, 23 3/4, 23-3/4", 1' 6 1/2", 600 - 2*18 or width/2.

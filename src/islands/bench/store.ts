@@ -6,7 +6,7 @@ import type { Job } from '../../core/document/index.js';
 import { ALL_LAYERS, type Beside, type Layers } from '../../core/drawing/index.js';
 import type { Finding } from '../../core/findings/index.js';
 import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
-import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
+import { createSolver, type SolvedCabinet, type SolvedJob, solveCabinet } from '../../core/solve.js';
 import type { Outcome } from '../fields/LengthField.js';
 import { FIRST_LOOK, type Look } from './picture/looks.js';
 import type { BenchView } from './sheet/views/index.js';
@@ -26,6 +26,8 @@ export interface OpenTape {
   readonly find: Finder;
   /** Labels of the terms opened one inside the other. */
   readonly trail: readonly string[];
+  /** Opened under the number itself; it goes with what is selected. */
+  readonly inPlace: boolean;
 }
 
 export interface BenchState {
@@ -34,7 +36,13 @@ export interface BenchState {
   readonly cabinetId: string | null;
   /** Key of the selected part; the same in drawing, table and findings. */
   readonly selected: string | null;
+  /** Ids of openings that are chosen besides the selected one. */
+  readonly also: readonly string[];
+  /** Where the menu of the chosen openings stands (px in the window); null while it is shut. */
+  readonly menu: { readonly x: number; readonly y: number } | null;
   readonly tape: OpenTape | null;
+  /** Whether a tape says what else is figured with its number. */
+  readonly usersShown: boolean;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
   /** Which folds of the decisions are open or shut, by title, where the maker has touched them. */
@@ -59,10 +67,15 @@ export interface BenchState {
 
   /** Carries out an act, or says in one sentence why not and changes nothing. */
   act(act: Act): Outcome;
+  /** Why an act would be refused, or the first stop it would bring; null when it may be. Changes nothing. */
+  trial(act: Act): string | null;
   undo(): void;
   redo(): void;
   showCabinet(id: string): void;
   select(key: string | null): void;
+  /** Chooses openings besides the selected one. */
+  choose(also: readonly string[]): void;
+  openMenu(at: BenchState['menu']): void;
   setFold(title: string, open: boolean): void;
   show(view: BenchView): void;
   cutPlan(plan: BenchState['plan']): void;
@@ -72,9 +85,10 @@ export interface BenchState {
   showParts(shown: boolean): void;
   showDecisions(shown: boolean): void;
   setLayers(layers: Partial<Layers>): void;
-  openTape(find: Finder): void;
+  openTape(find: Finder, inPlace?: boolean): void;
   followTape(trail: readonly string[]): void;
   closeTape(): void;
+  showUsers(shown: boolean): void;
   /**
    * Puts the job there with another window's edits under it. What this window did can still be undone, but for steps
    * that touch those.
@@ -124,7 +138,10 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       solved: solver(job),
       cabinetId: known(cabinetId, job),
       selected: null,
+      also: [],
+      menu: null,
       tape: null,
+      usersShown: false,
       past: [],
       future: [],
       openFolds: {},
@@ -163,17 +180,39 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
         });
         return { ok: true };
       },
+      trial(act) {
+        const { job, solved, cabinetId } = get();
+        const next = withEdits(job, act.edits);
+        const problem = documentRefusal(job, next);
+        if (problem) return problem;
+        const before = solved.cabinets.find(({ cabinet }) => cabinet.id === cabinetId);
+        const cabinet = next.cabinets.find(({ id }) => id === cabinetId);
+        if (!before || !cabinet) return null;
+        const known = new Set(before.findings.map(({ rule, what }) => `${rule} ${what}`));
+        const brought = solveCabinet(next, cabinet).findings.find(
+          ({ severity, refuses, rule, what }) =>
+            (severity === 'stop' || refuses) &&
+            !known.has(`${rule} ${what}`) &&
+            !before.findings.some((old) => old.rule === rule),
+        );
+        return brought?.what ?? null;
+      },
       undo: () => move('past'),
       redo: () => move('future'),
       showCabinet: (id) =>
         set(({ picture }) => ({
           cabinetId: id,
           selected: null,
+          also: [],
+          menu: null,
           tape: null,
           zoom: NO_ZOOM,
           picture: { ...picture, opened: {}, apart: 0 },
         })),
-      select: (key) => set({ selected: key }),
+      select: (key) =>
+        set(({ tape }) => ({ selected: key, also: [], menu: null, tape: tape?.inPlace === true ? null : tape })),
+      choose: (also) => set({ also }),
+      openMenu: (menu) => set({ menu }),
       setFold: (title, open) =>
         set(({ openFolds }) => (openFolds[title] === open ? {} : { openFolds: { ...openFolds, [title]: open } })),
       show: (view) => set((state) => (state.view === view ? {} : { view, zoom: NO_ZOOM })),
@@ -184,9 +223,10 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       showParts: (shown) => set({ partsShown: shown }),
       showDecisions: (shown) => set({ decisionsShown: shown }),
       setLayers: (changed) => set(({ layers }) => ({ layers: { ...layers, ...changed } })),
-      openTape: (find) => set({ tape: { find, trail: [] } }),
+      openTape: (find, inPlace = false) => set({ tape: { find, trail: [], inPlace } }),
       followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
       closeTape: () => set({ tape: null }),
+      showUsers: (shown) => set({ usersShown: shown }),
       rebase: (next, foreign) => {
         const state = get();
         const solved = solver(next);

@@ -10,5 +10,7 @@ export const TINT_FILL: Readonly<Record<Tint, string>> = {
   frame: 'var(--color-timber-frame)',
   box: 'var(--color-timber-box)',
   machining: 'var(--color-machining)',
+  // Nothing to be seen, and yet there to be pressed.
+  bay: 'transparent',
   void: 'none',
 };

@@ -170,7 +170,7 @@ function GraduationRow({ split, path, context }: { split: Split; path: EditPath;
 const ROW_DIVIDERS = { stretcher: 'a stretcher', shelf: 'a fixed shelf', web: 'a web frame', none: 'nothing' } as const;
 const COLUMN_DIVIDERS = { partition: 'a partition', none: 'nothing' } as const;
 
-function DividerRow({
+export function DividerRow({
   opening,
   next,
   split,

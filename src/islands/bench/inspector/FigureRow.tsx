@@ -1,8 +1,10 @@
 import type { Dim } from '../../../core/derive/index.js';
 import { type NamedProfile, TRIALS } from '../../../core/fitted/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
+import { formatLength } from '../../../core/units/index.js';
 import { Length } from '../../figures/Length.js';
-import { useBench } from '../context.js';
+import { useBench, useSolvedCabinet } from '../context.js';
+import { Tape } from './TapePanel.js';
 
 /** A number of something fitted: pressing it opens its tape. `find` finds the thing again in a later solution. */
 export function FigureRow<T>({
@@ -18,24 +20,39 @@ export function FigureRow<T>({
 }) {
   const style = useBench((state) => state.job.display);
   const openTape = useBench((state) => state.openTape);
+  const closeTape = useBench((state) => state.closeTape);
+  const solved = useSolvedCabinet();
+  const tape = useBench((state) => state.tape);
   const dim = pick(of);
   if (!dim) return null;
+  const open = tape?.inPlace === true && solved !== undefined && tape.find(solved) === dim;
   return (
-    <p className="flex items-center justify-between gap-2">
-      <span>{name}</span>
-      <button
-        type="button"
-        className="min-h-7 font-semibold hover:text-pencil"
-        onClick={() =>
-          openTape((solved) => {
-            const again = find(solved);
-            return again && pick(again);
-          })
-        }
-      >
-        {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : figure(dim)}
-      </button>
-    </p>
+    <>
+      <p className="flex items-center justify-between gap-2">
+        <span>{name}</span>
+        <button
+          type="button"
+          className="min-h-7 font-semibold hover:text-pencil aria-expanded:text-pencil"
+          aria-expanded={open}
+          aria-label={`${name} ${dim.measure === 'mm' ? formatLength(dim.mm, style) : figure(dim)}, ${open ? 'put the tape away' : 'show the tape'}`}
+          onClick={() => {
+            if (open) closeTape();
+            else
+              openTape((each) => {
+                const again = find(each);
+                return again && pick(again);
+              }, true);
+          }}
+        >
+          {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : figure(dim)}
+        </button>
+      </p>
+      {open && (
+        <div className="border-l-4 border-pencil bg-pencil-pale/40 px-2 py-1">
+          <Tape solved={solved} />
+        </div>
+      )}
+    </>
   );
 }
 

@@ -1,23 +1,26 @@
 import { ChevronLeft, X } from 'lucide-react';
-import { type Dim, followTerm, roundForExport, type Token, tape, termKey } from '../../../core/derive/index.js';
+import { type Dim, followTerm, type Token, tape, termKey } from '../../../core/derive/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import type { LengthStyle } from '../../../core/units/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench, useBenchStore } from '../context.js';
 import { leadTo } from '../decisions/lead.js';
-
-const SOURCE = {
-  here: 'typed here',
-  job: 'decided for this job',
-  house: 'house standard',
-  measured: 'measured',
-  nominal: 'nominal thickness',
-  profile: 'hardware profile',
-  rule: 'fixed by the rule',
-} as const;
+import { Figure, SOURCE } from './Figure.js';
+import { UsedBy } from './UsedBy.js';
 
 /** The arithmetic of one number, line by line; every term opens in turn, down to the decisions. */
 export function TapePanel({ solved }: { solved: SolvedCabinet }) {
+  const open = useBench((state) => state.tape);
+  if (!open || open.inPlace) return null;
+  return (
+    <div className="sheet p-3">
+      <Tape solved={solved} />
+    </div>
+  );
+}
+
+/** The open tape, wherever it stands. */
+export function Tape({ solved }: { solved: SolvedCabinet }) {
   const open = useBench((state) => state.tape);
   const followTape = useBench((state) => state.followTape);
   const closeTape = useBench((state) => state.closeTape);
@@ -26,7 +29,7 @@ export function TapePanel({ solved }: { solved: SolvedCabinet }) {
   const root = open.find(solved);
   const dim = root && walk(root, open.trail);
   return (
-    <section aria-label="Tape" className="sheet p-3" data-tape={dim?.label}>
+    <section aria-label="Tape" data-tape={dim?.label}>
       <div className="flex items-center justify-between">
         <h2 className="caps">Tape</h2>
         <button
@@ -49,7 +52,10 @@ export function TapePanel({ solved }: { solved: SolvedCabinet }) {
         </button>
       )}
       {dim ? (
-        <Strip dim={dim} style={style} onFollow={(term) => followTape([...open.trail, termKey(dim, term)])} />
+        <>
+          <Strip dim={dim} style={style} onFollow={(term) => followTape([...open.trail, termKey(dim, term)])} />
+          <UsedBy solved={solved} dim={dim} />
+        </>
       ) : (
         <p className="mt-1">This number is no longer part of the cabinet.</p>
       )}
@@ -151,22 +157,6 @@ function Tokens({
       </span>
     );
   });
-}
-
-function Figure({ dim, style }: { dim: Dim; style: LengthStyle }) {
-  if (dim.measure !== 'mm') return <>{plainNumber(dim.mm)}</>;
-  return (
-    <Length
-      mm={dim.mm}
-      style={{ ...style, mmStep: Math.min(style.mmStep, 0.1), graduation: Math.max(style.graduation, 16) }}
-    />
-  );
-}
-
-/** A number that is no length: four figures where it is small, so that none comes out as nothing. */
-function plainNumber(value: number): string {
-  if (value === 0 || Math.abs(value) >= 1) return String(Math.round(roundForExport(value) * 10000) / 10000);
-  return String(Number(value.toPrecision(4)));
 }
 
 function SourceLine({ dim }: { dim: Dim }) {

@@ -64,7 +64,7 @@ function Item({
           width={width}
           height={height}
           fill={chosen && item.weight !== 'hidden' ? 'var(--color-pencil-pale)' : TINT_FILL[item.tint]}
-          stroke={stroke}
+          stroke={item.tint === 'bay' ? 'none' : stroke}
           {...STROKE[item.weight]}
           {...(chosen ? { strokeWidth: 2.4 } : {})}
         />
@@ -97,14 +97,26 @@ function Item({
     const { x, y } = laid.toSheet(item.at);
     const radius = Math.max(1.5, (item.diameter / 2) * laid.unit);
     return (
-      <g className="pointer-events-none" stroke={stroke} strokeWidth={0.9}>
+      // biome-ignore lint/a11y/noStaticElementInteractions: the table of what is cut offers the same choice by keyboard
+      <g
+        data-part={item.shows}
+        className={item.shows ? 'cursor-pointer' : 'pointer-events-none'}
+        stroke={stroke}
+        strokeWidth={chosen ? 2.2 : 0.9}
+        onClick={(event) => {
+          if (!item.shows) return;
+          event.stopPropagation();
+          onSelect(item.shows);
+        }}
+      >
         <circle
           cx={x}
           cy={y}
           r={radius}
-          fill="var(--color-sheet)"
+          fill={chosen ? 'var(--color-pencil-pale)' : 'var(--color-sheet)'}
           strokeDasharray={item.weight === 'hidden' ? '2 2' : undefined}
         />
+        {item.shows && <circle cx={x} cy={y} r={Math.max(radius, 6)} fill="transparent" stroke="none" />}
       </g>
     );
   }

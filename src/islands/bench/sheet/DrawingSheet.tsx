@@ -10,10 +10,13 @@ import {
   scalesOf,
   type TitleBlock,
 } from '../../../core/drawing/index.js';
+import type { Line } from '../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import type { LengthStyle } from '../../../core/units/index.js';
 import { drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';
+import { useChoosing } from './choosing.js';
+import { DragLines } from './DragLines.js';
 import {
   captionWidth,
   DimensionEntry,
@@ -25,7 +28,10 @@ import {
 import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 import { FindingMarks } from './FindingMarks.js';
-import { offsetOf, useZoom } from './zoom.js';
+import { Measure, useMeasuring } from './Measure.js';
+import { OpeningMarks } from './OpeningMarks.js';
+import { useZoom } from './useZoom.js';
+import { offsetOf } from './zoom.js';
 
 const UNITS_PER_MM = 96 / 25.4;
 const TITLE_HEIGHT = 30;
@@ -40,10 +46,12 @@ export interface DrawingSheetProps {
   readonly draw: (solved: SolvedCabinet) => Drawing | undefined;
   /** Whether the selected part is lit; a drawing of one part alone need not say which. */
   readonly lit?: boolean;
+  /** What can be dragged on it. */
+  readonly lines?: readonly Line[];
 }
 
 /** A drawing on a sheet with its title block. Its numbers are fields. */
-export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheetProps) {
+export function DrawingSheet({ solved, savedAt, draw, lit = true, lines }: DrawingSheetProps) {
   const style = useBench((state) => state.job.display);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
@@ -53,8 +61,14 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true }: DrawingSheet
     const whole = draw(solved);
     if (!whole) return undefined;
     const drawing = inLayers(whole, layers);
-    return { id: 'alone', drawing, laid: laySheet(drawing, spaceOf(size, style), textWidthIn(style), times), draw };
-  }, [draw, solved, size, style, layers, times]);
+    return {
+      id: 'alone',
+      drawing,
+      laid: laySheet(drawing, spaceOf(size, style), textWidthIn(style), times),
+      draw,
+      ...(lines ? { lines } : {}),
+    };
+  }, [draw, solved, size, style, layers, times, lines]);
   return (
     <SheetFrame
       frame={frame}
@@ -74,6 +88,8 @@ export interface SheetView {
   readonly drawing: Drawing;
   readonly laid: LaidSheet;
   readonly draw: (solved: SolvedCabinet) => Drawing | undefined;
+  /** What can be dragged on it; only where openings lie before one. */
+  readonly lines?: readonly Line[];
 }
 
 /** Room for the drawing above the title block. */
@@ -126,6 +142,8 @@ export function SheetFrame({
   const paper = useRef<SVGSVGElement>(null);
   const zoom = useBench((state) => state.zoom);
   useZoom(paper, first !== undefined);
+  const measuring = useMeasuring();
+  const choosing = useChoosing(solved, views.find(({ lines }) => lines)?.laid, paper);
   const offset = offsetOf(zoom, { width: size.width, height: size.height - TITLE_HEIGHT });
   return (
     <div ref={frame} className="relative min-h-0 overflow-hidden">
@@ -139,16 +157,19 @@ export function SheetFrame({
           height={size.height}
           className="absolute inset-0 touch-none select-none"
           onClick={() => select(null)}
+          {...choosing.on}
         >
           <Hatch />
           <g transform={`translate(${offset.x} ${offset.y})`}>
-            {views.map(({ id, drawing, laid, draw }) => (
+            {views.map(({ id, drawing, laid, draw, lines }) => (
               // biome-ignore lint/a11y/noStaticElementInteractions: the tabs and their keys bring a view forward as well
               <g key={id} data-view={id} onDoubleClick={() => onForward?.(id)}>
                 <ViewLayer
                   solved={solved}
                   drawing={drawing}
                   laid={laid}
+                  lines={lines}
+                  measuring={measuring}
                   lit={lit}
                   editing={editing}
                   onOpen={(item) => {
@@ -158,6 +179,16 @@ export function SheetFrame({
                 />
               </g>
             ))}
+            {choosing.frame && (
+              <rect
+                {...choosing.frame}
+                fill="var(--color-pencil)"
+                fillOpacity={0.08}
+                stroke="var(--color-pencil)"
+                strokeDasharray="4 3"
+                className="pointer-events-none"
+              />
+            )}
           </g>
           <TitleStrip
             title={title}
@@ -201,6 +232,8 @@ function ViewLayer({
   solved,
   drawing,
   laid,
+  lines,
+  measuring,
   lit = true,
   editing,
   onOpen,
@@ -208,6 +241,8 @@ function ViewLayer({
   solved: SolvedCabinet;
   drawing: Drawing;
   laid: LaidSheet;
+  lines: readonly Line[] | undefined;
+  measuring: boolean;
   lit?: boolean;
   editing: string | null;
   onOpen: (item: DimensionItem) => void;
@@ -217,6 +252,8 @@ function ViewLayer({
   return (
     <>
       <DrawingItems drawing={drawing} laid={laid} lit={lit} />
+      {lines && <DragLines lines={lines} laid={laid} />}
+      {lines && <OpeningMarks solved={solved} laid={laid} />}
       {drawing.handles?.map((handle) => (
         <DragHandleMark key={handle.id} handle={handle} laid={laid} />
       ))}
@@ -233,6 +270,7 @@ function ViewLayer({
           onOpen={() => onOpen(placed.item)}
         />
       ))}
+      {measuring && <Measure drawing={drawing} laid={laid} />}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Dim } from '../../../core/derive/index.js';
-import { machiningTable } from '../../../core/drawing/index.js';
+import { cutKey, cutOfKey, machiningTable } from '../../../core/drawing/index.js';
 import type { Part } from '../../../core/parts/index.js';
 import { bandedEdges, grainWords } from '../../../core/present/index.js';
 import { Length } from '../../figures/Length.js';
@@ -8,6 +8,8 @@ import { useBench } from '../context.js';
 /** Everything cut and bored in a part, each with its reason and the edge it is measured from. Numbers open their tapes. */
 export function MachiningTable({ part }: { part: Part }) {
   const rows = machiningTable(part);
+  const select = useBench((state) => state.select);
+  const cut = cutOfKey(useBench((state) => state.selected));
   return (
     <>
       <p className="mt-1 text-ink-soft">
@@ -20,12 +22,20 @@ export function MachiningTable({ part }: { part: Part }) {
       ) : (
         <ol className="mt-2 flex flex-col gap-2">
           {rows.map((row, at) => (
-            <li key={at} className="border-t border-dashed border-rule pt-1.5 leading-snug">
+            <li
+              key={at}
+              data-cut={at}
+              className={`border-t border-dashed border-rule pt-1.5 leading-snug ${cut?.part === part.key && cut.at === at ? 'bg-pencil-pale' : ''}`}
+            >
               <p className="flex justify-between gap-2 font-semibold">
-                <span>
+                <button
+                  type="button"
+                  className="text-left hover:text-pencil"
+                  onClick={() => select(cutKey(part.key, at))}
+                >
                   {row.positions.length > 1 ? `${row.positions.length} ` : ''}
                   {row.positions.length > 1 ? row.what.toLowerCase() : row.what}
-                </span>
+                </button>
                 <span>
                   <Size part={part} at={at} dim={row.size} />
                   {row.by && <Beside word="by" part={part} at={at} dim={row.by} />}

@@ -9,6 +9,7 @@ import {
   planLevels,
   type ViewOf,
 } from '../../../core/drawing/index.js';
+import { linesOf } from '../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
@@ -37,6 +38,7 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
   );
   const times = useBench((state) => state.zoom.times);
   const withCorner = useBench((state) => state.cornerShown);
+  const lines = useMemo(() => linesOf(solved, besideOf(job, all, solved.cabinet.id)), [solved, job, all]);
   const { views, corner } = useMemo(() => {
     const seen = (id: ViewOf) => {
       const whole = draw(solved, id);
@@ -51,9 +53,13 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
     const laid = layProjection(drawings, spaceOf(size, style), textWidthIn(style), { zoom: times, withCorner });
     return {
       corner: times === 1 ? laid.corner : undefined,
-      views: laid.views.map((view) => ({ ...view, draw: (each: SolvedCabinet) => draw(each, view.id) })),
+      views: laid.views.map((view) => ({
+        ...view,
+        draw: (each: SolvedCabinet) => draw(each, view.id),
+        ...(view.id === 'front' ? { lines } : {}),
+      })),
     };
-  }, [draw, solved, size, style, layers, times, withCorner]);
+  }, [draw, solved, size, style, layers, times, withCorner, lines]);
   const names = views.map(({ id }) => NAMES[id]).join(', ');
   const title = views[0] && { ...views[0].drawing.title, view: names.replace(/, ([^,]*)$/, ' and $1') };
   return (

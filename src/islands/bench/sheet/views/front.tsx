@@ -1,5 +1,6 @@
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { drawElevation } from '../../../../core/drawing/index.js';
+import { linesOf } from '../../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../../core/solve.js';
 import { useBench } from '../../context.js';
 import { besideOf } from '../../store.js';
@@ -13,7 +14,8 @@ function FrontSheet({ solved, savedAt }: ViewProps) {
     (each: SolvedCabinet) => drawElevation(each, job.name, besideOf(job, all, each.cabinet.id)),
     [job, all],
   );
-  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} />;
+  const lines = useMemo(() => linesOf(solved, besideOf(job, all, solved.cabinet.id)), [solved, job, all]);
+  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lines={lines} />;
 }
 
 /** The front elevation, with what stands beside it. */

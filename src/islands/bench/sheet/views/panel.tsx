@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import { drawPanel } from '../../../../core/drawing/index.js';
+import { cutOfKey, drawPanel } from '../../../../core/drawing/index.js';
 import { hingeOfKey } from '../../../../core/fitted/hinges/index.js';
 import type { Face } from '../../../../core/machining/index.js';
 import { faceName } from '../../../../core/parts/index.js';
@@ -14,9 +14,10 @@ function useShownRow(solved: SolvedCabinet) {
   const selected = useBench((state) => state.selected);
   const hinge = hingeOfKey(selected);
   // A selected hinge is shown where its plate stands.
+  const cut = cutOfKey(selected);
   const wanted = hinge
     ? solved.fitted.hinges.find(({ front }) => front.key === hinge.frontKey)?.carrier?.key
-    : selected;
+    : (cut?.part ?? selected);
   return solved.rows.find((row) => wanted && row.keys.includes(wanted)) ?? solved.rows[0];
 }
 
@@ -42,6 +43,7 @@ function PanelChooser({ solved }: { solved: SolvedCabinet }) {
 
 function PanelSheet({ solved, savedAt }: ViewProps) {
   const jobName = useBench((state) => state.job.name);
+  const selected = useBench((state) => state.selected);
   const row = useShownRow(solved);
   const [face, setFace] = useState<Face>(1);
   const key = row?.part.key;
@@ -55,7 +57,7 @@ function PanelSheet({ solved, savedAt }: ViewProps) {
   if (!row) return <p className="p-6">There is no part to show.</p>;
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_18rem]">
-      <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lit={false} />
+      <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lit={cutOfKey(selected) !== undefined} />
       <div className="min-h-0 overflow-y-auto border-l border-sheet-edge p-3">
         <fieldset className="flex gap-3">
           <legend className="sr-only">Face up</legend>

@@ -1,0 +1,246 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { buildable } from '../../../tests/generator/buildable.js';
+import { Random } from '../../../tests/generator/random.js';
+import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
+import { documentRefusal } from '../acts/index.js';
+import { withEdits } from '../changes/index.js';
+import type { Job } from '../document/index.js';
+import { type Act, isSplit, type Opening, openingsOf } from '../job/index.js';
+import { type SolvedCabinet, solve } from '../solve.js';
+import {
+  distribute,
+  divide,
+  duplicate,
+  faceOf,
+  free,
+  linesOf,
+  MAKES,
+  type MakeKey,
+  make,
+  merge,
+  mirror,
+  pin,
+  placeOf,
+  settle,
+  sizesAt,
+} from './index.js';
+
+const share = { rule: 'share' as const, weight: 1 };
+const MM = { unit: 'mm', mmStep: 0.1, graduation: 32 } as Job['display'];
+let count = 0;
+const ids = () => {
+  count += 1;
+  return `n${count}`;
+};
+
+function carriedOut(job: Job, act: Act | undefined): { job: Job; solved: SolvedCabinet } {
+  assert.ok(act);
+  const next = withEdits(job, act.edits);
+  assert.equal(documentRefusal(job, next), null, act.label);
+  const [solved] = solve(next).cabinets;
+  assert.ok(solved);
+  return { job: next, solved };
+}
+
+const first = (job: Job) => solve(job).cabinets[0] as SolvedCabinet;
+const closes = (solved: SolvedCabinet) => solved.face.ok && !solved.findings.some(({ refuses }) => refuses);
+const fronts = ({ fronts: all }: SolvedCabinet) => all.map(({ key, extent: { min, max } }) => ({ key, min, max }));
+const drawers = (n: number): Opening[] =>
+  Array.from({ length: n }, (_, at) => ({ id: `o${at + 1}`, size: share, fill: { kind: 'drawer' } }));
+const near = (a: number, b: number, what: string) => assert.ok(Math.abs(a - b) < 0.01, `${what}: ${a} and ${b}`);
+
+test('a line that is dragged stands where it was put, both sizes beside it are what was said, the others stay', () => {
+  let [moved, skipped] = [0, 0];
+  for (let seed = 0; seed < 150; seed += 1) {
+    const random = new Random(seed + 40);
+    const { decisions } = buildable(seed);
+    const job = jobWith(decisions);
+    const solved = first(job);
+    const gaps = linesOf(solved).filter(({ id }) => id.startsWith('gap-'));
+    const line = gaps.length > 0 ? random.pick(gaps) : undefined;
+    if (!line || line.most - line.least < 4) {
+      skipped += 1;
+      continue;
+    }
+    // Not so far that another rule stands in the way.
+    const at = line.at + random.between(Math.max(-30, line.least - line.at), Math.min(30, line.most - line.at));
+    const act = line.place(at);
+    const after = carriedOut(job, act).solved;
+    if (!closes(after)) {
+      skipped += 1;
+      continue;
+    }
+    const again = linesOf(after).find(({ id }) => id === line.id);
+    assert.ok(again, 'it is there again');
+    near(again.at, at, `seed ${seed}: ${line.label}`);
+    assert.deepEqual(sizesAt(line, at, MM), sizesAt(again, again.at, MM), `seed ${seed}`);
+    for (const other of gaps) {
+      const now = linesOf(after).find(({ id }) => id === other.id);
+      if (other.id !== line.id && other.moves === line.moves && other.from === line.from && other.to === line.to)
+        near(now?.at ?? Number.NaN, other.at, `seed ${seed}: ${other.label} stays`);
+    }
+    moved += 1;
+  }
+  console.log(`${moved} lines moved, ${skipped} cabinets without one`);
+  assert.ok(moved > 60, `${moved} moved, ${skipped} skipped`);
+});
+
+test('ends and toe follow the line: what is drawn there afterwards stands there', () => {
+  const job = jobWith({ width: 600, height: 800, parts: drawers(3) });
+  const solved = first(job);
+  const line = (id: string) => {
+    const found = linesOf(solved).find((each) => each.id === id);
+    assert.ok(found, id);
+    return found;
+  };
+  const wider = carriedOut(job, line('end-right').place(line('end-right').at + 37)).solved;
+  near(
+    Math.max(...wider.parts.map(({ extent }) => extent.max[0])),
+    Math.max(...solved.parts.map(({ extent }) => extent.max[0])) + 37,
+    'right end',
+  );
+  const higher = carriedOut(job, line('end-top').place(line('end-top').at + 37)).solved;
+  near(higher.box.height.mm, solved.box.height.mm + 37, 'top');
+  const toe = carriedOut(job, line('toe').place(20)).solved;
+  near(toe.box.underHeight.mm, solved.box.underHeight.mm + 20, 'toe');
+});
+
+test('a line sticks where there is a reason and says it; else it lands on a figure, never beyond its ends', () => {
+  const solved = solveWith({ height: 800, parts: drawers(3) });
+  const [line] = linesOf(solved);
+  assert.ok(line);
+  const equal = line.snaps.find(({ why }) => why === 'equal');
+  assert.ok(equal);
+  assert.equal(settle(line, equal.at + 1, 4, MM).why, 'equal');
+  for (const at of [line.least - 500, line.most + 500, line.at + 3.3, line.at - 17.2]) {
+    const rest = settle(line, at, 0.2, MM);
+    assert.ok(rest.at >= line.least - 1e-9 && rest.at <= line.most + 1e-9);
+  }
+  const free1 = settle(line, line.at + 3.4, 0.01, MM);
+  const size = (line.following[0]?.mm ?? 0) + (line.following[0]?.by ?? 1) * (free1.at - line.at);
+  near(size, Math.round(size), 'a whole millimetre');
+});
+
+test('divided in n, an opening has n of one size in its place; made one again it is as before', () => {
+  for (const axis of ['rows', 'columns'] as const)
+    for (const n of [2, 3, 5]) {
+      const job = jobWith({ width: 900, height: 800, parts: drawers(2) });
+      const before = first(job);
+      const { job: divided, solved } = carriedOut(job, divide(before, 'o2', axis, n, ids, 'mm'));
+      const own = placeOf(solved, 'o2')?.opening.fill;
+      assert.ok(own && isSplit(own) && own.parts.length === n && own.kind === axis);
+      const faces = own.parts.map(({ id }) => faceOf(solved, id));
+      const spans = faces.map((face) => face?.[axis === 'rows' ? 'v' : 'h']);
+      for (const span of spans) near(span?.size.mm ?? 0, spans[0]?.size.mm ?? 1, 'equal');
+      const whole = faceOf(before, 'o2');
+      assert.ok(whole);
+      for (const face of faces)
+        assert.ok(face && face.h.low.mm >= whole.h.low.mm - 0.01 && face.v.high.mm <= whole.v.high.mm + 0.01);
+      let current = { job: divided, solved };
+      for (let left = n; left > 1; left -= 1) {
+        const fill = placeOf(current.solved, 'o2')?.opening.fill;
+        assert.ok(fill && isSplit(fill) && fill.parts.length === left);
+        current = carriedOut(current.job, merge(current.solved, fill.parts[0]?.id ?? ''));
+      }
+      assert.deepEqual(fronts(current.solved), fronts(before));
+    }
+});
+
+test('a face of one opening is divided itself', () => {
+  const job = jobWith({ width: 900, height: 800, parts: drawers(1) });
+  const { solved } = carriedOut(job, divide(first(job), 'o1', 'columns', 3, ids, 'mm'));
+  assert.equal(solved.cabinet.face.kind, 'columns');
+  assert.equal(solved.cabinet.face.parts.length, 3);
+});
+
+test('two that are held become one as large as both with their gap', () => {
+  const fixed = (id: string, mm: number): Opening => ({ id, size: { rule: 'fixed', mm }, fill: { kind: 'drawer' } });
+  const job = jobWith({ height: 800, parts: [fixed('o1', 140), fixed('o2', 160), ...drawers(3).slice(2)] });
+  const before = first(job);
+  const { solved } = carriedOut(job, merge(before, 'o1'));
+  const [top, second] = [faceOf(before, 'o1'), faceOf(before, 'o2')];
+  near(faceOf(solved, 'o1')?.v.size.mm ?? 0, (top?.v.high.mm ?? 0) - (second?.v.low.mm ?? 0), 'both');
+  near(faceOf(solved, 'o3')?.v.size.mm ?? 0, faceOf(before, 'o3')?.v.size.mm ?? 1, 'the third stays');
+});
+
+test('mirrored, every front stands where its reflection stood, doors on their other hand; twice is as before', () => {
+  let [mirrored, skipped] = [0, 0];
+  for (let seed = 300; seed < 360; seed += 1) {
+    const { decisions } = buildable(seed);
+    const job = jobWith(decisions);
+    const before = first(job);
+    const once = carriedOut(job, mirror(before));
+    const twice = carriedOut(once.job, mirror(once.solved));
+    assert.deepEqual(twice.job.cabinets[0]?.face, job.cabinets[0]?.face);
+    // The ends of the box keep their reveals: only where both are alike is the face its own reflection.
+    const root = before.face.ok ? before.face.root.face.h : undefined;
+    const width = before.box.width.mm;
+    const alike = root !== undefined && Math.abs(root.low.mm - (width - root.high.mm)) < 0.01;
+    if (!alike || !closes(before) || !closes(once.solved)) {
+      skipped += 1;
+      continue;
+    }
+    const spans = (solved: SolvedCabinet, flip: boolean) =>
+      solved.fronts
+        .map(({ extent: { min, max }, hinged }) =>
+          [
+            Math.round(flip ? width - max[0] : min[0]),
+            Math.round(flip ? width - min[0] : max[0]),
+            Math.round(min[2]),
+            Math.round(max[2]),
+            flip && hinged ? (hinged === 'left' ? 'right' : 'left') : hinged,
+          ].join(' '),
+        )
+        .toSorted();
+    assert.deepEqual(spans(once.solved, false), spans(before, true), `seed ${seed}`);
+    mirrored += 1;
+  }
+  assert.ok(mirrored > 20, `${mirrored} mirrored, ${skipped} skipped`);
+});
+
+test('every letter of the menu makes what it says, of several as well', () => {
+  const decisions: CabinetDecisions = { width: 900, height: 800, parts: drawers(3) };
+  for (const key of Object.keys(MAKES) as MakeKey[]) {
+    const job = jobWith(decisions);
+    const { solved } = carriedOut(job, make(first(job), ['o1', 'o3'], key, ids, 'mm'));
+    const kinds = openingsOf(solved.cabinet.face).map(({ fill }) => fill.kind);
+    assert.equal(kinds[0], kinds[2]);
+    const kind = {
+      d: 'drawer',
+      l: 'door',
+      r: 'door',
+      p: 'pair',
+      o: 'open',
+      n: 'open',
+      t: 'open',
+      f: 'false',
+      u: 'lift',
+      b: 'waste',
+    }[key];
+    assert.equal(kinds[0], kind, key);
+    assert.equal(kinds[1], 'drawer');
+  }
+});
+
+test('pinned at its size an opening stays when the cabinet grows; let go it takes its share again; equal is equal', () => {
+  const job = jobWith({
+    height: 800,
+    parts: [{ ...(drawers(1)[0] as Opening), size: { rule: 'share', weight: 2 } }, ...drawers(3).slice(1)],
+  });
+  const before = first(job);
+  const pinned = carriedOut(job, pin(before, ['o1']));
+  const grown = withEdits(pinned.job, [
+    ...(linesOf(pinned.solved)
+      .find(({ id }) => id === 'end-top')
+      ?.place(900).edits ?? []),
+  ]);
+  const size = (solved: SolvedCabinet, id: string) => faceOf(solved, id)?.v.size.mm ?? 0;
+  near(size(first(grown), 'o1'), size(before, 'o1'), 'pinned');
+  const loose = carriedOut(pinned.job, free(pinned.solved, ['o1'])).solved;
+  near(size(loose, 'o1'), size(before, 'o1'), 'its share');
+  const even = carriedOut(job, distribute(before, ['o1'])).solved;
+  near(size(even, 'o1'), size(even, 'o3'), 'equal');
+  const twice = carriedOut(job, duplicate(before, 'o2', ids)).solved;
+  assert.equal(twice.cabinet.face.parts.length, 4);
+});

@@ -1,0 +1,276 @@
+import { balanceOf } from '../acts/index.js';
+import type { Beside } from '../drawing/index.js';
+import { neighbourShift } from '../findings/index.js';
+import { type Act, type Edit, type Opening, pathTo } from '../job/index.js';
+import { type SplitLayout, spanOf } from '../layout/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import { formatLength, inches, type LengthStyle } from '../units/index.js';
+import { capital } from '../words.js';
+import { gapKey, leadingSpans, placeOf } from './place.js';
+
+/** A place a line may stand at for a reason. */
+export interface Snap {
+  readonly at: number;
+  /** "equal", "lines up with 4", "32 grid" */
+  readonly why: string;
+}
+
+/** A size that follows a line: so much more of it for each mm the line moves. */
+export interface Following {
+  readonly name: string;
+  readonly mm: number;
+  readonly by: 1 | -1;
+}
+
+/** A line of the drawing that can be dragged: a gap between openings, an end, an edge of the toe. All mm. */
+export interface Line {
+  readonly id: string;
+  readonly label: string;
+  /** Along which axis it moves, and where it is now. */
+  readonly moves: 'h' | 'v';
+  readonly at: number;
+  /** From where to where it runs across that. */
+  readonly from: number;
+  readonly to: number;
+  /** Between these it may be dragged. */
+  readonly least: number;
+  readonly most: number;
+  readonly following: readonly Following[];
+  readonly snaps: readonly Snap[];
+  /** What is selected by pressing it. */
+  readonly shows: string;
+  /** What putting it there does. */
+  place(at: number): Act;
+}
+
+/** Smallest opening a line is dragged to (mm). */
+const LEAST = 20;
+
+/** Every line that can be dragged on the front elevation. */
+export function linesOf(solved: SolvedCabinet, beside: Beside = {}): Line[] {
+  const { face } = solved;
+  const gaps = face.ok ? face.splits.flatMap((layout) => gapLines(solved, layout, beside)) : [];
+  return [...gaps, ...edgeLines(solved)];
+}
+
+function gapLines(solved: SolvedCabinet, layout: SplitLayout, beside: Beside): Line[] {
+  const { axis, parts } = layout;
+  const across = spanOf(layout.within.face, axis === 'rows' ? 'columns' : 'rows');
+  return parts.slice(0, -1).flatMap((opening, at): Line[] => {
+    const next = parts[at + 1] as Opening;
+    const [a, b] = [layout.face[at], layout.face[at + 1]];
+    const [before, after] = [leadingSpans(solved, layout)[at], leadingSpans(solved, layout)[at + 1]];
+    if (!a || !b || !before || !after) return [];
+    const names = [
+      placeOf(solved, opening.id)?.name ?? 'opening',
+      placeOf(solved, next.id)?.name ?? 'opening',
+    ] as const;
+    // Rows run downwards: the first lies above the line, and grows as it goes down.
+    const rows = axis === 'rows';
+    const [low, high] = rows ? [b.high.mm, a.low.mm] : [a.high.mm, b.low.mm];
+    const middle = (low + high) / 2;
+    const by = rows ? -1 : 1;
+    const [first, second] = [before.size.mm, after.size.mm];
+    const room = Math.max(0, first - LEAST);
+    const other = Math.max(0, second - LEAST);
+    return [
+      {
+        id: `gap-${opening.id}`,
+        label: `${capital(names[0])} and ${names[1]}`,
+        moves: rows ? 'v' : 'h',
+        at: middle,
+        from: across.low.mm,
+        to: across.high.mm,
+        least: rows ? middle - other : middle - room,
+        most: rows ? middle + room : middle + other,
+        following: [
+          { name: names[0], mm: first, by },
+          { name: names[1], mm: second, by: by === 1 ? -1 : 1 },
+        ],
+        snaps: [
+          { at: middle + (by * (second - first)) / 2, why: 'equal' },
+          ...linedUp(solved, layout, beside, middle),
+          ...multiples(first, first + second, 32).map((size) => ({ at: middle + by * (size - first), why: '32 grid' })),
+        ],
+        shows: gapKey(opening.id),
+        place: (to) => shiftBetween(solved, layout, at, by * (to - middle)),
+      },
+    ];
+  });
+}
+
+/** Multiples of a step between the least opening and what both have (mm). */
+function multiples(near: number, most: number, step: number): number[] {
+  const found: number[] = [];
+  const first = Math.max(Math.ceil(LEAST / step), Math.ceil((near - 400) / step));
+  for (let n = first; n * step <= Math.min(most - LEAST, near + 400); n += 1) found.push(n * step);
+  return found;
+}
+
+/** Gaps of the neighbours, and of other divisions of this face, that a gap may line up with. */
+function linedUp(solved: SolvedCabinet, layout: SplitLayout, beside: Beside, own: number): Snap[] {
+  const rows = layout.axis === 'rows';
+  const middles = ({ face }: SolvedCabinet, shift: number) =>
+    face.ok
+      ? face.splits
+          .filter(({ axis }) => axis === layout.axis)
+          .flatMap((split) =>
+            split.face.slice(0, -1).flatMap((span, at) => {
+              const next = split.face[at + 1];
+              return next ? [(rows ? next.high.mm + span.low.mm : span.high.mm + next.low.mm) / 2 + shift] : [];
+            }),
+          )
+      : [];
+  const here = middles(solved, 0)
+    .filter((at) => Math.abs(at - own) > 0.05)
+    .map((at) => ({ at, why: 'lines up with the other' }));
+  if (!rows) return here;
+  const there = (['left', 'right'] as const).flatMap((end) => {
+    const other = beside[end];
+    if (!other) return [];
+    const [a, b] = end === 'left' ? [other, solved] : [solved, other];
+    const { z } = neighbourShift(a, b);
+    if (z === undefined) return [];
+    const shift = end === 'left' ? -z : z;
+    return middles(other, shift).map((at) => ({ at, why: `lines up with ${other.cabinet.number}` }));
+  });
+  return [...here, ...there];
+}
+
+/**
+ * Gives the first of two neighbours so much more and takes it from the second. Where others of their division take shares,
+ * both are held so that those stay; else one of them goes on taking what is left.
+ */
+export function shiftBetween(solved: SolvedCabinet, layout: SplitLayout, at: number, by: number): Act {
+  const { parts } = layout;
+  const spans = leadingSpans(solved, layout);
+  const [a, b] = [parts[at] as Opening, parts[at + 1] as Opening];
+  const takes = ({ size, pin }: Opening) => size.rule !== 'fixed' && pin === undefined;
+  const others = parts.some((each) => each !== a && each !== b && takes(each));
+  const held = (opening: Opening, mm: number): Edit[] => {
+    const place = placeOf(solved, opening.id);
+    if (!place) return [];
+    return opening.pin === undefined
+      ? [{ path: pathTo.openingField(place.path, 'size'), value: { rule: 'fixed', mm } }]
+      : [{ path: pathTo.openingField(place.path, 'pin'), value: mm }];
+  };
+  const [first, second] = [(spans[at]?.size.mm ?? 0) + by, (spans[at + 1]?.size.mm ?? 0) - by];
+  const edits =
+    !others && takes(b)
+      ? held(a, first)
+      : !others && takes(a)
+        ? held(b, second)
+        : [...held(a, first), ...held(b, second)];
+  const names = [placeOf(solved, a.id)?.name, placeOf(solved, b.id)?.name];
+  return { label: `${capital(names[0] ?? 'opening')} against ${names[1] ?? 'the next'}`, edits };
+}
+
+/** The ends, the top, the upper edge of the toe. */
+function edgeLines(solved: SolvedCabinet): Line[] {
+  const { box, cabinet, resolved } = solved;
+  const { size } = cabinet;
+  const lines: Line[] = [];
+  const right = box.width.mm + box.beyondRight.mm;
+  const [foot, top] = [-box.underHeight.mm, box.height.mm];
+  const width = box.overallWidth.mm;
+  lines.push({
+    id: 'end-right',
+    label: 'Overall width',
+    moves: 'h',
+    at: right,
+    from: foot,
+    to: top,
+    least: right - width + 100,
+    most: right - width + 5000,
+    following: [{ name: 'overall width', mm: width, by: 1 }],
+    snaps: multiples(width, width + 1000, 50).map((each) => ({ at: right - width + each, why: 'round 50' })),
+    shows: 'side/right',
+    place: (at) => ({
+      label: 'Overall width',
+      edits: [{ path: pathTo.cabinetField(cabinet.id, 'size/width'), value: width + at - right }],
+    }),
+  });
+  if (size.height.from === 'overall') {
+    const { mm } = size.height;
+    const balance = balanceOf(solved);
+    lines.push({
+      id: 'end-top',
+      label: 'Overall height',
+      moves: 'v',
+      at: top,
+      from: -box.beyondLeft.mm,
+      to: right,
+      least: top - mm + 100,
+      most: top - mm + 4000,
+      following: [{ name: 'overall height', mm, by: 1 }],
+      snaps: [
+        ...(balance
+          ? [balance.below, balance.above].map((each) => ({ at: top + each - balance.now, why: 'balanced' }))
+          : []),
+        ...multiples(mm, mm + 1000, 50).map((each) => ({ at: top - mm + each, why: 'round 50' })),
+      ],
+      shows: solved.parts.some(({ key }) => key === 'top') ? 'top' : 'side/left',
+      place: (at) => ({
+        label: 'Overall height',
+        edits: [{ path: pathTo.cabinetField(cabinet.id, 'size/height/mm'), value: mm + at - top }],
+      }),
+    });
+  }
+  const toe = resolved.settings.toe;
+  const plinth = solved.parts.find(({ role }) => role === 'plinth');
+  if (box.underHeight.mm > 0 && plinth)
+    lines.push({
+      id: 'toe',
+      label: 'Toe height',
+      moves: 'v',
+      at: 0,
+      from: 0,
+      to: box.width.mm,
+      least: foot + 20,
+      most: foot + 300,
+      following: [{ name: 'toe height', mm: toe.height.mm, by: 1 }],
+      snaps: multiples(toe.height.mm, 320, 10).map((each) => ({ at: each - toe.height.mm, why: 'round 10' })),
+      shows: plinth.key,
+      place: (at) => ({
+        label: 'Toe height',
+        edits: [{ path: pathTo.setting(cabinet.id, 'toe/height'), value: toe.height.mm + at }],
+      }),
+    });
+  return lines;
+}
+
+/** Figures a line lands on where no reason holds it: whole millimetres, or sixteenths of an inch, of the first size. */
+export function landing(line: Line, at: number, style: LengthStyle): number {
+  const [first] = line.following;
+  if (!first) return at;
+  const step = style.unit === 'in' ? inches(1 / 16) : 1;
+  const size = first.mm + first.by * (at - line.at);
+  return line.at + first.by * (Math.round(size / step) * step - first.mm);
+}
+
+/** Where a line comes to rest: at the nearest reason within reach, else on a figure; never beyond its ends. */
+export function settle(line: Line, at: number, reach: number, style: LengthStyle): Snap {
+  const within = Math.min(line.most, Math.max(line.least, at));
+  const near = line.snaps
+    .filter((snap) => snap.at >= line.least && snap.at <= line.most && Math.abs(snap.at - within) <= reach)
+    .sort((a, b) => Math.abs(a.at - within) - Math.abs(b.at - within))[0];
+  if (near) return near;
+  const round = roundNear(line, within, reach / 2, style);
+  if (round !== undefined) return { at: round, why: style.unit === 'in' ? 'round 1/4' : 'round 5' };
+  return { at: Math.min(line.most, Math.max(line.least, landing(line, within, style))), why: '' };
+}
+
+function roundNear(line: Line, at: number, reach: number, { unit }: LengthStyle): number | undefined {
+  const [first] = line.following;
+  if (!first) return undefined;
+  const step = unit === 'in' ? inches(1 / 4) : 5;
+  const size = first.mm + first.by * (at - line.at);
+  const round = Math.round(size / step) * step;
+  const there = line.at + first.by * (round - first.mm);
+  return Math.abs(round - size) <= reach && there >= line.least && there <= line.most ? there : undefined;
+}
+
+/** The sizes on both sides of a line when it stands at a place, as they are read: "drawer front 140". */
+export function sizesAt(line: Line, at: number, style: LengthStyle): string[] {
+  return line.following.map(({ name, mm, by }) => `${name} ${formatLength(mm + by * (at - line.at), style)}`);
+}

@@ -1,0 +1,31 @@
+import { type Dim, roundForExport } from '../../../core/derive/index.js';
+import type { LengthStyle } from '../../../core/units/index.js';
+import { Length } from '../../figures/Length.js';
+
+/** Where a value was decided, in words. */
+export const SOURCE = {
+  here: 'typed here',
+  job: 'decided for this job',
+  house: 'house standard',
+  measured: 'measured',
+  nominal: 'nominal thickness',
+  profile: 'hardware profile',
+  rule: 'fixed by the rule',
+} as const;
+
+/** A number of a tape, in its measure. */
+export function Figure({ dim, style }: { dim: Dim; style: LengthStyle }) {
+  if (dim.measure !== 'mm') return <>{plainNumber(dim.mm)}</>;
+  return (
+    <Length
+      mm={dim.mm}
+      style={{ ...style, mmStep: Math.min(style.mmStep, 0.1), graduation: Math.max(style.graduation, 16) }}
+    />
+  );
+}
+
+/** A number that is no length: four figures where it is small, so that none comes out as nothing. */
+function plainNumber(value: number): string {
+  if (value === 0 || Math.abs(value) >= 1) return String(Math.round(roundForExport(value) * 10000) / 10000);
+  return String(Number(value.toPrecision(4)));
+}

@@ -1,0 +1,241 @@
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import type { LaidSheet } from '../../../core/drawing/index.js';
+import { type Line, type Snap, settle, sizesAt } from '../../../core/handling/index.js';
+import { formatLength } from '../../../core/units/index.js';
+import { stepOf } from '../../fields/LengthField.js';
+import { useBench, useBenchStore } from '../context.js';
+
+/** How near the pointer comes to a place for the line to stick there (px). */
+const STICKS = 7;
+/** Width of what can be taken hold of (px). */
+const GRIP = 11;
+/** A pointer that rests so long has the whole cabinet figured for where the line is (ms). */
+const RESTS = 110;
+
+/** The lines that can be dragged on a view: the gaps between openings, the ends, the toe. */
+export function DragLines({ lines, laid }: { lines: readonly Line[]; laid: LaidSheet }) {
+  return (
+    <g>
+      {lines.map((line) => (
+        <DragLine key={line.id} line={line} laid={laid} />
+      ))}
+    </g>
+  );
+}
+
+function DragLine({ line, laid }: { line: Line; laid: LaidSheet }) {
+  const store = useBenchStore();
+  const style = useBench((state) => state.job.display);
+  const selected = useBench((state) => state.selected === line.shows);
+  const [target, setTarget] = useState<Snap | null>(null);
+  const [against, setAgainst] = useState<string | null>(null);
+  const held = useRef<{ readonly start: number; moved: boolean } | null>(null);
+  const resting = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const upright = line.moves === 'h';
+  const reach = STICKS / laid.unit;
+  const stop = () => {
+    held.current = null;
+    clearTimeout(resting.current);
+    setTarget(null);
+    setAgainst(null);
+  };
+  const giveUp = useRef(stop);
+  giveUp.current = stop;
+  const dragging = target !== null;
+  useEffect(() => {
+    if (!dragging) return;
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      if (event.key !== 'Escape') return;
+      event.stopPropagation();
+      giveUp.current();
+    };
+    window.addEventListener('keydown', onKey, true);
+    return () => window.removeEventListener('keydown', onKey, true);
+  }, [dragging]);
+  useEffect(() => () => clearTimeout(resting.current), []);
+
+  /** Puts the line there, or where it last may be on the way. */
+  const place = (at: number) => {
+    const { act, trial } = store.getState();
+    if (Math.abs(at - line.at) < 1e-6) return;
+    const why = trial(line.place(at));
+    if (why === null) {
+      act(line.place(at));
+      return;
+    }
+    const good = lastGood(line, at, (tried) => trial(line.place(tried)) === null);
+    const rest = good === undefined ? undefined : settle(line, good, 0, style).at;
+    const fits = rest !== undefined && Math.abs(rest - line.at) > 1e-6 && trial(line.place(rest)) === null;
+    if (fits) act(line.place(rest));
+    store.setState({ lastAct: `${line.label}: ${fits ? `stopped at ${sizesAt(line, rest, style)[0]}; ` : ''}${why}` });
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const [less, more] = upright ? ['ArrowLeft', 'ArrowRight'] : ['ArrowDown', 'ArrowUp'];
+    const by = event.key === more ? 1 : event.key === less ? -1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const step = stepOf(style) * (event.shiftKey ? 10 : 1);
+    place(Math.min(line.most, Math.max(line.least, line.at + by * step)));
+  };
+  const positionOf = (event: PointerEvent) => (upright ? event.clientX : -event.clientY) / laid.unit;
+  const onDown = (event: PointerEvent<SVGRectElement>) => {
+    if (event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    held.current = { start: positionOf(event), moved: false };
+  };
+  const onMove = (event: PointerEvent) => {
+    const start = held.current;
+    if (!start) return;
+    const by = positionOf(event) - start.start;
+    if (Math.abs(by) * laid.unit > 3) start.moved = true;
+    if (!start.moved) return;
+    const next = event.altKey ? settle(line, line.at + by, 0, style) : settle(line, line.at + by, reach, style);
+    setTarget(next);
+    clearTimeout(resting.current);
+    resting.current = setTimeout(() => setAgainst(store.getState().trial(line.place(next.at))), RESTS);
+  };
+  const onUp = () => {
+    const moved = held.current?.moved;
+    const at = target?.at;
+    stop();
+    if (!moved) store.getState().select(line.shows);
+    else if (at !== undefined) place(at);
+  };
+  const shown = (at: number) =>
+    upright
+      ? { a: laid.toSheet({ h: at, v: line.from }), b: laid.toSheet({ h: at, v: line.to }) }
+      : { a: laid.toSheet({ h: line.from, v: at }), b: laid.toSheet({ h: line.to, v: at }) };
+  const { a, b } = shown(line.at);
+  const [x, y] = [Math.min(a.x, b.x), Math.min(a.y, b.y)];
+  const [width, height] = [Math.abs(a.x - b.x), Math.abs(a.y - b.y)];
+  const [first] = line.following;
+  return (
+    <g data-line={line.id}>
+      {selected && (
+        <line
+          x1={a.x}
+          y1={a.y}
+          x2={b.x}
+          y2={b.y}
+          stroke="var(--color-pencil)"
+          strokeWidth={3}
+          className="pointer-events-none"
+        />
+      )}
+      <rect
+        role="slider"
+        tabIndex={0}
+        aria-orientation={upright ? 'horizontal' : 'vertical'}
+        aria-label={`${line.label}, arrows move it`}
+        aria-valuenow={Math.round((first?.mm ?? 0) * 10) / 10}
+        aria-valuetext={line.following.map(({ name, mm }) => `${name} ${formatLength(mm, style)}`).join(', ')}
+        x={upright ? x - GRIP / 2 : x}
+        y={upright ? y : y - GRIP / 2}
+        width={upright ? GRIP : width}
+        height={upright ? height : GRIP}
+        fill="transparent"
+        strokeWidth={1.4}
+        strokeDasharray="3 2"
+        className={`touch-none outline-none hover:stroke-pencil focus-visible:stroke-pencil ${upright ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+        onKeyDown={onKey}
+        onPointerDown={onDown}
+        onPointerMove={onMove}
+        onPointerUp={onUp}
+        onPointerCancel={stop}
+        onClick={(event) => event.stopPropagation()}
+      />
+      {target && <Ghost line={line} target={target} against={against} shown={shown(target.at)} />}
+    </g>
+  );
+}
+
+/** Where the line would stand, both sizes beside it, and why it sticks there or may not be there. */
+function Ghost({
+  line,
+  target,
+  against,
+  shown: { a, b },
+}: {
+  line: Line;
+  target: Snap;
+  against: string | null;
+  shown: { a: { x: number; y: number }; b: { x: number; y: number } };
+}) {
+  const style = useBench((state) => state.job.display);
+  const ink = against ? 'var(--color-finding)' : 'var(--color-pencil)';
+  const upright = line.moves === 'h';
+  const sizes = line.following.map(({ mm, by }) => formatLength(mm + by * (target.at - line.at), style));
+  const [middle, cross] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
+  // The first lies left of an upright line, above a level one.
+  const places = upright
+    ? [
+        { x: a.x - 8, y: cross, anchor: 'end' as const },
+        { x: a.x + 8, y: cross, anchor: 'start' as const },
+      ]
+    : [
+        { x: middle, y: a.y - 8, anchor: 'middle' as const },
+        { x: middle, y: a.y + 20, anchor: 'middle' as const },
+      ];
+  const why = against ?? target.why;
+  return (
+    <g className="pointer-events-none">
+      <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={ink} strokeWidth={2.2} />
+      {sizes.map((size, at) => (
+        <Tag key={at} {...(places[at] as (typeof places)[number])} text={size} ink={ink} bold />
+      ))}
+      {why !== '' && (
+        <Tag
+          x={upright ? a.x : Math.max(a.x, b.x) - 4}
+          y={upright ? Math.min(a.y, b.y) + 16 : a.y - 8}
+          anchor={upright ? 'middle' : 'end'}
+          text={why}
+          ink={ink}
+        />
+      )}
+    </g>
+  );
+}
+
+function Tag({
+  x,
+  y,
+  anchor,
+  text,
+  ink,
+  bold = false,
+}: {
+  x: number;
+  y: number;
+  anchor: 'start' | 'middle' | 'end';
+  text: string;
+  ink: string;
+  bold?: boolean;
+}) {
+  return (
+    <text
+      x={x}
+      y={y}
+      textAnchor={anchor}
+      fontSize={bold ? 17 : 14}
+      fontWeight={bold ? 700 : 600}
+      fill={ink}
+      stroke="var(--color-sheet)"
+      strokeWidth={4}
+      paintOrder="stroke"
+    >
+      {text}
+    </text>
+  );
+}
+
+/** The last place on the way to another where it may stand, to a fiftieth of the way; undefined where it may not move. */
+function lastGood(line: Line, at: number, may: (at: number) => boolean): number | undefined {
+  let [good, bad] = [line.at, at];
+  for (let tries = 0; tries < 6; tries += 1) {
+    const middle = (good + bad) / 2;
+    if (may(middle)) good = middle;
+    else bad = middle;
+  }
+  return good === line.at ? undefined : good;
+}

@@ -1,0 +1,138 @@
+import { type PointerEvent, useRef, useState } from 'react';
+import type { LaidSheet } from '../../../core/drawing/index.js';
+import { faceOf } from '../../../core/handling/index.js';
+import type { SolvedCabinet } from '../../../core/solve.js';
+import { chosenOpenings, useOpeningAct } from '../chosen.js';
+import { useBench } from '../context.js';
+
+/** What can be pressed along an edge of an opening to divide it (px). */
+const EDGE = 12;
+/** So much further the pointer is dragged for one more (px). */
+const ONE_MORE = 26;
+
+/** The chosen openings, outlined; along the edges of the one that is selected it can be divided. */
+export function OpeningMarks({ solved, laid }: { solved: SolvedCabinet; laid: LaidSheet }) {
+  const selected = useBench((state) => state.selected);
+  const also = useBench((state) => state.also);
+  const ids = chosenOpenings({ selected, also }, solved);
+  return (
+    <g>
+      {ids.map((id) => {
+        const box = boxOf(solved, laid, id);
+        return (
+          box && (
+            <rect
+              key={id}
+              data-chosen={id}
+              {...box}
+              fill="none"
+              stroke="var(--color-pencil)"
+              strokeWidth={1.6}
+              strokeDasharray="7 4"
+              className="pointer-events-none"
+            />
+          )
+        );
+      })}
+      {ids.length === 1 && ids[0] !== undefined && <DivideEdges solved={solved} laid={laid} id={ids[0]} />}
+    </g>
+  );
+}
+
+function boxOf(solved: SolvedCabinet, laid: LaidSheet, id: string) {
+  const face = faceOf(solved, id);
+  if (!face) return undefined;
+  const a = laid.toSheet({ h: face.h.low.mm, v: face.v.high.mm });
+  const b = laid.toSheet({ h: face.h.high.mm, v: face.v.low.mm });
+  return { x: a.x, y: a.y, width: Math.max(0, b.x - a.x), height: Math.max(0, b.y - a.y) };
+}
+
+/** Hover along the left edge or the upper one shows where it would divide; press divides, drag makes several equal. */
+function DivideEdges({ solved, laid, id }: { solved: SolvedCabinet; laid: LaidSheet; id: string }) {
+  const box = boxOf(solved, laid, id);
+  const act = useOpeningAct();
+  const [shown, setShown] = useState<{ axis: 'rows' | 'columns'; count: number } | null>(null);
+  const held = useRef<{ x: number; y: number } | null>(null);
+  if (!box || Math.min(box.width, box.height) < 3 * EDGE) return null;
+  const edge = (axis: 'rows' | 'columns') => ({
+    onPointerEnter: () => {
+      if (!held.current) setShown({ axis, count: 2 });
+    },
+    onPointerLeave: () => {
+      if (!held.current) setShown(null);
+    },
+    onPointerDown: (event: PointerEvent<SVGRectElement>) => {
+      if (event.button !== 0) return;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      held.current = { x: event.clientX, y: event.clientY };
+      setShown({ axis, count: 2 });
+    },
+    onPointerMove: (event: PointerEvent) => {
+      if (!held.current) return;
+      const far = Math.hypot(event.clientX - held.current.x, event.clientY - held.current.y);
+      setShown({ axis, count: Math.min(12, 2 + Math.floor(far / ONE_MORE)) });
+    },
+    onPointerUp: () => {
+      if (held.current && shown) act({ divide: axis, in: shown.count });
+      held.current = null;
+      setShown(null);
+    },
+    onPointerCancel: () => {
+      held.current = null;
+      setShown(null);
+    },
+    onClick: (event: { stopPropagation(): void }) => event.stopPropagation(),
+  });
+  const rows = shown?.axis === 'rows';
+  return (
+    <g data-line="divide">
+      {shown && (
+        <g className="pointer-events-none" stroke="var(--color-pencil)" strokeWidth={1.8} strokeDasharray="5 3">
+          {Array.from({ length: shown.count - 1 }, (_, at) => {
+            const share = (at + 1) / shown.count;
+            const [x, y] = [box.x + box.width * share, box.y + box.height * share];
+            return rows ? (
+              <line key={at} x1={box.x} x2={box.x + box.width} y1={y} y2={y} />
+            ) : (
+              <line key={at} x1={x} x2={x} y1={box.y} y2={box.y + box.height} />
+            );
+          })}
+          <text
+            x={box.x + box.width / 2}
+            y={box.y + Math.min(box.height / 2, 40)}
+            textAnchor="middle"
+            fontSize={15}
+            fontWeight={600}
+            fill="var(--color-pencil)"
+            stroke="var(--color-sheet)"
+            strokeWidth={4}
+            strokeDasharray="none"
+            paintOrder="stroke"
+          >
+            {shown.count} {rows ? 'rows' : 'columns'}
+          </text>
+        </g>
+      )}
+      <rect
+        data-divide="rows"
+        x={box.x}
+        y={box.y + EDGE}
+        width={EDGE}
+        height={box.height - 2 * EDGE}
+        fill="transparent"
+        className="cursor-copy touch-none hover:fill-pencil/15"
+        {...edge('rows')}
+      />
+      <rect
+        data-divide="columns"
+        x={box.x + EDGE}
+        y={box.y}
+        width={box.width - 2 * EDGE}
+        height={EDGE}
+        fill="transparent"
+        className="cursor-copy touch-none hover:fill-pencil/15"
+        {...edge('columns')}
+      />
+    </g>
+  );
+}
