@@ -184,8 +184,11 @@ test('any number opens its tape down to the settings, and a term leads to where 
   await (await named(driver, 'reading 1')).click();
   assert.match(await textOf(driver, '[data-tape="reading 1"]'), /measured[\s\S]*spring, pallet 2/);
   await (await named(driver, 'Go to it')).click();
-  const field = await driver.switchTo().activeElement();
-  assert.equal(await field.getAttribute('aria-label'), 'Birch plywood 18, readings');
+  await eventually(
+    async () => (await driver.switchTo().activeElement()).getAttribute('aria-label'),
+    (label) => label === 'Birch plywood 18, readings',
+    'the cursor is not in the field',
+  );
 });
 
 test('one selection lights the part on the drawing and in the table', async () => {

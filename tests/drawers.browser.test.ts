@@ -32,6 +32,7 @@ test('a drawer front tells the box behind it; other runners make another box, an
     (text) => text.includes('ball-bearing') && /Box width, outside\s*538.2/.test(text),
     'the box does not follow the runners',
   );
+  await (await find(driver, `${PANEL} [aria-label="Close the tape"]`)).click();
   await (await find(driver, `${PANEL} summary`)).click();
   assert.match(await textOf(driver, PANEL), /before it and .* behind it come to/);
   await (await named(driver, 'Undo')).click();

@@ -51,9 +51,12 @@ test('a hinge chosen on the drawing lights both its marks, and its rows; the cor
   );
   assert.match(await textOf(driver, '[aria-label="Hinges of this door"]'), /kg/);
   await (await named(driver, 'The corner in plan')).click();
-  const words = await textOf(driver, 'main svg[role="group"]');
+  const words = await eventually(
+    () => textOf(driver, 'main svg[role="group"]'),
+    (text) => /1 : 1(?!\.)/.test(text),
+    'it is not at full size',
+  );
   for (const word of ['overlay', 'to the cup', 'swing', 'plate']) assert.ok(words.includes(word), word);
-  assert.match(words, /1 : 1(?!\.)/, 'at full size');
   const panel = await textOf(driver, '[aria-label="Hinges of this door"]');
   assert.match(panel, /What is asked[\s\S]*frameless[\s\S]*From the library[\s\S]*reveal/i);
   await (await find(driver, '[aria-label="Hinges of this door"] details summary')).click();

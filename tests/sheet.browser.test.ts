@@ -56,7 +56,7 @@ test('a view is brought forward and put back, by its tab, its key and a double p
   await (await body()).sendKeys('l');
   await eventually(address, (url) => url.includes('view=plan'), 'the plan has no key');
   await (await body()).sendKeys('a');
-  assert.ok(!(await address()).includes('view='));
+  await eventually(address, (url) => !url.includes('view='), 'the address keeps a view that is gone');
 });
 
 test('decisions and parts stand beside the sheet only while they are wanted', async () => {
@@ -68,7 +68,11 @@ test('decisions and parts stand beside the sheet only while they are wanted', as
   await find(driver, '[aria-label="Decisions"]');
   await (await named(driver, 'parts,')).click();
   await find(driver, '[aria-label="Parts"]');
-  assert.match(await address(), /parts=shown&decisions=shown|decisions=shown&parts=shown/);
+  await eventually(
+    address,
+    (url) => /parts=shown&decisions=shown|decisions=shown&parts=shown/.test(url),
+    'the address forgets them',
+  );
   await body.sendKeys('d');
   await body.sendKeys('t');
   await eventually(

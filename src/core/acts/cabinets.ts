@@ -11,6 +11,31 @@ export function copyOf(job: Job, cabinet: Cabinet, ids: IdMaker = newId): Cabine
   return { ...cabinet, id: ids('c'), number: nextNumber(job), leftNeighbour: null };
 }
 
+/**
+ * A cabinet of another job, as it may stand in this one: with a number of its own, beside nothing, and made of this job's
+ * materials wherever its own are not known here.
+ */
+export function takenOver(job: Job, cabinet: Cabinet, ids: IdMaker = newId): Cabinet {
+  const known = new Set(job.materials.map(({ id }) => id));
+  const { materials, ...settings } = cabinet.settings;
+  const own = Object.entries(materials ?? {}).filter(([, id]) => typeof id !== 'string' || known.has(id));
+  const parts = cabinet.parts?.map(({ material, ...decided }) =>
+    material !== undefined && known.has(material) ? { ...decided, material } : decided,
+  );
+  return {
+    ...copyOf(job, cabinet, ids),
+    settings: { ...settings, ...(own.length > 0 ? { materials: Object.fromEntries(own) } : {}) } as Cabinet['settings'],
+    // What decided nothing but a material that is not here decides nothing.
+    ...(parts ? { parts: parts.filter((decided) => Object.keys(decided).length > 2) } : {}),
+  };
+}
+
+/** A job of this one cabinet alone, as it is kept for a start. */
+export function alone(job: Job, cabinet: Cabinet): Job {
+  const { standing: _standing, ...head } = job;
+  return { ...head, name: cabinet.name || job.name, cabinets: [{ ...cabinet, leftNeighbour: null }] };
+}
+
 /** Takes a cabinet out of the job: who stood to its right now stands beside whom it stood beside. */
 export function removeCabinet(job: Job, cabinet: Cabinet): Act {
   const after = job.cabinets.filter(({ leftNeighbour }) => leftNeighbour === cabinet.id);

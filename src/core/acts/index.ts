@@ -1,6 +1,7 @@
 export { type Balance, balanceOf, makeBalanced } from './balanced.js';
-export { addCabinet, copyOf, neighbourAtLeft, neighbourAtRight, removeCabinet } from './cabinets.js';
+export { addCabinet, alone, copyOf, neighbourAtLeft, neighbourAtRight, removeCabinet, takenOver } from './cabinets.js';
 export { type Consequences, consequenceLine, consequencesOf } from './consequences.js';
+export { type Differences, differencesBetween, isNone } from './differences.js';
 export { FILLS, type FillWord, fillFor, fillWord, openingLike } from './fills.js';
 export { ROOMS, type RoomWord, roomFor, roomLike } from './interiors.js';
 export { sizeNames } from './names.js';

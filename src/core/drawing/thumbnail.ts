@@ -26,6 +26,7 @@ export function pictureOf(items: readonly DrawingItem[], min: DrawingPoint, max:
     else shapes.push({ tint, weight, path });
   };
   for (const item of items) {
+    if ('tint' in item && item.tint === 'bay') continue;
     if (item.kind === 'region')
       add(
         item.tint,

@@ -25,3 +25,4 @@ export {
   placeOf,
   type Way,
 } from './place.js';
+export { type Told, treeOf } from './tree.js';

@@ -7,6 +7,7 @@ import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
 import { StandingDialog } from './StandingDialog.js';
+import { StartDialog } from './StartDialog.js';
 import { findingsOf } from './store.js';
 
 /** Height of the tallest cabinet on the strip (px). */
@@ -62,6 +63,7 @@ export function CabinetStrip() {
             <Plus size={16} aria-hidden="true" /> {startingPoints[from].label}
           </button>
         ))}
+        <StartDialog />
         <button type="button" className="act act-bare" disabled={!current} onClick={duplicate}>
           <Copy size={15} aria-hidden="true" /> Copy
         </button>

@@ -52,6 +52,10 @@ export interface BenchState {
   readonly plan: { readonly level: string | null; readonly open: boolean; readonly at: number | null };
   /** Whether the parts list lies under the drawing; without it the drawing has the whole height. */
   readonly partsShown: boolean;
+  /** Which list lies under the drawing. */
+  readonly list: 'parts' | 'buy' | 'steps' | 'compare';
+  /** What came from other windows, each with how many steps had been taken here. */
+  readonly arrivals: readonly { readonly after: number; readonly label: string }[];
   /** How the cabinet is looked at in the round. */
   readonly picture: Look;
   /** Whether the picture stands in the corner the views in projection leave. */
@@ -71,6 +75,8 @@ export interface BenchState {
   trial(act: Act): string | null;
   undo(): void;
   redo(): void;
+  /** Takes so many steps again, or takes so many back where it is negative. */
+  walk(steps: number): void;
   showCabinet(id: string): void;
   select(key: string | null): void;
   /** Chooses openings besides the selected one. */
@@ -83,6 +89,7 @@ export interface BenchState {
   showCorner(shown: boolean): void;
   zoomTo(zoom: Zoom): void;
   showParts(shown: boolean): void;
+  showList(list: BenchState['list']): void;
   showDecisions(shown: boolean): void;
   setLayers(layers: Partial<Layers>): void;
   openTape(find: Finder, inPlace?: boolean): void;
@@ -147,6 +154,8 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       openFolds: {},
       view: 'all',
       plan: { level: null, open: false, at: null },
+      list: 'parts',
+      arrivals: [],
       picture: FIRST_LOOK,
       cornerShown: false,
       zoom: NO_ZOOM,
@@ -199,6 +208,9 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       },
       undo: () => move('past'),
       redo: () => move('future'),
+      walk(steps) {
+        for (let left = Math.abs(steps); left > 0; left -= 1) move(steps < 0 ? 'past' : 'future');
+      },
       showCabinet: (id) =>
         set(({ picture }) => ({
           cabinetId: id,
@@ -221,6 +233,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
       zoomTo: (zoom) => set({ zoom }),
       lookAt: (changed) => set(({ picture }) => ({ picture: { ...picture, ...changed } })),
       showParts: (shown) => set({ partsShown: shown }),
+      showList: (list) => set({ list }),
       showDecisions: (shown) => set({ decisionsShown: shown }),
       setLayers: (changed) => set(({ layers }) => ({ layers: { ...layers, ...changed } })),
       openTape: (find, inPlace = false) => set({ tape: { find, trail: [], inPlace } }),
@@ -238,7 +251,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
           cabinetId: known(state.cabinetId, next),
           past: foreign.length > 0 ? state.past.filter(untouched) : state.past,
           future: foreign.length > 0 ? state.future.filter(untouched) : state.future,
-          ...(foreign.length > 0 ? { lastAct: newsOf(foreign, state, next, solved) } : {}),
+          ...(foreign.length > 0 ? arrived(state, newsOf(foreign, state, next, solved)) : {}),
         });
       },
     };
@@ -254,6 +267,13 @@ function stepped(job: Job, [from, to]: readonly [Job, Job]): Job | undefined {
     if (error instanceof EditPathError) return undefined;
     throw error;
   }
+}
+
+/** So many arrivals are remembered. */
+const MOST_ARRIVALS = 50;
+
+function arrived({ arrivals, past }: BenchState, label: string): Pick<BenchState, 'lastAct' | 'arrivals'> {
+  return { lastAct: label, arrivals: [...arrivals, { after: past.length, label }].slice(-MOST_ARRIVALS) };
 }
 
 /** What came from another window, in one line, with the stops it brought. */

@@ -4,6 +4,7 @@ import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
 import { OverallFields } from '../decisions/OverallSize.js';
 import { FigureRow } from './FigureRow.js';
+import { KeepAsStart } from './KeepAsStart.js';
 
 /** The cabinet itself, while nothing of it is selected: its overall sizes, how it is built, and what room is in it. */
 export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
@@ -11,7 +12,8 @@ export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
   const decisionsShown = useBench((state) => state.decisionsShown);
   const showDecisions = useBench((state) => state.showDecisions);
   // The decisions begin with the same fields.
-  if (selected || decisionsShown) return null;
+  const also = useBench((state) => state.also);
+  if (selected || decisionsShown || also.length > 0) return null;
   const { cabinet, resolved } = solved;
   const figure = (name: string, pick: (each: SolvedCabinet) => SolvedCabinet['box']['insideWidth']) => (
     <FigureRow name={name} of={solved} find={(each) => each} pick={pick} />
@@ -30,6 +32,7 @@ export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
       <button type="button" className="act self-start" onClick={() => showDecisions(true)}>
         All decisions
       </button>
+      <KeepAsStart key={cabinet.id} solved={solved} />
     </section>
   );
 }

@@ -18,8 +18,9 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
   const place = named?.kind === 'gap' ? placeOf(solved, named.id) : undefined;
   const found = place && layoutOf(solved, place.opening.id);
   const next = place?.split.parts[place.at + 1];
-  const line = linesOf(solved).find(({ shows }) => place && shows === gapKey(place.opening.id));
-  if (!place || !next || !found || !line) return null;
+  if (!place || !next || !found) return null;
+  const line = linesOf(solved).find(({ shows }) => shows === gapKey(place.opening.id));
+  if (!line) return null;
   const { opening, split, path } = place;
   const said = (outcome: { ok: boolean; message?: string }) =>
     setProblem(outcome.ok ? null : (outcome.message ?? null));

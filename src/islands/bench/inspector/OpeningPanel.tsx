@@ -13,6 +13,7 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
   const also = useBench((state) => state.also);
   const store = useBench((state) => state.act);
+  const decisionsShown = useBench((state) => state.decisionsShown);
   const openMenu = useBench((state) => state.openMenu);
   const act = useOpeningAct();
   const [problem, setProblem] = useState<string | null>(null);
@@ -27,37 +28,40 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
   return (
     <section aria-label="This opening" className="sheet flex flex-col gap-1.5 p-3">
       <h2 className="caps">{count > 1 ? `${count} openings` : 'This opening'}</h2>
-      <OpeningBlock
-        opening={opening}
-        at={at}
-        split={split}
-        path={path}
-        context={{
-          solved,
-          attempt(outcome) {
-            said(outcome);
-            return outcome;
-          },
-          names: openingNames(solved.cabinet.face),
-          rooms: roomsInside(solved.cabinet.face),
-        }}
-        onMove={(by) =>
-          said(
-            store({
-              label: 'Opening moved',
-              edits: [{ path, moveBefore: split.parts[by < 0 ? at - 1 : at + 2]?.id ?? null }],
-            }),
-          )
-        }
-        onRemove={() =>
-          said(
-            store({
-              label: 'Opening removed',
-              edits: [{ path: pathTo.opening(splitPath, opening.id), value: undefined }],
-            }),
-          )
-        }
-      />
+      {/* Beside all decisions the opening stands there already. */}
+      {!decisionsShown && (
+        <OpeningBlock
+          opening={opening}
+          at={at}
+          split={split}
+          path={path}
+          context={{
+            solved,
+            attempt(outcome) {
+              said(outcome);
+              return outcome;
+            },
+            names: openingNames(solved.cabinet.face),
+            rooms: roomsInside(solved.cabinet.face),
+          }}
+          onMove={(by) =>
+            said(
+              store({
+                label: 'Opening moved',
+                edits: [{ path, moveBefore: split.parts[by < 0 ? at - 1 : at + 2]?.id ?? null }],
+              }),
+            )
+          }
+          onRemove={() =>
+            said(
+              store({
+                label: 'Opening removed',
+                edits: [{ path: pathTo.opening(splitPath, opening.id), value: undefined }],
+              }),
+            )
+          }
+        />
+      )}
       <div className="flex flex-wrap gap-1">
         <button
           type="button"

@@ -19,6 +19,9 @@ export function PartsLine({ solved, foldable }: { solved: SolvedCabinet; foldabl
   const shown = useBench((state) => state.partsShown);
   const show = useBench((state) => state.showParts);
   const Chevron = shown ? ChevronDown : ChevronUp;
+  const steps = useBench((state) => state.past.length);
+  const list = useBench((state) => state.list);
+  const showList = useBench((state) => state.showList);
   const unit = useBench((state) => state.job.display.unit);
   const area = solved.parts.reduce((sum, { length, width }) => sum + length.mm * width.mm, 0) / 1e6;
   return (
@@ -26,6 +29,19 @@ export function PartsLine({ solved, foldable }: { solved: SolvedCabinet; foldabl
       <p className="min-w-0 flex-1 truncate text-ink-soft" role="status">
         {lastAct ?? 'Press a number on the drawing to change it and to see where it comes from.'}
       </p>
+      {foldable && steps > 0 && !(shown && list === 'steps') && (
+        <button
+          type="button"
+          className="act act-bare shrink-0"
+          title="What each step changed, before and after"
+          onClick={() => {
+            showList('steps');
+            show(true);
+          }}
+        >
+          What changed
+        </button>
+      )}
       {foldable && (
         <button
           type="button"

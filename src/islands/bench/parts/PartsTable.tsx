@@ -10,12 +10,20 @@ import { formatLength } from '../../../core/units/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 import { BuyTable } from './BuyTable.js';
+import { Compare } from './Compare.js';
+import { Steps } from './Steps.js';
 
 /** Every part of the cabinet. Choosing a row lights the part on the drawing; a size opens its tape. */
 export function PartsTable({ solved }: { solved: SolvedCabinet }) {
+  const list = useBench((state) => state.list);
+  const showList = useBench((state) => state.showList);
   const pieces = solved.rows.reduce((sum, row) => sum + row.quantity, 0);
   return (
-    <Tabs.Root defaultValue="parts" className="sheet flex min-h-0 min-w-0 flex-col">
+    <Tabs.Root
+      value={list}
+      onValueChange={(id) => showList(id as typeof list)}
+      className="sheet flex min-h-0 min-w-0 flex-col"
+    >
       <Tabs.List aria-label="Lists" className="flex gap-1 border-b border-ink/20 px-2">
         {LISTS.map(([id, label]) => (
           <Tabs.Trigger
@@ -33,6 +41,12 @@ export function PartsTable({ solved }: { solved: SolvedCabinet }) {
       <Tabs.Content value="buy" className="relative min-h-0 overflow-auto">
         <BuyTable solved={solved} />
       </Tabs.Content>
+      <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-hidden">
+        <Steps solved={solved} />
+      </Tabs.Content>
+      <Tabs.Content value="compare" className="min-h-0 flex-1 overflow-hidden">
+        <Compare solved={solved} />
+      </Tabs.Content>
     </Tabs.Root>
   );
 }
@@ -40,6 +54,8 @@ export function PartsTable({ solved }: { solved: SolvedCabinet }) {
 const LISTS = [
   ['parts', 'Parts'],
   ['buy', 'What to buy'],
+  ['steps', 'Steps and what they changed'],
+  ['compare', 'Compare'],
 ] as const;
 
 function Parts({ solved, pieces }: { solved: SolvedCabinet; pieces: number }) {

@@ -26,15 +26,17 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
   const show = useBench((state) => state.show);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
+  const plan = useBench((state) => state.plan);
   const style = job.display;
   const draw = useCallback(
     (each: SolvedCabinet, id: ViewOf): Drawing | undefined => {
       if (id === 'front') return drawElevation(each, job.name, besideOf(job, all, each.cabinet.id));
       if (id === 'section') return drawSection(each, job.name);
-      const [level] = planLevels(each);
-      return level && drawPlan(each, job.name, level.at, { shut: true });
+      const levels = planLevels(each);
+      const level = levels.find(({ id: own }) => own === plan.level) ?? levels[0];
+      return level && drawPlan(each, job.name, plan.at ?? level.at, { shut: true });
     },
-    [job, all],
+    [job, all, plan],
   );
   const times = useBench((state) => state.zoom.times);
   const withCorner = useBench((state) => state.cornerShown);

@@ -2,6 +2,7 @@ import { Settings2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
+import { DrawingTree } from './DrawingTree.js';
 import { LayersMenu } from './LayersMenu.js';
 import { type BenchView, views } from './views/index.js';
 
@@ -16,7 +17,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
     <Tabs.Root
       value={view}
       onValueChange={(id) => show(id as BenchView)}
-      className="sheet grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
+      className="sheet relative grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
     >
       <div className="flex min-w-0 items-center gap-1 border-b border-sheet-edge px-2">
         <button
@@ -42,6 +43,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
         {chosen?.Chooser && <chosen.Chooser solved={solved} />}
         <LayersMenu />
       </div>
+      <DrawingTree solved={solved} />
       {views.map(({ id, Sheet: Shown }) => (
         <Tabs.Content key={id} value={id} className="grid min-h-0" tabIndex={-1}>
           <Shown solved={solved} savedAt={savedAt} />

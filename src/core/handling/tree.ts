@@ -1,0 +1,67 @@
+import { cutKey, machiningTable } from '../drawing/index.js';
+import { isSplit, type Split } from '../job/index.js';
+import { openingNames } from '../layout/index.js';
+import type { Part } from '../parts/index.js';
+import type { SolvedCabinet } from '../solve.js';
+import { formatLengthWithUnit, type LengthStyle } from '../units/index.js';
+import { capital } from '../words.js';
+import { faceOf, openingKey } from './place.js';
+
+/** A thing of a drawing with what it consists of: the drawing as it is read out. */
+export interface Told {
+  /** What is selected by it; undefined for what only gathers others. */
+  readonly key: string | undefined;
+  readonly name: string;
+  /** Its sizes as a shop says them. */
+  readonly said: string;
+  readonly within: readonly Told[];
+}
+
+/** A cabinet as a tree: its openings, each with its fronts, box and shelves, then the case; parts with their cuts and holes. */
+export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
+  const { cabinet, box, fronts, fitted, parts } = solved;
+  const names = openingNames(cabinet.face);
+  const size = (mm: number) => formatLengthWithUnit(mm, style);
+  const told = new Set<string>();
+  const tell = (part: Part): Told => {
+    told.add(part.key);
+    return {
+      key: part.key,
+      name: part.name,
+      said: `${size(part.length.mm)} by ${size(part.width.mm)}, ${size(part.thickness.mm)} thick`,
+      within: machiningTable(part).map((row, at) => ({
+        key: cutKey(part.key, at),
+        name: row.positions.length > 1 ? `${row.positions.length} ${row.what.toLowerCase()}` : row.what,
+        said: `${size(row.size.mm)}, ${row.reason}`,
+        within: [],
+      })),
+    };
+  };
+  const partsOf = (keys: readonly string[]) => parts.filter(({ key }) => keys.includes(key)).map(tell);
+  const inside = ({ parts: members }: Split): Told[] =>
+    members.map(({ id, fill }) => {
+      const face = faceOf(solved, id);
+      const front = fronts.filter(({ openingId }) => openingId === id);
+      const drawers = fitted.runners.filter(({ opening }) => opening === id);
+      return {
+        key: openingKey(id),
+        name: capital(names.get(id) ?? 'opening'),
+        said: face ? `${size(face.h.size.mm)} wide, ${size(face.v.size.mm)} high` : '',
+        within: isSplit(fill)
+          ? inside(fill)
+          : [
+              ...partsOf(front.flatMap((each) => each.parts.map(({ key }) => key))),
+              ...partsOf(drawers.flatMap((drawer) => drawer.parts)),
+              ...partsOf(parts.filter(({ opening }) => opening === id).map(({ key }) => key)),
+            ],
+      };
+    });
+  const openings = inside(cabinet.face);
+  const rest = parts.filter(({ key }) => !told.has(key)).map(tell);
+  return {
+    key: undefined,
+    name: `${cabinet.number} ${cabinet.name}`,
+    said: `${size(box.overallWidth.mm)} wide, ${size(box.height.mm + box.underHeight.mm)} high, ${size(box.overallDepth.mm)} deep`,
+    within: [...openings, { key: undefined, name: 'Case', said: `${rest.length} parts`, within: rest }],
+  };
+}

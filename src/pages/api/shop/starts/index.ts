@@ -1,0 +1,38 @@
+import type { APIRoute } from 'astro';
+import { z } from 'zod';
+import { readJob } from '../../../../core/document/index.js';
+import { answer, onlyBy, readBody } from '../../../../server/answer.js';
+import { database, written } from '../../../../server/database.js';
+import { figure } from '../../../../server/figuring/pool.js';
+import { invalid, Refusal } from '../../../../server/refusal.js';
+import { keepStart, listStarts } from '../../../../server/starts.js';
+
+/** Cabinets the shop starts others from. */
+export const GET: APIRoute = (context) => answer(context, () => ({ starts: listStarts(database()) }));
+
+const request = z.strictObject({
+  name: z.string().trim().min(1, 'a name was expected').max(80),
+  /** A job of one cabinet. */
+  document: z.unknown(),
+});
+
+/** Keeps a cabinet as a start. */
+export const POST: APIRoute = (context) =>
+  answer(
+    context,
+    async () => {
+      const { name, document } = await readBody(context.request, request);
+      const read = readJob(document);
+      if (!read.ok) throw invalid(read.errors);
+      const [cabinet, more] = read.value.cabinets;
+      if (!cabinet || more)
+        throw new Refusal(422, 'one-cabinet', 'A start is one cabinet; a job with one was expected.');
+      const [figured] = await figure('figure', { job: read.value, ids: [cabinet.id] }, context.request.signal);
+      if (!figured) throw new Refusal(422, 'one-cabinet', 'This cabinet could not be figured.');
+      return written((db) => keepStart(db, name, read.value, figured.summary));
+    },
+    201,
+  );
+
+export const HEAD: APIRoute = (context) => GET(context);
+export const ALL = onlyBy('GET', 'HEAD', 'POST');
