@@ -1,29 +1,13 @@
 /** npm run bench: how long the work takes here, beside what it may take. Medians and p99; nothing is asserted. */
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
-import { type Cabinet, type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
-import { countedIds, pathTo } from '../src/core/job/index.js';
+import { type Cabinet, type Job, readJobText } from '../src/core/document/index.js';
+import { pathTo } from '../src/core/job/index.js';
 import { findClashes } from '../src/core/machining/index.js';
 import { createSolver, solve, solveCabinet } from '../src/core/solve.js';
 import { createBenchStore } from '../src/islands/bench/store.js';
+import { manyCabinets } from './jobs.js';
 import { benchStorage } from './storage.js';
-
-function manyCabinets(count: number): Job {
-  const job = newJob(`${count} cabinets`, 'metric');
-  const ids = countedIds();
-  for (let at = 0; at < count; at += 1) {
-    const cabinet = newCabinet(job, at % 3 === 2 ? 'wall' : 'base', ids);
-    cabinet.size.width = 400 + (at % 9) * 50;
-    if (at % 4 === 1)
-      cabinet.face.parts = [1, 2, 3, 4].map((n) => ({
-        id: `o${n}`,
-        size: { rule: 'graduated' as const },
-        fill: { kind: 'drawer' as const },
-      }));
-    job.cabinets.push(cabinet);
-  }
-  return job;
-}
 
 const demo = readJobText(readFileSync('demo/reading-room.alcove.json', 'utf8'));
 if (!demo.ok) throw new Error('the demo job is not valid');

@@ -14,7 +14,12 @@ export interface TestBrowser {
 /** Long enough for a slow machine that runs two test files at once. */
 const WAIT_MS = 20_000;
 
-export async function openBrowser(width = 1280, height = 800): Promise<TestBrowser> {
+/** A browser; one that draws in the round draws everything slower, since there is no graphics card. */
+export async function openBrowser(
+  width = 1280,
+  height = 800,
+  { inTheRound = false }: { readonly inTheRound?: boolean } = {},
+): Promise<TestBrowser> {
   const profile = mkdtempSync(join(tmpdir(), 'alcove-browser-'));
   const downloads = mkdtempSync(join(tmpdir(), 'alcove-downloads-'));
   const options = new Options();
@@ -28,9 +33,7 @@ export async function openBrowser(width = 1280, height = 800): Promise<TestBrows
     '--disable-sync',
     '--hide-scrollbars',
     '--force-device-scale-factor=1',
-    // Pictures in the round are drawn without a graphics card.
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
+    ...(inTheRound ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader'] : []),
     `--user-data-dir=${profile}`,
     `--window-size=${width},${height}`,
   );

@@ -1,0 +1,20 @@
+import { type Job, newCabinet, newJob } from '../src/core/document/index.js';
+import { countedIds } from '../src/core/job/index.js';
+
+/** A job of so many cabinets of several kinds and widths, drawers in every fourth. */
+export function manyCabinets(count: number): Job {
+  const job = newJob(`${count} cabinets`, 'metric');
+  const ids = countedIds();
+  for (let at = 0; at < count; at += 1) {
+    const cabinet = newCabinet(job, at % 3 === 2 ? 'wall' : 'base', ids);
+    cabinet.size.width = 400 + (at % 9) * 50;
+    if (at % 4 === 1)
+      cabinet.face.parts = [1, 2, 3, 4].map((n) => ({
+        id: `o${n}`,
+        size: { rule: 'graduated' as const },
+        fill: { kind: 'drawer' as const },
+      }));
+    job.cabinets.push(cabinet);
+  }
+  return job;
+}
