@@ -15,7 +15,8 @@ export interface Demo {
   choose(label: string, words: string): Promise<void>;
 }
 
-export function withDemo(): Demo {
+/** `inTheRound` for pictures in three dimensions, which make everything else slower. */
+export function withDemo({ inTheRound = false }: { readonly inTheRound?: boolean } = {}): Demo {
   const demo = {
     async job(words) {
       const response = await fetch(`${demo.server.url}/api/jobs`);
@@ -35,7 +36,7 @@ export function withDemo(): Demo {
   } as Demo;
   before(async () => {
     demo.server = await startServer({ seed: true });
-    demo.browser = await openBrowser();
+    demo.browser = await openBrowser(1280, 800, { inTheRound });
   });
   after(async () => {
     await demo.browser?.close();

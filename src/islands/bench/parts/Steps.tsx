@@ -19,6 +19,11 @@ export function Steps({ solved }: { solved: SolvedCabinet }) {
   const steps = [...past, ...[...future].reverse()];
   const shown = chosen === null || chosen >= steps.length ? past.length - 1 : chosen;
   const step = steps[shown];
+  /** The step that is looked at stays in view, whichever way is gone. */
+  const goTo = (by: number) => {
+    setChosen(shown);
+    walk(by);
+  };
   if (steps.length === 0 && arrivals.length === 0)
     return (
       <p className="px-3 py-2 text-ink-soft">
@@ -65,7 +70,7 @@ export function Steps({ solved }: { solved: SolvedCabinet }) {
               type="button"
               className="act"
               disabled={shown + 1 === past.length}
-              onClick={() => walk(shown + 1 - past.length)}
+              onClick={() => goTo(shown + 1 - past.length)}
             >
               {shown + 1 > past.length ? 'Do up to here again' : 'Go back to after this'}
             </button>
@@ -73,7 +78,7 @@ export function Steps({ solved }: { solved: SolvedCabinet }) {
               type="button"
               className="act"
               disabled={shown === past.length}
-              onClick={() => walk(shown - past.length)}
+              onClick={() => goTo(shown - past.length)}
             >
               {shown > past.length ? 'Do up to before this' : 'Go back to before this'}
             </button>
