@@ -15,6 +15,7 @@ import type { LengthStyle } from '../src/core/units/index.js';
 import { cutListCsv } from '../src/formats/csv.js';
 import { settingsPage, settingsText } from '../src/formats/settings.js';
 import { cutListText } from '../src/formats/text.js';
+import { BadProblem, type Printed, packFile, sheetsOf } from './sheets.js';
 
 const USAGE = `alcove new [--unit mm|in] [--from base|wall|tall|open]
     Prints a small job with one cabinet, to be changed in an editor. What it leaves out (house, materials, hardware) is
@@ -30,9 +31,17 @@ alcove solve JOB.json [--tape]
 
 alcove cutlist JOB.json [--csv | --text] [--unit in|mm]
     Prints the cut list, as text unless --csv is given, in the job's unit unless another is asked for.
+
+alcove sheets JOB.json [--method strips|guillotine|nested] [--stages N] [--seconds S | --steps N] [--seed N] [--json]
+    Lays the parts out on sheets, material by material, and says how many fewer might be possible. With --steps the same
+    job and seed give the same layout everywhere.
+
+alcove pack PROBLEM.json [the same options]
+    Lays out a plain packing problem (docs/job-format.md) and prints the layout as JSON. Code 2 where a part fits no
+    sheet, 1 where the problem cannot be read.
 `;
 
-const COMMANDS = ['new', 'settings', 'solve', 'cutlist'] as const;
+const COMMANDS = ['new', 'settings', 'solve', 'cutlist', 'sheets', 'pack'] as const;
 
 /** What the person at the terminal did wrong, in one sentence. Ends the program with code 2. */
 class Misuse extends Error {}
@@ -51,20 +60,32 @@ export function endQuietly(output: NodeJS.WriteStream): void {
   });
 }
 
-/** Runs one command; returns the exit code: 0 done, 2 a bad call or a bad file. */
+/** Runs one command; returns the exit code: 0 done, 2 a bad call or a bad file; see `sheets.ts` for those of layouts. */
 export async function run(args: readonly string[]): Promise<number> {
   try {
-    process.stdout.write(dispatch(args));
-    return 0;
+    const { text, code } = dispatch(args);
+    process.stdout.write(text);
+    return code;
   } catch (error) {
+    if (error instanceof BadProblem) {
+      process.stderr.write(`alcove: ${error.message}\n`);
+      return 1;
+    }
     if (!(error instanceof Misuse)) throw error;
     process.stderr.write(`alcove: ${error.message}\n`);
     return 2;
   }
 }
 
-function dispatch(args: readonly string[]): string {
+function dispatch(args: readonly string[]): Printed {
   const { values, positionals } = parse(args);
+  const [command, file] = positionals;
+  const layout = !values.help && (command === 'pack' || command === 'sheets');
+  if (!layout || file === undefined || positionals.length > 2) return { text: printed(values, positionals), code: 0 };
+  return command === 'pack' ? packFile(file, values) : sheetsOf(readFile(file), values);
+}
+
+function printed(values: Values, positionals: readonly string[]): string {
   const [command, file, ...rest] = positionals;
   if (values.help || command === undefined || command === 'help') return USAGE;
   if (!COMMANDS.some((each) => each === command))
@@ -90,6 +111,8 @@ function dispatch(args: readonly string[]): string {
   return values.csv ? cutListCsv(solve(job), style) : cutListText(solve(job), style);
 }
 
+type Values = ReturnType<typeof parse>['values'];
+
 function parse(args: readonly string[]) {
   try {
     return parseArgs({
@@ -103,6 +126,12 @@ function parse(args: readonly string[]) {
         unit: { type: 'string' },
         from: { type: 'string' },
         page: { type: 'boolean' },
+        method: { type: 'string' },
+        stages: { type: 'string' },
+        seconds: { type: 'string' },
+        steps: { type: 'string' },
+        seed: { type: 'string' },
+        json: { type: 'boolean' },
       },
     });
   } catch (error) {

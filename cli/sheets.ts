@@ -1,0 +1,139 @@
+import { readFileSync } from 'node:fs';
+import { performance } from 'node:perf_hooks';
+import { type Job, tooDeep, validate } from '../src/core/document/index.js';
+import {
+  type Cutting,
+  type Effort,
+  inWords,
+  METHODS,
+  type Method,
+  type PackProblem,
+  pack,
+  packProblemSchema,
+  problemsOf,
+  USUAL_CUTTING,
+} from '../src/core/sheets/index.js';
+import { solve } from '../src/core/solve.js';
+
+/** What is asked of a layout at the terminal, as it was typed. */
+export interface SheetOptions {
+  readonly method?: string | undefined;
+  readonly stages?: string | undefined;
+  readonly seconds?: string | undefined;
+  readonly steps?: string | undefined;
+  readonly seed?: string | undefined;
+  readonly json?: boolean | undefined;
+}
+
+/** What is wrong with a problem or a call, in one sentence. Ends the program with code 1. */
+export class BadProblem extends Error {}
+
+export interface Printed {
+  readonly text: string;
+  /** 0, or 2 where a part fits no sheet. */
+  readonly code: 0 | 2;
+}
+
+/** Looked for as long as this where nothing else is said. */
+const USUAL_SECONDS = 2;
+const NOT_PLACED = 2;
+
+/** `alcove pack`: a plain packing problem in, a layout out. */
+export function packFile(file: string, options: SheetOptions): Printed {
+  const problem = readProblem(file);
+  const asked: PackProblem = {
+    ...problem,
+    ...(options.method === undefined ? {} : { method: methodOf(options.method) }),
+    ...(options.stages === undefined ? {} : { stages: wholeOf('--stages', options.stages, 2, 20) }),
+  };
+  const packing = pack(asked, effortOf(options), seedOf(options));
+  const { sheets, bound, unplaced } = packing;
+  const result = { sheets, bound, ...(unplaced.length > 0 ? { unplaced } : {}) };
+  return { text: `${JSON.stringify(result)}\n`, code: unplaced.length > 0 ? NOT_PLACED : 0 };
+}
+
+/** `alcove sheets`: the sheets a job takes, material by material. */
+export function sheetsOf(job: Job, options: SheetOptions): Printed {
+  const method = methodOf(options.method ?? 'strips');
+  const cutting: Cutting = {
+    ...USUAL_CUTTING[method],
+    ...(options.stages === undefined ? {} : { stages: wholeOf('--stages', options.stages, 2, 20) }),
+  };
+  const effort = effortOf(options);
+  const seed = seedOf(options);
+  const materials = problemsOf(solve(job).cabinets, method, cutting).map(({ material, problem }) => ({
+    material: material.id,
+    name: material.name,
+    sheet: problem.sheet,
+    kerf: problem.kerf,
+    method,
+    ...pack(problem, effort, seed),
+  }));
+  const code = materials.some(({ unplaced }) => unplaced.length > 0) ? NOT_PLACED : 0;
+  if (options.json) return { text: `${JSON.stringify({ materials })}\n`, code };
+  const lines = materials.flatMap(({ name, sheet, kerf, sheets, bound, unplaced }) => [
+    `${name}, ${sheet.length} by ${sheet.width} mm, trim ${sheet.trim}, kerf ${kerf}, ${METHODS[method]}: ${inWords({ sheets, bound })}`,
+    ...sheets.flatMap(({ placements }, at) => [
+      `  sheet ${at + 1}`,
+      ...placements.map(
+        ({ id, x, y, length, width, turned }) =>
+          `    ${id.padEnd(8)} ${mm(length)} by ${mm(width)} at ${mm(x)}, ${mm(y)}${turned ? ', turned' : ''}`,
+      ),
+    ]),
+    ...unplaced.map(({ id, quantity, reason }) => `  not placed: ${id}, ${quantity} times: ${reason}`),
+  ]);
+  return { text: `${lines.join('\n')}\n`, code };
+}
+
+const mm = (value: number) => String(Math.round(value * 10) / 10);
+
+function methodOf(word: string): Method {
+  if (!Object.hasOwn(METHODS, word)) throw new BadProblem(`--method takes one of ${Object.keys(METHODS).join(', ')}.`);
+  return word as Method;
+}
+
+function numberOf(name: string, typed: string, least: number, most: number): number {
+  const value = Number(typed);
+  if (typed.trim() === '' || !Number.isFinite(value) || value < least || value > most)
+    throw new BadProblem(`${name} takes a number from ${least} to ${most}; "${typed}" is none.`);
+  return value;
+}
+
+function wholeOf(name: string, typed: string, least: number, most: number): number {
+  const value = numberOf(name, typed, least, most);
+  if (!Number.isInteger(value)) throw new BadProblem(`${name} takes a whole number; "${typed}" is none.`);
+  return value;
+}
+
+function effortOf({ seconds, steps }: SheetOptions): Effort {
+  if (seconds !== undefined && steps !== undefined) throw new BadProblem('choose one of --seconds and --steps.');
+  if (steps !== undefined) return { steps: wholeOf('--steps', steps, 0, 1_000_000) };
+  const long = seconds === undefined ? USUAL_SECONDS : numberOf('--seconds', seconds, 0, 3600);
+  return { seconds: long, now: () => performance.now() };
+}
+
+function seedOf({ seed }: SheetOptions): number {
+  return seed === undefined ? 1 : wholeOf('--seed', seed, 0, 4_294_967_295);
+}
+
+function readProblem(file: string): PackProblem {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    throw new BadProblem(`the file ${file} cannot be read.`);
+  }
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    throw new BadProblem(`${file} is not JSON.`);
+  }
+  const deep = tooDeep(data);
+  const read = deep ?? validate(packProblemSchema, data);
+  if (read.ok) return read.value as PackProblem;
+  const [first] = read.errors;
+  throw new BadProblem(
+    `${file}: ${first?.path ? `${first.path}: ` : ''}${first?.message ?? 'it is no packing problem'}.`,
+  );
+}

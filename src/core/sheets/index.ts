@@ -1,0 +1,14 @@
+export { areaBound, boundOf } from './bound.js';
+export { type Cutting, type MaterialProblem, problemsOf, USUAL_CUTTING } from './job.js';
+export { type Effort, pack } from './pack.js';
+export {
+  METHODS,
+  type Method,
+  type Packing,
+  type PackPart,
+  type PackProblem,
+  type Placement,
+  packProblemSchema,
+} from './problem.js';
+export { stockOf } from './stock.js';
+export { inWords } from './words.js';
