@@ -7,7 +7,7 @@ import { startServer } from './support/server.js';
 
 const FOLDER = 'docs/screenshots';
 const server = await startServer({ seed: true });
-const browser = await openBrowser();
+const browser = await openBrowser(1280, 800, { inTheRound: true });
 const { driver } = browser;
 
 /** Another window saves while this one's save is held up: the choice, and what the history says of it. */
@@ -109,16 +109,18 @@ try {
   await (await named(driver, 'Plan')).click();
   await (await named(driver, 'Open it')).click();
   await picture('plan');
-  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
-  await (await named(driver, 'Select 1.A')).click();
-  await click('details[aria-label="This part alone"] summary');
-  await click('input[aria-label^="Band the rear edge"]');
-  const rear = await driver.findElement(
-    By.xpath('//details[@aria-label="This part alone"]//label[. = "rear"]/following-sibling::input'),
+  await open(`/jobs/${room}?cabinet=c1&view=picture`);
+  await find(driver, '[data-picture="done"]');
+  await driver.executeScript(
+    `const slider = document.querySelector('main input[type=range]');
+     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(slider, 0.75);
+     slider.dispatchEvent(new Event('input', { bubbles: true }));`,
   );
-  await rear.sendKeys(Key.chord(Key.CONTROL, 'a'), '30', Key.ENTER);
-  await (await named(driver, 'Panel')).click();
-  await picture('part-alone');
+  await picture('picture');
+  await open(`/jobs/${room}/sheets`);
+  await find(driver, '[data-sheets]');
+  await picture('sheets');
+  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Standing')).click();
   await (await named(driver, 'A cabinet')).click();
   const measured = async (label: string, text: string) => {
@@ -130,9 +132,6 @@ try {
   await measured('Height for the trays', '620');
   await (await find(driver, 'input[aria-label="Trays"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), '2', Key.ENTER);
   await picture('standing');
-  await open(`/jobs/${job('issue desk')}?cabinet=c1&view=front&parts=shown&decisions=shown`);
-  await click('[data-part="lift/o2"]');
-  await picture('lift');
   await open(`/jobs/${job('issue desk')}?cabinet=c2&view=front&parts=shown&decisions=shown`);
   await picture('bench-inches');
   // Last, since it leaves the cabinet with a finding.

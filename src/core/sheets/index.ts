@@ -1,9 +1,11 @@
 export { areaBound, boundOf } from './bound.js';
 export { type Cutting, type MaterialProblem, problemsOf, USUAL_CUTTING } from './job.js';
-export { type Effort, pack } from './pack.js';
+export { type FreeRoom, freeOf } from './offcut.js';
+export { type Effort, Packer, pack } from './pack.js';
 export {
   METHODS,
   type Method,
+  type PackedSheet,
   type Packing,
   type PackPart,
   type PackProblem,

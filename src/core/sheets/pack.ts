@@ -5,16 +5,43 @@ import { FINE, stockOf } from './stock.js';
 /** How long is looked for a better layout: so many steps, which come to the same everywhere, or so much time. */
 export type Effort = { readonly steps: number } | { readonly seconds: number; readonly now: () => number };
 
+/** A layout that is looked for step by step; the best so far may be taken at any time. */
+export class Packer {
+  private readonly search: Search;
+  private readonly unplaced: Packing['unplaced'];
+
+  constructor(
+    private readonly problem: PackProblem,
+    seed = 1,
+  ) {
+    const { stock, unplaced } = stockOf(problem);
+    this.unplaced = unplaced;
+    this.search = new Search(stock, seed);
+  }
+
+  /** True when nothing better is possible. */
+  get done(): boolean {
+    return this.search.done;
+  }
+
+  step(): void {
+    this.search.step();
+  }
+
+  get packing(): Packing {
+    return packingOf(this.problem, this.search, this.unplaced);
+  }
+}
+
 /** Lays the pieces of a problem out on sheets. The same problem, seed and steps give the same layout. */
 export function pack(problem: PackProblem, effort: Effort, seed = 1): Packing {
-  const { stock, unplaced } = stockOf(problem);
-  const search = new Search(stock, seed);
-  if ('steps' in effort) for (let step = 0; step < effort.steps && !search.done; step += 1) search.step();
+  const packer = new Packer(problem, seed);
+  if ('steps' in effort) for (let step = 0; step < effort.steps && !packer.done; step += 1) packer.step();
   else {
     const until = effort.now() + effort.seconds * 1000;
-    while (!search.done && effort.now() < until) search.step();
+    while (!packer.done && effort.now() < until) packer.step();
   }
-  return packingOf(problem, search, unplaced);
+  return packer.packing;
 }
 
 function packingOf(

@@ -1,4 +1,4 @@
-import { FileDown, Redo2, Undo2 } from 'lucide-react';
+import { FileDown, LayoutGrid, Redo2, Undo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
@@ -37,7 +37,7 @@ export function TopBar({
   const { unit } = job.display;
   return (
     <header>
-      <div className="flex min-h-11 items-center gap-2 px-3">
+      <div className="flex min-h-11 items-center gap-2 px-3 max-lg:flex-wrap">
         <a href="/" className="text-[1.1875rem] font-bold tracking-tight">
           Alcove
         </a>
@@ -49,7 +49,7 @@ export function TopBar({
           onRename={(name) => act({ label: 'Job name', edits: [{ path: pathTo.head('name'), value: name }] })}
         />
         <SaveWord state={saving.state} inBrowser={saving.inBrowser} />
-        <span className="ml-auto flex items-center gap-1">
+        <span className="ml-auto flex items-center gap-1 max-lg:flex-wrap">
           <button
             type="button"
             className="act act-bare"
@@ -85,6 +85,18 @@ export function TopBar({
           {solved && <FindDialog solved={solved} />}
           <HistoryDialog jobId={jobId} flush={() => saving.flush()} />
           <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
+          <a
+            className="act act-bare"
+            href={`/jobs/${jobId}/sheets`}
+            title="The sheets this job takes, laid out"
+            onClick={(event) => {
+              // Sheets are laid out from what is saved.
+              event.preventDefault();
+              void saving.flush().then(() => window.location.assign(`/jobs/${jobId}/sheets`));
+            }}
+          >
+            <LayoutGrid size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Sheets</span>
+          </a>
           <Exports jobId={jobId} flush={() => saving.flush()} onOlder={() => setOlder(true)} />
           <button type="button" className="act act-bare" onClick={onKeys} aria-label="Keys" title="Keys (?)">
             ?

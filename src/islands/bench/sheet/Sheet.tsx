@@ -29,7 +29,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
         >
           <Settings2 size={16} aria-hidden="true" /> Decisions
         </button>
-        <Tabs.List aria-label="View" className="flex shrink-0 gap-0.5">
+        <Tabs.List aria-label="View" className="flex min-w-0 gap-0.5 overflow-x-auto">
           {views.map(({ id, label }) => (
             <Tabs.Trigger
               key={id}

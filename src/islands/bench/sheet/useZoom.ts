@@ -19,7 +19,7 @@ export function useZoom(paper: RefObject<SVGSVGElement | null>, shown: boolean):
       .scaleExtent([LEAST, MOST])
       .clickDistance(4)
       .filter((event: Event) => {
-        if (event.type === 'wheel') return true;
+        if (event.type === 'wheel' || ('touches' in event && (event as TouchEvent).touches.length > 1)) return true;
         const held = event.target instanceof Element && event.target.closest(HELD) !== null;
         return !held && !(event as MouseEvent).shiftKey && !(event as MouseEvent).button;
       })
