@@ -106,6 +106,27 @@ test('ends and toe follow the line: what is drawn there afterwards stands there'
   near(toe.box.underHeight.mm, solved.box.underHeight.mm + 20, 'toe');
 });
 
+test('a pull that is dragged is bored where its end was put', () => {
+  for (const from of ['base', 'wall'] as const) {
+    const job = jobWith({ from, parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }] });
+    const before = first(job);
+    const line = linesOf(before).find(({ id }) => id.startsWith('pull-'));
+    assert.ok(line, from);
+    const at = (line.least + line.most) / 2;
+    const after = carriedOut(job, line.place(at)).solved;
+    const [pull] = after.fitted.pulls;
+    near(pull?.extent[from === 'base' ? 'max' : 'min'][2] ?? 0, at, from);
+    for (const end of [line.least, line.most]) {
+      const [door] = carriedOut(job, line.place(end)).solved.fronts;
+      const moved = carriedOut(job, line.place(end)).solved.fitted.pulls[0]?.extent;
+      assert.ok(
+        door && moved && moved.min[2] >= door.extent.min[2] && moved.max[2] <= door.extent.max[2],
+        'on its door',
+      );
+    }
+  }
+});
+
 test('a line sticks where there is a reason and says it; else it lands on a figure, never beyond its ends', () => {
   const solved = solveWith({ height: 800, parts: drawers(3) });
   const [line] = linesOf(solved);

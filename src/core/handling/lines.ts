@@ -50,7 +50,7 @@ const LEAST = 20;
 export function linesOf(solved: SolvedCabinet, beside: Beside = {}): Line[] {
   const { face } = solved;
   const gaps = face.ok ? face.splits.flatMap((layout) => gapLines(solved, layout, beside)) : [];
-  return [...gaps, ...edgeLines(solved)];
+  return [...gaps, ...edgeLines(solved), ...pullLines(solved)];
 }
 
 function gapLines(solved: SolvedCabinet, layout: SplitLayout, beside: Beside): Line[] {
@@ -237,6 +237,50 @@ function edgeLines(solved: SolvedCabinet): Line[] {
       }),
     });
   return lines;
+}
+
+/** A pull is decided to lie no further from the end of its door (mm). */
+const MOST_FROM_END = 600;
+/** So far to each side of a pull its line can be taken hold of (mm). */
+const BESIDE_PULL = 22;
+
+/** The end of each door's pull that is decided: from the upper edge of the door in base cabinets, from the lower in wall ones. */
+function pullLines({ fronts, fitted, cabinet, resolved }: SolvedCabinet): Line[] {
+  const { fromEnd } = resolved.settings.pulls;
+  // In a tall cabinet most stand at a height above the floor.
+  if (cabinet.kind === 'tall') return [];
+  const upper = cabinet.kind === 'base';
+  return fitted.pulls.flatMap(({ frontKey, upright, extent: { min, max } }): Line[] => {
+    const front = fronts.find(({ key, kind }) => key === frontKey && kind === 'door');
+    if (!front || !upright) return [];
+    const by = upper ? -1 : 1;
+    const at = upper ? max[2] : min[2];
+    // As far as the other end of the door, and no further than may be decided.
+    const most = Math.min(front.v.size.mm - (max[2] - min[2]) - fromEnd.mm - 10, MOST_FROM_END - fromEnd.mm);
+    const ends = [at - by * (fromEnd.mm - 10), at + by * most].sort((a, b) => a - b) as [number, number];
+    return [
+      {
+        id: `pull-${frontKey}`,
+        label: 'Pull from the end of the door',
+        moves: 'v',
+        at,
+        from: min[0] - BESIDE_PULL,
+        to: max[0] + BESIDE_PULL,
+        least: ends[0],
+        most: ends[1],
+        following: [{ name: 'pull from the end', mm: fromEnd.mm, by }],
+        snaps: multiples(fromEnd.mm, fromEnd.mm + most, 32).map((each) => ({
+          at: at + by * (each - fromEnd.mm),
+          why: '32 grid',
+        })),
+        shows: front.parts[0]?.key ?? frontKey,
+        place: (to) => ({
+          label: 'Pull from the end of the door',
+          edits: [{ path: pathTo.setting(cabinet.id, 'pulls/fromEnd'), value: fromEnd.mm + by * (to - at) }],
+        }),
+      },
+    ];
+  });
 }
 
 /** Figures a line lands on where no reason holds it: whole millimetres, or sixteenths of an inch, of the first size. */

@@ -69,7 +69,7 @@ export function TopBar({
             <Redo2 size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Redo</span>
           </button>
           <label className="ml-2 flex items-center gap-1.5">
-            <span className="text-ink-soft max-xl:sr-only">Shown in</span>
+            <span className="text-ink-soft max-2xl:sr-only">Shown in</span>
             <select
               className="entry font-semibold"
               value={unit}

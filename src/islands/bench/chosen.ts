@@ -16,6 +16,7 @@ import {
 } from '../../core/handling/index.js';
 import { type Act, newId } from '../../core/job/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
+import type { LengthUnit } from '../../core/units/index.js';
 import type { Outcome } from '../fields/LengthField.js';
 import { useBenchStore } from './context.js';
 import { type BenchState, benchCabinet } from './store.js';
@@ -47,26 +48,27 @@ export type OpeningAct =
   | { readonly hand: HandKey }
   | { readonly divide: 'rows' | 'columns'; readonly in: number };
 
+const openingId = () => newId('o');
+
 /** The act for the chosen openings; undefined where it cannot be done with them. */
 export function actOn(
   solved: SolvedCabinet,
   ids: readonly string[],
   what: OpeningAct,
-  unit: 'mm' | 'in',
+  unit: LengthUnit,
 ): Act | undefined {
-  const ids1 = () => newId('o');
   const [first] = ids;
   if (first === undefined) return undefined;
-  if ('make' in what) return make(solved, ids, what.make, ids1, unit);
+  if ('make' in what) return make(solved, ids, what.make, openingId, unit);
   if ('divide' in what) {
-    const acts = ids.flatMap((id) => divide(solved, id, what.divide, what.in, ids1, unit) ?? []);
+    const acts = ids.flatMap((id) => divide(solved, id, what.divide, what.in, openingId, unit) ?? []);
     return acts[0] && { label: acts[0].label, edits: acts.flatMap(({ edits }) => edits) };
   }
   switch (what.hand) {
     case 'm':
       return merge(solved, first);
     case '+':
-      return duplicate(solved, first, ids1);
+      return duplicate(solved, first, openingId);
     case 'x': {
       const acts = ids.flatMap((id) => mirrorOne(solved, id) ?? []);
       return acts[0] && { label: acts[0].label, edits: acts.flatMap(({ edits }) => edits) };

@@ -1,5 +1,4 @@
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
 import { openingLike } from '../../../core/acts/index.js';
 import {
   type Edit,
@@ -12,28 +11,20 @@ import {
   type Split,
   startingGraduation,
 } from '../../../core/job/index.js';
-import { dividerAfter, openingNames, roomsInside } from '../../../core/layout/index.js';
+import { dividerAfter } from '../../../core/layout/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useBench } from '../context.js';
+import { useEditing } from './editing.js';
 import { type EditorContext, OpeningBlock } from './OpeningBlock.js';
 
 /** The tree of openings as it is seen: rows from the top, columns from the left; each part says how its size is decided. */
 export function OpeningsEditor({ solved }: { solved: SolvedCabinet }) {
   const act = useBench((state) => state.act);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { context, problem } = useEditing(solved);
   const { cabinet, resolved } = solved;
   const path = pathTo.face(cabinet.id);
-  const context: EditorContext = {
-    solved,
-    attempt(outcome) {
-      setProblem(outcome.ok ? null : outcome.message);
-      return outcome;
-    },
-    names: openingNames(cabinet.face),
-    rooms: roomsInside(cabinet.face),
-  };
   const openingsFirst = resolved.settings.fronts.lay.value === 'openings';
   return (
     <div className="flex flex-col gap-1.5">

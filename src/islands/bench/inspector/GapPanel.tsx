@@ -1,10 +1,9 @@
-import { useState } from 'react';
 import { distribute, gapKey, layoutOf, linesOf, merge, namedByKey, placeOf } from '../../../core/handling/index.js';
 import type { Opening } from '../../../core/job/index.js';
-import { openingNames, roomsInside } from '../../../core/layout/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
+import { useEditing } from '../decisions/editing.js';
 import { DividerRow } from '../decisions/OpeningsEditor.js';
 import { FigureRow } from './FigureRow.js';
 
@@ -13,7 +12,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
   const act = useBench((state) => state.act);
   const style = useBench((state) => state.job.display);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { context, problem } = useEditing(solved);
   const named = namedByKey(selected);
   const place = named?.kind === 'gap' ? placeOf(solved, named.id) : undefined;
   const found = place && layoutOf(solved, place.opening.id);
@@ -22,8 +21,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
   const line = linesOf(solved).find(({ shows }) => shows === gapKey(place.opening.id));
   if (!line) return null;
   const { opening, split, path } = place;
-  const said = (outcome: { ok: boolean; message?: string }) =>
-    setProblem(outcome.ok ? null : (outcome.message ?? null));
+  const said = context.attempt;
   const put = (which: number, mm: number) => {
     const { mm: now, by } = line.following[which] ?? { mm: 0, by: 1 };
     return act(line.place(line.at + (mm - now) * by));
@@ -54,21 +52,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
           />
         </div>
       ))}
-      <DividerRow
-        opening={opening}
-        next={next as Opening}
-        split={split}
-        path={path}
-        context={{
-          solved,
-          attempt(outcome) {
-            said(outcome);
-            return outcome;
-          },
-          names: openingNames(solved.cabinet.face),
-          rooms: roomsInside(solved.cabinet.face),
-        }}
-      />
+      <DividerRow opening={opening} next={next as Opening} split={split} path={path} context={context} />
       <div className="flex flex-wrap gap-1">
         <button type="button" className="act" onClick={() => said(act(distribute(solved, [opening.id, next.id])))}>
           Both equal

@@ -1,11 +1,10 @@
 import { Columns2, Menu, Rows2 } from 'lucide-react';
-import { useState } from 'react';
 import { openingAt, placeOf } from '../../../core/handling/index.js';
 import { pathTo } from '../../../core/job/index.js';
-import { openingNames, roomsInside } from '../../../core/layout/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { chosenOpenings, HANDS, type HandKey, useOpeningAct } from '../chosen.js';
 import { useBench } from '../context.js';
+import { useEditing } from '../decisions/editing.js';
 import { OpeningBlock } from '../decisions/OpeningBlock.js';
 
 /** The opening of what is selected: what it is made, how its size is decided, what is behind it, what can be done with it. */
@@ -16,14 +15,13 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
   const decisionsShown = useBench((state) => state.decisionsShown);
   const openMenu = useBench((state) => state.openMenu);
   const act = useOpeningAct();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { context, problem } = useEditing(solved);
   const id = openingAt(solved, selected) ?? also[0];
   const place = id === undefined ? undefined : placeOf(solved, id);
   if (!place) return null;
   const { opening, split, splitPath, path, at, name } = place;
   const count = chosenOpenings({ selected, also }, solved).length;
-  const said = (outcome: { ok: boolean; message?: string }) =>
-    setProblem(outcome.ok ? null : (outcome.message ?? 'That cannot be done.'));
+  const said = context.attempt;
   const hands = (Object.keys(HANDS) as HandKey[]).filter((key) => key !== 'Delete');
   return (
     <section aria-label="This opening" className="sheet flex flex-col gap-1.5 p-3">
@@ -35,15 +33,7 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
           at={at}
           split={split}
           path={path}
-          context={{
-            solved,
-            attempt(outcome) {
-              said(outcome);
-              return outcome;
-            },
-            names: openingNames(solved.cabinet.face),
-            rooms: roomsInside(solved.cabinet.face),
-          }}
+          context={context}
           onMove={(by) =>
             said(
               store({
