@@ -246,6 +246,37 @@ test('a drag that would break a rule turns red with the reason and comes to rest
   await find(driver, '[data-line="gap-o1"] text');
   await driver.actions({ async: true }).sendKeys(Key.ESCAPE).release().perform();
   assert.equal(await size(), before, 'Escape puts it back');
+  // No drawer runs behind so low a front.
+  await driver
+    .actions({ async: true })
+    .move({ x: x + 90, y })
+    .press()
+    .move({ x: x + 90, y: y - 20, duration: 80 })
+    .move({ x: x + 90, y: y - 200, duration: 80 })
+    .perform();
+  await eventually(
+    () => driver.findElements(By.css('[data-line="gap-o1"] line[stroke="var(--color-finding)"]')),
+    (all) => all.length > 0,
+    'the line does not turn red',
+  );
+  await driver.actions({ async: true }).release().perform();
+  assert.match(
+    await eventually(
+      () => textOf(driver, 'main [role="status"]'),
+      (text) => text.includes('stopped at'),
+      'it does not say where it stopped',
+    ),
+    /Drawer front and doors: stopped at drawer front [\d.]+; \S/,
+  );
+  const after = await size();
+  assert.ok(after < before - 5 && after > 20, `${before} to ${after}`);
+  const stops = (await stored(await jobId())).solved.find(({ cabinet }) => cabinet.id === 'c1')?.findings;
+  assert.deepEqual(
+    stops?.filter(({ severity }) => severity === 'stop'),
+    [],
+  );
+  await (await named(driver, 'Undo')).click();
+  assert.equal(await size(), before, 'one step');
   assert.deepEqual(await consoleErrors(driver), []);
 });
 
