@@ -86,6 +86,39 @@ test('a line that is dragged stands where it was put, both sizes beside it are w
   assert.ok(moved > 60, `${moved} moved, ${skipped} skipped`);
 });
 
+test('what stands between rooms behind doors is dragged the same way: it stands where it was put, the other rooms stay', () => {
+  let [moved, skipped] = [0, 0];
+  for (let seed = 0; seed < 260; seed += 1) {
+    const random = new Random(seed + 4000);
+    const job = jobWith(buildable(seed).decisions);
+    const solved = first(job);
+    const rooms = linesOf(solved).filter(({ id }) => id.startsWith('room-'));
+    if (rooms.length === 0) continue;
+    const line = random.pick(rooms);
+    const at = line.at + random.between(Math.max(-25, line.least - line.at), Math.min(25, line.most - line.at));
+    const after = carriedOut(job, line.place(at)).solved;
+    if (after.interiors.refused.length > solved.interiors.refused.length) {
+      skipped += 1;
+      continue;
+    }
+    const again = linesOf(after).find(({ id }) => id === line.id);
+    assert.ok(again, `seed ${seed}`);
+    near(again.at, at, `seed ${seed}: ${line.label}`);
+    assert.deepEqual(sizesAt(line, at, MM), sizesAt(again, again.at, MM));
+    for (const other of rooms.filter(
+      ({ id, moves, from }) => id !== line.id && moves === line.moves && from === line.from,
+    ))
+      near(
+        linesOf(after).find(({ id }) => id === other.id)?.at ?? Number.NaN,
+        other.at,
+        `seed ${seed}: ${other.label} stays`,
+      );
+    moved += 1;
+  }
+  console.log(`${moved} moved, ${skipped} do not come out`);
+  assert.ok(moved > 20, `${moved} moved, ${skipped} skipped`);
+});
+
 test('ends and toe follow the line: what is drawn there afterwards stands there', () => {
   const job = jobWith({ width: 600, height: 800, parts: drawers(3) });
   const solved = first(job);

@@ -1,8 +1,8 @@
 import { balanceOf } from '../acts/index.js';
 import type { Beside } from '../drawing/index.js';
 import { neighbourShift } from '../findings/index.js';
-import { type Act, type Edit, type Opening, pathTo } from '../job/index.js';
-import { type SplitLayout, spanOf } from '../layout/index.js';
+import { type Act, type Edit, type EditPath, type Opening, pathTo } from '../job/index.js';
+import { roomsInside, type SplitLayout, spanOf } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatLength, inches, type LengthStyle } from '../units/index.js';
 import { capital } from '../words.js';
@@ -50,7 +50,7 @@ const LEAST = 20;
 export function linesOf(solved: SolvedCabinet, beside: Beside = {}): Line[] {
   const { face } = solved;
   const gaps = face.ok ? face.splits.flatMap((layout) => gapLines(solved, layout, beside)) : [];
-  return [...gaps, ...edgeLines(solved), ...pullLines(solved)];
+  return [...gaps, ...roomLines(solved), ...edgeLines(solved), ...pullLines(solved)];
 }
 
 function gapLines(solved: SolvedCabinet, layout: SplitLayout, beside: Beside): Line[] {
@@ -93,7 +93,7 @@ function gapLines(solved: SolvedCabinet, layout: SplitLayout, beside: Beside): L
           ...multiples(first, first + second, 32).map((size) => ({ at: middle + by * (size - first), why: '32 grid' })),
         ],
         shows: gapKey(opening.id),
-        place: (to) => shiftBetween(solved, layout, at, by * (to - middle)),
+        place: (to) => shiftBetween(membersOf(solved, layout), at, by * (to - middle)),
       },
     ];
   });
@@ -137,32 +137,90 @@ function linedUp(solved: SolvedCabinet, layout: SplitLayout, beside: Beside, own
   return [...here, ...there];
 }
 
+/** A member of a division, where it is decided, what it is called and how large it came out (mm). */
+interface Member {
+  readonly decided: Pick<Opening, 'size' | 'pin'>;
+  readonly path: EditPath;
+  readonly name: string;
+  readonly mm: number;
+}
+
 /**
  * Gives the first of two neighbours so much more and takes it from the second. Where others of their division take shares,
  * both are held so that those stay; else one of them goes on taking what is left.
  */
-export function shiftBetween(solved: SolvedCabinet, layout: SplitLayout, at: number, by: number): Act {
-  const { parts } = layout;
-  const spans = leadingSpans(solved, layout);
-  const [a, b] = [parts[at] as Opening, parts[at + 1] as Opening];
-  const takes = ({ size, pin }: Opening) => size.rule !== 'fixed' && pin === undefined;
-  const others = parts.some((each) => each !== a && each !== b && takes(each));
-  const held = (opening: Opening, mm: number): Edit[] => {
-    const place = placeOf(solved, opening.id);
-    if (!place) return [];
-    return opening.pin === undefined
-      ? [{ path: pathTo.openingField(place.path, 'size'), value: { rule: 'fixed', mm } }]
-      : [{ path: pathTo.openingField(place.path, 'pin'), value: mm }];
+function shiftBetween(members: readonly Member[], at: number, by: number): Act {
+  const [a, b] = [members[at] as Member, members[at + 1] as Member];
+  const takes = ({ decided: { size, pin } }: Member) => size.rule !== 'fixed' && pin === undefined;
+  const others = members.some((each) => each !== a && each !== b && takes(each));
+  const held = ({ decided, path }: Member, mm: number): Edit =>
+    decided.pin === undefined
+      ? { path: pathTo.openingField(path, 'size'), value: { rule: 'fixed', mm } }
+      : { path: pathTo.openingField(path, 'pin'), value: mm };
+  const [first, second] = [held(a, a.mm + by), held(b, b.mm - by)];
+  return {
+    label: `${capital(a.name)} against ${b.name}`,
+    edits: !others && takes(b) ? [first] : !others && takes(a) ? [second] : [first, second],
   };
-  const [first, second] = [(spans[at]?.size.mm ?? 0) + by, (spans[at + 1]?.size.mm ?? 0) - by];
-  const edits =
-    !others && takes(b)
-      ? held(a, first)
-      : !others && takes(a)
-        ? held(b, second)
-        : [...held(a, first), ...held(b, second)];
-  const names = [placeOf(solved, a.id)?.name, placeOf(solved, b.id)?.name];
-  return { label: `${capital(names[0] ?? 'opening')} against ${names[1] ?? 'the next'}`, edits };
+}
+
+function membersOf(solved: SolvedCabinet, layout: SplitLayout): Member[] {
+  const spans = leadingSpans(solved, layout);
+  return layout.parts.map((decided, at) => ({
+    decided,
+    path: pathTo.opening(layout.path, decided.id),
+    name: placeOf(solved, decided.id)?.name ?? 'opening',
+    mm: spans[at]?.size.mm ?? 0,
+  }));
+}
+
+/** Behind doors a line is taken hold of at its end only, so that the doors can be chosen (mm). */
+const GRIP_BEHIND = 110;
+
+/** What stands between rooms, behind doors or in an open bay. */
+function roomLines(solved: SolvedCabinet): Line[] {
+  const { interiors, cabinet } = solved;
+  const names = roomsInside(cabinet.face);
+  return interiors.boundaries.flatMap(({ after, axis, centre, within }): Line[] => {
+    const layout = interiors.splits.find(({ parts }) => parts.some(({ id }) => id === after));
+    const at = layout?.parts.findIndex(({ id }) => id === after) ?? -1;
+    if (!layout?.parts[at + 1]) return [];
+    const members = layout.parts.map(
+      (decided, index): Member => ({
+        decided,
+        path: pathTo.opening(layout.path, decided.id),
+        name: names.get(decided.id)?.name ?? `room ${index + 1}`,
+        mm: layout.sizes[index]?.size.mm ?? 0,
+      }),
+    );
+    const [a, b] = [members[at] as Member, members[at + 1] as Member];
+    const rows = axis === 'rows';
+    const by = rows ? -1 : 1;
+    const across = rows ? within.inside.h : within.inside.v;
+    const [room, other] = [Math.max(0, a.mm - LEAST), Math.max(0, b.mm - LEAST)];
+    return [
+      {
+        id: `room-${after}`,
+        label: `${capital(a.name)} and ${b.name}`,
+        moves: rows ? 'v' : 'h',
+        at: centre.mm,
+        from: across.low.mm,
+        to: Math.min(across.high.mm, across.low.mm + GRIP_BEHIND),
+        least: rows ? centre.mm - other : centre.mm - room,
+        most: rows ? centre.mm + room : centre.mm + other,
+        following: [
+          { name: a.name, mm: a.mm, by },
+          { name: b.name, mm: b.mm, by: by === 1 ? -1 : 1 },
+        ],
+        snaps: [
+          { at: centre.mm + (by * (b.mm - a.mm)) / 2, why: 'equal' },
+          ...multiples(a.mm, a.mm + b.mm, 32).map((size) => ({ at: centre.mm + by * (size - a.mm), why: '32 grid' })),
+        ],
+        shows: solved.parts.find(({ key }) => key.startsWith(`divider/${after}`))?.key ?? `divider/${after}`,
+        place: (to) => shiftBetween(members, at, by * (to - centre.mm)),
+      },
+    ];
+  });
 }
 
 /** The ends, the top, the upper edge of the toe. */
