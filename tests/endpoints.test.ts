@@ -278,3 +278,47 @@ test('an address asked in a way it does not answer to says which there are', asy
   }
   assert.equal((await fetch(`${server.url}/api/jobs`, { method: 'HEAD' })).status, 200);
 });
+
+test('a cabinet is kept as a start, listed with its picture, read, replaced by its name, taken away; anything else is refused', async () => {
+  const { document } = await read(await begin());
+  const kept = await ask('POST', '/shop/starts', { name: '  Counter ', document });
+  assert.equal(kept.status, 201);
+  const list = async () =>
+    (await ask('GET', '/shop/starts')).body.starts as { id: string; name: string; summary: { thumbnail: object } }[];
+  const [start] = await list();
+  assert.ok(start && start.name === 'Counter' && start.summary.thumbnail);
+  const { status, body } = await ask('GET', `/shop/starts/${start.id}`);
+  assert.equal(status, 200);
+  const again = readJobText(JSON.stringify(body.document));
+  assert.ok(again.ok);
+  assert.deepEqual(
+    solve(again.value).cabinets[0]?.parts.map(({ key, cutLength }) => [key, cutLength.mm]),
+    solve(document).cabinets[0]?.parts.map(({ key, cutLength }) => [key, cutLength.mm]),
+  );
+  assert.equal(
+    (await ask('POST', '/shop/starts', { name: 'counter', document })).body.id,
+    start.id,
+    'the same name is the same start',
+  );
+  assert.equal((await list()).length, 1);
+  const two = { ...document, cabinets: [document.cabinets[0], { ...document.cabinets[0], id: 'c99', number: '99' }] };
+  for (const [sent, code] of [
+    [{ name: 'Two', document: two }, 'one-cabinet'],
+    [{ name: 'None', document: { ...document, cabinets: [] } }, 'one-cabinet'],
+    [{ name: ' ', document }, 'invalid'],
+    [{ name: 'x'.repeat(81), document }, 'invalid'],
+    [{ name: 'Wrong', document: { format: 'alcove-job', cabinets: 3 } }, 'invalid'],
+    [{ name: 'No document' }, 'invalid'],
+    ['{', 'not-json'],
+  ] as const) {
+    const refused = await ask('POST', '/shop/starts', sent);
+    assert.ok(refused.status >= 400 && refused.status < 500, JSON.stringify(refused));
+    assert.equal(refused.body.error.code, code, JSON.stringify(refused.body));
+    assert.ok(refused.body.error.message.length > 10);
+  }
+  assert.equal((await ask('PUT', `/shop/starts/${start.id}`, {})).status, 405);
+  assert.equal((await ask('DELETE', `/shop/starts/${start.id}`)).status, 200);
+  assert.equal((await ask('DELETE', `/shop/starts/${start.id}`)).status, 404);
+  assert.equal((await ask('GET', `/shop/starts/${start.id}`)).status, 404);
+  assert.deepEqual(await list(), []);
+});

@@ -2,7 +2,7 @@ import { proxy, type Remote, wrap } from 'comlink';
 import { Play, Square } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Job } from '../../core/document/index.js';
-import { inWords, METHODS, type Method } from '../../core/sheets/index.js';
+import { inWords, METHODS, type Method, USUAL_CUTTING } from '../../core/sheets/index.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
 import type { LaidMaterial, LayOut, Progress, SheetsWorker } from '../../workers/sheets.js';
 import { SheetDrawing } from './SheetDrawing.js';
@@ -26,6 +26,7 @@ export function SheetsView({ jobId, job }: { jobId: string; job: Job }) {
   const [selected, setSelected] = useState<string | null>(null);
   const worker = useRef<Remote<SheetsWorker> | null>(null);
   const style = job.display;
+  const cutting = USUAL_CUTTING[method];
 
   const layOut = (asked: LayOut) => {
     worker.current ??= wrap<SheetsWorker>(
@@ -164,9 +165,12 @@ export function SheetsView({ jobId, job }: { jobId: string; job: Job }) {
       ))}
       <aside className="sheet px-4 py-3 leading-snug" aria-label="Take care">
         <b>At the saw.</b> Narrow rips and short crosscuts bring hands near the blade: use push stick and riving knife,
-        and cut small pieces from larger ones held fast. Layouts are proposals: kerf {formatLengthWithUnit(3.2, style)}{' '}
-        and trim {formatLengthWithUnit(10, style)} are assumed, so measure your own blade and look at each sheet's edges
-        and faces first. The machine maker's instructions come before this.
+        and cut small pieces from larger ones held fast. Layouts are proposals: a cut of{' '}
+        {formatLengthWithUnit(cutting.kerf, style)} and a trim of {formatLengthWithUnit(cutting.trim, style)} are
+        assumed
+        {cutting.spacing === undefined ? '' : `, with ${formatLengthWithUnit(cutting.spacing, style)} between pieces`},
+        so measure your own blade or cutter and look at each sheet's edges and faces first. The machine maker's
+        instructions come before this.
       </aside>
     </div>
   );
