@@ -31,7 +31,7 @@ function anyProblem(seed: number): PackProblem {
 
 test('whatever is asked, by whatever method: what comes out can be cut, and is all that was asked for', () => {
   const [sheets, unplaced, byMethod] = [[] as number[], [] as number[], new Map<string, number>()];
-  for (let seed = 1; seed <= 240; seed += 1) {
+  for (let seed = 1; seed <= 150; seed += 1) {
     const problem = anyProblem(seed);
     const packing = pack(problem, { steps: 3 }, seed);
     assert.deepEqual(wrongWith(problem, packing), [], `seed ${seed}, ${problem.method}, ${problem.stages} stages`);
@@ -43,7 +43,7 @@ test('whatever is asked, by whatever method: what comes out can be cut, and is a
   console.log(
     `${sheets.reduce((a, b) => a + b)} sheets; ${[...byMethod].map(([name, n]) => `${name} ${n}`).join(', ')}; ${unplaced.filter((n) => n > 0).length} with pieces too large`,
   );
-  assert.ok([...byMethod.values()].every((n) => n > 50));
+  assert.ok([...byMethod.values()].every((n) => n > 30));
 });
 
 test('the checker finds what is wrong: too near, in the trim, turned, missing, not to be cut from edge to edge', () => {

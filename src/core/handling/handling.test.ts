@@ -52,7 +52,7 @@ const near = (a: number, b: number, what: string) => assert.ok(Math.abs(a - b) <
 
 test('a line that is dragged stands where it was put, both sizes beside it are what was said, the others stay', () => {
   let [moved, skipped] = [0, 0];
-  for (let seed = 0; seed < 150; seed += 1) {
+  for (let seed = 0; seed < 80; seed += 1) {
     const random = new Random(seed + 40);
     const { decisions } = buildable(seed);
     const job = jobWith(decisions);
@@ -83,12 +83,12 @@ test('a line that is dragged stands where it was put, both sizes beside it are w
     moved += 1;
   }
   console.log(`${moved} lines moved, ${skipped} cabinets without one`);
-  assert.ok(moved > 60, `${moved} moved, ${skipped} skipped`);
+  assert.ok(moved > 40, `${moved} moved, ${skipped} skipped`);
 });
 
 test('what stands between rooms behind doors is dragged the same way: it stands where it was put, the other rooms stay', () => {
   let [moved, skipped] = [0, 0];
-  for (let seed = 0; seed < 260; seed += 1) {
+  for (let seed = 0; seed < 130; seed += 1) {
     const random = new Random(seed + 4000);
     const job = jobWith(buildable(seed).decisions);
     const solved = first(job);
@@ -116,7 +116,7 @@ test('what stands between rooms behind doors is dragged the same way: it stands 
     moved += 1;
   }
   console.log(`${moved} moved, ${skipped} do not come out`);
-  assert.ok(moved > 20, `${moved} moved, ${skipped} skipped`);
+  assert.ok(moved > 12, `${moved} moved, ${skipped} skipped`);
 });
 
 test('ends and toe follow the line: what is drawn there afterwards stands there', () => {
@@ -220,7 +220,7 @@ test('two that are held become one as large as both with their gap', () => {
 
 test('mirrored, every front stands where its reflection stood, doors on their other hand; twice is as before', () => {
   let [mirrored, skipped] = [0, 0];
-  for (let seed = 300; seed < 360; seed += 1) {
+  for (let seed = 300; seed < 335; seed += 1) {
     const { decisions } = buildable(seed);
     const job = jobWith(decisions);
     const before = first(job);
@@ -250,7 +250,7 @@ test('mirrored, every front stands where its reflection stood, doors on their ot
     assert.deepEqual(spans(once.solved, false), spans(before, true), `seed ${seed}`);
     mirrored += 1;
   }
-  assert.ok(mirrored > 20, `${mirrored} mirrored, ${skipped} skipped`);
+  assert.ok(mirrored > 10, `${mirrored} mirrored, ${skipped} skipped`);
 });
 
 test('every letter of the menu makes what it says, of several as well', () => {
