@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { type Job, readJobText, writeJob } from '../core/document/index.js';
+import { type Job, writeJob } from '../core/document/index.js';
 import type { CabinetSummary } from '../core/present/index.js';
 import type { Db } from './database.js';
 import { Refusal } from './refusal.js';
@@ -39,14 +39,16 @@ export function keepStart(db: Db, name: string, job: Job, summary: CabinetSummar
   return { id };
 }
 
-/** The job of one cabinet that was kept, brought forward to today's format. */
-export function readStart(db: Db, id: string): Job {
+/** The job of one cabinet that was kept, as the file it was kept as: reading brings it forward to today's format. */
+export function startText(db: Db, id: string): string {
   const row = db.prepare<[string], { document: string }>('SELECT document FROM start WHERE id = ?').get(id);
   if (!row) throw noSuchStart();
-  const read = readJobText(row.document);
-  if (!read.ok)
-    throw new Refusal(422, 'unreadable', `This start cannot be read: ${read.errors[0]?.message ?? 'it is damaged'}`);
-  return read.value;
+  return row.document;
+}
+
+/** For a start that cannot be read any more. */
+export function unreadable(why = 'it is damaged'): Refusal {
+  return new Refusal(422, 'unreadable', `This start cannot be read: ${why}`);
 }
 
 export function removeStart(db: Db, id: string): void {

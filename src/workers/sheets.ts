@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import type { Job } from '../core/document/index.js';
 import {
+  type FreeRoom,
+  freeOf,
   type Method,
   Packer,
   type Packing,
@@ -30,6 +32,8 @@ export interface LaidMaterial {
   readonly name: string;
   readonly problem: PackProblem;
   readonly packing: Packing;
+  /** The largest room left of each sheet; empty while there may be better layouts yet. */
+  readonly free: readonly (FreeRoom | undefined)[];
 }
 
 export interface Progress {
@@ -43,7 +47,9 @@ export interface Progress {
 /** A turn of each material before what was found is told and stopping is heard (ms). */
 const TURN = 60;
 
+/** Which layout was asked for last, and which of them was to be stopped. */
 let run = 0;
+let stopped = 0;
 
 const answers = {
   /** Lays out the sheets of a job, telling the best so far again and again, until time is over or nothing better is possible. */
@@ -68,12 +74,11 @@ const answers = {
     const begun = performance.now();
     const tell = (done: boolean) =>
       told({
-        materials: searches.map(({ material, problem, packer }) => ({
-          id: material.id,
-          name: material.name,
-          problem,
-          packing: packer.packing,
-        })),
+        materials: searches.map(({ material, problem, packer }) => {
+          const { packing } = packer;
+          const free = done ? packing.sheets.map((sheet) => freeOf(sheet, problem)) : [];
+          return { id: material.id, name: material.name, problem, packing, free };
+        }),
         marks,
         share: done ? 1 : Math.min(1, (performance.now() - begun) / (seconds * 1000)),
         done,
@@ -81,7 +86,7 @@ const answers = {
     tell(false);
     for (;;) {
       const open = searches.filter(({ packer }) => !packer.done);
-      if (own !== run || open.length === 0 || performance.now() - begun > seconds * 1000) break;
+      if (own !== run || own === stopped || open.length === 0 || performance.now() - begun > seconds * 1000) break;
       for (const { packer } of open) {
         const until = performance.now() + TURN;
         while (!packer.done && performance.now() < until) packer.step();
@@ -95,7 +100,7 @@ const answers = {
 
   /** Ends what is under way; the best so far stays. */
   stop(): void {
-    run += 1;
+    stopped = run;
   },
 };
 

@@ -6,7 +6,7 @@ export { FILLS, type FillWord, fillFor, fillWord, openingLike } from './fills.js
 export { ROOMS, type RoomWord, roomFor, roomLike } from './interiors.js';
 export { sizeNames } from './names.js';
 export { decideParts, decisionOf, leaveToRules } from './parts.js';
-export { documentRefusal, stackRefusal } from './refusals.js';
+export { documentRefusal, stackRefusal, stopBrought } from './refusals.js';
 export { addStanding } from './standing.js';
 export { testPieceFor } from './testPiece.js';
 export { typeOver } from './typed.js';

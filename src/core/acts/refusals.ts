@@ -1,4 +1,5 @@
 import { type FieldError, type Job, neighbourProblems, readCabinet, readJobHead, tooMany } from '../document/index.js';
+import type { Finding } from '../findings/index.js';
 import { type Act, subjectOf } from '../job/index.js';
 import type { SolvedJob } from '../solve.js';
 import { formatLengthWithUnit } from '../units/index.js';
@@ -53,4 +54,11 @@ export function stackRefusal(before: SolvedJob, after: SolvedJob, act: Act): str
     if (finding && !old.findings.some(({ refuses }) => refuses)) return `${finding.what} ${finding.why}`;
   }
   return null;
+}
+
+/** The first stop that an act would bring: one of a rule that did not stand against the same parts before. */
+export function stopBrought(before: readonly Finding[], after: readonly Finding[]): Finding | undefined {
+  const about = ({ rule, parts }: Finding) => `${rule} ${parts.join()}`;
+  const known = new Set(before.map(about));
+  return after.find((finding) => (finding.severity === 'stop' || finding.refuses) && !known.has(about(finding)));
 }

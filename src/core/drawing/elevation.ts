@@ -3,6 +3,7 @@ import type { Drawing, DrawingItem, DrawingPoint, LineItem, RegionItem } from '.
 import { TINT } from '../drafting/index.js';
 import { allKinds, type Fitted } from '../fitted/index.js';
 import { type Front, grainGroups } from '../fronts/index.js';
+import { openingKey } from '../layout/index.js';
 import type { Room } from '../motions/index.js';
 import { isRectangle, type Part, type PartRole, planOutline, toCabinet } from '../parts/index.js';
 import type { Bay } from '../shelves/index.js';
@@ -147,7 +148,7 @@ function partItems({ parts, face }: SolvedCabinet): DrawingItem[] {
             weight: 'visible',
             from: { h: h.low.mm, v: v.low.mm },
             to: { h: h.high.mm, v: v.high.mm },
-            shows: `opening/${opening.id}`,
+            shows: openingKey(opening.id),
           },
         ]
       : [],

@@ -101,7 +101,7 @@ export function layProjection(
   if (zoom === 1) return fitting;
   const ids = fitting.views.map(({ id }) => id);
   const at = (keep: (item: DimensionItem) => boolean) =>
-    layAt(ids, each(ids, said, keep), space, text, fitting.scale / zoom, true) as LaidProjection;
+    layAt(ids, withDimensions(ids, said, keep), space, text, fitting.scale / zoom, true) as LaidProjection;
   return firstLegible(
     (keep) => {
       const laid = at(keep);
@@ -113,7 +113,7 @@ export function layProjection(
 
 const none = () => false;
 
-function each(
+function withDimensions(
   ids: readonly ViewOf[],
   drawings: Partial<Record<ViewOf, Drawing>>,
   keep: (item: DimensionItem) => boolean,
@@ -151,7 +151,7 @@ function atLargest(
   keep: (item: DimensionItem) => boolean,
   withCorner = false,
 ): LaidProjection | undefined {
-  const lessened = each(ids, drawings, keep);
+  const lessened = withDimensions(ids, drawings, keep);
   for (const scale of space.scales) {
     const laid = layAt(ids, lessened, space, text, scale);
     if (!laid || (withCorner && !laid.corner) || !legible({ dimensions: textsOf(laid) }, space)) continue;

@@ -3,17 +3,22 @@ import { test } from 'node:test';
 import { buildable } from '../../../tests/generator/buildable.js';
 import { Random } from '../../../tests/generator/random.js';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../tests/support/cabinets.js';
-import { documentRefusal } from '../acts/index.js';
+import { documentRefusal, stopBrought } from '../acts/index.js';
 import { withEdits } from '../changes/index.js';
 import type { Job } from '../document/index.js';
+import type { Finding } from '../findings/index.js';
 import { type Act, isSplit, type Opening, openingsOf } from '../job/index.js';
 import { type SolvedCabinet, solve } from '../solve.js';
 import {
+  actByKey,
+  actOn,
   distribute,
   divide,
   duplicate,
   faceOf,
   free,
+  HANDS,
+  lastGood,
   linesOf,
   MAKES,
   type MakeKey,
@@ -297,4 +302,36 @@ test('pinned at its size an opening stays when the cabinet grows; let go it take
   near(size(even, 'o1'), size(even, 'o3'), 'equal');
   const twice = carriedOut(job, duplicate(before, 'o2', ids)).solved;
   assert.equal(twice.cabinet.face.parts.length, 4);
+});
+
+test('the way to a place that may not be is halved to the last that may; where nothing may, it stays', () => {
+  const [line] = linesOf(solveWith({ height: 800, parts: drawers(3) }));
+  assert.ok(line);
+  const wall = line.at + 37;
+  const found = lastGood(line, line.at + 100, (at) => at <= wall);
+  assert.ok(found !== undefined && found <= wall && wall - found < 100 / 32, `${found}`);
+  assert.equal(
+    lastGood(line, line.at + 100, () => false),
+    undefined,
+  );
+});
+
+test('what is done to several openings is one step that says so', () => {
+  const job = jobWith({ height: 900, parts: drawers(3) });
+  const solved = first(job);
+  const act = actOn(solved, ['o1', 'o3'], { divide: 'columns', in: 2 }, 'mm');
+  assert.equal(act?.label, 'Drawer front 1 divided in 2 columns, and 1 more');
+  assert.equal(carriedOut(job, act).solved.fronts.length, 5);
+  assert.equal(actOn(solved, [], { hand: 'm' }, 'mm'), undefined);
+  assert.equal(actOn(solved, ['o3'], { hand: 'm' }, 'mm'), undefined, 'there is no next');
+  for (const key of Object.keys(HANDS)) assert.ok(actByKey(key), key);
+  assert.equal(actByKey('q'), undefined);
+});
+
+test('a stop is brought where its rule did not stand against the same parts before', () => {
+  const stop = (parts: string[], severity: 'stop' | 'warn' = 'stop') =>
+    ({ rule: 'runners/none', severity, parts, what: `so ${parts.length}` }) as unknown as Finding;
+  assert.equal(stopBrought([], [stop(['a'], 'warn')]), undefined);
+  assert.equal(stopBrought([stop(['a'])], [stop(['a'])]), undefined);
+  assert.deepEqual(stopBrought([stop(['a'])], [stop(['a']), stop(['b'])])?.parts, ['b'], 'the same rule elsewhere');
 });

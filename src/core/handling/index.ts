@@ -1,28 +1,6 @@
-export {
-  distribute,
-  divide,
-  duplicate,
-  free,
-  MAKES,
-  type MakeKey,
-  make,
-  merge,
-  mirror,
-  mirrorOne,
-  pin,
-  remove,
-} from './acts.js';
-export { type Following, type Line, linesOf, type Snap, settle, sizesAt } from './lines.js';
-export {
-  faceOf,
-  gapKey,
-  layoutOf,
-  namedByKey,
-  nextOpening,
-  type OpeningPlace,
-  openingAt,
-  openingKey,
-  placeOf,
-  type Way,
-} from './place.js';
+export { distribute, divide, duplicate, free, MAKES, type MakeKey, make, merge, mirror, pin } from './acts.js';
+export { type Line, linesOf, type Snap } from './lines/index.js';
+export { actByKey, actOn, HANDS, type HandKey, type OpeningAct } from './menu.js';
+export { faceOf, layoutOf, nextOpening, openingAt, placeOf, type Way } from './place.js';
+export { lastGood, settle, sizesAt } from './rest.js';
 export { type Told, treeOf } from './tree.js';

@@ -1,5 +1,5 @@
 import { type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
-import { openingNames, type Rectangle, type SplitLayout, withSpan } from '../layout/index.js';
+import { namedByKey, openingNames, type Rectangle, type SplitLayout, withSpan } from '../layout/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
 /** Where an opening sits in the tree of openings. */
@@ -49,16 +49,6 @@ export function faceOf(solved: SolvedCabinet, id: string): Rectangle | undefined
 /** The sizes members of a division are decided by: of their fronts, or of the clear openings. */
 export function leadingSpans({ resolved }: SolvedCabinet, layout: SplitLayout) {
   return resolved.settings.fronts.lay.value === 'fronts' ? layout.face : layout.clear;
-}
-
-/** The keys things are selected by that are no parts. */
-export const openingKey = (id: string) => `opening/${id}`;
-export const gapKey = (after: string) => `gap/${after}`;
-
-/** What a key that is no part's stands for. */
-export function namedByKey(key: string | null): { readonly kind: 'opening' | 'gap'; readonly id: string } | undefined {
-  const found = /^(opening|gap)\/([a-zA-Z0-9_-]+)$/.exec(key ?? '');
-  return found ? { kind: found[1] as 'opening' | 'gap', id: found[2] as string } : undefined;
 }
 
 /** The opening a selected thing belongs to: itself, the one its front closes, the one a shelf or a box is in. */

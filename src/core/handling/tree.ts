@@ -1,11 +1,11 @@
 import { cutKey, machiningTable } from '../drawing/index.js';
 import { isSplit, type Split } from '../job/index.js';
-import { openingNames } from '../layout/index.js';
+import { openingKey, openingNames } from '../layout/index.js';
 import type { Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatLengthWithUnit, type LengthStyle } from '../units/index.js';
 import { capital } from '../words.js';
-import { faceOf, openingKey } from './place.js';
+import { faceOf } from './place.js';
 
 /** A thing of a drawing with what it consists of: the drawing as it is read out. */
 export interface Told {

@@ -1,2 +1,2 @@
-export { motionOf, movedTo, type Opening } from './openings.js';
+export { motionOf, movedTo, type Opener } from './openers.js';
 export { apartAt, type Scene, type SceneHardware, type ScenePart, type Stage, sceneOf, stagesOf } from './scene.js';

@@ -5,7 +5,7 @@ import type { PlanPoint } from '../motions/index.js';
 import { type AxisIndex, axisIndex, type Extent, type Part, type Point } from '../parts/index.js';
 import { type PartShape, shapeOf } from '../solids/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import { type Opening, openingsOf } from './openings.js';
+import { type Opener, openersOf } from './openers.js';
 
 /** A part as it is seen in the round. */
 export interface ScenePart {
@@ -42,15 +42,15 @@ export interface Stage {
 export interface Scene {
   readonly parts: readonly ScenePart[];
   readonly hardware: readonly SceneHardware[];
-  readonly openings: readonly Opening[];
+  readonly openers: readonly Opener[];
   readonly extent: Extent;
 }
 
 /** The picture of a cabinet, from the same parts and operations as panels and exports. */
 export function sceneOf(solved: SolvedCabinet): Scene {
   const { parts, rows } = solved;
-  const openings = openingsOf(solved);
-  const moves = new Map(openings.flatMap(({ id, parts: own }) => own.map((key) => [key, id] as const)));
+  const openers = openersOf(solved);
+  const moves = new Map(openers.flatMap(({ id, parts: own }) => own.map((key) => [key, id] as const)));
   const marks = new Map(rows.flatMap(({ keys, mark }) => keys.map((key) => [key, mark] as const)));
   return {
     parts: parts.map((part) => ({
@@ -62,8 +62,8 @@ export function sceneOf(solved: SolvedCabinet): Scene {
       shape: shapeOf(part),
       moves: moves.get(part.key),
     })),
-    hardware: hardwareOf(solved, openings, moves),
-    openings,
+    hardware: hardwareOf(solved, openers, moves),
+    openers,
     extent: around(parts.map(({ extent }) => extent)),
   };
 }
@@ -136,12 +136,12 @@ export function apartAt(stages: readonly Stage[], done: number): Map<string, Poi
 
 function hardwareOf(
   solved: SolvedCabinet,
-  openings: readonly Opening[],
+  openers: readonly Opener[],
   moves: ReadonlyMap<string, string>,
 ): SceneHardware[] {
   const { rooms, fitted, fronts } = solved;
   const firstOf = (front: string | undefined) => fronts.find(({ key }) => key === front)?.parts[0]?.key;
-  const moving = (front: string | undefined) => openings.find(({ front: own }) => front && own === front)?.id;
+  const moving = (front: string | undefined) => openers.find(({ front: own }) => front && own === front)?.id;
   return [
     ...rooms
       .filter(({ by }) => by !== 'front')

@@ -47,8 +47,8 @@ function functionsFor(whole: number, sizes: readonly number[]): Feasible[] {
   const halves = new Set<number>();
   for (const size of sizes) {
     if (size * 2 <= whole) halves.add(size);
-    if ((whole - size) * 2 <= whole && whole - size > 0) halves.add(whole - size);
-    if ((whole - size) * 2 <= whole) halves.add(whole - size + 1);
+    // What stays beside a large one, and a little more.
+    if ((whole - size) * 2 <= whole) halves.add(whole - size).add(whole - size + 1);
   }
   const all = [...halves].filter((half) => half >= 1 && half * 2 <= whole).sort((a, b) => a - b);
   const every = Math.max(1, Math.ceil(all.length / MOST_THRESHOLDS));

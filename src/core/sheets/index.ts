@@ -13,4 +13,4 @@ export {
   packProblemSchema,
 } from './problem.js';
 export { stockOf } from './stock.js';
-export { inWords } from './words.js';
+export { inWords, usedShare } from './words.js';

@@ -1,10 +1,9 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { CorrectedJob } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
-import { nextOpening, openingKey as openingKeyOf, type Way } from '../../core/handling/index.js';
+import { openedBy, useAddress } from './address.js';
 import { CabinetStrip } from './CabinetStrip.js';
-import { chosenOpenings, useOpeningAct } from './chosen.js';
-import { BenchContext, useBench, useBenchStore, useSolvedCabinet } from './context.js';
+import { BenchContext, useBench, useSolvedCabinet } from './context.js';
 import { Decisions } from './decisions/Decisions.js';
 import { BinsPanel } from './inspector/BinsPanel.js';
 import { CabinetPanel } from './inspector/CabinetPanel.js';
@@ -22,14 +21,13 @@ import { ShelfPanel } from './inspector/ShelfPanel.js';
 import { TapePanel } from './inspector/TapePanel.js';
 import { ThingPanel } from './inspector/ThingPanel.js';
 import { KeysDialog } from './KeysDialog.js';
+import { useKeys } from './keys.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
-import { keepCorner, keepLayers, keptCorner, keptLayers, layersByKey } from './sheet/layers.js';
 import { OpeningMenu } from './sheet/OpeningMenu.js';
 import { Sheet } from './sheet/Sheet.js';
-import { isTall, isView, views } from './sheet/views/index.js';
-import { NO_ZOOM, nearer, sayZoom, zoomSaid } from './sheet/zoom.js';
-import { benchCabinet, createBenchStore, type Opened } from './store.js';
+import { isTall } from './sheet/views/index.js';
+import { createBenchStore } from './store.js';
 import { TopBar } from './TopBar.js';
 
 export interface BenchProps {
@@ -134,150 +132,4 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
       <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
     </div>
   );
-}
-
-/** How the bench stands, as its address says it. */
-function openedBy(search: string): Opened {
-  const said = new URLSearchParams(search);
-  const view = said.get('view');
-  return {
-    ...(isView(view) ? { view } : {}),
-    selected: said.get('part'),
-    partsShown: said.has('parts'),
-    decisionsShown: said.has('decisions'),
-    layers: keptLayers(),
-    cornerShown: keptCorner(),
-    zoom: zoomSaid(said.get('zoom')) ?? NO_ZOOM,
-  };
-}
-
-/** The address says how the bench stands, so that a reload or a link comes back to it. */
-function useAddress() {
-  const cabinetId = useBench((state) => state.cabinetId);
-  const view = useBench((state) => state.view);
-  const selected = useBench((state) => state.selected);
-  const partsShown = useBench((state) => state.partsShown);
-  const decisionsShown = useBench((state) => state.decisionsShown);
-  const zoom = useBench((state) => sayZoom(state.zoom));
-  useEffect(() => {
-    const url = new URL(window.location.href);
-    const say = (name: string, value: string | null) => {
-      if (value === null) url.searchParams.delete(name);
-      else url.searchParams.set(name, value);
-    };
-    say('cabinet', cabinetId);
-    say('view', view === 'all' ? null : view);
-    say('part', selected);
-    say('parts', partsShown ? 'shown' : null);
-    say('decisions', decisionsShown ? 'shown' : null);
-    say('zoom', zoom);
-    // A browser takes only so many changes of the address at a time.
-    const later = setTimeout(() => window.history.replaceState(null, '', url), 150);
-    return () => clearTimeout(later);
-  }, [cabinetId, view, selected, partsShown, decisionsShown, zoom]);
-}
-
-/** Between the number and its letter no more than this passes (ms). */
-const NUMBER_MS = 1500;
-
-const WAYS: Readonly<Record<string, Way>> = {
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  ArrowUp: 'up',
-  ArrowDown: 'down',
-};
-
-/** Keys that come nearer, and those that go back. */
-const ZOOMS: Readonly<Record<string, number>> = { '+': 1.25, '=': 1.25, '-': 0.8 };
-
-function useKeys(openKeys: () => void) {
-  const store = useBenchStore();
-  const act = useOpeningAct();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]');
-      const state = store.getState();
-      const command = event.ctrlKey || event.metaKey;
-      if (command && event.key.toLowerCase() === 'z' && !typing) {
-        event.preventDefault();
-        if (event.shiftKey) state.redo();
-        else state.undo();
-      } else if (command && event.key.toLowerCase() === 'y' && !typing) {
-        event.preventDefault();
-        state.redo();
-      } else if (!typing && !command && !event.altKey && !openingKey(event)) {
-        const named = views.find(({ key }) => key === event.key);
-        if (event.key === '?') openKeys();
-        else if (named) state.show(named.id);
-        else if (event.key === 'v') {
-          state.showCorner(!state.cornerShown);
-          keepCorner(!state.cornerShown);
-        } else if (ZOOMS[event.key]) zoomBy(ZOOMS[event.key] as number);
-        else if (event.key === '0') state.zoomTo(NO_ZOOM);
-        else if (event.key === 't') state.showParts(!state.partsShown);
-        else if (event.key === 'u' && state.tape) state.showUsers(!state.usersShown);
-        else if (event.key === 'd') state.showDecisions(!state.decisionsShown);
-        else if (layersByKey(state.layers, event.key)) {
-          state.setLayers(layersByKey(state.layers, event.key) ?? {});
-          keepLayers(store.getState().layers);
-        } else if (event.key === '[' || event.key === ']') stepCabinet(event.key === ']' ? 1 : -1);
-        else if (event.key === 'Escape') {
-          state.select(null);
-          state.closeTape();
-        }
-      }
-    };
-    /** Keys of the chosen openings: a number and r or c, their menu, arrows from one to the next. */
-    let number = '';
-    let since = 0;
-    const openingKey = (event: KeyboardEvent): boolean => {
-      const state = store.getState();
-      const solved = benchCabinet(state);
-      const ids = solved ? chosenOpenings(state, solved) : [];
-      if (!solved || ids.length === 0) return false;
-      if (/^[1-9]$/.test(event.key) || (event.key === '0' && number !== '')) {
-        number = event.timeStamp - since < NUMBER_MS ? number + event.key : event.key;
-        since = event.timeStamp;
-        return true;
-      }
-      const count = event.timeStamp - since < NUMBER_MS ? Number(number) : 0;
-      number = '';
-      if ((event.key === 'r' || event.key === 'c') && count >= 2) {
-        act({ divide: event.key === 'r' ? 'rows' : 'columns', in: Math.min(24, count) });
-        return true;
-      }
-      if (event.key === 'm') {
-        const chosen = document.querySelector(`[data-chosen="${CSS.escape(ids[0] ?? '')}"]`)?.getBoundingClientRect();
-        event.preventDefault();
-        state.openMenu(chosen ? { x: chosen.left + 16, y: chosen.top + 16 } : { x: 200, y: 200 });
-        return true;
-      }
-      if (event.key === 'Delete') {
-        act({ hand: 'Delete' });
-        return true;
-      }
-      const way = WAYS[event.key];
-      const onDrawing = event.target === document.body || (event.target as Element).closest?.('[data-opening]');
-      if (!way || !onDrawing) return false;
-      const next = nextOpening(solved, ids.at(-1) ?? '', way);
-      event.preventDefault();
-      if (next === undefined) return true;
-      if (event.shiftKey) state.choose([...state.also, next]);
-      else state.select(openingKeyOf(next));
-      return true;
-    };
-    const zoomBy = (by: number) => {
-      const paper = document.querySelector('main svg[role="group"]')?.getBoundingClientRect();
-      if (paper) store.getState().zoomTo(nearer(store.getState().zoom, by, paper));
-    };
-    const stepCabinet = (by: number) => {
-      const { job, cabinetId, showCabinet } = store.getState();
-      const at = job.cabinets.findIndex((cabinet) => cabinet.id === cabinetId);
-      const next = job.cabinets[(at + by + job.cabinets.length) % job.cabinets.length];
-      if (next) showCabinet(next.id);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [store, openKeys, act]);
 }

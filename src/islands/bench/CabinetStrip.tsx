@@ -2,13 +2,14 @@ import { Copy, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { addCabinet, copyOf, removeCabinet } from '../../core/acts/index.js';
 import { type Cabinet, newCabinet, type StartingPoint, startingPoints } from '../../core/document/index.js';
-import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
+import type { Thumbnail } from '../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
 import { StandingDialog } from './StandingDialog.js';
 import { StartDialog } from './StartDialog.js';
 import { findingsOf } from './store.js';
+import { thumbnailOf } from './thumbnails.js';
 
 /** Height of the tallest cabinet on the strip (px). */
 const TALLEST = 40;
@@ -74,15 +75,6 @@ export function CabinetStrip() {
       </span>
     </nav>
   );
-}
-
-/** A solved cabinet never changes: its small drawing is made once. */
-const thumbnails = new WeakMap<SolvedCabinet, Thumbnail>();
-
-function thumbnailOf(solved: SolvedCabinet): Thumbnail {
-  const known = thumbnails.get(solved) ?? drawThumbnail(solved);
-  thumbnails.set(solved, known);
-  return known;
 }
 
 interface StripItemProps {

@@ -3,13 +3,15 @@ import { Dialog, Tabs } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
 import { addCabinet, takenOver } from '../../core/acts/index.js';
 import { type Cabinet, type Job, newCabinet, type StartingPoint, startingPoints } from '../../core/document/index.js';
-import { drawThumbnail } from '../../core/drawing/index.js';
 import type { CabinetSummary, JobSummary } from '../../core/present/index.js';
 import { solveCabinet } from '../../core/solve.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
+import { asked, reasonOf } from '../asked.js';
 import { LengthField } from '../fields/LengthField.js';
+import { TabLine } from '../fields/TabLine.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
+import { thumbnailOf } from './thumbnails.js';
 
 /** So high and so wide the cabinet is drawn that would begin (px). */
 const DRAWN = { height: 330, width: 380 };
@@ -44,6 +46,12 @@ export function StartDialog() {
   );
 }
 
+const SOURCES = [
+  ['sizes', 'Sizes'],
+  ['kept', 'Kept by the shop'],
+  ['job', 'Another job'],
+] as const;
+
 function Starts({ onDone }: { onDone: () => void }) {
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
@@ -62,23 +70,7 @@ function Starts({ onDone }: { onDone: () => void }) {
   return (
     <div className="mt-3 grid min-h-0 grid-cols-[minmax(0,1fr)_25rem] gap-5">
       <Tabs.Root defaultValue="sizes" className="flex min-h-0 flex-col" onValueChange={() => setWanted(null)}>
-        <Tabs.List aria-label="Start from" className="flex gap-1 border-b border-ink/20">
-          {(
-            [
-              ['sizes', 'Sizes'],
-              ['kept', 'Kept by the shop'],
-              ['job', 'Another job'],
-            ] as const
-          ).map(([id, label]) => (
-            <Tabs.Trigger
-              key={id}
-              value={id}
-              className="min-h-8 border-b-2 border-transparent px-2 data-[state=active]:border-pencil data-[state=active]:font-semibold"
-            >
-              {label}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
+        <TabLine label="Start from" tabs={SOURCES} />
         <Tabs.Content value="sizes" className="min-h-0 overflow-y-auto py-3">
           <FromSizes onChoose={choose} />
         </Tabs.Content>
@@ -111,7 +103,7 @@ function Preview({ job, cabinet }: { job: Job; cabinet: Cabinet | undefined }) {
   const style = job.display;
   const solved = useMemo(() => cabinet && solveCabinet(job, cabinet), [job, cabinet]);
   if (!solved) return <p className="grid h-80 place-items-center text-ink-soft">Choose what it starts from.</p>;
-  const thumbnail = drawThumbnail(solved);
+  const thumbnail = thumbnailOf(solved);
   const scale = Math.min(DRAWN.height / thumbnail.height, DRAWN.width / thumbnail.width);
   const stops = solved.findings.filter(({ severity }) => severity === 'stop');
   return (
@@ -189,18 +181,6 @@ interface Kept {
   readonly summary: CabinetSummary;
 }
 
-const NO_ANSWER = 'The server does not answer. Is it still running?';
-
-async function asked<T>(path: string, method = 'GET'): Promise<T> {
-  const response = await fetch(path, { method });
-  const body = (await response.json()) as T & { error?: { message: string } };
-  if (!response.ok) throw new Error(body.error?.message ?? NO_ANSWER);
-  return body;
-}
-
-const reasonOf = (error: unknown) =>
-  error instanceof TypeError || !(error instanceof Error) ? NO_ANSWER : error.message;
-
 function FromKept({ onChoose }: { onChoose: Choose }) {
   const job = useBench((state) => state.job);
   const [kept, setKept] = useState<readonly Kept[] | null>(null);
@@ -228,7 +208,7 @@ function FromKept({ onChoose }: { onChoose: Choose }) {
     });
   const remove = (start: Kept) =>
     tried(async () => {
-      await asked(`/api/shop/starts/${start.id}`, 'DELETE');
+      await asked(`/api/shop/starts/${start.id}`, { method: 'DELETE' });
       setKept((before) => before?.filter(({ id }) => id !== start.id) ?? null);
     });
   return (

@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { consequenceLine, consequencesOf, documentRefusal, stackRefusal } from '../../core/acts/index.js';
+import { consequenceLine, consequencesOf, documentRefusal, stackRefusal, stopBrought } from '../../core/acts/index.js';
 import { editsBetween, saidInShort, touch, withEdits } from '../../core/changes/index.js';
 import type { Dim } from '../../core/derive/index.js';
 import type { Job } from '../../core/document/index.js';
@@ -108,6 +108,9 @@ export type BenchStore = StoreApi<BenchState>;
 /** Steps kept for undo. */
 const MOST_STEPS = 200;
 
+/** So many arrivals are remembered. */
+const MOST_ARRIVALS = 50;
+
 /** How the bench was left, as its address says. */
 export type Opened = Partial<
   Pick<BenchState, 'view' | 'selected' | 'partsShown' | 'decisionsShown' | 'layers' | 'zoom' | 'cornerShown'>
@@ -197,14 +200,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
         const before = solved.cabinets.find(({ cabinet }) => cabinet.id === cabinetId);
         const cabinet = next.cabinets.find(({ id }) => id === cabinetId);
         if (!before || !cabinet) return null;
-        const known = new Set(before.findings.map(({ rule, what }) => `${rule} ${what}`));
-        const brought = solveCabinet(next, cabinet).findings.find(
-          ({ severity, refuses, rule, what }) =>
-            (severity === 'stop' || refuses) &&
-            !known.has(`${rule} ${what}`) &&
-            !before.findings.some((old) => old.rule === rule),
-        );
-        return brought?.what ?? null;
+        return stopBrought(before.findings, solveCabinet(next, cabinet).findings)?.what ?? null;
       },
       undo: () => move('past'),
       redo: () => move('future'),
@@ -245,13 +241,19 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
         const solved = solver(next);
         const untouched = ({ before, after }: Step) =>
           !editsBetween(before, after).some((own) => foreign.some((other) => touch(own, other)));
+        const moved = { job: next, solved, cabinetId: known(state.cabinetId, next) };
+        if (foreign.length === 0) {
+          set(moved);
+          return;
+        }
+        const past = state.past.filter(untouched);
+        const label = newsOf(foreign, state, next, solved);
         set({
-          job: next,
-          solved,
-          cabinetId: known(state.cabinetId, next),
-          past: foreign.length > 0 ? state.past.filter(untouched) : state.past,
-          future: foreign.length > 0 ? state.future.filter(untouched) : state.future,
-          ...(foreign.length > 0 ? arrived(state, newsOf(foreign, state, next, solved)) : {}),
+          ...moved,
+          past,
+          future: state.future.filter(untouched),
+          lastAct: label,
+          arrivals: [...state.arrivals, { after: past.length, label }].slice(-MOST_ARRIVALS),
         });
       },
     };
@@ -267,13 +269,6 @@ function stepped(job: Job, [from, to]: readonly [Job, Job]): Job | undefined {
     if (error instanceof EditPathError) return undefined;
     throw error;
   }
-}
-
-/** So many arrivals are remembered. */
-const MOST_ARRIVALS = 50;
-
-function arrived({ arrivals, past }: BenchState, label: string): Pick<BenchState, 'lastAct' | 'arrivals'> {
-  return { lastAct: label, arrivals: [...arrivals, { after: past.length, label }].slice(-MOST_ARRIVALS) };
 }
 
 /** What came from another window, in one line, with the stops it brought. */

@@ -1,9 +1,10 @@
-import { freeOf, type PackedSheet, type PackProblem } from '../../core/sheets/index.js';
+import type { FreeRoom, PackedSheet, PackProblem } from '../../core/sheets/index.js';
 import { formatLength, type LengthStyle } from '../../core/units/index.js';
 
 /** A sheet to scale with its pieces, their marks and sizes, and what is left of it in one piece. */
 export function SheetDrawing({
   sheet,
+  free,
   problem,
   width,
   style,
@@ -12,6 +13,8 @@ export function SheetDrawing({
   onSelect,
 }: {
   sheet: PackedSheet;
+  /** The largest room that is left of it, where that is known. */
+  free: FreeRoom | undefined;
   problem: PackProblem;
   /** So wide it is drawn (px). */
   width: number;
@@ -22,7 +25,6 @@ export function SheetDrawing({
 }) {
   const { length, width: across, trim } = problem.sheet;
   const scale = width / length;
-  const free = freeOf(sheet, problem);
   // Drawn with the lower edge of the sheet below.
   const box = (x: number, y: number, l: number, w: number) => ({
     x: x * scale,

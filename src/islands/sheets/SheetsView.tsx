@@ -2,7 +2,7 @@ import { proxy, type Remote, wrap } from 'comlink';
 import { Play, Square } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Job } from '../../core/document/index.js';
-import { inWords, METHODS, type Method, USUAL_CUTTING } from '../../core/sheets/index.js';
+import { inWords, METHODS, type Method, USUAL_CUTTING, usedShare } from '../../core/sheets/index.js';
 import { formatLengthWithUnit } from '../../core/units/index.js';
 import type { LaidMaterial, LayOut, Progress, SheetsWorker } from '../../workers/sheets.js';
 import { SheetDrawing } from './SheetDrawing.js';
@@ -48,10 +48,7 @@ export function SheetsView({ jobId, job }: { jobId: string; job: Job }) {
   useEffect(() => {
     layOut({ method, stages: method === 'guillotine' ? stages : undefined, seconds });
   }, [method, stages]);
-  const stop = () => {
-    void worker.current?.stop();
-    setRunning(false);
-  };
+  const stop = () => void worker.current?.stop();
   const marked = selected === null ? undefined : progress?.marks[selected];
   const sheets = progress?.materials.reduce((sum, { packing }) => sum + packing.sheets.length, 0) ?? 0;
   return (
@@ -177,7 +174,7 @@ export function SheetsView({ jobId, job }: { jobId: string; job: Job }) {
 }
 
 function Material({
-  material: { name, problem, packing },
+  material: { name, problem, packing, free },
   selected,
   style,
   onSelect,
@@ -188,11 +185,6 @@ function Material({
   onSelect: (mark: string) => void;
 }) {
   const { sheets, unplaced } = packing;
-  const used = sheets.reduce(
-    (sum, { placements }) => sum + placements.reduce((all, { length, width }) => all + length * width, 0),
-    0,
-  );
-  const share = sheets.length === 0 ? 0 : used / (sheets.length * problem.sheet.length * problem.sheet.width);
   return (
     <section aria-label={name} className="sheet flex flex-col gap-3 p-4">
       <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.125rem] font-bold">
@@ -203,7 +195,9 @@ function Material({
         <span className="text-base font-semibold" data-layout={sheets.length}>
           {inWords(packing)}
         </span>
-        <span className="text-base font-normal text-ink-soft">{Math.round(share * 100)} % of them used</span>
+        <span className="text-base font-normal text-ink-soft">
+          {Math.round(usedShare(packing, problem) * 100)} % of them used
+        </span>
       </h2>
       {unplaced.map(({ id, quantity, reason }) => (
         <p key={id} role="alert" className="bg-finding-pale px-2 py-1 text-finding">
@@ -215,6 +209,7 @@ function Material({
           <li key={at} className="flex flex-col gap-1">
             <SheetDrawing
               sheet={sheet}
+              free={free[at]}
               problem={problem}
               width={WIDE}
               style={style}

@@ -6,7 +6,7 @@ import { type Findable, findables, type Lead, otherWords } from '../../../core/f
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench, useBenchStore } from '../context.js';
 import { leadTo } from '../decisions/lead.js';
-import { keepLayers, LAYER_KEYS, layersByKey } from '../sheet/layers.js';
+import { LAYER_KEYS, layersByKey } from '../sheet/layers.js';
 import { views } from '../sheet/views/index.js';
 
 /** Something that is done or shown as soon as it is found. */
@@ -162,10 +162,7 @@ function deedsOf(store: ReturnType<typeof useBenchStore>): Deed[] {
       return {
         words: `Layer: ${label}`,
         key,
-        act: () => {
-          state.setLayers(layersByKey(state.layers, key) ?? {});
-          keepLayers(store.getState().layers);
-        },
+        act: () => state.setLayers(layersByKey(state.layers, key) ?? {}),
       };
     }),
     ...(state.past.length > 0 ? [{ words: `Undo: ${state.past.at(-1)?.label}`, key: 'Ctrl Z', act: state.undo }] : []),

@@ -1,4 +1,5 @@
 import { cabinetKinds } from '../../../core/document/index.js';
+import { mirror } from '../../../core/handling/index.js';
 import { schools } from '../../../core/job/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
@@ -10,6 +11,7 @@ import { KeepAsStart } from './KeepAsStart.js';
 export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
   const decisionsShown = useBench((state) => state.decisionsShown);
+  const act = useBench((state) => state.act);
   const showDecisions = useBench((state) => state.showDecisions);
   // The decisions begin with the same fields.
   const also = useBench((state) => state.also);
@@ -29,9 +31,14 @@ export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
       <p className="text-ink-soft">
         {cabinetKinds[cabinet.kind]}, {schools[resolved.settings.school.value].label.toLowerCase()}
       </p>
-      <button type="button" className="act self-start" onClick={() => showDecisions(true)}>
-        All decisions
-      </button>
+      <p className="flex flex-wrap gap-1">
+        <button type="button" className="act" onClick={() => showDecisions(true)}>
+          All decisions
+        </button>
+        <button type="button" className="act" title="Left for right" onClick={() => act(mirror(solved))}>
+          Mirror
+        </button>
+      </p>
       <KeepAsStart key={cabinet.id} solved={solved} />
     </section>
   );

@@ -1,5 +1,6 @@
-import { distribute, gapKey, layoutOf, linesOf, merge, namedByKey, placeOf } from '../../../core/handling/index.js';
+import { distribute, layoutOf, linesOf, merge, placeOf } from '../../../core/handling/index.js';
 import type { Opening } from '../../../core/job/index.js';
+import { gapKey, namedByKey } from '../../../core/layout/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { alone } from '../../../core/acts/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
+import { asked, reasonOf } from '../../asked.js';
 import { useBench } from '../context.js';
 
 /** Keeps the cabinet for the shop, to start others from: with a name and a picture. */
@@ -16,20 +17,15 @@ export function KeepAsStart({ solved }: { solved: SolvedCabinet }) {
       return;
     }
     try {
-      const response = await fetch('/api/shop/starts', {
+      await asked('/api/shop/starts', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ name: called, document: alone(job, cabinet) }),
       });
-      const body = (await response.json()) as { error?: { message: string } };
-      if (response.ok) setName(null);
-      setSaid(
-        response.ok
-          ? { text: `Kept as “${called}”. From… above the sheet begins others from it.`, wrong: false }
-          : { text: body.error?.message ?? 'It could not be kept.', wrong: true },
-      );
-    } catch {
-      setSaid({ text: 'The server does not answer; nothing was kept. Is it still running?', wrong: true });
+      setName(null);
+      setSaid({ text: `Kept as “${called}”. From… above the sheet begins others from it.`, wrong: false });
+    } catch (error) {
+      setSaid({ text: reasonOf(error), wrong: true });
     }
   };
   return (

@@ -1,8 +1,8 @@
 import { Columns2, Menu, Rows2 } from 'lucide-react';
-import { openingAt, placeOf } from '../../../core/handling/index.js';
+import { HANDS, type HandKey, openingAt, placeOf } from '../../../core/handling/index.js';
 import { pathTo } from '../../../core/job/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
-import { chosenOpenings, HANDS, type HandKey, useOpeningAct } from '../chosen.js';
+import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench } from '../context.js';
 import { useEditing } from '../decisions/editing.js';
 import { OpeningBlock } from '../decisions/OpeningBlock.js';
@@ -11,7 +11,7 @@ import { OpeningBlock } from '../decisions/OpeningBlock.js';
 export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
   const also = useBench((state) => state.also);
-  const store = useBench((state) => state.act);
+  const carryOut = useBench((state) => state.act);
   const decisionsShown = useBench((state) => state.decisionsShown);
   const openMenu = useBench((state) => state.openMenu);
   const act = useOpeningAct();
@@ -36,7 +36,7 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
           context={context}
           onMove={(by) =>
             said(
-              store({
+              carryOut({
                 label: 'Opening moved',
                 edits: [{ path, moveBefore: split.parts[by < 0 ? at - 1 : at + 2]?.id ?? null }],
               }),
@@ -44,7 +44,7 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
           }
           onRemove={() =>
             said(
-              store({
+              carryOut({
                 label: 'Opening removed',
                 edits: [{ path: pathTo.opening(splitPath, opening.id), value: undefined }],
               }),

@@ -68,12 +68,12 @@ function cutDims(part: Part, at: number): Dim[] {
 /** One cut by itself: what it is, where, and why. */
 function OneCut({ part, at }: { part: Part; at: number }) {
   const row = machiningTable(part)[at];
-  const face = part.machining[at];
+  const operation = part.machining[at];
   if (!row) return <p>It is no longer cut.</p>;
   return (
     <p className="border-l-4 border-pencil pl-2 leading-snug">
       <b>{row.what}</b>
-      {face && 'face' in face && face.face ? `, ${faceName(part, face.face)}` : ''}: {row.reason}
+      {operation && 'face' in operation && operation.face ? `, ${faceName(part, operation.face)}` : ''}: {row.reason}
     </p>
   );
 }
@@ -82,7 +82,7 @@ function OneCut({ part, at }: { part: Part; at: number }) {
 const MOST = 6;
 
 /** The decisions some numbers come from: each with its value and where it was made, led to and put back. */
-export function Deciding({ solved, dims }: { solved: SolvedCabinet; dims: readonly Dim[] }) {
+function Deciding({ solved, dims }: { solved: SolvedCabinet; dims: readonly Dim[] }) {
   const behind = decisionsBehind(dims);
   if (behind.length === 0) return null;
   return (

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { differencesBetween } from '../../../core/acts/index.js';
-import { drawThumbnail } from '../../../core/drawing/index.js';
 import { type SolvedCabinet, solveCabinet } from '../../../core/solve.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
 import { useBench } from '../context.js';
+import { thumbnailOf } from '../thumbnails.js';
 import { DifferencesTable } from './DifferencesTable.js';
 
 /** So high a cabinet stands beside the other, and so wide both of them (px). */
@@ -30,8 +30,8 @@ export function Compare({ solved }: { solved: SolvedCabinet }) {
   const differences = useMemo(() => other && differencesBetween(other.solved, solved), [other, solved]);
   const now = `${solved.cabinet.number} now`;
   const drawings = [
-    ...(other ? [{ thumbnail: drawThumbnail(other.solved), name: other.name }] : []),
-    { thumbnail: drawThumbnail(solved), name: now },
+    ...(other ? [{ thumbnail: thumbnailOf(other.solved), name: other.name }] : []),
+    { thumbnail: thumbnailOf(solved), name: now },
   ];
   const scale = Math.min(
     HIGH / Math.max(...drawings.map(({ thumbnail }) => thumbnail.height)),

@@ -7,6 +7,7 @@ import type { PartRow } from '../../../core/parts/index.js';
 import { bandedEdges, machiningSummary } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { formatLength } from '../../../core/units/index.js';
+import { TabLine } from '../../fields/TabLine.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 import { BuyTable } from './BuyTable.js';
@@ -24,17 +25,7 @@ export function PartsTable({ solved }: { solved: SolvedCabinet }) {
       onValueChange={(id) => showList(id as typeof list)}
       className="sheet flex min-h-0 min-w-0 flex-col"
     >
-      <Tabs.List aria-label="Lists" className="flex gap-1 border-b border-ink/20 px-2">
-        {LISTS.map(([id, label]) => (
-          <Tabs.Trigger
-            key={id}
-            value={id}
-            className="min-h-8 border-b-2 border-transparent px-2 data-[state=active]:border-pencil data-[state=active]:font-semibold"
-          >
-            {label}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
+      <TabLine label="Lists" tabs={LISTS} />
       <Tabs.Content value="parts" className="relative min-h-0 overflow-auto">
         <Parts solved={solved} pieces={pieces} />
       </Tabs.Content>

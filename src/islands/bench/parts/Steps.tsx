@@ -37,8 +37,8 @@ export function Steps({ solved }: { solved: SolvedCabinet }) {
           <li key={at}>
             {arrivals
               .filter(({ after }) => after === at)
-              .map(({ label: news }) => (
-                <p key={news} className="px-3 text-[0.875rem] text-ink-soft">
+              .map(({ label: news }, index) => (
+                <p key={index} className="px-3 text-[0.875rem] text-ink-soft">
                   {news}
                 </p>
               ))}
@@ -56,8 +56,8 @@ export function Steps({ solved }: { solved: SolvedCabinet }) {
         ))}
         {arrivals
           .filter(({ after }) => after >= steps.length)
-          .map(({ label: news }) => (
-            <li key={news} className="px-3 text-[0.875rem] text-ink-soft">
+          .map(({ label: news }, index) => (
+            <li key={`news ${index}`} className="px-3 text-[0.875rem] text-ink-soft">
               {news}
             </li>
           ))}
@@ -93,7 +93,7 @@ export function Steps({ solved }: { solved: SolvedCabinet }) {
 }
 
 /** What a step changed of the cabinet that is shown, and which others it touched. */
-export function StepDifferences({ before, after, cabinetId }: { before: Job; after: Job; cabinetId: string }) {
+function StepDifferences({ before, after, cabinetId }: { before: Job; after: Job; cabinetId: string }) {
   const differences = useMemo(() => {
     const [was, is] = [before, after].map((job) => {
       const cabinet = job.cabinets.find(({ id }) => id === cabinetId);

@@ -41,7 +41,9 @@ export function Eye({
   }, [camera, canvas, invalidate]);
   useEffect(() => () => controls.dispose(), [controls]);
 
-  const points = useMemo(() => cornersOf(scene, stages, look), [scene, stages, look]);
+  // Only what opens or comes apart takes another room.
+  const { open, opened, apart, from: side } = look;
+  const points = useMemo(() => cornersOf(scene, stages, { open, opened, apart }), [scene, stages, open, opened, apart]);
   const wanted = useRef(points);
   wanted.current = points;
   const handle = useMemo((): EyeHandle => {
@@ -87,13 +89,14 @@ export function Eye({
   }, [camera, controls, invalidate, size.width, size.height]);
   useEffect(() => onReady(handle), [handle, onReady]);
 
-  const side = look.from;
+  const eye = useRef(handle);
+  eye.current = handle;
   useEffect(() => {
     const [x, y, z] = SIDES[side].towards;
     camera.position.copy(controls.target).add(new Vector3(x, y, z));
-    handle.fit();
-  }, [side, camera, controls, handle]);
-  // What is opened or taken apart takes more room.
+    eye.current.fit();
+  }, [side, camera, controls]);
+  // What is opened or taken apart takes more room, and a window of another size has another.
   useEffect(() => {
     if (points.length > 0) handle.fit();
   }, [points, handle]);
@@ -101,17 +104,17 @@ export function Eye({
 }
 
 /** Corners of the room each part takes where it stands. */
-function cornersOf(scene: Scene, stages: readonly Stage[], look: Look): Vector3[] {
+function cornersOf(scene: Scene, stages: readonly Stage[], look: Pick<Look, 'open' | 'opened' | 'apart'>): Vector3[] {
   const shifts = apartAt(stages, look.apart);
-  const openings = new Map(scene.openings.map((opening) => [opening.id, opening]));
+  const openers = new Map(scene.openers.map((opener) => [opener.id, opener]));
   return scene.parts.flatMap(({ key, moves, shape: { blank } }) => {
     const [dx, dy, dz] = shifts.get(key) ?? [0, 0, 0];
-    const opening = moves === undefined ? undefined : openings.get(moves);
+    const opener = moves === undefined ? undefined : openers.get(moves);
     return [blank.min, blank.max].flatMap(([x]) =>
       [blank.min, blank.max].flatMap(([, y]) =>
         [blank.min, blank.max].map(([, , z]) => {
           const point: Point = [x, y, z];
-          const moved = opening ? movedTo(opening, point, openShare(look, opening.id)) : point;
+          const moved = opener ? movedTo(opener, point, openShare(look, opener.id)) : point;
           return new Vector3(moved[0] + dx, moved[1] + dy, moved[2] + dz);
         }),
       ),

@@ -32,9 +32,9 @@ export function Model({ scene, stages, surfaces, look, selected, onSelect, onTog
   const motions = useMemo(
     () =>
       new Map(
-        scene.openings.map((opening) => [
-          opening.id,
-          new Matrix4().fromArray(motionOf(opening, openShare(look, opening.id)) as number[]),
+        scene.openers.map((opener) => [
+          opener.id,
+          new Matrix4().fromArray(motionOf(opener, openShare(look, opener.id)) as number[]),
         ]),
       ),
     [scene, look],

@@ -33,7 +33,7 @@ export function PictureControls({ scene, steps, onFit }: { scene: Scene; steps: 
       <button type="button" className="act act-bare" onClick={onFit}>
         <Maximize2 size={15} aria-hidden="true" /> Fit
       </button>
-      {scene.openings.length > 0 && (
+      {scene.openers.length > 0 && (
         <Slider
           label="Open"
           most={1}

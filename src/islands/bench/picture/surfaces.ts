@@ -38,9 +38,18 @@ async function made(shape: PartShape): Promise<Surface> {
   faces.computeBoundingSphere();
   const surface = { faces, edges: new EdgesGeometry(faces, FLAT) };
   kept.set(key, surface);
-  const [oldest] = kept.keys();
-  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+  if (kept.size > MOST_KEPT) forgetOldest();
   return surface;
+}
+
+/** Gives back what the oldest takes on the graphics card; where it is still seen it is only sent there again. */
+function forgetOldest(): void {
+  for (const [key, { faces, edges }] of kept) {
+    faces.dispose();
+    edges.dispose();
+    kept.delete(key);
+    return;
+  }
 }
 
 export interface Surfaces {

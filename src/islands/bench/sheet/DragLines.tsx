@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { LaidSheet } from '../../../core/drawing/index.js';
-import { type Line, type Snap, settle, sizesAt } from '../../../core/handling/index.js';
+import { type Line, lastGood, type Snap, settle, sizesAt } from '../../../core/handling/index.js';
 import { formatLength } from '../../../core/units/index.js';
 import { stepOf } from '../../fields/LengthField.js';
 import { useBench, useBenchStore } from '../context.js';
@@ -227,15 +227,4 @@ function Tag({
       {text}
     </text>
   );
-}
-
-/** The last place on the way to another where it may stand, to a fiftieth of the way; undefined where it may not move. */
-function lastGood(line: Line, at: number, may: (at: number) => boolean): number | undefined {
-  let [good, bad] = [line.at, at];
-  for (let tries = 0; tries < 6; tries += 1) {
-    const middle = (good + bad) / 2;
-    if (may(middle)) good = middle;
-    else bad = middle;
-  }
-  return good === line.at ? undefined : good;
 }

@@ -1,8 +1,8 @@
 import { Check, Layers as LayersIcon } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { type Layers, SIZES, type Sizes } from '../../../core/drawing/index.js';
-import { useBench, useBenchStore } from '../context.js';
-import { keepCorner, keepLayers, LAYER_KEYS } from './layers.js';
+import { SIZES, type Sizes } from '../../../core/drawing/index.js';
+import { useBench } from '../context.js';
+import { LAYER_KEYS } from './layers.js';
 
 const ITEM = 'flex min-h-8 cursor-pointer items-center gap-2 px-3 outline-none data-[highlighted]:bg-pencil-pale';
 const MARK = 'flex w-4 shrink-0';
@@ -11,11 +11,8 @@ const MARK = 'flex w-4 shrink-0';
 export function LayersMenu() {
   const layers = useBench((state) => state.layers);
   const cornerShown = useBench((state) => state.cornerShown);
-  const store = useBenchStore();
-  const setLayers = (changed: Partial<Layers>) => {
-    store.getState().setLayers(changed);
-    keepLayers(store.getState().layers);
-  };
+  const setLayers = useBench((state) => state.setLayers);
+  const showCorner = useBench((state) => state.showCorner);
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className="act act-bare ml-auto shrink-0" title="What of the drawing is shown">
@@ -62,10 +59,7 @@ export function LayersMenu() {
             checked={cornerShown}
             className={ITEM}
             onSelect={stays}
-            onCheckedChange={(shown) => {
-              store.getState().showCorner(shown === true);
-              keepCorner(shown === true);
-            }}
+            onCheckedChange={(shown) => showCorner(shown === true)}
           >
             <span className={MARK}>
               <DropdownMenu.ItemIndicator>

@@ -1,8 +1,16 @@
 import { DropdownMenu } from 'radix-ui';
-import { MAKES, type MakeKey, placeOf } from '../../../core/handling/index.js';
+import {
+  actByKey,
+  HANDS,
+  type HandKey,
+  MAKES,
+  type MakeKey,
+  type OpeningAct,
+  placeOf,
+} from '../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { capital } from '../../../core/words.js';
-import { actByKey, chosenOpenings, HANDS, type HandKey, type OpeningAct, useOpeningAct } from '../chosen.js';
+import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench, useBenchStore } from '../context.js';
 
 const ITEM = 'flex min-h-7 cursor-pointer items-center gap-3 px-3 outline-none data-[highlighted]:bg-pencil-pale';

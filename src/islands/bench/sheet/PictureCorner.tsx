@@ -3,7 +3,6 @@ import { lazy, Suspense } from 'react';
 import type { LaidProjection } from '../../../core/drawing/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
-import { keepCorner } from './layers.js';
 
 const Picture = lazy(() => import('../picture/Picture.js'));
 
@@ -17,10 +16,6 @@ export function PictureCorner({
 }) {
   const shown = useBench((state) => state.cornerShown);
   const showCorner = useBench((state) => state.showCorner);
-  const put = (there: boolean) => {
-    showCorner(there);
-    keepCorner(there);
-  };
   const show = useBench((state) => state.show);
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: its tab and its key bring the picture forward as well
@@ -35,13 +30,13 @@ export function PictureCorner({
             className="act act-bare absolute top-0 right-0 opacity-60 hover:opacity-100 focus-visible:opacity-100"
             aria-label="Put the picture away"
             title="Put the picture away (v)"
-            onClick={() => put(false)}
+            onClick={() => showCorner(false)}
           >
             <X size={15} aria-hidden="true" />
           </button>
         </>
       ) : (
-        <button type="button" className="act act-bare m-auto text-ink-soft" onClick={() => put(true)}>
+        <button type="button" className="act act-bare m-auto text-ink-soft" onClick={() => showCorner(true)}>
           <Box size={16} aria-hidden="true" /> Picture here (v)
         </button>
       )}

@@ -1,6 +1,7 @@
 import { type MouseEvent, type PointerEvent, type RefObject, useRef, useState } from 'react';
 import type { LaidSheet } from '../../../core/drawing/index.js';
-import { faceOf, openingAt, openingKey } from '../../../core/handling/index.js';
+import { faceOf, openingAt } from '../../../core/handling/index.js';
+import { openingKey } from '../../../core/layout/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { chosenOpenings } from '../chosen.js';
 import { useBenchStore } from '../context.js';

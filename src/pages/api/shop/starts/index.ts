@@ -1,6 +1,5 @@
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
-import { readJob } from '../../../../core/document/index.js';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { database, written } from '../../../../server/database.js';
 import { figure } from '../../../../server/figuring/pool.js';
@@ -22,7 +21,8 @@ export const POST: APIRoute = (context) =>
     context,
     async () => {
       const { name, document } = await readBody(context.request, request);
-      const read = readJob(document);
+      // Whatever a file may hold is read away from the thread that serves.
+      const read = await figure('read', { text: JSON.stringify(document ?? null) }, context.request.signal);
       if (!read.ok) throw invalid(read.errors);
       const [cabinet, more] = read.value.cabinets;
       if (!cabinet || more)

@@ -1,4 +1,5 @@
 import { travelOf } from '../fitted/index.js';
+import { frontName } from '../fronts/index.js';
 import { type PlanPoint, turned } from '../motions/index.js';
 import type { Point } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
@@ -34,26 +35,31 @@ export interface Lifting extends Moving {
   readonly stop: number;
 }
 
-export type Opening = TurningDoor | Sliding | Lifting;
+/** Something that opens: what moves, and how. */
+export type Opener = TurningDoor | Sliding | Lifting;
 
 /** Everything of a cabinet that opens, and its way from shut to its stop. */
-export function openingsOf({ motions, fitted, fronts, contacts }: SolvedCabinet): Opening[] {
+export function openersOf({ motions, fitted, fronts, contacts }: SolvedCabinet): Opener[] {
   const front = (key: string | undefined) => fronts.find((each) => each.key === key);
   const partsOf = (key: string | undefined) => front(key)?.parts.map((part) => part.key) ?? [];
-  const nameOf = (door: string) => fitted.hinges.find((hung) => hung.front.key === door)?.front.parts[0];
   return [
-    ...motions.map(
-      ({ front: key, plan }): TurningDoor => ({
-        kind: 'turn',
-        id: key,
-        name: nameOf(key)?.whole ?? nameOf(key)?.name ?? key,
-        front: key,
-        parts: partsOf(key),
-        pivot: plan.pivot,
-        hand: plan.hand,
-        stop: contacts.get(key)?.free ?? plan.stopAngle,
-      }),
-    ),
+    ...motions.flatMap(({ front: key, plan }): TurningDoor[] => {
+      const door = front(key);
+      return door
+        ? [
+            {
+              kind: 'turn',
+              id: key,
+              name: frontName(door),
+              front: key,
+              parts: partsOf(key),
+              pivot: plan.pivot,
+              hand: plan.hand,
+              stop: contacts.get(key)?.free ?? plan.stopAngle,
+            },
+          ]
+        : [];
+    }),
     ...fitted.runners
       .filter(({ plan }) => plan !== undefined)
       .map(
@@ -99,31 +105,31 @@ export function openingsOf({ motions, fitted, fronts, contacts }: SolvedCabinet)
 }
 
 /** Where a point that moves with it lies when it is open by a share of its way. */
-export function movedTo(opening: Opening, [x, y, z]: Point, share: number): Point {
-  switch (opening.kind) {
+export function movedTo(opener: Opener, [x, y, z]: Point, share: number): Point {
+  switch (opener.kind) {
     case 'slide':
-      return [x, y - opening.travel * share, z];
+      return [x, y - opener.travel * share, z];
     case 'turn': {
-      const at = turned(opening, { x, y }, opening.stop * share);
+      const at = turned(opener, { x, y }, opener.stop * share);
       return [at.x, at.y, z];
     }
     case 'lift': {
-      const angle = (opening.stop * share * Math.PI) / 180;
-      const [dy, dz] = [y - opening.y, z - opening.z];
+      const angle = (opener.stop * share * Math.PI) / 180;
+      const [dy, dz] = [y - opener.y, z - opener.z];
       return [
         x,
-        opening.y + dy * Math.cos(angle) + dz * Math.sin(angle),
-        opening.z - dy * Math.sin(angle) + dz * Math.cos(angle),
+        opener.y + dy * Math.cos(angle) + dz * Math.sin(angle),
+        opener.z - dy * Math.sin(angle) + dz * Math.cos(angle),
       ];
     }
   }
 }
 
 /** The same for everything that moves with it, as a matrix of four columns of four (a rigid motion). */
-export function motionOf(opening: Opening, share: number): readonly number[] {
-  const [ox, oy, oz] = movedTo(opening, [0, 0, 0], share);
+export function motionOf(opener: Opener, share: number): readonly number[] {
+  const [ox, oy, oz] = movedTo(opener, [0, 0, 0], share);
   const column = (unit: Point) => {
-    const [x, y, z] = movedTo(opening, unit, share);
+    const [x, y, z] = movedTo(opener, unit, share);
     return [x - ox, y - oy, z - oz, 0];
   };
   return [...column([1, 0, 0]), ...column([0, 1, 0]), ...column([0, 0, 1]), ox, oy, oz, 1];

@@ -1,0 +1,11 @@
+import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
+import type { SolvedCabinet } from '../../core/solve.js';
+
+/** A solved cabinet never changes: its small drawing is made once. */
+const thumbnails = new WeakMap<SolvedCabinet, Thumbnail>();
+
+export function thumbnailOf(solved: SolvedCabinet): Thumbnail {
+  const known = thumbnails.get(solved) ?? drawThumbnail(solved);
+  thumbnails.set(solved, known);
+  return known;
+}
