@@ -3,7 +3,7 @@ import type { Resolved } from '../../document/index.js';
 import type { Zone } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
-import { bottomGroove, type CornerContext, screwsThrough, screwWay } from './corners.js';
+import { bottomGroove, type CornerContext, screwsThrough, screwWay } from './corners/index.js';
 
 /** What a drawer goes round: from where to where it stands, with what is kept clear of it, and where it begins. */
 export interface Around {

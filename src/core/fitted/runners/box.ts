@@ -3,7 +3,7 @@ import type { Resolved } from '../../document/index.js';
 import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
 import { openedRound } from './around.js';
-import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners.js';
+import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners/index.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
 

@@ -1,6 +1,6 @@
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from '../../findings/index.js';
 import { within } from '../../words.js';
-import { lapOf } from './corners.js';
+import { lapOf } from './corners/index.js';
 
 /** The lowest box that is of use (mm). */
 const LEAST_BOX = 40;

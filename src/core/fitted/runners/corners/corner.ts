@@ -1,0 +1,56 @@
+import { type Dim, length } from '../../../derive/index.js';
+import type { ResolvedSettings } from '../../../document/index.js';
+import type { By, Operation } from '../../../machining/index.js';
+import type { BoxPlan } from '../plan.js';
+
+/** What a corner needs to know of the box it is made for. */
+export interface CornerContext {
+  /** Keys of the box and of its front and back. */
+  readonly key: string;
+  readonly plan: BoxPlan;
+  readonly settings: ResolvedSettings;
+  /** Thickness of all four sides. */
+  readonly side: Dim;
+  /** Height of the sides, and of the back, which may begin above them. */
+  readonly height: Dim;
+  readonly back: { readonly up: Dim; readonly height: Dim };
+  readonly bottom: { readonly thickness: Dim; readonly applied: boolean };
+  readonly by: (what: string) => By;
+}
+
+/** Operations by part: each of the sides alike, front, back, and the ways of screws by the key of a part. */
+export interface Joined {
+  readonly sides: readonly Operation[];
+  readonly front: readonly Operation[];
+  readonly back: readonly Operation[];
+  readonly ways: readonly (readonly [key: string, operation: Operation])[];
+}
+
+/** How far the sides stop short of the box's front and rear, and how far front and back reach past their inner faces. */
+export interface CornerPlace {
+  readonly lead: Dim;
+  readonly trail: Dim;
+  readonly reach: Dim;
+}
+
+/** Where the groove of the bottom stops so that it does not show at an end. */
+export interface GrooveStops {
+  readonly side?: { readonly start?: Dim; readonly end?: Dim };
+  readonly across?: { readonly start: Dim; readonly end: Dim };
+}
+
+/** One way of joining the corners of a box and all that is particular to it. */
+export interface Corner {
+  place(side: Dim, settings: ResolvedSettings): CornerPlace;
+  join(context: CornerContext): Joined;
+  stops?(side: Dim, settings: ResolvedSettings, open: boolean): GrooveStops;
+}
+
+/** No length at all. */
+export const NONE = length(0, 'nothing');
+/** Both ends of a side, and what stands there. */
+export const ENDS = ['u0', 'u1'] as const;
+export const where = (end: 'u0' | 'u1') => (end === 'u0' ? 'front' : 'back');
+
+/** Front and back stand between the sides. */
+export const between = (): CornerPlace => ({ lead: NONE, trail: NONE, reach: NONE });
