@@ -1,17 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 import { type Job, tooDeep, validate } from '../src/core/document/index.js';
+import { METHODS, type Method } from '../src/core/job/index.js';
 import {
-  type Cutting,
+  demandOf,
   type Effort,
-  inWords,
-  METHODS,
-  type Method,
+  layOut,
+  layoutInWords,
   type PackProblem,
   pack,
   packProblemSchema,
-  problemsOf,
-  USUAL_CUTTING,
+  piecesByName,
+  planFor,
+  proposalOf,
+  USUAL_WAY,
 } from '../src/core/sheets/index.js';
 import { solve } from '../src/core/solve.js';
 
@@ -47,34 +49,57 @@ export function packFile(file: string, options: SheetOptions): Printed {
     ...(options.stages === undefined ? {} : { stages: wholeOf('--stages', options.stages, 2, 20) }),
   };
   const packing = pack(asked, effortOf(options), seedOf(options));
-  const { sheets, bound, unplaced } = packing;
+  const { bound, unplaced } = packing;
+  const sheets = packing.sheets.map(({ placements }) => ({ placements }));
   const result = { sheets, bound, ...(unplaced.length > 0 ? { unplaced } : {}) };
   return { text: `${JSON.stringify(result)}\n`, code: unplaced.length > 0 ? NOT_PLACED : 0 };
 }
 
-/** `alcove sheets`: the sheets a job takes, material by material. */
+/** `alcove sheets`: the sheets a job takes, material by material, on what is in stock, round what is cut and locked. */
 export function sheetsOf(job: Job, options: SheetOptions): Printed {
-  const method = methodOf(options.method ?? 'strips');
-  const cutting: Cutting = {
-    ...USUAL_CUTTING[method],
-    ...(options.stages === undefined ? {} : { stages: wholeOf('--stages', options.stages, 2, 20) }),
-  };
+  const method = methodOf(options.method ?? USUAL_WAY.method);
+  const stages = options.stages === undefined ? null : wholeOf('--stages', options.stages, 2, 20);
   const effort = effortOf(options);
   const seed = seedOf(options);
-  const materials = problemsOf(solve(job).cabinets, method, cutting).map(({ material, problem }) => ({
-    material: material.id,
-    name: material.name,
-    sheet: problem.sheet,
-    kerf: problem.kerf,
-    method,
-    ...pack(problem, effort, seed),
-  }));
+  const { trim } = job.workshop.cutting;
+  const materials = demandOf(solve(job).cabinets).map((demand) => {
+    const accepted = job.layouts?.find(({ id }) => id === demand.material.id);
+    const plan = planFor(job, demand, { ...USUAL_WAY, method, stages }, accepted);
+    const { layout, unplaced } = proposalOf(plan, layOut(plan.problem, effort, seed));
+    const pieces = piecesByName(demand);
+    const sheets = layout.sheets.map(({ length, width, trim, offcut, cut, placements }) => ({
+      length,
+      width,
+      trim,
+      offcut,
+      cut,
+      placements: placements.map(({ cabinet, part, locked: _, ...place }) => ({
+        id: pieces.get(`${cabinet} ${part}`)?.mark ?? '',
+        cabinet,
+        part,
+        ...place,
+      })),
+    }));
+    const { id, name, sheet } = demand.material;
+    return {
+      material: id,
+      name,
+      sheet: { length: sheet.length, width: sheet.width, trim },
+      kerf: layout.kerf,
+      ...(layout.spacing > 0 ? { spacing: layout.spacing } : {}),
+      method,
+      words: layoutInWords(layout),
+      sheets,
+      bound: layout.bound,
+      unplaced,
+    };
+  });
   const code = materials.some(({ unplaced }) => unplaced.length > 0) ? NOT_PLACED : 0;
   if (options.json) return { text: `${JSON.stringify({ materials })}\n`, code };
-  const lines = materials.flatMap(({ name, sheet, kerf, sheets, bound, unplaced }) => [
-    `${name}, ${sheet.length} by ${sheet.width} mm, trim ${sheet.trim}, kerf ${kerf}, ${METHODS[method]}: ${inWords({ sheets, bound })}`,
-    ...sheets.flatMap(({ placements }, at) => [
-      `  sheet ${at + 1}`,
+  const lines = materials.flatMap(({ name, sheet, kerf, sheets, words, unplaced }) => [
+    `${name}, ${sheet.length} by ${sheet.width} mm, trim ${sheet.trim}, kerf ${kerf}, ${METHODS[method]}: ${words}`,
+    ...sheets.flatMap(({ length, width, offcut, cut, placements }, at) => [
+      `  sheet ${at + 1}${offcut ? `, an offcut of ${mm(length)} by ${mm(width)}` : ''}${cut ? ', cut' : ''}`,
       ...placements.map(
         ({ id, x, y, length, width, turned }) =>
           `    ${id.padEnd(8)} ${mm(length)} by ${mm(width)} at ${mm(x)}, ${mm(y)}${turned ? ', turned' : ''}`,

@@ -162,7 +162,7 @@ function isNamed(edit: Edit, place: string): boolean {
 }
 
 /** What of a job no size of a cabinet comes from, or only its own cabinet's. */
-const FIGURES_NOTHING: ReadonlySet<string> = new Set(['cabinets', 'name', 'note', 'display', 'standing']);
+const FIGURES_NOTHING: ReadonlySet<string> = new Set(['cabinets', 'name', 'note', 'display', 'standing', 'layouts']);
 
 /** Writes the cabinets that are different. */
 function write(db: Db, row: JobRow, before: Job, next: Job, edits: readonly Edit[], comesForward: boolean): void {

@@ -37,8 +37,8 @@ const BARE: SettingOverrides = {
 };
 
 function pieceOf(job: Job, { width, height, depth, settings, fills }: Trial, hardware: Hardware, name: string): Job {
-  const { house, materials, display, standards, format, version } = structuredClone(job);
-  const head = { format, version, house, materials, display, standards, hardware };
+  const { house, materials, display, standards, format, version, workshop, stock } = structuredClone(job);
+  const head = { format, version, house, materials, display, standards, hardware, workshop, stock };
   const piece: Job = {
     ...head,
     name: name.slice(0, 120),

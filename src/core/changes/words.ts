@@ -27,6 +27,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   house: 'house standards',
   hardware: 'hardware',
   standing: 'standing cabinets',
+  layouts: 'accepted layouts',
+  ticks: 'ticks of set-ups',
+  clear: 'places kept clear',
   from: 'measured from',
 };
 
@@ -36,6 +39,11 @@ const LIST_WORDS: Readonly<Record<string, string>> = {
   materials: 'Material',
   zones: 'keep-out box',
   standing: 'Standing cabinet',
+  layouts: 'Layout of',
+  ticks: 'set-up',
+  sheets: 'sheets',
+  boards: 'boards',
+  bands: 'band',
   shelvesAt: 'height of shelf',
   hingesAt: 'height of hinge',
 };
@@ -118,7 +126,7 @@ function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
 }
 
 const isEntryPlace = (place: string) =>
-  /(^cabinets|^materials|^standing|zones|parts|shelvesAt|hingesAt|^hardware\/[^/]+)\/[^/]+$/.test(place);
+  /(^cabinets|^materials|^standing|^layouts|zones|parts|shelvesAt|hingesAt|sheets|boards|bands|ticks|prices|^hardware\/[^/]+)\/[^/]+$/.test(place);
 
 /** A value that points to something goes by that thing's name; a word of a choice by what it is called. */
 function nameOf(value: string, place: string, jobs: readonly Job[]): string {

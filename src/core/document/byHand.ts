@@ -3,7 +3,7 @@ import { houseSetFor, startingGraduation, subjectOf } from '../job/index.js';
 import { type LengthUnit, parseLength } from '../units/index.js';
 import { type Data, isData } from './data.js';
 import { newJob } from './defaults.js';
-import { JOB_VERSION } from './document.js';
+import { JOB_VERSION, type Job } from './document.js';
 import { withRooms } from './migrations/11-interiors.js';
 import { type SettingPath, settingLeaf } from './settings.js';
 
@@ -30,9 +30,31 @@ export function withLeftOut(data: Data): Data {
     house: data.house ?? start.house,
     materials: data.materials ?? start.materials,
     hardware: data.hardware ?? startingHardware(),
+    ...withStock(data, start),
     cabinets: Array.isArray(data.cabinets)
       ? data.cabinets.map((cabinet) => wholeCabinet(cabinet, unit))
       : (data.cabinets ?? []),
+  };
+}
+
+/** The shop's way of cutting, figure by figure, and its stock, list by list. */
+function withStock({ workshop, stock, materials }: Data, start: Job): Data {
+  const groups = isData(workshop) ? workshop : {};
+  const own = start.workshop as unknown as Data;
+  return {
+    workshop:
+      workshop === undefined || isData(workshop)
+        ? Object.fromEntries(
+            [...new Set([...Object.keys(own), ...Object.keys(groups)])].map((group) => [
+              group,
+              isData(groups[group]) && isData(own[group])
+                ? { ...own[group], ...groups[group] }
+                : (groups[group] ?? own[group]),
+            ]),
+          )
+        : workshop,
+    // Boards are those of the materials a new job has: what has others says what it buys.
+    stock: { sheets: [], boards: materials === undefined ? start.stock.boards : [], bands: [], ...(isData(stock) ? stock : {}) },
   };
 }
 
@@ -71,7 +93,7 @@ function wholeFill(fill: Data, unit: LengthUnit): unknown {
 
 /** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */
 const LENGTHS = new Set(
-  'width height depth left right up behind length mm dividerOff finished step ceiling doorway nominal readings'.split(
+  'width height depth left right up behind length mm dividerOff finished step ceiling doorway nominal readings thickness rough x y trim kerf spacing'.split(
     ' ',
   ),
 );

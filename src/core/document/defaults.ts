@@ -1,5 +1,14 @@
 import { startingHardware } from '../fitted/index.js';
-import { countedIds, type HouseSet, type IdMaker, type Material, newId, startingGraduation } from '../job/index.js';
+import {
+  countedIds,
+  type HouseSet,
+  type IdMaker,
+  type Material,
+  newId,
+  startingGraduation,
+  startingStock,
+  startingWorkshop,
+} from '../job/index.js';
 import { formatLengthWithUnit, inches } from '../units/index.js';
 import {
   type Cabinet,
@@ -31,6 +40,8 @@ export function newJob(name: string, set: HouseSet): Job {
     room: { ceiling: null, doorway: null },
     materials: [...materials],
     hardware: startingHardware(),
+    workshop: startingWorkshop(set),
+    stock: startingStock(materials),
     cabinets: [],
   };
 }

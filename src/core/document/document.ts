@@ -6,6 +6,7 @@ import {
   idField,
   interiorOf,
   isDivided,
+  layoutSchema,
   lengthField,
   materialSchema,
   memberIds,
@@ -16,7 +17,9 @@ import {
   type SchoolId,
   splitSchema,
   standingSchema,
+  stockSchema,
   wordField,
+  workshopSchema,
 } from '../job/index.js';
 import { overridesSchema, settingLeaves, settingsSchema } from './settings.js';
 
@@ -27,10 +30,13 @@ export const FIRST_BY_HAND = 4;
 const FIRST_WITH_ROOMS = 11;
 /** The first version in which a single part can be decided. */
 const FIRST_WITH_PARTS = 12;
+/** The first version with the shop's way of cutting, its stock, and the layouts that were accepted. */
+export const FIRST_WITH_STOCK = 14;
 export const JOB_VERSION = Math.max(
   FIRST_BY_HAND,
   FIRST_WITH_ROOMS,
   FIRST_WITH_PARTS,
+  FIRST_WITH_STOCK,
   ...settingLeaves.map(({ since }) => since),
   ...libraries.map(({ since }) => since),
 );
@@ -133,6 +139,12 @@ export const jobHeadSchema = z.strictObject({
   hardware: hardwareSchema,
   /** Trays for cabinets that stand already. */
   standing: z.array(standingSchema).max(100).optional(),
+  /** How the shop cuts, and what its work costs. */
+  workshop: workshopSchema,
+  /** Sheets, offcuts, boards and bands on hand and to order. */
+  stock: stockSchema,
+  /** The layouts of sheets the maker accepted, one for a material. */
+  layouts: z.array(layoutSchema).max(60).optional(),
 });
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
@@ -157,6 +169,7 @@ export const jobSchema = jobHeadSchema
       'id of a standing cabinet',
       context,
     );
+    refuseRepeatedStock(job, context);
     for (const { at, message } of neighbourProblems(job.cabinets))
       context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
     job.cabinets.forEach((cabinet, at) => {
@@ -189,6 +202,22 @@ function refuseRepeats(ids: readonly string[], path: (string | number)[], what: 
     if (seen.has(id))
       context.addIssue({ code: 'custom', path: [...path, at, 'id'], message: `the ${what} "${id}" is used twice` });
     seen.add(id);
+  });
+}
+
+/** What is in stock, and each layout with its sheets, goes by an id of its own. */
+function refuseRepeatedStock(
+  { stock, workshop, layouts = [] }: z.infer<typeof jobHeadSchema>,
+  context: RefineContext,
+): void {
+  const ids = (list: readonly { readonly id: string }[]) => list.map(({ id }) => id);
+  for (const list of ['sheets', 'boards', 'bands'] as const)
+    refuseRepeats(ids(stock[list]), ['stock', list], 'id in stock', context);
+  refuseRepeats(ids(workshop.prices), ['workshop', 'prices'], 'id of a price', context);
+  refuseRepeats(ids(layouts), ['layouts'], 'material of a layout', context);
+  layouts.forEach(({ sheets, ticks }, at) => {
+    refuseRepeats(ids(sheets), ['layouts', at, 'sheets'], 'id of a sheet', context);
+    refuseRepeats(ids(ticks), ['layouts', at, 'ticks'], 'tick', context);
   });
 }
 
@@ -267,6 +296,15 @@ function refuseUnknownMaterials(
         });
     }
   };
+  for (const list of ['sheets', 'boards'] as const)
+    job.stock[list].forEach(({ material }, at) => {
+      if (!known.has(material))
+        context.addIssue({
+          code: 'custom',
+          path: ['stock', list, at, 'material'],
+          message: `the job has no material "${material}"`,
+        });
+    });
   check(job.house.all.materials, ['house', 'all']);
   for (const kind of KINDS) check(job.house[kind].materials, ['house', kind]);
   for (const school of SCHOOL_IDS) check(job.house.schools[school].materials, ['house', 'schools', school]);

@@ -8,6 +8,7 @@ import { toVersion3 } from './migrations/3-hardware.js';
 import { toVersion4 } from './migrations/4-places.js';
 import { toVersion9 } from './migrations/9-drawers.js';
 import { toVersion11 } from './migrations/11-interiors.js';
+import { toVersion14 } from './migrations/14-stock.js';
 import { fillSchools, fillYounger, settingLeaves } from './settings.js';
 
 export type Migration = (data: Data) => Data;
@@ -22,6 +23,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   3: toVersion4,
   8: toVersion9,
   10: toVersion11,
+  13: toVersion14,
 };
 
 /** Runs the migrations from `version` up to the present one. Data a migration cannot follow is left for the schema to refuse. */

@@ -143,7 +143,7 @@ function decideEntry(list: unknown[], id: string, value: unknown, path: string):
 }
 
 /** Lists that say only what was decided go when they say nothing any more. */
-const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones', 'standing'];
+const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones', 'standing', 'layouts'];
 
 /** True for the path of such a list. */
 export const isDecidedList = (path: string) => isDecided(path.split('/'));

@@ -40,6 +40,7 @@ export {
   newId,
 } from './edit.js';
 export { idField, lengthField, nameField, wordField } from './fields.js';
+export { type LaidSheet, layoutSchema, METHODS, type Method, type PlacedPiece, type SheetLayout } from './layouts.js';
 export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thicknessOf } from './materials.js';
 export {
   type DecidedHeight,
@@ -83,3 +84,14 @@ export { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';
 export { settingSections } from './settings/index.js';
 export { MATERIAL_ROLES } from './settings/roles.js';
 export { type Standing, standingSchema } from './standing.js';
+export {
+  BAND_WIDER,
+  type StockBand,
+  type StockBoards,
+  type StockList,
+  type StockSheets,
+  startingStock,
+  stockSchema,
+  usualBoards,
+} from './stock.js';
+export { startingWorkshop, type Workshop, type WorkshopGroup, workshopGroups, workshopSchema } from './workshop.js';

@@ -15,6 +15,12 @@ export const materialSchema = z.strictObject({
     length: lengthField({ min: 100, max: 6000 }),
     width: lengthField({ min: 100, max: 3000 }),
   }),
+  /** What a sheet of that size costs; not said where it is not known. */
+  price: z.number().min(0).max(1e6).optional(),
+  /** Faces that may show; both where nothing is said. */
+  goodFaces: z.union([z.literal(1), z.literal(2)]).optional(),
+  /** Comes with its finish: no sanding, and no glue on its faces. */
+  prefinished: z.boolean().optional(),
   grain: wordField({ length: 'along the sheet', none: 'none' }),
   /** Solid wood moves across its grain; sheet does not. */
   form: wordField({ sheet: 'sheet', solid: 'solid wood' }),

@@ -1,4 +1,6 @@
 import type { SettingPath } from '../document/index.js';
+import type { StockList } from './stock.js';
+import type { WorkshopGroup } from './workshop.js';
 
 declare const decided: unique symbol;
 /**
@@ -43,12 +45,17 @@ type MaterialField =
   | 'sheet'
   | 'sheet/length'
   | 'sheet/width'
+  | 'price'
+  | 'goodFaces'
+  | 'prefinished'
   | 'grain'
   | 'form'
   | 'movement'
   | 'density'
   | 'modulus'
   | 'creep';
+type StockKind = keyof StockList;
+export type StockField = 'count' | 'price' | 'length' | 'width' | 'mark' | 'rough' | 'waste' | 'name' | 'thickness' | 'milled' | 'materials';
 type HeadField = 'name' | 'note' | 'display' | 'display/unit' | 'display/mmStep' | 'display/graduation';
 
 /** The ways to a decision, each from what it belongs to. */
@@ -93,6 +100,19 @@ export const pathTo = {
   head: (field: HeadField) => made(field),
   /** The profiles of a kind of hardware. */
   library: (kind: string) => made(`hardware/${kind}`),
+  /** A figure of the shop's way of cutting and its costs. */
+  workshop: (group: WorkshopGroup, figure: string) => made(`workshop/${group}/${figure}`),
+  prices: made('workshop/prices'),
+  /** What is in stock: sheets and offcuts, boards, bands. */
+  stock: (list: StockKind) => made(`stock/${list}`),
+  stockField: (list: StockKind, id: string, field: StockField) => made(`stock/${list}/${id}/${field}`),
+  /** Accepted layouts, by their materials. */
+  layouts: made('layouts'),
+  layout: (material: string) => made(`layouts/${material}`),
+  layoutSheet: (material: string, sheet: string) => made(`layouts/${material}/sheets/${sheet}`),
+  layoutSheetField: (material: string, sheet: string, field: 'cut' | 'placements' | 'clear') =>
+    made(`layouts/${material}/sheets/${sheet}/${field}`),
+  layoutTicks: (material: string) => made(`layouts/${material}/ticks`),
   /** What a test piece of a profile taught. */
   trial: (kind: string, profile: string) => made(`hardware/${kind}/${profile}/trial`),
 } as const;

@@ -1,13 +1,36 @@
 import type { Kind, Stock } from './stock.js';
 
 /**
- * Fewer sheets than this are impossible, whatever the method (a lower bound, proven). A dual feasible function maps sizes
+ * Fewer sheets than this are impossible, whatever the method (a lower bound, proven); whole ones, besides what is there already. A dual feasible function maps sizes
  * to weights so that whatever fits side by side weighs no more than 1; a product of two of them, one for each direction,
  * weighs no more than 1 for whatever fits on one sheet. So all weights together, rounded up, are sheets. The plain area is
  * the product of two identities.
  */
-export function boundOf({ kinds, length, width }: Stock): number {
+export function boundOf({ kinds, sheets }: Stock): number {
   if (kinds.length === 0) return 0;
+  const there = sheets.filter(({ fixed, offcut }) => fixed || offcut);
+  const whole = sheets.filter((sheet) => !there.includes(sheet));
+  const area = kinds.reduce((sum, kind) => sum + kind.area * kind.quantity, 0);
+  // What is there already takes as much as is free on it, and never more than one large enough for any sheet would.
+  const free = there.reduce((sum, { start, count }) => sum + count * openOf(start), 0);
+  const largest = Math.max(0, ...whole.map((sheet) => sheet.area));
+  const byArea = largest > 0 ? Math.ceil((area - free) / largest - 1e-7) : 0;
+  const bySize = weighed(kinds, longest(sheets, 'length'), longest(sheets, 'width'));
+  const taken = there.reduce((sum, { count }) => sum + count, 0);
+  return Math.max(0, byArea, bySize - taken);
+}
+
+/** At most so much of a sheet is free: rectangles that overlap count too often, which is on the safe side. */
+function openOf(start: Stock['sheets'][number]['start']): number {
+  return start.reduce((sum, { length, width }) => sum + length * width, 0);
+}
+
+function longest(sheets: Stock['sheets'], size: 'length' | 'width'): number {
+  return Math.max(...sheets.map((sheet) => sheet[size]));
+}
+
+/** Sheets of one size, large enough for any there is, that pieces take by their weights. */
+function weighed(kinds: readonly Kind[], length: number, width: number): number {
   const along = functionsFor(
     length,
     kinds.flatMap(({ ways }) => ways.map((way) => way.length)),
@@ -83,8 +106,8 @@ function multiples(whole: number, threshold: number): Feasible {
   };
 }
 
-/** The area of all pieces in sheets, rounded up. */
-export function areaBound({ kinds, length, width }: Stock): number {
+/** The area of all pieces in sheets of one size, rounded up. */
+export function areaBound({ kinds, sheets }: Stock): number {
   const area = kinds.reduce((sum, { area: each, quantity }: Kind) => sum + each * quantity, 0);
-  return Math.ceil(area / (length * width) - 1e-9);
+  return Math.ceil(area / Math.max(...sheets.map((sheet) => sheet.area)) - 1e-9);
 }

@@ -1,12 +1,5 @@
 import * as z from 'zod';
-
-/** How sheets are cut: full-length rips, then crosscuts; any cuts from edge to edge; or by a router, anywhere. */
-export const METHODS = {
-  strips: 'strips first',
-  guillotine: 'edge to edge',
-  nested: 'nested',
-} as const;
-export type Method = keyof typeof METHODS;
+import { METHODS, type Method } from '../job/index.js';
 
 const size = z.number().finite().positive().max(100_000);
 const most = (value: number) => z.number().finite().min(0).max(value);
@@ -60,6 +53,8 @@ export interface Placement {
 }
 
 export interface PackedSheet {
+  /** Which sheets it is one of. */
+  readonly from: string;
   readonly placements: readonly Placement[];
 }
 
@@ -72,7 +67,7 @@ export interface Unplaced {
 
 export interface Packing {
   readonly sheets: readonly PackedSheet[];
-  /** Fewer sheets than this are impossible, by whatever method. */
+  /** Fewer whole sheets than this are impossible, by whatever method. */
   readonly bound: number;
   readonly unplaced: readonly Unplaced[];
 }

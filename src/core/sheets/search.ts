@@ -1,7 +1,8 @@
 import { boundOf } from './bound.js';
 import { Chance } from './chance.js';
+import { provesMore } from './exact.js';
 import { anywhere, edgeToEdge, FITS, type Filled, type Filler, type Rule, SPLITS } from './fill.js';
-import type { Kind, Stock } from './stock.js';
+import type { Kind, SheetKind, Stock } from './stock.js';
 
 /** Each sheet is filled in so many ways, of which the best is kept. */
 const WAYS = 4;
@@ -9,92 +10,215 @@ const WAYS = 4;
 const AGAIN = 16;
 /** At most so many sheets are filled again together. */
 const MOST_TOGETHER = 6;
+/** An offcut is taken where at least this share of it is used; each pass asks for another. */
+const WORTH_TAKING = [0, 0.3, 0.5, 0.7] as const;
+
+/** When as few sheets as possible are taken, so many steps are spent on what is left of them. */
+const QUIET = 24;
+
+/** A layout of all that has to be laid out, as far as there are sheets for it. */
+interface Layout {
+  readonly sheets: readonly Filled[];
+  /** Pieces for which there was no sheet. */
+  readonly open: number;
+}
+
+/** How many there are of each sheet still. */
+type Available = Float64Array;
 
 /**
- * Looks for a layout on fewer sheets, as long as it is asked to. A pass fills sheet after sheet, the pieces that are worth
- * most first; what came to lie on poorly filled sheets is worth more in the next pass, and so comes earlier (sequential
- * value correction). Between passes a few sheets of the best layout, the emptiest among them, are filled again from what
- * lies on them: where that takes a sheet less it is kept, and where it gathers the waste on one of them as well. Every
- * step follows from the seed, so that the same steps come to the same layout everywhere.
+ * Looks for a better layout, as long as it is asked to. A pass fills sheet after sheet, offcuts first, the pieces that are
+ * worth most first; what came to lie on poorly filled sheets is worth more in the next pass, and so comes earlier
+ * (sequential value correction). Between passes a few sheets of the best layout, the emptiest among them, are filled again
+ * from what lies on them: where that takes a sheet less it is kept, and where it gathers the waste on one of them as well.
+ * Every step follows from the seed, so that the same steps come to the same layout everywhere.
  */
 export class Search {
+  /** Fewer whole sheets are impossible. */
   readonly bound: number;
   private readonly chance: Chance;
   private readonly fill: Filler;
   private readonly worth: Float64Array;
-  private best: readonly Filled[];
+  private readonly counts: Int32Array;
+  private readonly largest: number;
+  private readonly cheapest: number;
+  /** Sheets that carry what stays, offcuts with the smallest first, and whole ones. */
+  private readonly fixed: readonly SheetKind[];
+  private readonly offcuts: readonly SheetKind[];
+  private readonly whole: readonly SheetKind[];
+  private best: Layout;
+  /** Steps since something better was found. */
+  private quiet = 0;
 
   constructor(
     private readonly stock: Stock,
     seed: number,
   ) {
+    const { sheets, kinds } = stock;
     this.chance = new Chance(seed);
     this.fill = stock.method === 'nested' ? anywhere : edgeToEdge;
-    this.bound = boundOf(stock);
-    this.worth = Float64Array.from(stock.kinds, ({ area }) => area);
-    const counts = Int32Array.from(stock.kinds, ({ quantity }) => quantity);
-    this.best = this.straight(counts, byArea(stock.kinds), { fit: 'short side', split: 'shorter' });
+    this.worth = Float64Array.from(kinds, ({ area }) => area);
+    this.counts = Int32Array.from(kinds, ({ quantity }) => quantity);
+    this.fixed = sheets.filter(({ fixed }) => fixed);
+    this.offcuts = sheets
+      .filter(({ fixed, offcut }) => offcut && !fixed)
+      .sort((a, b) => a.area - b.area || a.at - b.at);
+    this.whole = sheets.filter(({ fixed, offcut }) => !fixed && !offcut);
+    this.largest = Math.max(1, ...this.whole.map(({ area }) => area));
+    this.cheapest = Math.min(...this.whole.map(({ cost }) => cost));
+    this.best = this.straight();
+    const bound = boundOf(stock);
+    this.bound = this.newSheets > bound && provesMore(stock, bound) ? bound + 1 : bound;
   }
 
   get layout(): readonly Filled[] {
-    return this.best;
+    return this.best.sheets;
   }
 
-  /** True when nothing better is possible. */
+  /** Whole sheets that are taken. */
+  get newSheets(): number {
+    return newOf(this.best.sheets);
+  }
+
+  /** True when nothing better is possible by the first goal, and by the second nothing was found for long. */
   get done(): boolean {
-    return this.best.length <= this.bound;
+    const { goals } = this.stock;
+    if (this.best.open > 0 || goals.first !== 'sheets' || this.newSheets > this.bound) return false;
+    return goals.then === 'nothing' || this.quiet >= QUIET;
   }
 
   /** One pass, and some sheets filled again. */
   step(): void {
-    if (this.done) return;
-    const counts = Int32Array.from(this.stock.kinds, ({ quantity }) => quantity);
-    const found = this.pass(counts, this.best.length, true);
-    if (found && isBetter(found, this.best)) this.best = found;
-    for (let again = 0; again < AGAIN && !this.done; again += 1) this.fillSomeAgain();
+    const before = this.best;
+    const found = this.pass(this.counts.slice(), this.available(), costOf(this.best), true);
+    if (found && this.isBetter(found, this.best)) this.best = found;
+    for (let again = 0; again < AGAIN; again += 1) this.fillSomeAgain();
+    this.quiet = this.isBetter(this.best, before) ? 0 : this.quiet + 1;
+  }
+
+  private available(): Available {
+    return Float64Array.from(this.stock.sheets, ({ count }) => count);
   }
 
   /** Sheet after sheet in one order by one rule. */
-  private straight(left: Int32Array, order: readonly Kind[], rule: Rule): Filled[] {
+  private straight(): Layout {
+    const left = this.counts.slice();
+    const order = byArea(this.stock.kinds);
+    const rule: Rule = { fit: 'short side', split: 'shorter' };
     const sheets: Filled[] = [];
-    while (order.some(({ at }) => (left[at] as number) > 0)) sheets.push(this.fill(this.stock, order, left, rule));
-    return sheets;
+    const take = (sheet: SheetKind, empty: boolean) => {
+      const filled = this.fill(this.stock, sheet, order, left, rule);
+      if (filled.placed.length > 0 || empty) sheets.push(filled);
+      return filled.placed.length > 0;
+    };
+    for (const sheet of this.fixed) take(sheet, true);
+    for (const sheet of this.offcuts) for (let n = 0; n < sheet.count && take(sheet, false); n += 1);
+    for (const sheet of this.whole) for (let n = 0; n < sheet.count && take(sheet, false); n += 1);
+    return { sheets, open: left.reduce((sum, each) => sum + each, 0) };
   }
 
-  /** All that is left on sheets, no more than `most` of them; undefined where that does not come out. */
-  private pass(left: Int32Array, most: number, corrects: boolean): Filled[] | undefined {
-    const { kinds, length, width } = this.stock;
-    const whole = length * width;
+  /** All that is left on sheets, at no more than a cost; undefined where that does not come out. */
+  private pass(left: Int32Array, available: Available, most: number, corrects: boolean): Layout | undefined {
+    const { kinds } = this.stock;
     const sheets: Filled[] = [];
     let open = kinds.reduce((sum, { at, area }) => sum + area * (left[at] as number), 0);
+    let cost = 0;
     const power = 1 + 0.2 * this.chance.next();
-    while (open > 0) {
-      if (sheets.length + Math.ceil(open / whole - 1e-9) > most) return undefined;
-      const sheet = this.bestOf(left);
+    const take = (sheet: Filled) => {
       for (const { kind } of sheet.placed) left[kind.at] = (left[kind.at] as number) - 1;
+      available[sheet.sheet.at] = (available[sheet.sheet.at] as number) - 1;
       open -= sheet.area;
+      cost += sheet.sheet.cost;
       sheets.push(sheet);
-      if (corrects) this.correct(sheet, whole, power);
+      if (corrects) this.correct(sheet, power);
+    };
+    for (const sheet of this.fixed) if ((available[sheet.at] as number) > 0) take(this.bestOf(sheet, left));
+    if (this.offcuts.length > 0) this.takeOffcuts(left, available, take);
+    while (open > 0) {
+      if (cost + Math.ceil(open / this.largest - 1e-9) * this.cheapest > most + 1e-9) return undefined;
+      const sheet = this.nextWhole(left, available);
+      if (!sheet) break;
+      take(sheet);
     }
-    return sheets;
+    const rest = left.reduce((sum, each) => sum + each, 0);
+    return {
+      sheets: this.whole.length + this.offcuts.length > 1 ? this.onSmaller(sheets, available) : sheets,
+      open: rest,
+    };
+  }
+
+  private takeOffcuts(left: Int32Array, available: Available, take: (sheet: Filled) => void): void {
+    const least = WORTH_TAKING[this.chance.whole(WORTH_TAKING.length)] as number;
+    for (const sheet of this.offcuts)
+      while ((available[sheet.at] as number) > 0) {
+        const filled = this.bestOf(sheet, left);
+        if (filled.placed.length === 0 || filled.area < least * sheet.area) break;
+        take(filled);
+      }
+  }
+
+  /** The next whole sheet: of several sizes the one that carries most for what it costs, mostly. */
+  private nextWhole(left: Int32Array, available: Available): Filled | undefined {
+    const some = this.whole.filter(({ at }) => (available[at] as number) > 0);
+    // Of sheets that are alike the cheaper ones go first.
+    const there = some.filter(
+      (each) =>
+        !some.some(
+          (other) =>
+            other.length === each.length &&
+            other.width === each.width &&
+            (other.cost < each.cost || (other.cost === each.cost && other.at < each.at)),
+        ),
+    );
+    let best: { sheet: Filled; score: number } | undefined;
+    for (const kind of there) {
+      const sheet = this.bestOf(kind, left);
+      if (sheet.placed.length === 0) continue;
+      if (there.length === 1) return sheet;
+      const score = (sheet.area / (kind.cost || kind.area)) * (0.7 + 0.3 * this.chance.next());
+      if (!best || score > best.score) best = { sheet, score };
+    }
+    return best?.sheet;
+  }
+
+  /** The same, each sheet changed for a cheaper or smaller one that holds all that lies on it, where there is one left. */
+  private onSmaller(sheets: readonly Filled[], available: Available): Filled[] {
+    const smaller = [...this.offcuts, ...this.whole].sort((a, b) => a.cost - b.cost || a.area - b.area || a.at - b.at);
+    return sheets.map((filled) => {
+      if (filled.sheet.fixed) return filled;
+      for (const kind of smaller) {
+        const gains =
+          kind.cost < filled.sheet.cost || (kind.cost === filled.sheet.cost && kind.area < filled.sheet.area);
+        if (!gains || (available[kind.at] as number) <= 0 || kind.area < filled.area) continue;
+        const left = new Int32Array(this.stock.kinds.length);
+        for (const { kind: piece } of filled.placed) left[piece.at] = (left[piece.at] as number) + 1;
+        const other = this.bestOf(kind, left);
+        if (other.placed.length < filled.placed.length) continue;
+        available[kind.at] = (available[kind.at] as number) - 1;
+        available[filled.sheet.at] = (available[filled.sheet.at] as number) + 1;
+        return other;
+      }
+      return filled;
+    });
   }
 
   /** What lies on a poorly filled sheet is worth more from now on. */
-  private correct(sheet: Filled, whole: number, power: number): void {
-    const used = sheet.area / whole;
-    for (const { kind } of sheet.placed) {
+  private correct({ placed, area, sheet }: Filled, power: number): void {
+    if (area <= 0) return;
+    const used = area / sheet.area;
+    for (const { kind } of placed) {
       const share = 0.35 / kind.quantity;
       const now = this.worth[kind.at] as number;
-      this.worth[kind.at] = (1 - share) * now + (share * (kind.area / whole) ** power * whole) / used;
+      this.worth[kind.at] = (1 - share) * now + (share * (kind.area / sheet.area) ** power * sheet.area) / used;
     }
   }
 
   /** One sheet, filled in several ways: the one with the most worth on it. */
-  private bestOf(left: Int32Array): Filled {
+  private bestOf(kind: SheetKind, left: Int32Array): Filled {
     const open = this.stock.kinds.filter(({ at }) => (left[at] as number) > 0);
     let best: { sheet: Filled; worth: number } | undefined;
     for (let way = 0; way < WAYS; way += 1) {
-      const sheet = this.fill(this.stock, this.ordered(open, way === 0 ? 0 : 0.5), left.slice(), this.rule());
+      const sheet = this.fill(this.stock, kind, this.ordered(open, way === 0 ? 0 : 0.5), left.slice(), this.rule());
       const worth = sheet.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0);
       if (!best || worth > best.worth) best = { sheet, worth };
     }
@@ -120,7 +244,8 @@ export class Search {
 
   /** Takes some sheets of the best layout, the emptiest among them mostly, and fills them again. */
   private fillSomeAgain(): void {
-    const sheets = [...this.best].sort((a, b) => a.area - b.area);
+    const sheets = [...this.best.sheets].sort((a, b) => a.area - b.area);
+    if (sheets.length === 0) return;
     const together = Math.min(sheets.length, 2 + this.chance.whole(MOST_TOGETHER - 1));
     const chosen = new Set<Filled>();
     const [emptiest] = sheets;
@@ -128,11 +253,26 @@ export class Search {
     while (chosen.size < together) chosen.add(sheets[this.chance.whole(sheets.length)] as Filled);
     const left = new Int32Array(this.stock.kinds.length);
     for (const { placed } of chosen) for (const { kind } of placed) left[kind.at] = (left[kind.at] as number) + 1;
-    const found = this.pass(left, chosen.size, false);
-    if (!found) return;
-    const before = [...chosen];
-    if (found.length < before.length || gathered(found) >= gathered(before))
-      this.best = [...this.best.filter((sheet) => !chosen.has(sheet)), ...found];
+    const available = this.available();
+    for (const filled of this.best.sheets)
+      if (!chosen.has(filled)) available[filled.sheet.at] = (available[filled.sheet.at] as number) - 1;
+    const before = { sheets: [...chosen], open: 0 };
+    const found = this.pass(left, available, costOf(before), false);
+    if (!found || found.open > 0 || !this.isBetter(found, before, true)) return;
+    this.best = { ...this.best, sheets: [...this.best.sheets.filter((sheet) => !chosen.has(sheet)), ...found.sheets] };
+  }
+
+  /** Less of the first goal; else more waste in one place, or fewer places of the fence. `orEqual` keeps the search moving. */
+  private isBetter(found: Layout, known: Layout, orEqual = false): boolean {
+    if (found.open !== known.open) return found.open < known.open;
+    const cost = costOf(found) - costOf(known);
+    if (Math.abs(cost) > 1e-9) return cost < 0;
+    if (this.stock.goals.then === 'fences') {
+      const fences = fencesOf(found.sheets) - fencesOf(known.sheets);
+      if (fences !== 0) return fences < 0;
+    }
+    const more = gatheredOf(found.sheets) - gatheredOf(known.sheets);
+    return more > 0 || (orEqual && more === 0);
   }
 }
 
@@ -140,11 +280,24 @@ function byArea(kinds: readonly Kind[]): Kind[] {
   return [...kinds].sort((a, b) => b.area - a.area || a.at - b.at);
 }
 
-/** Fewer sheets, or as many with more of the waste on one of them: what is cut off there is worth keeping. */
-function isBetter(found: readonly Filled[], known: readonly Filled[]): boolean {
-  return found.length < known.length || (found.length === known.length && gathered(found) > gathered(known));
+function newOf(sheets: readonly Filled[]): number {
+  return sheets.filter(({ sheet }) => !sheet.fixed && !sheet.offcut).length;
 }
 
-function gathered(sheets: readonly Filled[]): number {
-  return sheets.reduce((sum, { area }) => sum + area * area, 0);
+function costOf({ sheets }: Pick<Layout, 'sheets'>): number {
+  return sheets.reduce((sum, { sheet }) => sum + sheet.cost, 0);
+}
+
+/** Waste on whole sheets, the more the more of it is on one of them: what is cut off there is worth keeping. */
+function gatheredOf(sheets: readonly Filled[]): number {
+  return sheets.reduce((sum, { sheet, area }) => sum + (sheet.offcut ? 0 : ((sheet.area - area) / 1e12) ** 2), 0);
+}
+
+/** Widths strips are ripped to and lengths pieces are crosscut to, sheet after sheet. */
+function fencesOf(sheets: readonly Filled[]): number {
+  return sheets.reduce(
+    (sum, { placed }) =>
+      sum + new Set(placed.map(({ way }) => way.width)).size + new Set(placed.map(({ way }) => way.length)).size,
+    0,
+  );
 }

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { idField, lengthField, wordField } from './fields.js';
+
+/** How sheets are cut: full-length rips, then crosscuts; any cuts from edge to edge; or by a router, anywhere. */
+export const METHODS = {
+  strips: 'strips first',
+  guillotine: 'edge to edge',
+  nested: 'nested',
+} as const;
+export type Method = keyof typeof METHODS;
+
+const place = lengthField({ min: 0, max: 6000 });
+const side = lengthField({ min: 0.5, max: 6000 });
+const most = (max: number) => z.number().min(0).max(max);
+
+/** A piece where it lies, from the raw sheet's corner; its size as it lies, along the sheet's length and width. */
+const placedSchema = z.strictObject({
+  cabinet: idField,
+  /** Key of the part. */
+  part: z.string().min(1).max(120),
+  x: place,
+  y: place,
+  length: side,
+  width: side,
+  turned: z.boolean(),
+  /** Stays where it is when the rest is laid out again. */
+  locked: z.boolean(),
+});
+export type PlacedPiece = z.infer<typeof placedSchema>;
+
+const clearSchema = z.strictObject({ x: place, y: place, length: side, width: side });
+
+const laidSheetSchema = z.strictObject({
+  id: idField,
+  /** The stock it is taken from; null for a sheet of the material's own size that is ordered. */
+  from: idField.nullable(),
+  length: side,
+  width: side,
+  trim: most(500),
+  offcut: z.boolean(),
+  /** Cut: nothing on it changes any more. */
+  cut: z.boolean(),
+  /** Kept clear: a flaw, or where the maker wants nothing. */
+  clear: z.array(clearSchema).max(50),
+  placements: z.array(placedSchema).max(3000),
+});
+export type LaidSheet = z.infer<typeof laidSheetSchema>;
+
+/** The layout of one material the maker accepted, with the sizes it was made for. It never changes by itself. */
+export const layoutSchema = z.strictObject({
+  /** Id of the material. */
+  id: idField,
+  method: wordField(METHODS),
+  stages: z.int().min(2).max(20).nullable(),
+  kerf: most(100),
+  spacing: most(500),
+  oversize: most(500),
+  /** Fewer whole sheets were impossible. */
+  bound: z.int().min(0).max(100_000),
+  sheets: z.array(laidSheetSchema).max(2000),
+  /** Set-ups that are done, by their ids. */
+  ticks: z.array(z.strictObject({ id: idField })).max(5000),
+});
+export type SheetLayout = z.infer<typeof layoutSchema>;
