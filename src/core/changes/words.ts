@@ -126,7 +126,9 @@ function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
 }
 
 const isEntryPlace = (place: string) =>
-  /(^cabinets|^materials|^standing|^layouts|zones|parts|shelvesAt|hingesAt|sheets|boards|bands|ticks|prices|^hardware\/[^/]+)\/[^/]+$/.test(place);
+  /(^cabinets|^materials|^standing|^layouts|zones|parts|shelvesAt|hingesAt|sheets|boards|bands|ticks|prices|^hardware\/[^/]+)\/[^/]+$/.test(
+    place,
+  );
 
 /** A value that points to something goes by that thing's name; a word of a choice by what it is called. */
 function nameOf(value: string, place: string, jobs: readonly Job[]): string {

@@ -54,7 +54,12 @@ function withStock({ workshop, stock, materials }: Data, start: Job): Data {
           )
         : workshop,
     // Boards are those of the materials a new job has: what has others says what it buys.
-    stock: { sheets: [], boards: materials === undefined ? start.stock.boards : [], bands: [], ...(isData(stock) ? stock : {}) },
+    stock: {
+      sheets: [],
+      boards: materials === undefined ? start.stock.boards : [],
+      bands: [],
+      ...(isData(stock) ? stock : {}),
+    },
   };
 }
 

@@ -14,6 +14,7 @@ import { generalRules } from './general.js';
 import { interiorRules } from './interiors.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
+import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
 import { zoneRules } from './zones.js';
@@ -21,6 +22,7 @@ import { zoneRules } from './zones.js';
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
 const constructionRules: readonly FindingRule[] = [
   ...sizeRules,
+  ...sheetRules,
   ...carcassRules,
   ...cutRules,
   ...frameRules,

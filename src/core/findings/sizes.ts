@@ -2,10 +2,9 @@ import { type Dim, diagonal, largest, length, setting } from '../derive/index.js
 import { frameSizes } from '../frame/index.js';
 import { type EditPath, isSplit, type Opening, pathTo, type Split } from '../job/index.js';
 import { LEAST_MEMBER, openingNames } from '../layout/index.js';
-import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { capital } from '../words.js';
-import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 import { lettingGo } from './lettingGo.js';
 
 /** Any part whose length or width is nothing or less. */
@@ -27,45 +26,6 @@ const partVanishes: FindingRule = {
       ];
     }),
 };
-
-/** Any part that no sheet of its material is large enough for, grain respected; parts of one material together. */
-const partExceedsSheet: FindingRule = {
-  id: 'sizes/part-exceeds-sheet',
-  check(context) {
-    const { rows, show } = context;
-    const tooLarge = new Map<string, PartRow[]>();
-    for (const row of rows)
-      if (exceedsSheet(row.part, false))
-        tooLarge.set(row.part.material.id, [...(tooLarge.get(row.part.material.id) ?? []), row]);
-    return [...tooLarge.values()].map((group): FindingDraft => {
-      const { material } = (group[0] as PartRow).part;
-      const names = group.map(({ part }) => `${part.name} (${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)})`);
-      const turned = group.every(({ part }) => !exceedsSheet(part, true));
-      return {
-        severity: 'stop',
-        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} larger than a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}.`,
-        why: turned
-          ? 'It fits only across the grain, and its grain is locked to its length.'
-          : 'It cannot be cut in one piece: choose a larger sheet or split the cabinet.',
-        numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
-        parts: group.flatMap(({ keys }) => keys),
-        settings: [pathTo.materialField(material.id, 'sheet')],
-        fixes:
-          turned && group.every(({ part }) => part.role === 'back')
-            ? [setChoice(context, 'Let the grain of the back run across', 'back/grain', 'across')]
-            : [],
-      };
-    });
-  },
-};
-
-/** True when the part fits no sheet of its material; `turned` lets it lie across the grain. */
-function exceedsSheet({ cutLength, cutWidth, material }: Part, turned: boolean): boolean {
-  const { sheet, grain } = material;
-  const fits = (length: number, width: number) =>
-    length <= sheet.length + TOLERANCE_MM && width <= sheet.width + TOLERANCE_MM;
-  return !fits(cutLength.mm, cutWidth.mm) && !((turned || grain === 'none') && fits(cutWidth.mm, cutLength.mm));
-}
 
 /** Decided sizes in the stack that take more, or less, than there is. */
 const stackDoesNotClose: FindingRule = {
@@ -259,7 +219,6 @@ const APPLIANCE = 150;
 
 export const sizeRules: readonly FindingRule[] = [
   partVanishes,
-  partExceedsSheet,
   stackDoesNotClose,
   throughTheDoor,
   outsideUsual,

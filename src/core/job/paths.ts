@@ -55,7 +55,18 @@ type MaterialField =
   | 'modulus'
   | 'creep';
 type StockKind = keyof StockList;
-export type StockField = 'count' | 'price' | 'length' | 'width' | 'mark' | 'rough' | 'waste' | 'name' | 'thickness' | 'milled' | 'materials';
+export type StockField =
+  | 'count'
+  | 'price'
+  | 'length'
+  | 'width'
+  | 'mark'
+  | 'rough'
+  | 'waste'
+  | 'name'
+  | 'thickness'
+  | 'milled'
+  | 'materials';
 type HeadField = 'name' | 'note' | 'display' | 'display/unit' | 'display/mmStep' | 'display/graduation';
 
 /** The ways to a decision, each from what it belongs to. */

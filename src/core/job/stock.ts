@@ -68,7 +68,15 @@ const USUAL_WASTE = 0.3;
 /** Boards for a solid material, as one would order them. */
 export function usualBoards({ id, nominal, sheet }: Material): StockBoards {
   const rough = SAWN.find((sawn) => sawn >= nominal + PLANED_OFF) ?? nominal + PLANED_OFF;
-  return { id: `b-${id}`.slice(0, 40), material: id, rough, width: 200, length: sheet.length, price: 0, waste: USUAL_WASTE };
+  return {
+    id: `b-${id}`.slice(0, 40),
+    material: id,
+    rough,
+    width: 200,
+    length: sheet.length,
+    price: 0,
+    waste: USUAL_WASTE,
+  };
 }
 
 /** The stock of a job with such materials, before anybody counted it. */

@@ -1,5 +1,18 @@
+export {
+  acceptLayout,
+  isTicked,
+  keepClear,
+  letLayoutGo,
+  lockPiece,
+  markCut,
+  offcutsOf,
+  putSheets,
+  tickSetUp,
+} from './acts.js';
+export { type BoardsToBuy, boardsFor } from './boards.js';
 export { areaBound, boundOf } from './bound.js';
 export { type Demand, demandOf, type SheetPiece } from './demand.js';
+export { type Moved, movePiece, type PieceAt, whyUncuttable } from './moving.js';
 export { type FreeRoom, freeOf } from './offcut.js';
 export { type Effort, layOut, lookFor, Packer, pack } from './pack.js';
 export {

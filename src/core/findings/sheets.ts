@@ -1,0 +1,129 @@
+import type { JobHead } from '../document/index.js';
+import { grainGroups } from '../fronts/index.js';
+import { type Material, pathTo } from '../job/index.js';
+import type { Part, PartRow } from '../parts/index.js';
+import { TOLERANCE_MM } from '../units/index.js';
+import { type FindingDraft, type FindingRule, setChoice } from './finding.js';
+
+interface Usable {
+  readonly length: number;
+  readonly width: number;
+}
+
+/** What can be cut out of the sheets there are of a material, edges trimmed: its own size, and those in stock. */
+function usable({ workshop, stock }: JobHead, { id, sheet, form }: Material): Usable[] {
+  const trim = form === 'sheet' ? workshop.cutting.trim : 0;
+  const inside = ({ length, width }: Usable, off: number) => ({ length: length - 2 * off, width: width - 2 * off });
+  return [
+    inside(sheet, trim),
+    ...stock.sheets
+      .filter(({ material, count }) => material === id && count !== 0)
+      .map((row) => inside(row, row.offcut ? 0 : trim)),
+  ];
+}
+
+function fits(length: number, width: number, sheets: readonly Usable[]): boolean {
+  return sheets.some((sheet) => length <= sheet.length + TOLERANCE_MM && width <= sheet.width + TOLERANCE_MM);
+}
+
+/** True when the part fits no sheet there is; `turned` lets it lie across the grain. */
+function exceeds(
+  { cutLength, cutWidth, material, grainRuns }: Part,
+  sheets: readonly Usable[],
+  turned: boolean,
+): boolean {
+  const across = grainRuns === 'width';
+  const [length, width] = across ? [cutWidth.mm, cutLength.mm] : [cutLength.mm, cutWidth.mm];
+  const either = turned || material.grain === 'none' || grainRuns === 'either';
+  return !fits(length, width, sheets) && !(either && fits(width, length, sheets));
+}
+
+/** Any part that no sheet of its material is large enough for, edges trimmed and grain respected; parts of one material together. */
+const partExceedsSheet: FindingRule = {
+  id: 'sizes/part-exceeds-sheet',
+  check(context) {
+    const { rows, show, head } = context;
+    const tooLarge = new Map<string, PartRow[]>();
+    for (const row of rows)
+      if (!row.part.bought && exceeds(row.part, usable(head, row.part.material), false))
+        tooLarge.set(row.part.material.id, [...(tooLarge.get(row.part.material.id) ?? []), row]);
+    return [...tooLarge.values()].map((group): FindingDraft => {
+      const { material } = (group[0] as PartRow).part;
+      const sheets = usable(head, material);
+      const names = group.map(({ part }) => `${part.name} (${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)})`);
+      const turned = group.every(({ part }) => !exceeds(part, sheets, true));
+      const raw = group.every(({ part }) => !exceeds(part, [material.sheet], false));
+      return {
+        severity: 'stop',
+        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} larger than what a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}, leaves.`,
+        why: raw
+          ? `It would take the edges, of which ${show(head.workshop.cutting.trim)} each are trimmed off: trim less, or choose a larger sheet.`
+          : turned
+            ? 'It fits only across the grain, and its grain is locked to its length.'
+            : 'It cannot be cut in one piece: choose a larger sheet or split the cabinet.',
+        numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
+        parts: group.flatMap(({ keys }) => keys),
+        settings: [pathTo.materialField(material.id, 'sheet')],
+        fixes:
+          turned && group.every(({ part }) => part.role === 'back')
+            ? [setChoice(context, 'Let the grain of the back run across', 'back/grain', 'across')]
+            : [],
+      };
+    });
+  },
+};
+
+/** Fronts whose grain runs on lie in one blank: it has to come out of one sheet. */
+const blankExceedsSheet: FindingRule = {
+  id: 'sheets/grain-lock',
+  check(context) {
+    const { fronts, resolved, head, show } = context;
+    return grainGroups(fronts, resolved).flatMap(({ id, parts, height, width }): FindingDraft[] => {
+      const [first] = parts;
+      if (!first) return [];
+      const upright = first.placement.u[1] === 'z';
+      const [along, across] = upright ? [height, width] : [width, height];
+      if (fits(along.mm, across.mm, usable(head, first.material))) return [];
+      return [
+        {
+          severity: 'stop',
+          what: `The blank ${id} for ${parts.length} fronts, ${show(along.mm)} along the grain by ${show(across.mm)}, comes out of no sheet of ${first.material.name}.`,
+          why: 'Their grain is to run on from one to the next, so they lie in one piece: let it run on less far, or choose a larger sheet.',
+          numbers: [along, across],
+          parts: parts.map(({ key }) => key),
+          settings: [pathTo.materialField(first.material.id, 'sheet')],
+          fixes: [
+            setChoice(context, 'Let the grain run on in columns only', 'fronts/grainRuns', 'columns'),
+            setChoice(context, 'Cut each front for itself', 'fronts/grainRuns', 'none'),
+          ],
+        },
+      ];
+    });
+  },
+};
+
+/** A strip that is narrower than the shop's safe rip. */
+const narrowRip: FindingRule = {
+  id: 'sheets/narrow-rip',
+  check({ rows, head, show }) {
+    const { safeRip } = head.workshop.cutting;
+    const narrow = rows.filter(
+      ({ part }) =>
+        !part.bought && part.cutWidth.mm > 0 && Math.min(part.cutWidth.mm, part.cutLength.mm) < safeRip - TOLERANCE_MM,
+    );
+    if (narrow.length === 0) return [];
+    const names = narrow.map(({ part }) => `${part.name} (${show(Math.min(part.cutWidth.mm, part.cutLength.mm))})`);
+    return [
+      {
+        severity: 'warn',
+        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} narrower than the ${show(safeRip)} this shop rips by hand.`,
+        why: 'A narrow strip brings the hands near the blade: rip it off a wide board on the far side of the blade, with push block and riving knife, as the saw maker says.',
+        numbers: narrow.map(({ part }) => (part.cutWidth.mm <= part.cutLength.mm ? part.cutWidth : part.cutLength)),
+        parts: narrow.flatMap(({ keys }) => keys),
+        settings: [pathTo.workshop('cutting', 'safeRip')],
+      },
+    ];
+  },
+};
+
+export const sheetRules: readonly FindingRule[] = [partExceedsSheet, blankExceedsSheet, narrowRip];

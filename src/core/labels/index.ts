@@ -1,0 +1,1 @@
+export { type Label, type LabelSheet, labelSheets, labelsOf } from './labels.js';

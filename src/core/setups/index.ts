@@ -1,0 +1,2 @@
+export { type SetUp, type SetUpPiece, setUpsOf } from './setups.js';
+export { type Station, type StationId, stations } from './stations.js';

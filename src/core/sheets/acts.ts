@@ -1,0 +1,148 @@
+import type { Job } from '../document/index.js';
+import {
+  type Act,
+  type Edit,
+  type IdMaker,
+  type LaidSheet,
+  newId,
+  pathTo,
+  type SheetLayout,
+  type StockSheets,
+} from '../job/index.js';
+import type { PieceAt } from './moving.js';
+import { freeOf } from './offcut.js';
+import { sequenceOf } from './sequence.js';
+import type { Area } from './supply.js';
+
+const layoutOf = (job: Job, material: string) => job.layouts?.find(({ id }) => id === material);
+const materialName = (job: Job, id: string) => job.materials.find((material) => material.id === id)?.name ?? id;
+
+/** Keeps a layout as the one that is cut by. Ticks of set-ups begin anew. */
+export function acceptLayout(job: Job, layout: SheetLayout): Act {
+  return {
+    label: `Layout of ${materialName(job, layout.id)} accepted`,
+    edits: [{ path: pathTo.layout(layout.id), value: layout }],
+  };
+}
+
+/** Lets an accepted layout go; sheets that are cut stay in it. */
+export function letLayoutGo(job: Job, material: string): Act {
+  const layout = layoutOf(job, material);
+  const cut = layout?.sheets.filter((sheet) => sheet.cut) ?? [];
+  return {
+    label: `Layout of ${materialName(job, material)} let go`,
+    edits: [
+      {
+        path: pathTo.layout(material),
+        value: layout && cut.length > 0 ? { ...layout, sheets: cut, ticks: [] } : undefined,
+      },
+    ],
+  };
+}
+
+/** Sheets of a layout as they were moved about by hand. */
+export function putSheets(job: Job, material: string, sheets: readonly LaidSheet[], label: string): Act {
+  const layout = layoutOf(job, material);
+  return { label, edits: layout ? [{ path: pathTo.layout(material), value: { ...layout, sheets } }] : [] };
+}
+
+/** Locks a piece where it lies, or lets it be moved again. */
+export function lockPiece(job: Job, material: string, { sheet, at }: PieceAt, locked: boolean): Act {
+  const placements = layoutOf(job, material)?.sheets.find(({ id }) => id === sheet)?.placements ?? [];
+  return {
+    label: locked ? 'Piece locked' : 'Piece unlocked',
+    edits: [
+      {
+        path: pathTo.layoutSheetField(material, sheet, 'placements'),
+        value: placements.map((each, index) => (index === at ? { ...each, locked } : each)),
+      },
+    ],
+  };
+}
+
+/** Keeps a place of a sheet clear from the next run on, or lets it be used again. */
+export function keepClear(job: Job, material: string, sheet: string, area: Area, clear: boolean): Act {
+  const known = layoutOf(job, material)?.sheets.find(({ id }) => id === sheet)?.clear ?? [];
+  const same = (other: Area) => other.x === area.x && other.y === area.y;
+  return {
+    label: clear ? 'Place kept clear' : 'Place used again',
+    edits: [
+      {
+        path: pathTo.layoutSheetField(material, sheet, 'clear'),
+        value: clear ? [...known, area] : known.filter((other) => !same(other)),
+      },
+    ],
+  };
+}
+
+/** The offcuts a sheet leaves that are worth keeping. */
+export function offcutsOf(job: Job, layout: SheetLayout, sheet: LaidSheet): readonly Area[] {
+  const { keepLength, keepWidth } = job.workshop.cutting;
+  const keep = { length: keepLength, width: keepWidth };
+  const sequence = sequenceOf(sheet, layout, keep);
+  if (sequence) return sequence.offcuts;
+  const free = freeOf(
+    { from: sheet.id, placements: sheet.placements.map((each) => ({ id: '', ...each })) },
+    {
+      sheet,
+      kerf: Math.max(layout.kerf, layout.spacing),
+    },
+  );
+  return free && Math.max(free.length, free.width) >= keepLength && Math.min(free.length, free.width) >= keepWidth
+    ? [free]
+    : [];
+}
+
+/**
+ * Marks a sheet cut: it changes no more, leaves the stock it was taken from, and its offcuts come into stock, each with a
+ * mark.
+ */
+export function markCut(job: Job, material: string, sheetId: string, ids: IdMaker = newId): Act {
+  const layout = layoutOf(job, material);
+  const at = layout?.sheets.findIndex(({ id }) => id === sheetId) ?? -1;
+  const sheet = layout?.sheets[at];
+  if (!layout || !sheet || sheet.cut) return { label: 'Sheet cut', edits: [] };
+  const edits: Edit[] = [{ path: pathTo.layoutSheetField(material, sheetId, 'cut'), value: true }];
+  const row = job.stock.sheets.find(({ id }) => id === sheet.from);
+  if (row && row.count !== null)
+    edits.push(
+      row.offcut && row.count <= 1
+        ? { path: pathTo.entry(pathTo.stock('sheets'), row.id), value: undefined }
+        : { path: pathTo.stockField('sheets', row.id, 'count'), value: Math.max(0, row.count - 1) },
+    );
+  const marks = new Set(job.stock.sheets.map(({ mark }) => mark));
+  let number = 0;
+  for (const { length, width } of offcutsOf(job, layout, sheet)) {
+    do number += 1;
+    while (marks.has(`${material} R${number}`));
+    const mark = `${material} R${number}`;
+    const entry: StockSheets = { id: ids('r'), material, length, width, count: 1, price: 0, offcut: true, mark };
+    edits.push({ path: pathTo.stock('sheets'), insert: entry });
+  }
+  return { label: `Sheet ${at + 1} of ${materialName(job, material)} cut`, edits };
+}
+
+/** Ticks a set-up off, or unticks it, in every accepted layout whose pieces are at it. */
+export function tickSetUp(
+  job: Job,
+  setUp: { readonly id: string; readonly what: string; readonly materials: readonly string[] },
+  done: boolean,
+): Act {
+  const layouts = (job.layouts ?? []).filter(({ id }) => setUp.materials.includes(id));
+  return {
+    label: done ? `${setUp.what} done` : `${setUp.what} not done`,
+    edits: layouts.flatMap(({ id, ticks }): Edit[] => {
+      const ticked = ticks.some((tick) => tick.id === setUp.id);
+      if (ticked === done) return [];
+      return done
+        ? [{ path: pathTo.layoutTicks(id), insert: { id: setUp.id } }]
+        : [{ path: pathTo.entry(pathTo.layoutTicks(id), setUp.id), value: undefined }];
+    }),
+  };
+}
+
+/** True where a set-up is ticked in every accepted layout it belongs to, and there is one. */
+export function isTicked(job: Job, setUp: { readonly id: string; readonly materials: readonly string[] }): boolean {
+  const layouts = (job.layouts ?? []).filter(({ id }) => setUp.materials.includes(id));
+  return layouts.length > 0 && layouts.every(({ ticks }) => ticks.some(({ id }) => id === setUp.id));
+}
