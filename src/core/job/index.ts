@@ -40,7 +40,7 @@ export {
   newId,
 } from './edit.js';
 export { idField, lengthField, nameField, wordField } from './fields.js';
-export { type LaidSheet, layoutSchema, METHODS, type Method, type PlacedPiece, type SheetLayout } from './layouts.js';
+export { type LayoutSheet, layoutSchema, METHODS, type Method, type PlacedPiece, type SheetLayout } from './layouts.js';
 export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thicknessOf } from './materials.js';
 export {
   type DecidedHeight,

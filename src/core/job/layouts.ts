@@ -44,7 +44,7 @@ const laidSheetSchema = z.strictObject({
   clear: z.array(clearSchema).max(50),
   placements: z.array(placedSchema).max(3000),
 });
-export type LaidSheet = z.infer<typeof laidSheetSchema>;
+export type LayoutSheet = z.infer<typeof laidSheetSchema>;
 
 /** The layout of one material the maker accepted, with the sizes it was made for. It never changes by itself. */
 export const layoutSchema = z.strictObject({

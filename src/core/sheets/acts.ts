@@ -3,7 +3,7 @@ import {
   type Act,
   type Edit,
   type IdMaker,
-  type LaidSheet,
+  type LayoutSheet,
   newId,
   pathTo,
   type SheetLayout,
@@ -41,7 +41,7 @@ export function letLayoutGo(job: Job, material: string): Act {
 }
 
 /** Sheets of a layout as they were moved about by hand. */
-export function putSheets(job: Job, material: string, sheets: readonly LaidSheet[], label: string): Act {
+export function putSheets(job: Job, material: string, sheets: readonly LayoutSheet[], label: string): Act {
   const layout = layoutOf(job, material);
   return { label, edits: layout ? [{ path: pathTo.layout(material), value: { ...layout, sheets } }] : [] };
 }
@@ -76,7 +76,7 @@ export function keepClear(job: Job, material: string, sheet: string, area: Area,
 }
 
 /** The offcuts a sheet leaves that are worth keeping. */
-export function offcutsOf(job: Job, layout: SheetLayout, sheet: LaidSheet): readonly Area[] {
+export function offcutsOf(job: Job, layout: SheetLayout, sheet: LayoutSheet): readonly Area[] {
   const { keepLength, keepWidth } = job.workshop.cutting;
   const keep = { length: keepLength, width: keepWidth };
   const sequence = sequenceOf(sheet, layout, keep);

@@ -76,7 +76,7 @@ export function boardsFor(
         {
           method: 'strips',
           kerf: KERF,
-          goals: { first: 'sheets', then: 'nothing' },
+          goals: { first: 'sheets', next: 'nothing' },
           sheets: [{ id: 'board', length: boards.length, width: boards.width, trim: 0, price: 0, offcut: false }],
           parts: strips.map(({ piece, strips: count }) => ({
             id: piece.mark,

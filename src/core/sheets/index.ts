@@ -36,7 +36,7 @@ export {
   packProblemSchema,
   type Unplaced,
 } from './problem.js';
-export { type Freed, partingOf, type SawCut, type Sequence, sequenceOf, stagesAllowed } from './sequence.js';
+export { type Freed, isKept, partingOf, type SawCut, type Sequence, sequenceOf, stagesAllowed } from './sequence.js';
 export { stockOf } from './stock.js';
 export { type CuttingProblem, type Goals, plainCutting, type SheetSupply } from './supply.js';
 export { inWords, layoutInWords, usedShare } from './words.js';

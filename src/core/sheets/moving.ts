@@ -1,4 +1,4 @@
-import type { LaidSheet, PlacedPiece, SheetLayout } from '../job/index.js';
+import type { LayoutSheet, PlacedPiece, SheetLayout } from '../job/index.js';
 import { stagesOf } from './parting.js';
 import { overlaps, partingOf, stagesAllowed } from './sequence.js';
 import type { Area } from './supply.js';
@@ -10,7 +10,7 @@ export interface PieceAt {
 }
 
 export type Moved =
-  | { readonly ok: true; readonly sheets: readonly LaidSheet[] }
+  | { readonly ok: true; readonly sheets: readonly LayoutSheet[] }
   | { readonly ok: false; readonly why: string };
 
 /** Nearer than this a piece sticks to the trim, or a kerf from another (mm). */
@@ -62,7 +62,7 @@ const no = (why: string): Moved => ({ ok: false, why });
 function stuck(
   piece: Area,
   { x, y }: { x: number; y: number },
-  sheet: LaidSheet,
+  sheet: LayoutSheet,
   others: readonly Area[],
   gap: number,
 ) {
@@ -86,7 +86,7 @@ function stuck(
 /** Why a piece cannot lie where it is; undefined where it can. */
 function whyNot(
   piece: PlacedPiece,
-  { length, width, trim, clear }: LaidSheet,
+  { length, width, trim, clear }: LayoutSheet,
   others: readonly PlacedPiece[],
   gap: number,
   { mark, show }: Words,
@@ -108,7 +108,7 @@ function whyNot(
 }
 
 /** Why the pieces on a sheet could not be cut apart; undefined where they can. */
-export function whyUncuttable(sheet: LaidSheet, layout: Omit<SheetLayout, 'sheets'>): string | undefined {
+export function whyUncuttable(sheet: LayoutSheet, layout: Omit<SheetLayout, 'sheets'>): string | undefined {
   if (layout.method === 'nested') return undefined;
   const tree = partingOf(sheet, layout);
   if (!tree) return 'No cut from edge to edge would free it there.';

@@ -1,5 +1,5 @@
 import type { JobHead } from '../document/index.js';
-import type { LaidSheet, Material, Method, PlacedPiece, SheetLayout } from '../job/index.js';
+import type { LayoutSheet, Material, Method, PlacedPiece, SheetLayout } from '../job/index.js';
 import { blanksToLay, type Demand, type SheetPiece } from './demand.js';
 import type { Packing, Placement, Unplaced } from './problem.js';
 import type { Area, CuttingProblem, Goals, SheetSupply } from './supply.js';
@@ -10,7 +10,7 @@ export interface CuttingWay {
   readonly stages: number | null;
   readonly goals: Goals;
 }
-export const USUAL_WAY: CuttingWay = { method: 'strips', stages: null, goals: { first: 'sheets', then: 'offcut' } };
+export const USUAL_WAY: CuttingWay = { method: 'strips', stages: null, goals: { first: 'sheets', next: 'offcut' } };
 
 /** What has to be laid out of one material: the problem, and the sheets that stay as they are. */
 export interface Plan {
@@ -18,9 +18,9 @@ export interface Plan {
   readonly way: CuttingWay;
   readonly problem: CuttingProblem;
   /** Cut already: nothing on them changes. */
-  readonly cut: readonly LaidSheet[];
+  readonly cut: readonly LayoutSheet[];
   /** Sheets with something that stays where it is, by their ids, without what may move. */
-  readonly begun: readonly LaidSheet[];
+  readonly begun: readonly LayoutSheet[];
 }
 
 /** A layout that was found, and what found no place. */
@@ -62,7 +62,7 @@ export function planFor(
   const { material } = demand;
   const byName = piecesByName(demand);
   const cut = accepted?.sheets.filter((sheet) => sheet.cut) ?? [];
-  const begun = (accepted?.sheets ?? []).flatMap((sheet): LaidSheet[] => {
+  const begun = (accepted?.sheets ?? []).flatMap((sheet): LayoutSheet[] => {
     if (sheet.cut) return [];
     const placements = sheet.placements.filter((each) => each.locked && isStill(each, byName.get(nameOf(each))));
     return placements.length + sheet.clear.length === 0 ? [] : [{ ...sheet, placements }];
@@ -97,7 +97,7 @@ function suppliesOf(
   { id, sheet, price = 0 }: Material,
   stock: JobHead['stock'],
   trim: number,
-  begun: readonly LaidSheet[],
+  begun: readonly LayoutSheet[],
 ): SheetSupply[] {
   const taken = (row: string) => begun.filter(({ from }) => from === row).length;
   const fixed = begun.map(
@@ -152,7 +152,7 @@ export function proposalOf({ demand, way, problem, cut, begun }: Plan, { sheets,
   };
   const known = new Map(begun.map((sheet) => [sheet.id, sheet]));
   const supplies = new Map(problem.sheets.map((supply) => [supply.id, supply]));
-  const laid = sheets.map(({ from, placements }): LaidSheet => {
+  const laid = sheets.map(({ from, placements }): LayoutSheet => {
     const start = known.get(from);
     if (start) return { ...start, placements: [...start.placements, ...placements.map(placed)] };
     const supply = supplies.get(from) as SheetSupply;

@@ -84,7 +84,7 @@ export class Search {
   get done(): boolean {
     const { goals } = this.stock;
     if (this.best.open > 0 || goals.first !== 'sheets' || this.newSheets > this.bound) return false;
-    return goals.then === 'nothing' || this.quiet >= QUIET;
+    return goals.next === 'nothing' || this.quiet >= QUIET;
   }
 
   /** One pass, and some sheets filled again. */
@@ -267,7 +267,7 @@ export class Search {
     if (found.open !== known.open) return found.open < known.open;
     const cost = costOf(found) - costOf(known);
     if (Math.abs(cost) > 1e-9) return cost < 0;
-    if (this.stock.goals.then === 'fences') {
+    if (this.stock.goals.next === 'fences') {
       const fences = fencesOf(found.sheets) - fencesOf(known.sheets);
       if (fences !== 0) return fences < 0;
     }

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { Random } from '../../../tests/generator/random.js';
-import type { LaidSheet, Method, SheetLayout } from '../job/index.js';
+import type { LayoutSheet, Method, SheetLayout } from '../job/index.js';
 import { type CuttingProblem, layOut, type SawCut, sequenceOf, stagesAllowed } from './index.js';
 
 /** A rectangle of wood on the saw. */
@@ -14,7 +14,7 @@ interface Wood {
 const NEAR = 1e-3;
 
 /** Saws a raw sheet as it is told, knowing nothing of how the cuts were found: each has to run through one piece of wood from edge to edge. */
-function saw({ length, width }: LaidSheet, cuts: readonly SawCut[]): { wood: Wood[]; wrong: string[] } {
+function saw({ length, width }: LayoutSheet, cuts: readonly SawCut[]): { wood: Wood[]; wrong: string[] } {
   let wood: Wood[] = [{ x: 0, y: 0, length, width }];
   const wrong: string[] = [];
   for (const { number, way, at, from, to, kerf } of cuts) {
@@ -44,7 +44,7 @@ function saw({ length, width }: LaidSheet, cuts: readonly SawCut[]): { wood: Woo
 const same = (a: Wood, b: Wood) =>
   (['x', 'y', 'length', 'width'] as const).every((key) => Math.abs(a[key] - b[key]) < NEAR);
 
-function anySheets(seed: number): { sheets: LaidSheet[]; layout: Omit<SheetLayout, 'sheets'> } {
+function anySheets(seed: number): { sheets: LayoutSheet[]; layout: Omit<SheetLayout, 'sheets'> } {
   const random = new Random(seed);
   const method: Method = random.pick(['strips', 'guillotine']);
   const trim = random.pick([0, 0, 2, 10]);
@@ -57,7 +57,7 @@ function anySheets(seed: number): { sheets: LaidSheet[]; layout: Omit<SheetLayou
     kerf,
     ...(stages === null ? {} : { stages }),
     oversize,
-    goals: { first: 'sheets', then: 'offcut' },
+    goals: { first: 'sheets', next: 'offcut' },
     sheets: [{ id: 'raw', ...sheet, price: 0, offcut: false }],
     parts: Array.from({ length: random.whole(1, 9) }, (_, at) => ({
       id: `p${at}`,

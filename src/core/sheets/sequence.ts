@@ -1,4 +1,4 @@
-import type { LaidSheet, PlacedPiece, SheetLayout } from '../job/index.js';
+import type { LayoutSheet, PlacedPiece, SheetLayout } from '../job/index.js';
 import { type Node, part, type Rect, stagesOf, type Way } from './parting.js';
 
 /** One cut of a sheet, in the order in which they are made. All mm, from the raw sheet's corner. */
@@ -48,12 +48,12 @@ const NEAR = 1e-4;
 type Cutting = Pick<SheetLayout, 'method' | 'stages' | 'kerf' | 'oversize' | 'spacing'>;
 
 /** How a sheet comes apart, pieces a kerf larger each way; undefined where no cut from edge to edge passes. */
-export function partingOf(sheet: LaidSheet, { method, kerf }: Cutting): Node | undefined {
+export function partingOf(sheet: LayoutSheet, { method, kerf }: Cutting): Node | undefined {
   const grown = ({ x, y, length, width }: Rect): Rect => ({ x, y, length: length + kerf, width: width + kerf });
   return part(usableOf(sheet, kerf), sheet.placements.map(grown), method === 'strips' ? 'rip' : undefined, NEAR);
 }
 
-function usableOf({ length, width, trim }: LaidSheet, kerf: number): Rect {
+function usableOf({ length, width, trim }: LayoutSheet, kerf: number): Rect {
   return { x: trim, y: trim, length: length - 2 * trim + kerf, width: width - 2 * trim + kerf };
 }
 
@@ -69,7 +69,7 @@ export function stagesAllowed({ method, stages }: Pick<Cutting, 'method' | 'stag
  * where no cut passes.
  */
 export function sequenceOf(
-  sheet: LaidSheet,
+  sheet: LayoutSheet,
   cutting: Cutting,
   keep: { readonly length: number; readonly width: number },
 ): Sequence | undefined {
@@ -96,7 +96,7 @@ class Sawing {
   readonly offcuts: Rect[] = [];
 
   constructor(
-    private readonly sheet: LaidSheet,
+    private readonly sheet: LayoutSheet,
     private readonly cutting: Cutting,
     private readonly keep: { readonly length: number; readonly width: number },
   ) {}

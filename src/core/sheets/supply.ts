@@ -33,9 +33,9 @@ export interface Blank extends PackPart {
 /** What is looked for first, and what among layouts that are equal in it. */
 export interface Goals {
   readonly first: 'sheets' | 'cost';
-  readonly then: 'offcut' | 'fences' | 'nothing';
+  readonly next: 'offcut' | 'fences' | 'nothing';
 }
-const PLAIN_GOALS: Goals = { first: 'sheets', then: 'nothing' };
+const PLAIN_GOALS: Goals = { first: 'sheets', next: 'nothing' };
 
 /** What has to come out of which sheets, and how they are cut. All mm. */
 export interface CuttingProblem {

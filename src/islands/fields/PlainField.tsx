@@ -6,11 +6,13 @@ export interface PlainFieldProps {
   readonly value: number;
   /** Only whole numbers. */
   readonly whole?: boolean;
+  /** How wide the entry is. */
+  readonly width?: string;
   readonly onCommit: (value: number) => Outcome;
 }
 
 /** A plain number: a count, a share, a ratio. A refused entry stays as typed with the reason under it. */
-export function PlainField({ label, value, whole = false, onCommit }: PlainFieldProps) {
+export function PlainField({ label, value, whole = false, width = 'w-12', onCommit }: PlainFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const commit = () => {
@@ -29,7 +31,7 @@ export function PlainField({ label, value, whole = false, onCommit }: PlainField
       <input
         aria-label={label}
         aria-invalid={problem !== null}
-        className="entry w-12 text-right font-semibold"
+        className={`entry ${width} text-right font-semibold`}
         inputMode={whole ? 'numeric' : 'decimal'}
         value={typed ?? String(value)}
         onChange={(event) => {

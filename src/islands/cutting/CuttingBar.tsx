@@ -1,0 +1,87 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { useBench } from '../bench/context.js';
+import { RefusedSteps, SaveWord } from '../bench/saving/SaveWords.js';
+import { SidesDialog } from '../bench/saving/SidesDialog.js';
+import { useAutosave } from '../bench/saving/saving.js';
+import { CUTTING_VIEWS, type CuttingView } from './views.js';
+
+/** The way back to the bench, the pages from stock to costs, and what the save is doing. */
+export function CuttingBar({
+  jobId,
+  version,
+  epoch,
+  view,
+}: {
+  jobId: string;
+  version: number;
+  epoch: string;
+  view: CuttingView;
+}) {
+  const name = useBench((state) => state.job.name);
+  const past = useBench((state) => state.past);
+  const future = useBench((state) => state.future);
+  const undo = useBench((state) => state.undo);
+  const redo = useBench((state) => state.redo);
+  const saving = useAutosave(jobId, { version, epoch });
+  /** Another page reads what is saved. */
+  const goTo = (event: React.MouseEvent, address: string) => {
+    if (event.metaKey || event.ctrlKey || event.shiftKey) return;
+    event.preventDefault();
+    void saving.flush().then(() => window.location.assign(address));
+  };
+  return (
+    <header className="print:hidden">
+      <div className="flex min-h-11 flex-wrap items-center gap-2 px-4">
+        <a href="/" className="text-[1.1875rem] font-bold tracking-tight">
+          Alcove
+        </a>
+        <span aria-hidden="true" className="text-rule">
+          /
+        </span>
+        <a
+          href={`/jobs/${jobId}`}
+          className="max-w-96 truncate text-[1.0625rem] font-semibold underline"
+          onClick={(event) => goTo(event, `/jobs/${jobId}`)}
+        >
+          {name}
+        </a>
+        <SaveWord state={saving.state} inBrowser={saving.inBrowser} />
+        <nav aria-label="From parts to the saw" className="ml-4 flex flex-wrap gap-1">
+          {Object.entries(CUTTING_VIEWS).map(([id, words]) => (
+            <a
+              key={id}
+              href={`/jobs/${jobId}/${id}`}
+              aria-current={id === view ? 'page' : undefined}
+              className={`act ${id === view ? 'act-main' : 'act-bare'}`}
+              onClick={(event) => goTo(event, `/jobs/${jobId}/${id}`)}
+            >
+              {words}
+            </a>
+          ))}
+        </nav>
+        <span className="ml-auto flex items-center gap-1">
+          <button
+            type="button"
+            className="act act-bare"
+            disabled={past.length === 0}
+            onClick={undo}
+            title={past.at(-1) ? `Undo: ${past.at(-1)?.label}` : 'Nothing to undo'}
+          >
+            <Undo2 size={17} aria-hidden="true" /> Undo
+          </button>
+          <button
+            type="button"
+            className="act act-bare"
+            disabled={future.length === 0}
+            onClick={redo}
+            title={future.at(-1) ? `Redo: ${future.at(-1)?.label}` : 'Nothing to redo'}
+          >
+            <Redo2 size={17} aria-hidden="true" /> Redo
+          </button>
+        </span>
+      </div>
+      <RefusedSteps steps={saving.refused} onSettle={saving.settleRefused} />
+      {saving.state.kind === 'sides' && <SidesDialog sides={saving.state.sides} onChoose={saving.choose} />}
+    </header>
+  );
+}

@@ -1,0 +1,24 @@
+import { useMemo } from 'react';
+import type { Job } from '../../core/document/index.js';
+import { demandOf, type SheetPiece } from '../../core/sheets/index.js';
+import type { SolvedCabinet } from '../../core/solve.js';
+import { useBench } from '../bench/context.js';
+
+/** The job on these pages, and its cabinets as they are figured. */
+export function useCutting(): { readonly job: Job; readonly cabinets: readonly SolvedCabinet[] } {
+  const job = useBench((state) => state.job);
+  const { cabinets } = useBench((state) => state.solved);
+  return { job, cabinets };
+}
+
+/** What is cut from sheets, and every piece by its cabinet and part. */
+export function useDemand() {
+  const { cabinets } = useCutting();
+  return useMemo(() => {
+    const demands = demandOf(cabinets);
+    const byName = new Map<string, SheetPiece>(
+      demands.flatMap(({ pieces }) => pieces.map((piece) => [`${piece.cabinet} ${piece.key}`, piece] as const)),
+    );
+    return { demands, byName };
+  }, [cabinets]);
+}

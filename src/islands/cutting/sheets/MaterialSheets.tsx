@@ -1,0 +1,470 @@
+import { Lock, LockOpen, MapPinOff, Scissors } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { type LayoutSheet, METHODS, type SheetLayout } from '../../../core/job/index.js';
+import {
+  acceptLayout,
+  type Changed,
+  changedSince,
+  type Demand,
+  layoutInWords,
+  letLayoutGo,
+  markCut,
+  movePiece,
+  offcutsOf,
+  type Proposal,
+  type SheetPiece,
+  sequenceOf,
+  usedShare,
+} from '../../../core/sheets/index.js';
+import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+import { useBench, useBenchStore } from '../../bench/context.js';
+import { CutsTable } from './CutsTable.js';
+import { SheetDrawing } from './SheetDrawing.js';
+
+/** A piece that is chosen on the sheets of a material. */
+export interface ChosenPiece {
+  readonly material: string;
+  readonly sheet: string;
+  readonly at: number;
+}
+
+/** So wide a sheet is drawn in a row of two, and alone (px). */
+const WIDE = 590;
+const WIDEST = 1210;
+
+/** The sheets of one material, proposed or accepted: looked at, changed by hand, cut. */
+export function MaterialSheets({
+  jobId,
+  demand,
+  demands,
+  byName,
+  accepted,
+  proposal,
+  running,
+  chosen,
+  onChoose,
+  onAgain,
+  onDrop,
+}: {
+  jobId: string;
+  demand: Demand;
+  demands: readonly Demand[];
+  byName: ReadonlyMap<string, SheetPiece>;
+  accepted: SheetLayout | undefined;
+  proposal: Proposal | undefined;
+  running: boolean;
+  chosen: ChosenPiece | null;
+  onChoose: (piece: ChosenPiece | null) => void;
+  onAgain: () => void;
+  /** The proposal is not wanted any more. */
+  onDrop: () => void;
+}) {
+  const job = useBench((state) => state.job);
+  const store = useBenchStore();
+  const [why, setWhy] = useState<string | null>(null);
+  const [opened, setOpened] = useState<string | null>(null);
+  const { material } = demand;
+  const style = job.display;
+  const layout = proposal?.layout ?? accepted;
+  const changed = useMemo(
+    () => (accepted && !proposal ? changedSince(accepted, demand, demands) : []),
+    [accepted, proposal, demand, demands],
+  );
+  if (!layout) return null;
+  const pieceOf = (sheet: LayoutSheet, at: number) => {
+    const placed = sheet.placements[at];
+    return placed && byName.get(`${placed.cabinet} ${placed.part}`);
+  };
+  const markOf = (sheet: LayoutSheet, at: number) => pieceOf(sheet, at)?.mark ?? 'gone';
+  const act = (next: Parameters<ReturnType<typeof store.getState>['act']>[0]) => {
+    const outcome = store.getState().act(next);
+    setWhy(outcome.ok ? null : outcome.message);
+    return outcome.ok;
+  };
+  /** Changes the layout that is shown; one that was only proposed is accepted with it. */
+  const change = (sheets: readonly LayoutSheet[], label: string) => {
+    const next: SheetLayout = { ...layout, sheets: [...sheets] };
+    if (act({ label, edits: acceptLayout(job, next).edits })) onDrop();
+  };
+  const drop = (
+    sheet: LayoutSheet,
+    at: number,
+    by: { readonly x: number; readonly y: number },
+    point: { readonly x: number; readonly y: number },
+  ) => {
+    const piece = sheet.placements[at];
+    if (!piece) return;
+    // Over another sheet it lies where the pointer let it go, by its middle.
+    const over = document
+      .elementsFromPoint(point.x, point.y)
+      .map((element) => element.closest<SVGSVGElement>('svg[data-sheet]'))
+      .find((found) => found !== null);
+    const other = layout.sheets.find(({ id }) => id === over?.dataset.sheet);
+    let to = { sheet: sheet.id, x: piece.x + by.x, y: piece.y + by.y };
+    if (over && other && other.id !== sheet.id) {
+      const bounds = over.getBoundingClientRect();
+      const scale = bounds.width / other.length;
+      to = {
+        sheet: other.id,
+        x: (point.x - bounds.left) / scale - piece.length / 2,
+        y: other.width - (point.y - bounds.top) / scale - piece.width / 2,
+      };
+    }
+    put({ sheet: sheet.id, at }, to);
+  };
+  const put = (from: { sheet: string; at: number }, to: { sheet: string; x: number; y: number }) => {
+    const moved = movePiece(layout, from, to, {
+      mark: ({ cabinet, part }) => byName.get(`${cabinet} ${part}`)?.mark ?? 'another piece',
+      show: (mm) => formatLengthWithUnit(mm, style),
+    });
+    if (!moved.ok) {
+      setWhy(moved.why);
+      return;
+    }
+    change(moved.sheets, 'Piece moved by hand');
+    onChoose(null);
+  };
+  const chosenSheet = chosen ? layout.sheets.find(({ id }) => id === chosen.sheet) : undefined;
+  const chosenPlaced = chosen && chosenSheet ? chosenSheet.placements[chosen.at] : undefined;
+  const chosenPiece = chosen && chosenSheet ? pieceOf(chosenSheet, chosen.at) : undefined;
+  const lock = () => {
+    if (!chosen || !chosenSheet || !chosenPlaced) return;
+    change(
+      layout.sheets.map((sheet) =>
+        sheet.id === chosenSheet.id
+          ? {
+              ...sheet,
+              placements: sheet.placements.map((each, at) =>
+                at === chosen.at ? { ...each, locked: !each.locked } : each,
+              ),
+            }
+          : sheet,
+      ),
+      chosenPlaced.locked ? 'Piece unlocked' : 'Piece locked',
+    );
+  };
+  const forbid = () => {
+    if (!chosen || !chosenSheet || !chosenPlaced) return;
+    const { x, y, length, width } = chosenPlaced;
+    change(
+      layout.sheets.map((sheet) =>
+        sheet.id === chosenSheet.id
+          ? {
+              ...sheet,
+              clear: [...sheet.clear, { x, y, length, width }],
+              placements: sheet.placements.filter((_, at) => at !== chosen.at),
+            }
+          : sheet,
+      ),
+      'Place kept clear',
+    );
+    onChoose(null);
+    onAgain();
+  };
+  const isAccepted = !proposal && accepted !== undefined;
+  return (
+    <section
+      aria-label={material.name}
+      className="sheet flex flex-col gap-3 p-4 print:shadow-none"
+      data-material={material.id}
+    >
+      <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.125rem] font-bold">
+        {material.name}
+        <span className="text-base font-semibold" data-layout={layout.sheets.length}>
+          {layoutInWords(layout)}
+        </span>
+        <span className="text-base font-normal text-ink-soft">
+          {Math.round(usedShare(layout) * 100)} % of them used, cut {METHODS[layout.method]}
+        </span>
+      </h2>
+      <div className="flex flex-wrap items-center gap-2 print:hidden">
+        {isAccepted ? (
+          <>
+            <span className="border border-ink px-2 font-semibold" data-accepted="">
+              Accepted
+            </span>
+            <button type="button" className="act" disabled={running} onClick={onAgain}>
+              Lay out again round what is locked and cut
+            </button>
+            <button type="button" className="act act-bare" onClick={() => act(letLayoutGo(job, material.id))}>
+              Let it go
+            </button>
+          </>
+        ) : (
+          <>
+            <button
+              type="button"
+              className="act act-main"
+              disabled={running}
+              onClick={() => {
+                if (act(acceptLayout(job, layout))) onDrop();
+              }}
+            >
+              Accept this layout
+            </button>
+            {accepted && (
+              <button type="button" className="act" onClick={onDrop}>
+                Keep the one accepted before
+              </button>
+            )}
+            <span className="text-ink-soft">
+              Proposed. Accepted it is kept with its sizes, whatever changes, and sheets can be marked cut.
+            </span>
+          </>
+        )}
+      </div>
+      {proposal?.unplaced.map(({ id, quantity, reason }) => (
+        <p key={id} role="alert" className="bg-finding-pale px-2 py-1 text-finding">
+          {id}, {quantity} times: {reason}
+        </p>
+      ))}
+      {changed.length > 0 && <ChangedList changed={changed} layout={layout} show={(mm) => formatLength(mm, style)} />}
+      {why && (
+        <p role="alert" className="bg-finding-pale px-2 py-1 text-finding" data-why="">
+          {why}
+        </p>
+      )}
+      {chosen && chosenSheet && chosenPlaced && (
+        <div
+          className="flex flex-wrap items-center gap-2 bg-pencil-pale px-2 py-1 print:hidden"
+          data-selected={chosenPiece?.mark}
+        >
+          <span>
+            <b>{chosenPiece?.mark}</b> {chosenPiece?.part.name}, of {chosenPiece?.number} {chosenPiece?.cabinetName},{' '}
+            {formatLength(chosenPlaced.length, style)} × {formatLengthWithUnit(chosenPlaced.width, style)}
+          </span>
+          <a
+            className="act"
+            href={`/jobs/${jobId}?cabinet=${chosenPlaced.cabinet}&part=${encodeURIComponent(chosenPlaced.part)}`}
+          >
+            Show it on the bench
+          </a>
+          {!chosenSheet.cut && (
+            <>
+              <button type="button" className="act" aria-pressed={chosenPlaced.locked} onClick={lock}>
+                {chosenPlaced.locked ? (
+                  <LockOpen size={15} aria-hidden="true" />
+                ) : (
+                  <Lock size={15} aria-hidden="true" />
+                )}
+                {chosenPlaced.locked ? 'Unlock' : 'Lock here'}
+              </button>
+              <button type="button" className="act" onClick={forbid} title="Keeps this place clear and lays out again">
+                <MapPinOff size={15} aria-hidden="true" /> Nothing here
+              </button>
+              <label className="flex items-center gap-1">
+                Move to
+                <select
+                  className="entry"
+                  value=""
+                  onChange={({ currentTarget: { value } }) => {
+                    const target = layout.sheets.find(({ id }) => id === value);
+                    if (!target) return;
+                    const room = firstRoom(job, layout, target, chosenPlaced);
+                    if (room) put(chosen, { sheet: target.id, ...room });
+                    else setWhy('Nothing that is left of that sheet takes it.');
+                  }}
+                >
+                  <option value="">another sheet</option>
+                  {layout.sheets.map(({ id, cut }, at) =>
+                    id === chosen.sheet || cut ? null : (
+                      <option key={id} value={id}>
+                        sheet {at + 1}
+                      </option>
+                    ),
+                  )}
+                </select>
+              </label>
+            </>
+          )}
+        </div>
+      )}
+      <ol className="flex flex-wrap gap-x-6 gap-y-5 print:block">
+        {layout.sheets.map((sheet, at) => (
+          <OneSheet
+            key={sheet.id}
+            layout={layout}
+            sheet={sheet}
+            number={at + 1}
+            name={`${material.name}, sheet ${at + 1}`}
+            open={opened === sheet.id}
+            selected={chosen?.sheet === sheet.id ? chosen.at : null}
+            markOf={(piece) => markOf(sheet, piece)}
+            pieceName={(piece) => pieceOf(sheet, piece)?.part.name ?? ''}
+            longest={Math.max(...layout.sheets.map(({ length }) => length))}
+            onOpen={() => setOpened(opened === sheet.id ? null : sheet.id)}
+            onSelect={(piece) => {
+              setWhy(null);
+              const same = chosen?.sheet === sheet.id && chosen.at === piece;
+              onChoose(same ? null : { material: material.id, sheet: sheet.id, at: piece });
+            }}
+            onDrop={sheet.cut || running ? undefined : (piece, by, point) => drop(sheet, piece, by, point)}
+            onCut={isAccepted && !sheet.cut ? () => act(markCut(job, material.id, sheet.id)) : undefined}
+            onUseAgain={(area) =>
+              change(
+                layout.sheets.map((each) =>
+                  each.id === sheet.id ? { ...each, clear: each.clear.filter((other) => other !== area) } : each,
+                ),
+                'Place used again',
+              )
+            }
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Where a piece goes on what is left of a sheet. */
+function firstRoom(
+  job: Parameters<typeof offcutsOf>[0],
+  layout: SheetLayout,
+  sheet: LayoutSheet,
+  { length, width }: { length: number; width: number },
+) {
+  const all = {
+    ...job,
+    workshop: { ...job.workshop, cutting: { ...job.workshop.cutting, keepLength: 0, keepWidth: 0 } },
+  };
+  return offcutsOf(all, layout, sheet).find((room) => room.length >= length - 0.001 && room.width >= width - 0.001);
+}
+
+function OneSheet({
+  layout,
+  sheet,
+  number,
+  name,
+  open,
+  selected,
+  markOf,
+  pieceName,
+  longest,
+  onOpen,
+  onSelect,
+  onDrop,
+  onCut,
+  onUseAgain,
+}: {
+  layout: SheetLayout;
+  sheet: LayoutSheet;
+  number: number;
+  name: string;
+  open: boolean;
+  selected: number | null;
+  markOf: (at: number) => string;
+  pieceName: (at: number) => string;
+  /** Of all sheets of the material: they are drawn to one scale. */
+  longest: number;
+  onOpen: () => void;
+  onSelect: (at: number) => void;
+  onDrop: Parameters<typeof SheetDrawing>[0]['onDrop'];
+  onCut: (() => void) | undefined;
+  onUseAgain: (area: LayoutSheet['clear'][number]) => void;
+}) {
+  const job = useBench((state) => state.job);
+  const { keepLength, keepWidth } = job.workshop.cutting;
+  const sequence = useMemo(
+    () => sequenceOf(sheet, layout, { length: keepLength, width: keepWidth }),
+    [sheet, layout, keepLength, keepWidth],
+  );
+  const offcuts = useMemo(() => offcutsOf(job, layout, sheet), [job, layout, sheet]);
+  const used = usedShare({ sheets: [sheet] });
+  const style = job.display;
+  const pieces = sheet.placements.length;
+  return (
+    <li
+      className={`flex flex-col gap-1 ${open ? 'w-full' : ''} print:mb-6 print:break-inside-avoid print:break-after-page`}
+    >
+      <span className="hidden font-bold print:block">
+        {job.name}: {name}, {formatLength(sheet.length, style)} × {formatLengthWithUnit(sheet.width, style)}
+      </span>
+      <SheetDrawing
+        sheet={sheet}
+        sequence={sequence}
+        offcuts={offcuts}
+        numbered={open}
+        width={((open ? WIDEST : WIDE) * sheet.length) / longest}
+        style={style}
+        selected={selected}
+        name={name}
+        markOf={markOf}
+        onSelect={onSelect}
+        {...(onDrop ? { onDrop } : {})}
+      />
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <span className="font-semibold">
+          Sheet {number}
+          {sheet.offcut ? ', an offcut' : ''}
+          {sheet.cut ? ', cut' : ''}
+        </span>
+        <span className="text-ink-soft">
+          {formatLength(sheet.length, style)} × {formatLengthWithUnit(sheet.width, style)}, {pieces}{' '}
+          {pieces === 1 ? 'piece' : 'pieces'}, {Math.round(used * 100)} % used
+          {sequence ? `, ${sequence.cuts.length} cuts` : layout.method === 'nested' ? ', routed' : ''}
+        </span>
+        <span className="ml-auto flex gap-1 print:hidden">
+          {sheet.clear.map((area, at) => (
+            <button key={at} type="button" className="act" onClick={() => onUseAgain(area)}>
+              Use place {at + 1} again
+            </button>
+          ))}
+          {sequence && (
+            <button type="button" className="act" aria-expanded={open} onClick={onOpen}>
+              {open ? 'Shut the cuts' : 'Cuts in order'}
+            </button>
+          )}
+          {onCut && (
+            <button
+              type="button"
+              className="act"
+              onClick={onCut}
+              title="Nothing on it changes any more; its offcuts go into stock"
+            >
+              <Scissors size={15} aria-hidden="true" /> Mark cut
+            </button>
+          )}
+        </span>
+      </div>
+      {sequence && (
+        <div className={open ? '' : 'hidden print:block'}>
+          <CutsTable sequence={sequence} sheet={sheet} style={style} markOf={markOf} nameOf={pieceName} />
+        </div>
+      )}
+    </li>
+  );
+}
+
+const KINDS: Readonly<Record<Changed['kind'], string>> = {
+  size: 'has another size',
+  gone: 'is no longer a part of the job',
+  material: 'is of another material now',
+  'no place': 'has no place on these sheets',
+};
+
+/** What no longer holds of an accepted layout, what is cut already first. */
+function ChangedList({
+  changed,
+  layout,
+  show,
+}: {
+  changed: readonly Changed[];
+  layout: SheetLayout;
+  show: (mm: number) => string;
+}) {
+  return (
+    <div role="alert" className="bg-finding-pale px-3 py-2 text-finding" data-changed={changed.length}>
+      <b>Changed since this layout was accepted:</b>
+      <ul className="ml-4 list-disc">
+        {changed.slice(0, 12).map(({ kind, mark, part, cabinet, sheet, cut, was, is }) => (
+          <li key={`${cabinet} ${part} ${kind}`}>
+            {cut && <b>Already cut: </b>}
+            {mark || part} {KINDS[kind]}
+            {was && is && `: ${was.map(show).join(' × ')}, now ${is.map(show).join(' × ')}`}
+            {sheet && ` (sheet ${layout.sheets.findIndex(({ id }) => id === sheet) + 1})`}
+          </li>
+        ))}
+      </ul>
+      {changed.length > 12 && <p>and {changed.length - 12} more.</p>}
+    </div>
+  );
+}

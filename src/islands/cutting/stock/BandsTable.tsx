@@ -1,0 +1,154 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useMemo } from 'react';
+import { BAND_WIDER, newId, pathTo, type StockBand, thicknessOf } from '../../../core/job/index.js';
+import { formatLengthWithUnit } from '../../../core/units/index.js';
+import { useBench } from '../../bench/context.js';
+import { LengthField } from '../../fields/LengthField.js';
+import { PlainField } from '../../fields/PlainField.js';
+import { useCutting } from '../context.js';
+
+/** Edge bands: their sizes and prices, the materials they match, and what the job has no band for. */
+export function BandsTable() {
+  const { job, cabinets } = useCutting();
+  const act = useBench((state) => state.act);
+  const style = job.display;
+  /** Bands the parts ask for, by material and thickness. */
+  const asked = useMemo(() => {
+    const found = new Map<string, { material: string; thickness: number }>();
+    for (const { parts } of cabinets)
+      for (const { material, bands, bought } of parts)
+        if (!bought)
+          for (const { thickness } of bands)
+            found.set(`${material.id} ${thickness.mm.toFixed(2)}`, { material: material.id, thickness: thickness.mm });
+    return [...found.values()];
+  }, [cabinets]);
+  const missing = asked.filter(
+    ({ material, thickness }) =>
+      !job.stock.bands.some((band) => band.materials.includes(material) && Math.abs(band.thickness - thickness) < 0.05),
+  );
+  const materialOf = (id: string) => job.materials.find((material) => material.id === id);
+  const add = (material: string, thickness: number) => {
+    const found = materialOf(material);
+    if (!found) return;
+    const wide = thicknessOf(found).mm + BAND_WIDER;
+    const entry: StockBand = {
+      id: newId('e'),
+      name: `${found.name} band, ${formatLengthWithUnit(thickness, style)}`.slice(0, 80),
+      // Bands are sold in whole millimetres.
+      width: Math.ceil(wide),
+      thickness,
+      price: 0,
+      milled: false,
+      materials: [material],
+    };
+    act({ label: `${entry.name} put into stock`, edits: [{ path: pathTo.stock('bands'), insert: entry }] });
+  };
+  return (
+    <section className="sheet flex flex-col gap-2 p-4" aria-label="Edge bands">
+      <h2 className="text-[1.0625rem] font-bold">Edge bands</h2>
+      {job.stock.bands.length > 0 && (
+        <table className="w-full text-left">
+          <thead>
+            <tr className="border-b border-rule text-ink-soft">
+              <th className="px-1 font-normal">Band</th>
+              <th className="w-20 px-1 text-right font-normal">Width</th>
+              <th className="w-20 px-1 text-right font-normal">Thickness</th>
+              <th className="w-28 px-1 text-right font-normal">{job.workshop.costs.money} a metre</th>
+              <th className="w-40 px-1 font-normal">Edge milled first</th>
+              <th className="w-10 px-1">
+                <span className="sr-only">Take away</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {job.stock.bands.map((band) => (
+              <BandRow key={band.id} band={band} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {missing.map(({ material, thickness }) => (
+        <p key={`${material} ${thickness}`} className="flex flex-wrap items-center gap-3">
+          <span>
+            Parts of {materialOf(material)?.name ?? material} ask for a band of {formatLengthWithUnit(thickness, style)}
+            , and there is none in stock.
+          </span>
+          <button type="button" className="act" onClick={() => add(material, thickness)}>
+            <Plus size={15} aria-hidden="true" /> Add this band
+          </button>
+        </p>
+      ))}
+      {job.stock.bands.length === 0 && missing.length === 0 && <p className="text-ink-soft">No part is banded.</p>}
+    </section>
+  );
+}
+
+function BandRow({ band }: { band: StockBand }) {
+  const job = useBench((state) => state.job);
+  const act = useBench((state) => state.act);
+  const style = job.display;
+  const { id, name } = band;
+  const decide = (field: 'width' | 'thickness' | 'price' | 'milled', value: unknown) =>
+    act({ label: name, edits: [{ path: pathTo.stockField('bands', id, field), value }] });
+  const narrow = band.materials.some((each) => {
+    const material = job.materials.find((one) => one.id === each);
+    return material !== undefined && band.width < thicknessOf(material).mm + BAND_WIDER - 0.001;
+  });
+  return (
+    <tr className="border-b border-sheet-edge">
+      <td className="px-1">
+        {name}
+        {narrow && (
+          <span className="ml-2 text-finding">
+            too narrow: it should be {formatLengthWithUnit(BAND_WIDER, style)} wider than the panel
+          </span>
+        )}
+      </td>
+      <td className="px-1">
+        <LengthField label={`${name}, width`} mm={band.width} style={style} onCommit={(mm) => decide('width', mm)} />
+      </td>
+      <td className="px-1">
+        <LengthField
+          label={`${name}, thickness`}
+          mm={band.thickness}
+          style={style}
+          onCommit={(mm) => decide('thickness', mm)}
+        />
+      </td>
+      <td className="px-1 text-right">
+        <PlainField
+          label={`${name}, price of a metre`}
+          width="w-20"
+          value={band.price}
+          onCommit={(value) => decide('price', value)}
+        />
+      </td>
+      <td className="px-1">
+        <select
+          aria-label={`${name}, edge milled first`}
+          className="entry"
+          value={band.milled ? 'yes' : 'no'}
+          onChange={({ currentTarget: { value } }) => decide('milled', value === 'yes')}
+        >
+          <option value="no">no</option>
+          <option value="yes">yes, by the bander</option>
+        </select>
+      </td>
+      <td className="px-1 text-right">
+        <button
+          type="button"
+          className="act act-bare"
+          aria-label={`Take ${name} out of stock`}
+          onClick={() =>
+            act({
+              label: `${name} taken out of stock`,
+              edits: [{ path: pathTo.entry(pathTo.stock('bands'), id), value: undefined }],
+            })
+          }
+        >
+          <Trash2 size={15} aria-hidden="true" />
+        </button>
+      </td>
+    </tr>
+  );
+}
