@@ -1,8 +1,10 @@
 import { expose } from 'comlink';
 import type { Job } from '../core/document/index.js';
+import type { SheetLayout } from '../core/job/index.js';
 import {
   type CuttingWay,
   demandOf,
+  layOut,
   lookFor,
   Packer,
   type Plan,
@@ -79,6 +81,15 @@ const answers = {
       await new Promise((go) => setTimeout(go));
     }
     if (own === run) tell(true);
+  },
+
+  /** Layouts of all materials that set the fence less often, strips first, looked for so long at each. */
+  fewestFences(job: Job, seconds: number): readonly SheetLayout[] {
+    const way: CuttingWay = { method: 'strips', stages: null, goals: { first: 'sheets', next: 'fences' } };
+    return demandOf(solve(job).cabinets).map((demand) => {
+      const plan = planFor(job, demand, way);
+      return proposalOf(plan, layOut(plan.problem, { seconds, now: () => performance.now() })).layout;
+    });
   },
 
   /** Ends what is under way; the best so far stays. */

@@ -6,4 +6,5 @@ export {
   costOf,
   type JobCost,
   OPERATIONS,
+  pricedList,
 } from './costs.js';

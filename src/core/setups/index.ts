@@ -1,2 +1,2 @@
-export { type SetUp, type SetUpPiece, setUpsOf } from './setups.js';
+export { fencesSet, type SetUp, type SetUpPiece, setUpsOf } from './setups.js';
 export { type Station, type StationId, stations } from './stations.js';

@@ -2,7 +2,7 @@ import type { Dim } from '../derive/index.js';
 import type { SheetLayout } from '../job/index.js';
 import { type EdgeReference, type Operation, rowOf } from '../machining/index.js';
 import { type Edge, type Part, partNames } from '../parts/index.js';
-import { partingOf } from '../sheets/index.js';
+import { partingOf, sequenceOf } from '../sheets/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type StationId, stationOf, stations } from './stations.js';
 
@@ -231,4 +231,13 @@ class Lies {
     if (!strip || this.turnedPieces.has(name) || !bands.some(({ edge }) => edge.startsWith('v'))) return false;
     return strip.every((each) => this.bandedKeys.get(each) === true);
   }
+}
+
+/** How often fence or stop are set when the sheets of a layout are cut one after another; routed sheets need none. */
+export function fencesSet(layout: SheetLayout): number {
+  return layout.sheets.reduce((sum, sheet) => {
+    const { cuts } = sequenceOf(sheet, layout, { length: 0, width: 0 }) ?? { cuts: [] };
+    const positions = cuts.filter(({ kind, frees }) => kind !== 'trim' && frees.kind !== 'waste');
+    return sum + new Set(positions.map(({ way, fence }) => `${way} ${fence.toFixed(2)}`)).size;
+  }, 0);
 }

@@ -93,6 +93,22 @@ export function offcutsOf(job: Job, layout: SheetLayout, sheet: LayoutSheet): re
     : [];
 }
 
+/** The marks the offcuts of each sheet get, sheet after sheet, none that is in stock already: `birch18 R4`. */
+export function offcutMarks(job: Job, layout: SheetLayout): ReadonlyMap<string, readonly string[]> {
+  const taken = new Set(job.stock.sheets.map(({ mark }) => mark));
+  let number = 0;
+  const next = (): string => {
+    do number += 1;
+    while (taken.has(`${layout.id} R${number}`));
+    return `${layout.id} R${number}`;
+  };
+  return new Map(
+    layout.sheets
+      .filter(({ cut }) => !cut)
+      .map((sheet) => [sheet.id, offcutsOf(job, layout, sheet).map(next)] as const),
+  );
+}
+
 /**
  * Marks a sheet cut: it changes no more, leaves the stock it was taken from, and its offcuts come into stock, each with a
  * mark.
@@ -110,15 +126,12 @@ export function markCut(job: Job, material: string, sheetId: string, ids: IdMake
         ? { path: pathTo.entry(pathTo.stock('sheets'), row.id), value: undefined }
         : { path: pathTo.stockField('sheets', row.id, 'count'), value: Math.max(0, row.count - 1) },
     );
-  const marks = new Set(job.stock.sheets.map(({ mark }) => mark));
-  let number = 0;
-  for (const { length, width } of offcutsOf(job, layout, sheet)) {
-    do number += 1;
-    while (marks.has(`${material} R${number}`));
-    const mark = `${material} R${number}`;
+  const marks = offcutMarks(job, layout).get(sheetId) ?? [];
+  offcutsOf(job, layout, sheet).forEach(({ length, width }, index) => {
+    const mark = marks[index] ?? '';
     const entry: StockSheets = { id: ids('r'), material, length, width, count: 1, price: 0, offcut: true, mark };
     edits.push({ path: pathTo.stock('sheets'), insert: entry });
-  }
+  });
   return { label: `Sheet ${at + 1} of ${materialName(job, material)} cut`, edits };
 }
 

@@ -1,5 +1,5 @@
 import type { Rect } from './parting.js';
-import { type Free, type Kind, type SheetKind, type Stock, type Way, withoutArea } from './stock.js';
+import { FINE, type Free, type Kind, type SheetKind, type Stock, type Way, withoutArea } from './stock.js';
 
 /** A piece on a sheet, its corner from that of what is usable; a kerf larger than it is. */
 export interface Placed {
@@ -15,6 +15,8 @@ export interface Filled {
   readonly placed: readonly Placed[];
   /** Of the pieces on it. */
   readonly area: number;
+  /** What is left, the more the larger the pieces are that it is left in. */
+  readonly rest: number;
 }
 
 /** How a filling chooses: which free rectangle takes a piece, and which of its rests stays whole. */
@@ -56,8 +58,15 @@ export const edgeToEdge: Filler = (stock, sheet, order, left, rule) => {
       left[kind.at] = (left[kind.at] as number) - 1;
     }
   }
-  return { sheet, placed, area };
+  return { sheet, placed, area, rest: worthOf(free) };
 };
+
+/** Squares of the areas that are left, in square metres. */
+function worthOf(free: readonly Rect[]): number {
+  return free.reduce((sum, { length, width }) => sum + (length * width * SQUARE_METRES) ** 2, 0);
+}
+
+const SQUARE_METRES = 1e-6 / FINE ** 2;
 
 function scoreOf({ x, y, length, width }: Rect, way: Way, fit: Rule['fit']): number {
   const [dl, dw] = [length - way.length, width - way.width];
@@ -168,7 +177,7 @@ export const anywhere: Filler = (stock, sheet, order, left, rule) => {
       left[kind.at] = (left[kind.at] as number) - 1;
     }
   }
-  return { sheet, placed, area };
+  return { sheet, placed, area, rest: Math.max(0, ...free.map((each) => worthOf([each]))) };
 };
 
 /** Where small pieces may lie. */

@@ -5,6 +5,7 @@ export {
   letLayoutGo,
   lockPiece,
   markCut,
+  offcutMarks,
   offcutsOf,
   putSheets,
   tickSetUp,

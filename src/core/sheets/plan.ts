@@ -92,6 +92,9 @@ export function planFor(
   };
 }
 
+/** What a begun sheet is called among what sheets are taken from: stock has ids of its own. */
+const begunId = (sheet: string) => `begun ${sheet}`;
+
 /** The sheets there are: those begun, offcuts and whole ones on hand, and the material's own size to order. */
 function suppliesOf(
   { id, sheet, price = 0 }: Material,
@@ -102,7 +105,7 @@ function suppliesOf(
   const taken = (row: string) => begun.filter(({ from }) => from === row).length;
   const fixed = begun.map(
     (each): SheetSupply => ({
-      id: each.id,
+      id: begunId(each.id),
       length: each.length,
       width: each.width,
       trim: each.trim,
@@ -118,7 +121,7 @@ function suppliesOf(
         id: row.id,
         length: row.length,
         width: row.width,
-        // An offcut was trimmed when it was cut off, but for a blade's width of doubt.
+        // An offcut was trimmed when it was cut off.
         trim: row.offcut ? 0 : trim,
         ...(row.count === null ? {} : { count: Math.max(0, row.count - taken(row.id)) }),
         price: row.price,
@@ -150,7 +153,7 @@ export function proposalOf({ demand, way, problem, cut, begun }: Plan, { sheets,
     while (taken.has(`s${next}`));
     return `s${next}`;
   };
-  const known = new Map(begun.map((sheet) => [sheet.id, sheet]));
+  const known = new Map(begun.map((sheet) => [begunId(sheet.id), sheet]));
   const supplies = new Map(problem.sheets.map((supply) => [supply.id, supply]));
   const laid = sheets.map(({ from, placements }): LayoutSheet => {
     const start = known.get(from);

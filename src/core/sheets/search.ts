@@ -13,6 +13,9 @@ const MOST_TOGETHER = 6;
 /** An offcut is taken where at least this share of it is used; each pass asks for another. */
 const WORTH_TAKING = [0, 0.3, 0.5, 0.7] as const;
 
+/** So many of the emptiest sheets are tidied, in so many ways each. */
+const TIDIED = 2;
+const TIDYINGS = 90;
 /** When as few sheets as possible are taken, so many steps are spent on what is left of them. */
 const QUIET = 24;
 
@@ -47,12 +50,13 @@ export class Search {
   private readonly offcuts: readonly SheetKind[];
   private readonly whole: readonly SheetKind[];
   private best: Layout;
+  private tidied: { readonly of: Layout; readonly sheets: readonly Filled[] } | undefined;
   /** Steps since something better was found. */
   private quiet = 0;
 
   constructor(
     private readonly stock: Stock,
-    seed: number,
+    private readonly seed: number,
   ) {
     const { sheets, kinds } = stock;
     this.chance = new Chance(seed);
@@ -72,7 +76,41 @@ export class Search {
   }
 
   get layout(): readonly Filled[] {
-    return this.best.sheets;
+    if (this.stock.goals.next !== 'offcut') return this.best.sheets;
+    if (this.tidied?.of !== this.best) this.tidied = { of: this.best, sheets: this.tidy(this.best.sheets) };
+    return this.tidied.sheets;
+  }
+
+  /** The emptiest whole sheets filled again in many ways, for the one that leaves the largest piece. */
+  private tidy(sheets: readonly Filled[]): readonly Filled[] {
+    const emptiest = sheets
+      .filter(({ sheet }) => !sheet.fixed && !sheet.offcut)
+      .sort((a, b) => a.area - b.area)
+      .slice(0, TIDIED);
+    return sheets.map((filled) => {
+      if (!emptiest.includes(filled)) return filled;
+      const chance = new Chance(this.seed);
+      const counts = new Int32Array(this.stock.kinds.length);
+      for (const { kind } of filled.placed) counts[kind.at] = (counts[kind.at] as number) + 1;
+      const open = byArea(this.stock.kinds.filter(({ at }) => (counts[at] as number) > 0));
+      let best = filled;
+      for (let turn = 0; turn < TIDYINGS; turn += 1) {
+        const rule = {
+          fit: FITS[turn % FITS.length] as Rule['fit'],
+          split: SPLITS[turn % SPLITS.length] as Rule['split'],
+        };
+        const key = new Map(
+          open.map((kind) => [
+            kind,
+            (turn % 2 === 0 ? kind.area : (kind.ways[0]?.width ?? 0) * this.largest) * (1 - 0.4 * chance.next()),
+          ]),
+        );
+        const order = turn < 2 ? open : [...open].sort((a, b) => (key.get(b) as number) - (key.get(a) as number));
+        const other = this.fill(this.stock, filled.sheet, order, counts.slice(), rule);
+        if (other.placed.length === filled.placed.length && other.rest > best.rest) best = other;
+      }
+      return best;
+    });
   }
 
   /** Whole sheets that are taken. */

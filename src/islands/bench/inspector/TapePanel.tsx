@@ -63,7 +63,7 @@ export function Tape({ solved }: { solved: SolvedCabinet }) {
   );
 }
 
-function walk(root: Dim, trail: readonly string[]): Dim | undefined {
+export function walk(root: Dim, trail: readonly string[]): Dim | undefined {
   return trail.reduce<Dim | undefined>((dim, key) => dim && followTerm(dim, key), root);
 }
 
@@ -80,9 +80,26 @@ const UNITS: Readonly<Record<string, string>> = {
   'N/kg': 'N/kg',
   'N/mm': 'N/mm',
   'N/mm2': 'N/mm²',
+  min: 'min',
+  'min/m': 'min a metre',
+  'min/h': 'min',
+  h: 'h',
+  m: 'm',
+  m2: 'm²',
 };
 
-function Strip({ dim, style, onFollow }: { dim: Dim; style: LengthStyle; onFollow: (term: Dim) => void }) {
+/** One number with the lines it is the total of. `leads` where its decisions can be gone to from here. */
+export function Strip({
+  dim,
+  style,
+  onFollow,
+  leads = true,
+}: {
+  dim: Dim;
+  style: LengthStyle;
+  onFollow: (term: Dim) => void;
+  leads?: boolean;
+}) {
   const { manner, lines } = tape(dim);
   return (
     <>
@@ -119,7 +136,7 @@ function Strip({ dim, style, onFollow }: { dim: Dim; style: LengthStyle; onFollo
         </p>
       )}
       {dim.reason && <p className="mt-1 leading-snug text-ink-soft first-letter:uppercase">{dim.reason}.</p>}
-      {dim.source && <SourceLine dim={dim} />}
+      {dim.source && <SourceLine dim={dim} leads={leads} />}
     </>
   );
 }
@@ -159,7 +176,7 @@ function Tokens({
   });
 }
 
-function SourceLine({ dim }: { dim: Dim }) {
+function SourceLine({ dim, leads }: { dim: Dim; leads: boolean }) {
   const store = useBenchStore();
   const { source } = dim;
   if (!source) return null;
@@ -167,7 +184,7 @@ function SourceLine({ dim }: { dim: Dim }) {
     <p className="mt-1.5 flex flex-wrap items-center gap-x-2 border-t border-dashed border-rule pt-1.5">
       <span className="font-semibold first-letter:uppercase">{SOURCE[source.kind]}</span>
       {source.note && <span className="text-ink-soft">{source.note}</span>}
-      {source.path && (
+      {leads && source.path && (
         <button
           type="button"
           className="ml-auto min-h-7 font-semibold text-pencil underline"

@@ -1,15 +1,25 @@
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import Chart from 'react-apexcharts';
-import { shoppingList } from '../../../core/buying/index.js';
-import { COST_KINDS, type CostedOperation, type CostKind, costOf, OPERATIONS } from '../../../core/costs/index.js';
+import {
+  COST_KINDS,
+  type CostedOperation,
+  type CostKind,
+  costOf,
+  OPERATIONS,
+  pricedList,
+} from '../../../core/costs/index.js';
+import type { Dim } from '../../../core/derive/index.js';
 import { newId, pathTo, type SheetLayout } from '../../../core/job/index.js';
 import { layOut, planFor, proposalOf, USUAL_WAY, usedShare } from '../../../core/sheets/index.js';
 import { useBench } from '../../bench/context.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useCutting, useDemand } from '../context.js';
+import { Working } from '../Working.js';
 
 const INK = '#1b2426';
+
+const amount = ({ mm }: Dim) => mm.toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 
 /** What the job costs and weighs: by cabinet, by material, by operation, from the shop's prices and minutes. */
 export function CostsView({ jobId }: { jobId: string }) {
@@ -28,17 +38,21 @@ export function CostsView({ jobId }: { jobId: string }) {
   );
   const cost = useMemo(() => costOf(job, cabinets, layouts), [job, cabinets, layouts]);
   const { money } = job.workshop.costs;
-  const amount = (value: number) => value.toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
-  const hours = Object.values(cost.minutes).reduce((sum, each) => sum + each, 0) / 60;
   const proposed = demands.filter(({ material }) => !job.layouts?.some(({ id }) => id === material.id)).length;
   return (
     <>
       <div className="sheet flex flex-wrap items-baseline gap-x-6 px-4 py-3">
-        <h1 className="text-[1.375rem] font-bold" data-total={cost.total.toFixed(2)}>
-          {money} {amount(cost.total)}
+        <h1 className="text-[1.375rem] font-bold" data-total={cost.total.mm.toFixed(2)}>
+          <Working dim={cost.total}>
+            {money} {amount(cost.total)}
+          </Working>
         </h1>
-        <span>{hours.toFixed(1)} hours of work</span>
-        <span>{cost.weight.toFixed(0)} kg of wood in all</span>
+        <span>
+          <Working dim={cost.time}>{(cost.time.mm / 60).toFixed(1)} hours of work</Working>
+        </span>
+        <span>
+          <Working dim={cost.weight}>{cost.weight.mm.toFixed(0)} kg of wood in all</Working>
+        </span>
         {proposed > 0 && (
           <span className="text-ink-soft">
             {proposed} {proposed === 1 ? 'material is' : 'materials are'} reckoned with a first layout:{' '}
@@ -61,11 +75,11 @@ export function CostsView({ jobId }: { jobId: string }) {
       <div className="grid grid-cols-3 gap-3 max-lg:grid-cols-1">
         <BarsOf
           title={`Cost by kind, ${money}`}
-          bars={(Object.keys(COST_KINDS) as CostKind[]).map((kind) => [COST_KINDS[kind], cost.cost[kind]])}
+          bars={(Object.keys(COST_KINDS) as CostKind[]).map((kind) => [COST_KINDS[kind], cost.cost[kind].mm])}
         />
         <BarsOf
           title="Minutes by operation"
-          bars={(Object.keys(OPERATIONS) as CostedOperation[]).map((each) => [OPERATIONS[each], cost.minutes[each]])}
+          bars={(Object.keys(OPERATIONS) as CostedOperation[]).map((each) => [OPERATIONS[each], cost.minutes[each].mm])}
         />
         <BarsOf
           title="Used of each sheet, per cent"
@@ -102,16 +116,18 @@ export function CostsView({ jobId }: { jobId: string }) {
                 </td>
                 {(Object.keys(COST_KINDS) as CostKind[]).map((kind) => (
                   <td key={kind} className="px-1">
-                    {amount(each.cost[kind])}
+                    <Working dim={each.cost[kind]}>{amount(each.cost[kind])}</Working>
                   </td>
                 ))}
-                <td className="px-1 font-semibold">{amount(each.total)}</td>
                 <td className="px-1">
-                  {Object.values(each.minutes)
-                    .reduce((sum, one) => sum + one, 0)
-                    .toFixed(0)}
+                  <Working dim={each.total} className="font-semibold">
+                    {amount(each.total)}
+                  </Working>
                 </td>
-                <td className="px-1">{each.weight.toFixed(1)}</td>
+                <td className="px-1">
+                  <Working dim={each.time}>{each.time.mm.toFixed(0)}</Working>
+                </td>
+                <td className="px-1">{each.weight.mm.toFixed(1)}</td>
               </tr>
             ))}
           </tbody>
@@ -124,20 +140,22 @@ export function CostsView({ jobId }: { jobId: string }) {
             <tr className="border-b border-rule text-ink-soft">
               <th className="px-1 text-left font-normal">Material</th>
               <th className="px-1 font-normal">Takes</th>
-              <th className="px-1 font-normal">{money} each</th>
               <th className="px-1 font-normal">{money}</th>
               <th className="px-1 font-normal">kg</th>
             </tr>
           </thead>
           <tbody>
-            {cost.materials.map(({ material, name, quantity, unit, each, cost: sum, weight }) => (
+            {cost.materials.map(({ material, name, quantity, unit, cost: sum, weight }) => (
               <tr key={material} className="border-b border-sheet-edge">
                 <td className="px-1 text-left">{name}</td>
                 <td className="px-1">
                   {unit === 'sheets' ? quantity : quantity.toFixed(unit === 'm' ? 1 : 3)} {unit}
                 </td>
-                <td className="px-1">{amount(each)}</td>
-                <td className="px-1 font-semibold">{amount(sum)}</td>
+                <td className="px-1">
+                  <Working dim={sum} className="font-semibold">
+                    {amount(sum)}
+                  </Working>
+                </td>
                 <td className="px-1">{weight > 0 ? weight.toFixed(1) : ''}</td>
               </tr>
             ))}
@@ -192,10 +210,7 @@ function BarsOf({ title, bars, most }: { title: string; bars: readonly (readonly
 function HardwarePrices() {
   const { job, cabinets } = useCutting();
   const act = useBench((state) => state.act);
-  const list = useMemo(
-    () => shoppingList(cabinets, job.display).filter(({ group }) => group === 'hardware' || group === 'fasteners'),
-    [cabinets, job.display],
-  );
+  const list = useMemo(() => pricedList(cabinets), [cabinets]);
   const names = [...new Map(list.map((each) => [each.name, each])).keys()];
   const decide = (name: string, price: number) => {
     const known = job.workshop.prices.find((each) => each.name === name);

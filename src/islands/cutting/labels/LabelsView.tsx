@@ -181,8 +181,11 @@ function OneLabel({
         gap: '2.5mm',
       }}
     >
-      <div className="flex min-w-0 flex-1 flex-col" style={{ fontSize: low ? '2.9mm' : '3.3mm' }}>
-        <span className="font-bold" style={{ fontSize: low ? '5.4mm' : '6.6mm' }}>
+      <div
+        className="flex min-w-0 flex-1 flex-col"
+        style={{ fontSize: low ? '2.9mm' : height > 45 ? '4.6mm' : '3.9mm' }}
+      >
+        <span className="font-bold" style={{ fontSize: low ? '5.4mm' : height > 45 ? '11mm' : '8.4mm' }}>
           {label.mark}
         </span>
         <span className="truncate font-semibold">{label.name}</span>
@@ -196,7 +199,7 @@ function OneLabel({
             {label.material}; {label.show} shows
           </span>
         )}
-        {!low && height > 34 && label.sheet && <span className="truncate">{label.sheet}</span>}
+        {!low && height > 45 && label.sheet && <span className="truncate">{label.sheet}</span>}
       </div>
       <div className="flex flex-col items-center justify-between" style={{ width: `${code + 4}mm` }}>
         <img src={src} alt="" style={{ width: `${code}mm`, height: `${code}mm` }} />

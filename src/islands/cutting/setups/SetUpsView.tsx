@@ -1,11 +1,14 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import type { Dim } from '../../../core/derive/index.js';
 import { type SetUp, type Station, setUpsOf, stations } from '../../../core/setups/index.js';
 import { isTicked, tickSetUp } from '../../../core/sheets/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
 import { Length } from '../../figures/Length.js';
 import { useCutting } from '../context.js';
+import { Working } from '../Working.js';
+import { AnotherLayout } from './AnotherLayout.js';
 
 /** The same parts as a working list: each setting of a machine once, with everything that is cut at it, ticked off as work goes. */
 export function SetUpsView({ jobId }: { jobId: string }) {
@@ -43,6 +46,7 @@ export function SetUpsView({ jobId }: { jobId: string }) {
             </a>
           )}
         </span>
+        <AnotherLayout jobId={jobId} />
         <button type="button" className="act ml-auto print:hidden" onClick={() => window.print()}>
           <Printer size={15} aria-hidden="true" /> Print
         </button>
@@ -67,7 +71,8 @@ export function SetUpsView({ jobId }: { jobId: string }) {
             <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.125rem] font-bold">
               {station.title}
               <span className="text-base font-normal text-ink-soft">
-                {own.length} {own.length === 1 ? 'set-up' : 'set-ups'}. {station.work} {station.note}
+                {own.length} {own.length === 1 ? 'set-up' : 'set-ups'}
+                {station.fence && `, by the ${station.fence}`}. {station.work} {station.note}
               </span>
             </h2>
             <ul>
@@ -75,7 +80,6 @@ export function SetUpsView({ jobId }: { jobId: string }) {
                 <SetUpRow
                   key={setUp.id}
                   setUp={setUp}
-                  fenceWord={station.fence}
                   ticked={isTicked(job, setUp)}
                   onTick={(ticked) => tick(setUp, ticked)}
                 />
@@ -93,17 +97,7 @@ export function SetUpsView({ jobId }: { jobId: string }) {
   );
 }
 
-function SetUpRow({
-  setUp,
-  fenceWord,
-  ticked,
-  onTick,
-}: {
-  setUp: SetUp;
-  fenceWord: string | undefined;
-  ticked: boolean;
-  onTick: (ticked: boolean) => void;
-}) {
+function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; onTick: (ticked: boolean) => void }) {
   const style = useBench((state) => state.job.display);
   const { what, fence, depth, size, by, pieces, creep, station } = setUp;
   const sawn = station === 'rip' || station === 'crosscut';
@@ -111,10 +105,10 @@ function SetUpRow({
   const short = fence !== undefined && station === 'rip' && fence.mm < 60;
   return (
     <li
-      className={`flex gap-3 border-t border-sheet-edge py-1.5 print:break-inside-avoid ${ticked ? 'text-ink-soft' : ''}`}
+      className={`flex gap-3 border-t border-sheet-edge py-1 print:break-inside-avoid ${ticked ? 'text-ink-soft' : ''}`}
       data-setup={setUp.id}
     >
-      <label className="flex shrink-0 items-start gap-3">
+      <span className="flex shrink-0 items-start gap-3">
         <input
           type="checkbox"
           className="mt-1 size-5 accent-pencil"
@@ -122,22 +116,15 @@ function SetUpRow({
           onChange={({ currentTarget: { checked } }) => onTick(checked)}
           aria-label={`${what}${fence ? ` at ${formatLength(fence.mm, style)}` : ''}${size && !sawn ? `, ${formatLength(size.mm, style)}` : ''} done`}
         />
-        <span className="flex w-28 flex-col text-right">
-          {fence ? (
-            <>
-              <span className="text-[1.375rem] leading-none font-bold">
-                <Length mm={fence.mm} style={style} />
-              </span>
-              <span className="text-[0.8125rem] text-ink-soft">{fenceWord}</span>
-            </>
-          ) : size ? (
-            <span className="text-[1.375rem] leading-none font-bold">
-              <Length mm={size.mm} style={style} />
-            </span>
-          ) : null}
+        <span className="w-24 text-right text-[1.375rem] leading-tight font-bold">
+          {(fence ?? size) && (
+            <Working dim={(fence ?? size) as Dim}>
+              <Length mm={(fence ?? size)?.mm ?? 0} style={style} />
+            </Working>
+          )}
         </span>
-      </label>
-      <span className="w-56 shrink-0 leading-snug">
+      </span>
+      <span className={`${sawn ? 'w-20' : 'w-56'} shrink-0 pt-0.5 leading-snug`}>
         {sawn ? `${count} ${count === 1 ? 'piece' : 'pieces'}` : what}
         {!sawn && (
           <span className="block text-ink-soft">
@@ -148,9 +135,9 @@ function SetUpRow({
           </span>
         )}
         {creep && <span className="block">creep up to the panel</span>}
-        {short && <span className="block text-finding">narrow: push block, riving knife</span>}
       </span>
-      <ul className="flex flex-wrap gap-x-4 gap-y-0.5">
+      <ul className="flex flex-wrap gap-x-4 gap-y-0.5 pt-0.5">
+        {short && <li className="font-semibold text-finding">Narrow: push block and riving knife.</li>}
         {pieces.map(({ mark, name, quantity, where, stops }) => (
           <li key={`${mark} ${where}`}>
             <b>{mark}</b> {quantity > 1 && `${quantity} × `}

@@ -10,6 +10,7 @@ import {
   letLayoutGo,
   markCut,
   movePiece,
+  offcutMarks,
   offcutsOf,
   type Proposal,
   type SheetPiece,
@@ -69,6 +70,10 @@ export function MaterialSheets({
   const changed = useMemo(
     () => (accepted && !proposal ? changedSince(accepted, demand, demands) : []),
     [accepted, proposal, demand, demands],
+  );
+  const marks = useMemo(
+    () => (layout ? offcutMarks(job, layout) : new Map<string, readonly string[]>()),
+    [job, layout],
   );
   if (!layout) return null;
   const pieceOf = (sheet: LayoutSheet, at: number) => {
@@ -285,6 +290,7 @@ export function MaterialSheets({
             key={sheet.id}
             layout={layout}
             sheet={sheet}
+            marks={marks.get(sheet.id) ?? []}
             number={at + 1}
             name={`${material.name}, sheet ${at + 1}`}
             open={opened === sheet.id}
@@ -332,6 +338,7 @@ function firstRoom(
 function OneSheet({
   layout,
   sheet,
+  marks,
   number,
   name,
   open,
@@ -347,6 +354,8 @@ function OneSheet({
 }: {
   layout: SheetLayout;
   sheet: LayoutSheet;
+  /** Of its offcuts. */
+  marks: readonly string[];
   number: number;
   name: string;
   open: boolean;
@@ -382,6 +391,7 @@ function OneSheet({
         sheet={sheet}
         sequence={sequence}
         offcuts={offcuts}
+        marks={marks}
         numbered={open}
         width={((open ? WIDEST : WIDE) * sheet.length) / longest}
         style={style}

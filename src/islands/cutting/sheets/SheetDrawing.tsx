@@ -18,6 +18,7 @@ export function SheetDrawing({
   sheet,
   sequence,
   offcuts,
+  marks,
   numbered,
   width,
   style,
@@ -31,6 +32,8 @@ export function SheetDrawing({
   sequence: Sequence | undefined;
   /** What is left and worth keeping. */
   offcuts: readonly Box[];
+  /** What is written on each of them. */
+  marks: readonly string[];
   /** Whether the cuts are drawn with their numbers. */
   numbered: boolean;
   /** So wide it is drawn (px). */
@@ -88,7 +91,11 @@ export function SheetDrawing({
       {offcuts.map((area, at) => (
         <g key={at} data-offcut="">
           <rect {...box(area)} fill="var(--color-bench)" fillOpacity={0.35} />
-          <AreaWords words={`${size(area.length, area.width)} left`} {...box(area)} />
+          <AreaWords
+            words={`${marks[at] ? `${marks[at]}: ` : ''}${size(area.length, area.width)}`}
+            short={size(area.length, area.width)}
+            {...box(area)}
+          />
         </g>
       ))}
       {sheet.clear.map((area, at) => (
@@ -167,7 +174,7 @@ export function SheetDrawing({
                 fill={lit ? 'var(--color-pencil-pale)' : 'var(--color-timber-case)'}
                 fillOpacity={moving ? 0.7 : 1}
                 stroke={lit || moving ? 'var(--color-pencil)' : 'var(--color-ink)'}
-                strokeWidth={lit || moving ? 2 : 0.9}
+                strokeWidth={lit || moving || piece.locked ? 2 : 0.9}
               />
             </g>
             {/* The figures stand beside the button, whose name says them in words. */}
@@ -186,7 +193,7 @@ export function SheetDrawing({
                   fill="var(--color-ink)"
                 >
                   {mark}
-                  {piece.locked ? ' ⚿' : ''}
+                  {piece.locked && room > mark.length * 7 + 60 ? ', locked' : ''}
                 </text>
               )}
               {both && (
@@ -239,18 +246,22 @@ function Cuts({ sequence, scale, across }: { sequence: Sequence; scale: number; 
 
 /** Words in an area, along its longer side; nothing where there is no room for them. */
 function AreaWords({
-  words,
+  words: long,
+  short = long,
   x,
   y,
   width,
   height,
 }: {
   words: string;
+  /** Said where there is no room for all. */
+  short?: string;
   x: number;
   y: number;
   width: number;
   height: number;
 }) {
+  const words = Math.max(width, height) < long.length * 5.6 ? short : long;
   const takes = words.length * 5.6;
   const upright = width < takes;
   if ((upright && height < takes) || Math.min(width, height) < 14) return null;

@@ -131,7 +131,18 @@ export function SheetsView({ jobId }: { jobId: string }) {
             <Play size={15} aria-hidden="true" /> Lay out all
           </button>
         )}
-        <progress className="w-20 accent-pencil" max={1} value={share} aria-label="How much of the time is over" />
+        {running && (
+          <span
+            role="progressbar"
+            aria-label="How much of the time is over"
+            aria-valuemin={0}
+            aria-valuemax={100}
+            aria-valuenow={Math.round(share * 100)}
+            className="h-2 w-20 border border-ink"
+          >
+            <span className="block h-full bg-pencil" style={{ width: `${share * 100}%` }} />
+          </span>
+        )}
         <p role="status" className="ml-auto font-semibold" data-sheets={running ? undefined : sheets}>
           {shown.length > 0 ? `${sheets} sheets in all${running ? ' so far' : ''}` : 'The cabinets are being figured'}
         </p>

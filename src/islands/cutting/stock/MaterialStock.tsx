@@ -14,6 +14,8 @@ export function MaterialStock({ material }: { material: Material }) {
   const { id, name, sheet, price = 0, goodFaces = 2, prefinished = false } = material;
   const rows = job.stock.sheets.filter((row) => row.material === id);
   const { money } = job.workshop.costs;
+  const laid = job.layouts?.find((layout) => layout.id === id)?.sheets;
+  const cut = laid?.filter((each) => each.cut).length ?? 0;
   const { keepLength, keepWidth } = job.workshop.cutting;
   const decide = (path: ReturnType<typeof pathTo.material>, value: unknown, label: string) =>
     act({ label, edits: [{ path, value }] });
@@ -42,6 +44,12 @@ export function MaterialStock({ material }: { material: Material }) {
           {material.measured.readings.length === 0 ? ', not measured yet' : ', measured'},{' '}
           {material.grain === 'length' ? 'grain along the sheet' : 'no grain'}
         </span>
+        {laid && (
+          <span className="text-base font-semibold">
+            {laid.length} {laid.length === 1 ? 'sheet' : 'sheets'} in the accepted layout
+            {cut > 0 && `, ${cut} of them cut`}
+          </span>
+        )}
       </h2>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <label className="flex items-center gap-2">
