@@ -238,9 +238,22 @@ test('a piece is moved to where it can lie and be cut, or it is said why not', (
   assert.deepEqual([c?.x, c?.y, c?.locked], [616, 10, true]);
   assert.match(why(2, 100, 100), /not be 3 mm clear of [ab]/);
   assert.match(why(2, 2000, 10), /trimmed off the edges/);
-  const free: SheetLayout = { ...layout, method: 'guillotine', stages: 2 };
-  const other = movePiece(free, { sheet: 's1', at: 1 }, { sheet: 's1', x: 500, y: 120 }, words);
-  assert.ok(!other.ok && /edge to edge|stages/.test(other.why), JSON.stringify(other));
+  // Four round a hole: as long as one of them lies elsewhere, cuts pass.
+  const wheel: SheetLayout = {
+    ...layout,
+    method: 'guillotine',
+    sheets: [
+      sheet([
+        { part: 'a', x: 10, y: 10, length: 200, width: 100 },
+        { part: 'b', x: 213, y: 10, length: 100, width: 200 },
+        { part: 'c', x: 113, y: 213, length: 200, width: 100 },
+        { part: 'd', x: 700, y: 10, length: 100, width: 200 },
+      ]),
+    ],
+  };
+  const other = movePiece(wheel, { sheet: 's1', at: 3 }, { sheet: 's1', x: 10, y: 113 }, words);
+  assert.ok(!other.ok && /No cut from edge to edge/.test(other.why), JSON.stringify(other));
+  assert.ok(movePiece(wheel, { sheet: 's1', at: 3 }, { sheet: 's1', x: 640, y: 60 }, words).ok);
 });
 
 test('ticks belong to the layouts they were made on', () => {

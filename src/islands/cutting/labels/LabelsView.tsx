@@ -240,11 +240,19 @@ function EdgesMark({ label: { length, width, banded, arrow } }: { label: Label }
               stroke="black"
               strokeWidth={0.4}
             />
-            <circle cx={middle[0] + to[0]} cy={middle[1] + to[1]} r={0.9} fill="black" />
+            <path d={headOf(middle[0] + to[0], middle[1] + to[1], to)} fill="black" />
           </>
         )}
       </svg>
-      {arrow && <span>dot: {arrow.says}</span>}
+      {arrow && <span>{arrow.says}</span>}
     </span>
   );
+}
+
+/** The head of an arrow at a point, turned the way it points. */
+function headOf(x: number, y: number, [dx, dy]: readonly [number, number]): string {
+  const long = Math.hypot(dx, dy) || 1;
+  const [ux, uy] = [dx / long, dy / long];
+  const back = [x - ux * 2.2, y - uy * 2.2] as const;
+  return `M ${x} ${y} L ${back[0] - uy * 1.1} ${back[1] + ux * 1.1} L ${back[0] + uy * 1.1} ${back[1] - ux * 1.1} Z`;
 }

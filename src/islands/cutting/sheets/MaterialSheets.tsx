@@ -1,5 +1,5 @@
 import { Lock, LockOpen, MapPinOff, Scissors } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { type LayoutSheet, METHODS, type SheetLayout } from '../../../core/job/index.js';
 import {
   acceptLayout,
@@ -65,6 +65,17 @@ export function MaterialSheets({
   const [why, setWhy] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
   const { material } = demand;
+  const open = why !== null || chosen !== null;
+  useEffect(() => {
+    if (!open) return;
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape') return;
+      setWhy(null);
+      onChoose(null);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [open, onChoose]);
   const style = job.display;
   const layout = proposal?.layout ?? accepted;
   const changed = useMemo(
@@ -224,63 +235,72 @@ export function MaterialSheets({
         </p>
       ))}
       {changed.length > 0 && <ChangedList changed={changed} layout={layout} show={(mm) => formatLength(mm, style)} />}
-      {why && (
-        <p role="alert" className="bg-finding-pale px-2 py-1 text-finding" data-why="">
-          {why}
-        </p>
-      )}
-      {chosen && chosenSheet && chosenPlaced && (
-        <div
-          className="flex flex-wrap items-center gap-2 bg-pencil-pale px-2 py-1 print:hidden"
-          data-selected={chosenPiece?.mark}
-        >
-          <span>
-            <b>{chosenPiece?.mark}</b> {chosenPiece?.part.name}, of {chosenPiece?.number} {chosenPiece?.cabinetName},{' '}
-            {formatLength(chosenPlaced.length, style)} × {formatLengthWithUnit(chosenPlaced.width, style)}
-          </span>
-          <a
-            className="act"
-            href={`/jobs/${jobId}?cabinet=${chosenPlaced.cabinet}&part=${encodeURIComponent(chosenPlaced.part)}`}
-          >
-            Show it on the bench
-          </a>
-          {!chosenSheet.cut && (
-            <>
-              <button type="button" className="act" aria-pressed={chosenPlaced.locked} onClick={lock}>
-                {chosenPlaced.locked ? (
-                  <LockOpen size={15} aria-hidden="true" />
-                ) : (
-                  <Lock size={15} aria-hidden="true" />
-                )}
-                {chosenPlaced.locked ? 'Unlock' : 'Lock here'}
+      {(why !== null || chosenPlaced !== undefined) && (
+        <div className="sheet fixed bottom-3 left-1/2 z-20 w-max max-w-[calc(100vw-2rem)] -translate-x-1/2 border-2 border-pencil print:hidden">
+          {why !== null && (
+            <p role="alert" className="flex items-center gap-3 bg-finding-pale px-3 py-1 text-finding" data-why="">
+              {why}
+              <button type="button" className="act ml-auto" onClick={() => setWhy(null)}>
+                I see
               </button>
-              <button type="button" className="act" onClick={forbid} title="Keeps this place clear and lays out again">
-                <MapPinOff size={15} aria-hidden="true" /> Nothing here
-              </button>
-              <label className="flex items-center gap-1">
-                Move to
-                <select
-                  className="entry"
-                  value=""
-                  onChange={({ currentTarget: { value } }) => {
-                    const target = layout.sheets.find(({ id }) => id === value);
-                    if (!target) return;
-                    const room = firstRoom(job, layout, target, chosenPlaced);
-                    if (room) put(chosen, { sheet: target.id, ...room });
-                    else setWhy('Nothing that is left of that sheet takes it.');
-                  }}
-                >
-                  <option value="">another sheet</option>
-                  {layout.sheets.map(({ id, cut }, at) =>
-                    id === chosen.sheet || cut ? null : (
-                      <option key={id} value={id}>
-                        sheet {at + 1}
-                      </option>
-                    ),
-                  )}
-                </select>
-              </label>
-            </>
+            </p>
+          )}
+          {chosen && chosenSheet && chosenPlaced && (
+            <div className="flex flex-wrap items-center gap-2 px-3 py-2" data-selected={chosenPiece?.mark}>
+              <span>
+                <b>{chosenPiece?.mark}</b> {chosenPiece?.part.name}, of {chosenPiece?.number} {chosenPiece?.cabinetName}
+                , {formatLength(chosenPlaced.length, style)} × {formatLengthWithUnit(chosenPlaced.width, style)}
+              </span>
+              <a
+                className="act"
+                href={`/jobs/${jobId}?cabinet=${chosenPlaced.cabinet}&part=${encodeURIComponent(chosenPlaced.part)}`}
+              >
+                Show it on the bench
+              </a>
+              {!chosenSheet.cut && (
+                <>
+                  <button type="button" className="act" aria-pressed={chosenPlaced.locked} onClick={lock}>
+                    {chosenPlaced.locked ? (
+                      <LockOpen size={15} aria-hidden="true" />
+                    ) : (
+                      <Lock size={15} aria-hidden="true" />
+                    )}
+                    {chosenPlaced.locked ? 'Unlock' : 'Lock here'}
+                  </button>
+                  <button
+                    type="button"
+                    className="act"
+                    onClick={forbid}
+                    title="Keeps this place clear and lays out again"
+                  >
+                    <MapPinOff size={15} aria-hidden="true" /> Nothing here
+                  </button>
+                  <label className="flex items-center gap-1">
+                    Move to
+                    <select
+                      className="entry"
+                      value=""
+                      onChange={({ currentTarget: { value } }) => {
+                        const target = layout.sheets.find(({ id }) => id === value);
+                        if (!target) return;
+                        const room = firstRoom(job, layout, target, chosenPlaced);
+                        if (room) put(chosen, { sheet: target.id, ...room });
+                        else setWhy('Nothing that is left of that sheet takes it.');
+                      }}
+                    >
+                      <option value="">another sheet</option>
+                      {layout.sheets.map(({ id, cut }, at) =>
+                        id === chosen.sheet || cut ? null : (
+                          <option key={id} value={id}>
+                            sheet {at + 1}
+                          </option>
+                        ),
+                      )}
+                    </select>
+                  </label>
+                </>
+              )}
+            </div>
           )}
         </div>
       )}

@@ -143,7 +143,11 @@ export function SheetsView({ jobId }: { jobId: string }) {
             <span className="block h-full bg-pencil" style={{ width: `${share * 100}%` }} />
           </span>
         )}
-        <p role="status" className="ml-auto font-semibold" data-sheets={running ? undefined : sheets}>
+        <p
+          role="status"
+          className="ml-auto font-semibold"
+          data-sheets={running || shown.length < demands.length ? undefined : sheets}
+        >
           {shown.length > 0 ? `${sheets} sheets in all${running ? ' so far' : ''}` : 'The cabinets are being figured'}
         </p>
         <button type="button" className="act" onClick={() => window.print()}>
