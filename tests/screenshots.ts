@@ -40,14 +40,6 @@ async function twoWindows(room: string): Promise<void> {
   await find(driver, '[role="dialog"]');
   await driver.executeScript('window.fetch = window.realFetch');
   await picture('two-windows');
-  await (await named(driver, 'Go on with these')).click();
-  await new Promise((resolve) => setTimeout(resolve, 1500));
-  await (await named(driver, 'History')).click();
-  await find(driver, '[aria-label="Saves"] li button');
-  const saves = await driver.findElements(By.css('[aria-label="Saves"] li button'));
-  await saves[1]?.click();
-  await find(driver, '[role="dialog"] section');
-  await picture('history');
 }
 
 async function picture(name: string): Promise<void> {
@@ -78,12 +70,6 @@ try {
   await open(`/jobs/${room}?cabinet=c8&view=front&parts=shown&decisions=shown`);
   await fold('Construction');
   await picture('bench-face-frame');
-  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
-  await (await named(driver, 'Section')).click();
-  await fold('Face and openings');
-  await fold('Joints');
-  await fold('Back and nailers');
-  await picture('section');
   await open(`/jobs/${room}?cabinet=c8&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Select 8.A')).click();
   await (await named(driver, 'Panel')).click();
@@ -119,7 +105,33 @@ try {
   await picture('picture');
   await open(`/jobs/${room}/sheets`);
   await find(driver, '[data-sheets]');
+  const press = async (words: string) => {
+    const button = await driver.findElement(By.xpath(`//button[contains(., "${words}")]`));
+    await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', button);
+    await button.click();
+  };
+  await press('Accept this layout');
+  await find(driver, '[data-accepted]');
+  await (await find(driver, '[data-piece]')).click();
+  await driver.executeScript('window.scrollTo(0, 0)');
   await picture('sheets');
+  await open(`/jobs/${room}/stock`);
+  await find(driver, '[data-stock]');
+  await picture('stock');
+  await open(`/jobs/${room}/setups`);
+  await find(driver, '[data-setups]');
+  await driver.executeScript(
+    `document.querySelector('[aria-label="Grooves, dadoes, rabbets"]').scrollIntoView({ block: 'start' })`,
+  );
+  await picture('setups');
+  await open(`/jobs/${room}/labels`);
+  await find(driver, '[data-label]');
+  await picture('labels');
+  await open(`/jobs/${room}/costs`);
+  await (await find(driver, '[data-cabinet="1"] button')).click();
+  await find(driver, '[data-working]');
+  await new Promise((resolve) => setTimeout(resolve, 1200));
+  await picture('costs');
   await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await (await named(driver, 'Standing')).click();
   await (await named(driver, 'A cabinet')).click();
@@ -132,29 +144,6 @@ try {
   await measured('Height for the trays', '620');
   await (await find(driver, 'input[aria-label="Trays"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), '2', Key.ENTER);
   await picture('standing');
-  await open(`/jobs/${job('issue desk')}?cabinet=c2&view=front&parts=shown&decisions=shown`);
-  await picture('bench-inches');
-  // Last, since it leaves the cabinet with a finding.
-  await open(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
-  await fold('Face and openings');
-  await fold('Hinges');
-  const type = async (path: string, text: string) => {
-    const field = await find(driver, `[data-path="${path}"]`);
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
-  };
-  const choose = async (label: string, words: string) => {
-    const list = await find(driver, `select[aria-label="${label}"]`);
-    await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
-  };
-  await choose('Concealed hinges stand', 'where they fall');
-  await type('hinges/endDistance', '115');
-  await fold('Hinges');
-  await fold('Shelf pin holes');
-  await choose('Pin holes are bored', 'whole opening');
-  await type('pins/ends', '20');
-  await (await named(driver, 'Select 1.A')).click();
-  await (await named(driver, 'Panel')).click();
-  await picture('pins');
   await twoWindows(room ?? '');
   // The save another window came before is answered with 409, which the browser notes by itself.
   const errors = (await consoleErrors(driver)).filter((message) => !message.includes('status of 409'));

@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
 import { readJob } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf } from './support/browser.js';
+import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -56,6 +56,10 @@ test('from the bench to its sheets: every piece of the job once for each there i
   await (await named(driver, 'Show it on the bench')).click();
   await find(driver, 'main svg[role="group"]');
   assert.match(await driver.getCurrentUrl(), /cabinet=c1&part=/);
+  // And back: what is selected on the bench is selected on its sheet.
+  await untilAlive(driver);
+  await (await named(driver, 'Sheets')).click();
+  assert.match(await textOf(driver, '[data-selected]'), /1\.A /);
   assert.deepEqual(await consoleErrors(driver), []);
 });
 

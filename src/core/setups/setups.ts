@@ -2,7 +2,7 @@ import type { Dim } from '../derive/index.js';
 import type { SheetLayout } from '../job/index.js';
 import { type EdgeReference, type Operation, rowOf } from '../machining/index.js';
 import { type Edge, type Part, partNames } from '../parts/index.js';
-import { partingOf, sequenceOf } from '../sheets/index.js';
+import { sequenceOf, stripsToBand } from '../sheets/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { type StationId, stationOf, stations } from './stations.js';
 
@@ -71,7 +71,7 @@ export function setUpsOf(cabinets: readonly SolvedCabinet[], layouts: readonly S
         add(draft, piece(edges, ''));
       for (const [draft, edges] of banded(
         part,
-        keys.every((key) => lies.inBandedStrip(cabinet.id, key, part)),
+        keys.every((key) => lies.inBandedStrip(cabinet.id, key)),
       ))
         add(draft, piece(edges, edges.map((edge) => names.edge(edge)).join(', ')));
       for (const operation of part.machining) {
@@ -185,38 +185,25 @@ function slug(parts: readonly (string | number)[]): string {
   return `${text.slice(0, 32)}_${sum.toString(36)}`.slice(0, 40);
 }
 
-/** Places on a sheet agree to this (mm). */
-const NEAR = 0.001;
-
 /** How pieces lie in the layouts that were accepted. */
 class Lies {
   private readonly turnedPieces = new Set<string>();
-  /** For each piece in a strip of a strips-first layout: all that lies in it. */
-  private readonly strips = new Map<string, readonly string[]>();
-  private readonly bandedKeys = new Map<string, boolean>();
+  private readonly inBandedStrips = new Set<string>();
 
   constructor(layouts: readonly SheetLayout[], cabinets: readonly SolvedCabinet[]) {
+    const banded = new Set<string>();
     for (const { cabinet, parts } of cabinets)
       for (const { key, bands } of parts)
-        this.bandedKeys.set(
-          `${cabinet.id} ${key}`,
-          bands.some(({ edge }) => edge.startsWith('v')),
-        );
+        if (bands.some(({ edge }) => edge.startsWith('v'))) banded.add(`${cabinet.id} ${key}`);
     for (const layout of layouts)
       for (const sheet of layout.sheets) {
         for (const { cabinet, part, turned } of sheet.placements)
           if (turned) this.turnedPieces.add(`${cabinet} ${part}`);
-        if (layout.method !== 'strips') continue;
-        const tree = partingOf(sheet, layout);
-        if (tree?.kind !== 'cuts' || tree.way !== 'rip') continue;
-        for (const strip of tree.parts) {
-          const { y, width } = strip.rect;
-          const lying = sheet.placements.filter((each) => each.y >= y - NEAR && each.y < y + width - NEAR);
-          // What is trimmed out of a wider strip gets its edge after that.
-          if (lying.some((each) => Math.abs(each.width + layout.kerf - width) > NEAR)) continue;
-          const inside = lying.map(({ cabinet, part }) => `${cabinet} ${part}`);
-          for (const name of inside) this.strips.set(name, inside);
-        }
+        for (const { pieces } of stripsToBand(sheet, layout, ({ cabinet, part }) => banded.has(`${cabinet} ${part}`)))
+          for (const at of pieces) {
+            const { cabinet, part } = sheet.placements[at] as SheetLayout['sheets'][number]['placements'][number];
+            this.inBandedStrips.add(`${cabinet} ${part}`);
+          }
       }
   }
 
@@ -224,12 +211,9 @@ class Lies {
     return this.turnedPieces.has(`${cabinet} ${key}`);
   }
 
-  /** True where all that lies in its strip has a band on a long edge, as said beforehand. */
-  inBandedStrip(cabinet: string, key: string, { bands }: Part): boolean {
-    const name = `${cabinet} ${key}`;
-    const strip = this.strips.get(name);
-    if (!strip || this.turnedPieces.has(name) || !bands.some(({ edge }) => edge.startsWith('v'))) return false;
-    return strip.every((each) => this.bandedKeys.get(each) === true);
+  /** True where its whole strip is banded on a long edge before it is crosscut. */
+  inBandedStrip(cabinet: string, key: string): boolean {
+    return this.inBandedStrips.has(`${cabinet} ${key}`);
   }
 }
 

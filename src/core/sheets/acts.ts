@@ -9,7 +9,6 @@ import {
   type SheetLayout,
   type StockSheets,
 } from '../job/index.js';
-import type { PieceAt } from './moving.js';
 import { freeOf } from './offcut.js';
 import { sequenceOf } from './sequence.js';
 import type { Area } from './supply.js';
@@ -35,41 +34,6 @@ export function letLayoutGo(job: Job, material: string): Act {
       {
         path: pathTo.layout(material),
         value: layout && cut.length > 0 ? { ...layout, sheets: cut, ticks: [] } : undefined,
-      },
-    ],
-  };
-}
-
-/** Sheets of a layout as they were moved about by hand. */
-export function putSheets(job: Job, material: string, sheets: readonly LayoutSheet[], label: string): Act {
-  const layout = layoutOf(job, material);
-  return { label, edits: layout ? [{ path: pathTo.layout(material), value: { ...layout, sheets } }] : [] };
-}
-
-/** Locks a piece where it lies, or lets it be moved again. */
-export function lockPiece(job: Job, material: string, { sheet, at }: PieceAt, locked: boolean): Act {
-  const placements = layoutOf(job, material)?.sheets.find(({ id }) => id === sheet)?.placements ?? [];
-  return {
-    label: locked ? 'Piece locked' : 'Piece unlocked',
-    edits: [
-      {
-        path: pathTo.layoutSheetField(material, sheet, 'placements'),
-        value: placements.map((each, index) => (index === at ? { ...each, locked } : each)),
-      },
-    ],
-  };
-}
-
-/** Keeps a place of a sheet clear from the next run on, or lets it be used again. */
-export function keepClear(job: Job, material: string, sheet: string, area: Area, clear: boolean): Act {
-  const known = layoutOf(job, material)?.sheets.find(({ id }) => id === sheet)?.clear ?? [];
-  const same = (other: Area) => other.x === area.x && other.y === area.y;
-  return {
-    label: clear ? 'Place kept clear' : 'Place used again',
-    edits: [
-      {
-        path: pathTo.layoutSheetField(material, sheet, 'clear'),
-        value: clear ? [...known, area] : known.filter((other) => !same(other)),
       },
     ],
   };

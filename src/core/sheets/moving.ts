@@ -108,7 +108,7 @@ function whyNot(
 }
 
 /** Why the pieces on a sheet could not be cut apart; undefined where they can. */
-export function whyUncuttable(sheet: LayoutSheet, layout: Omit<SheetLayout, 'sheets'>): string | undefined {
+function whyUncuttable(sheet: LayoutSheet, layout: Omit<SheetLayout, 'sheets'>): string | undefined {
   if (layout.method === 'nested') return undefined;
   const tree = partingOf(sheet, layout);
   if (!tree) return 'No cut from edge to edge would free it there.';
@@ -116,4 +116,36 @@ export function whyUncuttable(sheet: LayoutSheet, layout: Omit<SheetLayout, 'she
   if (layout.method === 'strips' && tree.kind === 'cuts' && tree.way === 'cross' && takes > 2)
     return 'It would no longer lie in a strip that is ripped over the whole sheet.';
   return takes > allowed ? `It would take ${takes} stages of cuts; this layout is cut in ${allowed}.` : undefined;
+}
+
+type Sheets = readonly LayoutSheet[];
+
+const changed = (sheets: Sheets, id: string, change: (sheet: LayoutSheet) => LayoutSheet): Sheets =>
+  sheets.map((sheet) => (sheet.id === id ? change(sheet) : sheet));
+
+/** The sheets with a piece locked where it lies, or free to be moved again. */
+export function withLock({ sheets }: Pick<SheetLayout, 'sheets'>, { sheet, at }: PieceAt, locked: boolean): Sheets {
+  return changed(sheets, sheet, (each) => ({
+    ...each,
+    placements: each.placements.map((piece, index) => (index === at ? { ...piece, locked } : piece)),
+  }));
+}
+
+/** The sheets with the place of a piece kept clear; the piece itself lies nowhere until it is laid out again. */
+export function withClear({ sheets }: Pick<SheetLayout, 'sheets'>, { sheet, at }: PieceAt): Sheets {
+  return changed(sheets, sheet, (each) => {
+    const piece = each.placements[at];
+    if (!piece) return each;
+    const { x, y, length, width } = piece;
+    return {
+      ...each,
+      clear: [...each.clear, { x, y, length, width }],
+      placements: each.placements.filter((_, index) => index !== at),
+    };
+  });
+}
+
+/** The sheets with a place that was kept clear to be used again. */
+export function withoutClear({ sheets }: Pick<SheetLayout, 'sheets'>, sheet: string, place: number): Sheets {
+  return changed(sheets, sheet, (each) => ({ ...each, clear: each.clear.filter((_, index) => index !== place) }));
 }

@@ -30,7 +30,7 @@ export interface Proposal {
 }
 
 /** The id of sheets of the material's own size, which are ordered. */
-export const ORDERED = 'to order';
+const ORDERED = 'to order';
 
 const nameOf = ({ cabinet, part }: Pick<PlacedPiece, 'cabinet' | 'part'>) => `${cabinet} ${part}`;
 /** Pieces by what a placement calls them. */

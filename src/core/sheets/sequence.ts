@@ -275,3 +275,47 @@ export function overlaps(a: Rect, b: Rect): boolean {
     b.y < a.y + a.width - NEAR
   );
 }
+
+/** A strip of a strips-first sheet: its name, as in the sequence of cuts, and the pieces that lie in it, by their places in the list. */
+export interface Strip {
+  readonly name: string;
+  readonly rect: Rect;
+  readonly pieces: readonly number[];
+  /** True where every piece is as wide as the strip, so that the strip's edges are theirs. */
+  readonly full: boolean;
+}
+
+/** The strips a strips-first sheet is ripped into; none for other sheets. */
+export function stripsOf(sheet: LayoutSheet, cutting: Cutting): Strip[] {
+  const tree = cutting.method === 'strips' ? partingOf(sheet, cutting) : undefined;
+  if (tree?.kind !== 'cuts' || tree.way !== 'rip') return [];
+  let number = 0;
+  return tree.parts.flatMap((part): Strip[] => {
+    if (part.kind === 'left') return [];
+    number += 1;
+    const { y, width } = part.rect;
+    const pieces = sheet.placements.flatMap((each, at) =>
+      each.y >= y - NEAR && each.y < y + width - NEAR ? [at] : [],
+    );
+    const full = pieces.every(
+      (at) => Math.abs((sheet.placements[at] as PlacedPiece).width + cutting.kerf - width) <= NEAR,
+    );
+    return [{ name: `${number}`, rect: part.rect, pieces, full }];
+  });
+}
+
+/** Names of the strips whose pieces all have a banded long edge that is the strip's own: banded whole, before crosscutting. */
+export function stripsToBand(
+  sheet: LayoutSheet,
+  cutting: Cutting,
+  hasLongBand: (piece: PlacedPiece) => boolean,
+): Strip[] {
+  return stripsOf(sheet, cutting).filter(
+    ({ full, pieces }) =>
+      full &&
+      pieces.every((at) => {
+        const piece = sheet.placements[at] as PlacedPiece;
+        return !piece.turned && hasLongBand(piece);
+      }),
+  );
+}

@@ -34,6 +34,10 @@ export function TopBar({
   const saving = useAutosave(jobId, { version, epoch });
   const [older, setOlder] = useState(false);
   const { unit } = job.display;
+  // A selected part is selected on its sheet as well.
+  const selected = useBench((state) => state.selected);
+  const part = solved?.parts.some(({ key }) => key === selected) ? selected : null;
+  const sheets = `/jobs/${jobId}/sheets${solved && part ? `?cabinet=${solved.cabinet.id}&part=${encodeURIComponent(part)}` : ''}`;
   return (
     <header>
       <div className="flex min-h-11 items-center gap-2 px-3 max-lg:flex-wrap">
@@ -86,12 +90,12 @@ export function TopBar({
           <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
           <a
             className="act act-bare"
-            href={`/jobs/${jobId}/sheets`}
+            href={sheets}
             title="The sheets this job takes, laid out"
             onClick={(event) => {
               // Sheets are laid out from what is saved.
               event.preventDefault();
-              void saving.flush().then(() => window.location.assign(`/jobs/${jobId}/sheets`));
+              void saving.flush().then(() => window.location.assign(sheets));
             }}
           >
             <LayoutGrid size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Sheets</span>

@@ -41,7 +41,7 @@ export function CuttingBar({
         <a
           href={`/jobs/${jobId}`}
           className="max-w-96 truncate text-[1.0625rem] font-semibold underline"
-          onClick={(event) => goTo(event, `/jobs/${jobId}`)}
+          onClick={(event) => goTo(event, `/jobs/${jobId}${window.location.search}`)}
         >
           {name}
         </a>
@@ -53,7 +53,7 @@ export function CuttingBar({
               href={`/jobs/${jobId}/${id}`}
               aria-current={id === view ? 'page' : undefined}
               className={`act ${id === view ? 'act-main' : 'act-bare'}`}
-              onClick={(event) => goTo(event, `/jobs/${jobId}/${id}`)}
+              onClick={(event) => goTo(event, `/jobs/${jobId}/${id}${window.location.search}`)}
             >
               {words}
             </a>

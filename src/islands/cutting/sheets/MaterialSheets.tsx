@@ -1,5 +1,5 @@
 import { Lock, LockOpen, MapPinOff, Scissors } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type LayoutSheet, METHODS, type SheetLayout } from '../../../core/job/index.js';
 import {
   acceptLayout,
@@ -15,7 +15,12 @@ import {
   type Proposal,
   type SheetPiece,
   sequenceOf,
+  stripsOf,
+  stripsToBand,
   usedShare,
+  withClear,
+  withLock,
+  withoutClear,
 } from '../../../core/sheets/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench, useBenchStore } from '../../bench/context.js';
@@ -82,6 +87,11 @@ export function MaterialSheets({
     () => (accepted && !proposal ? changedSince(accepted, demand, demands) : []),
     [accepted, proposal, demand, demands],
   );
+  const hasLongBand = useCallback(
+    ({ cabinet, part }: LayoutSheet['placements'][number]) =>
+      byName.get(`${cabinet} ${part}`)?.part.bands.some(({ edge }) => edge.startsWith('v')) === true,
+    [byName],
+  );
   const marks = useMemo(
     () => (layout ? offcutMarks(job, layout) : new Map<string, readonly string[]>()),
     [job, layout],
@@ -144,36 +154,13 @@ export function MaterialSheets({
   const chosenPlaced = chosen && chosenSheet ? chosenSheet.placements[chosen.at] : undefined;
   const chosenPiece = chosen && chosenSheet ? pieceOf(chosenSheet, chosen.at) : undefined;
   const lock = () => {
-    if (!chosen || !chosenSheet || !chosenPlaced) return;
-    change(
-      layout.sheets.map((sheet) =>
-        sheet.id === chosenSheet.id
-          ? {
-              ...sheet,
-              placements: sheet.placements.map((each, at) =>
-                at === chosen.at ? { ...each, locked: !each.locked } : each,
-              ),
-            }
-          : sheet,
-      ),
-      chosenPlaced.locked ? 'Piece unlocked' : 'Piece locked',
-    );
+    if (!chosen || !chosenPlaced) return;
+    const { locked } = chosenPlaced;
+    change(withLock(layout, chosen, !locked), locked ? 'Piece unlocked' : 'Piece locked');
   };
   const forbid = () => {
-    if (!chosen || !chosenSheet || !chosenPlaced) return;
-    const { x, y, length, width } = chosenPlaced;
-    change(
-      layout.sheets.map((sheet) =>
-        sheet.id === chosenSheet.id
-          ? {
-              ...sheet,
-              clear: [...sheet.clear, { x, y, length, width }],
-              placements: sheet.placements.filter((_, at) => at !== chosen.at),
-            }
-          : sheet,
-      ),
-      'Place kept clear',
-    );
+    if (!chosen || !chosenPlaced) return;
+    change(withClear(layout, chosen), 'Place kept clear');
     onChoose(null);
     onAgain();
   };
@@ -191,6 +178,9 @@ export function MaterialSheets({
         </span>
         <span className="text-base font-normal text-ink-soft">
           {Math.round(usedShare(layout) * 100)} % of them used, cut {METHODS[layout.method]}
+          {material.goodFaces === 1 &&
+            '; one good face: it lies up at the router and the table saw, down under a circular saw'}
+          {material.prefinished && '; comes finished: tape the cuts, no sanding'}
         </span>
       </h2>
       <div className="flex flex-wrap items-center gap-2 print:hidden">
@@ -317,6 +307,8 @@ export function MaterialSheets({
             selected={chosen?.sheet === sheet.id ? chosen.at : null}
             markOf={(piece) => markOf(sheet, piece)}
             pieceName={(piece) => pieceOf(sheet, piece)?.part.name ?? ''}
+            hasLongBand={hasLongBand}
+            grain={material.grain === 'length'}
             longest={Math.max(...layout.sheets.map(({ length }) => length))}
             onOpen={() => setOpened(opened === sheet.id ? null : sheet.id)}
             onSelect={(piece) => {
@@ -326,14 +318,7 @@ export function MaterialSheets({
             }}
             onDrop={sheet.cut || running ? undefined : (piece, by, point) => drop(sheet, piece, by, point)}
             onCut={isAccepted && !sheet.cut ? () => act(markCut(job, material.id, sheet.id)) : undefined}
-            onUseAgain={(area) =>
-              change(
-                layout.sheets.map((each) =>
-                  each.id === sheet.id ? { ...each, clear: each.clear.filter((other) => other !== area) } : each,
-                ),
-                'Place used again',
-              )
-            }
+            onUseAgain={(place) => change(withoutClear(layout, sheet.id, place), 'Place used again')}
           />
         ))}
       </ol>
@@ -365,6 +350,8 @@ function OneSheet({
   selected,
   markOf,
   pieceName,
+  hasLongBand,
+  grain,
   longest,
   onOpen,
   onSelect,
@@ -382,13 +369,16 @@ function OneSheet({
   selected: number | null;
   markOf: (at: number) => string;
   pieceName: (at: number) => string;
+  hasLongBand: (piece: LayoutSheet['placements'][number]) => boolean;
+  /** Whether its grain runs along it. */
+  grain: boolean;
   /** Of all sheets of the material: they are drawn to one scale. */
   longest: number;
   onOpen: () => void;
   onSelect: (at: number) => void;
   onDrop: Parameters<typeof SheetDrawing>[0]['onDrop'];
   onCut: (() => void) | undefined;
-  onUseAgain: (area: LayoutSheet['clear'][number]) => void;
+  onUseAgain: (place: number) => void;
 }) {
   const job = useBench((state) => state.job);
   const { keepLength, keepWidth } = job.workshop.cutting;
@@ -397,6 +387,11 @@ function OneSheet({
     [sheet, layout, keepLength, keepWidth],
   );
   const offcuts = useMemo(() => offcutsOf(job, layout, sheet), [job, layout, sheet]);
+  const strips = useMemo(() => stripsOf(sheet, layout), [sheet, layout]);
+  const toBand = useMemo(
+    () => stripsToBand(sheet, layout, hasLongBand).map(({ name }) => name),
+    [sheet, layout, hasLongBand],
+  );
   const used = usedShare({ sheets: [sheet] });
   const style = job.display;
   const pieces = sheet.placements.length;
@@ -417,6 +412,8 @@ function OneSheet({
         style={style}
         selected={selected}
         name={name}
+        grain={grain}
+        strips={strips}
         markOf={markOf}
         onSelect={onSelect}
         {...(onDrop ? { onDrop } : {})}
@@ -432,9 +429,14 @@ function OneSheet({
           {pieces === 1 ? 'piece' : 'pieces'}, {Math.round(used * 100)} % used
           {sequence ? `, ${sequence.cuts.length} cuts` : layout.method === 'nested' ? ', routed' : ''}
         </span>
+        {toBand.length > 0 && (
+          <span className="font-semibold" data-band-first={toBand.join(' ')}>
+            {toBand.length === 1 ? 'Strip' : 'Strips'} {toBand.join(', ')}: band before crosscutting
+          </span>
+        )}
         <span className="ml-auto flex gap-1 print:hidden">
-          {sheet.clear.map((area, at) => (
-            <button key={at} type="button" className="act" onClick={() => onUseAgain(area)}>
+          {sheet.clear.map((_, at) => (
+            <button key={at} type="button" className="act" onClick={() => onUseAgain(at)}>
               Use place {at + 1} again
             </button>
           ))}

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { LayoutSheet } from '../../../core/job/index.js';
-import type { Sequence } from '../../../core/sheets/index.js';
+import type { Sequence, Strip } from '../../../core/sheets/index.js';
 import { formatLength, type LengthStyle } from '../../../core/units/index.js';
 
 interface Box {
@@ -9,6 +9,9 @@ interface Box {
   readonly length: number;
   readonly width: number;
 }
+
+/** Where fine lines tell which way the grain runs, as shares of the sheet's width. */
+const GRAIN_LINES = Array.from({ length: 23 }, (_, at) => (at + 1) / 24);
 
 /** So far a pointer goes before a piece is dragged (px). */
 const SLACK = 5;
@@ -20,6 +23,8 @@ export function SheetDrawing({
   offcuts,
   marks,
   numbered,
+  grain,
+  strips,
   width,
   style,
   selected,
@@ -36,6 +41,9 @@ export function SheetDrawing({
   marks: readonly string[];
   /** Whether the cuts are drawn with their numbers. */
   numbered: boolean;
+  /** Whether the grain runs along the sheet. */
+  grain: boolean;
+  strips: readonly Strip[];
   /** So wide it is drawn (px). */
   width: number;
   style: LengthStyle;
@@ -87,6 +95,13 @@ export function SheetDrawing({
           strokeDasharray="3 3"
           strokeWidth={0.7}
         />
+      )}
+      {grain && (
+        <g stroke="var(--color-rule)" strokeWidth={0.5} opacity={0.5} aria-hidden="true">
+          {GRAIN_LINES.map((share) => (
+            <line key={share} x1={3} x2={width - 3} y1={across * scale * share} y2={across * scale * share} />
+          ))}
+        </g>
       )}
       {offcuts.map((area, at) => (
         <g key={at} data-offcut="">
@@ -205,6 +220,23 @@ export function SheetDrawing({
           </g>
         );
       })}
+      {numbered &&
+        strips.map(({ name: strip, rect }) => {
+          const { y, height } = box(rect);
+          return (
+            <text
+              key={strip}
+              x={width + 8}
+              y={y + height / 2 + 4}
+              fontSize={12}
+              fontWeight={600}
+              fill="var(--color-ink-soft)"
+              aria-hidden="true"
+            >
+              {strip}
+            </text>
+          );
+        })}
       {numbered && sequence && <Cuts sequence={sequence} scale={scale} across={across} />}
     </svg>
   );

@@ -1,5 +1,5 @@
 import { Play, Printer, Square } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { METHODS, type Method, type SheetLayout } from '../../../core/job/index.js';
 import { type CuttingWay, USUAL_WAY } from '../../../core/sheets/index.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
@@ -14,6 +14,12 @@ const TIMES = [
   [60, 'a minute'],
 ] as const;
 
+/** The part the address says is selected. */
+function wantedPiece(): { readonly cabinet: string | null; readonly part: string | null } {
+  const search = new URLSearchParams(window.location.search);
+  return { cabinet: search.get('cabinet'), part: search.get('part') };
+}
+
 /** The sheets of a job, material by material: laid out while one looks, accepted, changed by hand, cut. */
 export function SheetsView({ jobId }: { jobId: string }) {
   const { job } = useCutting();
@@ -22,6 +28,7 @@ export function SheetsView({ jobId }: { jobId: string }) {
   const [way, setWay] = useState<CuttingWay>(USUAL_WAY);
   const [seconds, setSeconds] = useState<number>(2);
   const [chosen, setChosen] = useState<ChosenPiece | null>(null);
+  const wanted = useRef(wantedPiece());
   const laying = useLayingOut();
   const { begin, proposals, running, share } = laying;
   const accepted = (id: string) => job.layouts?.find((layout) => layout.id === id);
@@ -44,6 +51,36 @@ export function SheetsView({ jobId }: { jobId: string }) {
     const layout = proposals[material.id]?.layout ?? accepted(material.id);
     return layout ? [layout] : [];
   });
+  const whole = shown.length === demands.length && !running;
+  // A part that was selected on the bench is selected here, as soon as it lies somewhere.
+  useEffect(() => {
+    const { cabinet, part } = wanted.current;
+    if (!whole || cabinet === null || part === null) return;
+    wanted.current = { cabinet: null, part: null };
+    for (const { id, sheets } of shown)
+      for (const sheet of sheets) {
+        const at = sheet.placements.findIndex((each) => each.cabinet === cabinet && each.part === part);
+        if (at < 0) continue;
+        setChosen({ material: id, sheet: sheet.id, at });
+        requestAnimationFrame(() =>
+          document
+            .querySelector(`[data-material="${CSS.escape(id)}"] [data-sheet="${CSS.escape(sheet.id)}"]`)
+            ?.scrollIntoView({ block: 'center' }),
+        );
+      }
+  }, [whole, shown]);
+  const choose = useCallback(
+    (piece: ChosenPiece | null) => {
+      setChosen(piece);
+      const layout =
+        piece && (proposals[piece.material]?.layout ?? job.layouts?.find(({ id }) => id === piece.material));
+      const placed = layout?.sheets.find(({ id }) => id === piece?.sheet)?.placements[piece?.at ?? -1];
+      // The address keeps what is selected, here and on the bench.
+      const search = placed ? `?cabinet=${placed.cabinet}&part=${encodeURIComponent(placed.part)}` : '';
+      window.history.replaceState(null, '', `${window.location.pathname}${search}`);
+    },
+    [proposals, job.layouts],
+  );
   const sheets = shown.reduce((sum, layout) => sum + layout.sheets.length, 0);
   const { cutting } = job.workshop;
   return (
@@ -143,11 +180,7 @@ export function SheetsView({ jobId }: { jobId: string }) {
             <span className="block h-full bg-pencil" style={{ width: `${share * 100}%` }} />
           </span>
         )}
-        <p
-          role="status"
-          className="ml-auto font-semibold"
-          data-sheets={running || shown.length < demands.length ? undefined : sheets}
-        >
+        <p role="status" className="ml-auto font-semibold" data-sheets={whole ? sheets : undefined}>
           {shown.length > 0 ? `${sheets} sheets in all${running ? ' so far' : ''}` : 'The cabinets are being figured'}
         </p>
         <button type="button" className="act" onClick={() => window.print()}>
@@ -171,7 +204,7 @@ export function SheetsView({ jobId }: { jobId: string }) {
           proposal={proposals[demand.material.id]}
           running={running}
           chosen={chosen?.material === demand.material.id ? chosen : null}
-          onChoose={setChosen}
+          onChoose={choose}
           onAgain={() => again([demand.material.id])}
           onDrop={() => laying.drop(demand.material.id)}
         />

@@ -94,6 +94,12 @@ function BandRow({ band }: { band: StockBand }) {
     const material = job.materials.find((one) => one.id === each);
     return material !== undefined && band.width < thicknessOf(material).mm + BAND_WIDER - 0.001;
   });
+  const { cabinets } = useCutting();
+  const leftOn = cabinets.some(({ parts }) =>
+    parts.some(
+      (part) => band.materials.includes(part.material.id) && part.bands.some(({ milled }) => (milled?.mm ?? 0) > 0),
+    ),
+  );
   return (
     <tr className="border-b border-sheet-edge">
       <td className="px-1">
@@ -101,6 +107,11 @@ function BandRow({ band }: { band: StockBand }) {
         {narrow && (
           <span className="ml-2 text-finding">
             too narrow: it should be {formatLengthWithUnit(BAND_WIDER, style)} wider than the panel
+          </span>
+        )}
+        {band.milled && !leftOn && (
+          <span className="ml-2 text-finding">
+            the cut sizes leave nothing on for milling: decide it under Banding on the bench
           </span>
         )}
       </td>
