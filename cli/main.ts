@@ -1,21 +1,7 @@
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import {
-  type Job,
-  jobByHand,
-  readJobText,
-  type StartingPoint,
-  stableJson,
-  startingPoints,
-} from '../src/core/document/index.js';
-import { houseSetFor } from '../src/core/job/index.js';
-import { presentJob } from '../src/core/present/index.js';
-import { solve } from '../src/core/solve.js';
-import type { LengthStyle } from '../src/core/units/index.js';
-import { cutListCsv } from '../src/formats/csv.js';
-import { settingsPage, settingsText } from '../src/formats/settings.js';
-import { cutListText } from '../src/formats/text.js';
-import { BadProblem, type Printed, packFile, sheetsOf } from './sheets.js';
+import { layInThread } from './laying.js';
+import { BadProblem, Misuse } from './misuse.js';
+import type { Printed } from './sheets.js';
 
 const USAGE = `alcove new [--unit mm|in] [--from base|wall|tall|open]
     Prints a small job with one cabinet, to be changed in an editor. What it leaves out (house, materials, hardware) is
@@ -34,7 +20,7 @@ alcove cutlist JOB.json [--csv | --text] [--unit in|mm]
 
 alcove sheets JOB.json [--method strips|guillotine|nested] [--stages N] [--seconds S | --steps N] [--seed N] [--json]
     Lays the parts out on sheets, material by material, and says how many fewer might be possible. With --steps the same
-    job and seed give the same layout everywhere.
+    job and seed give the same layout everywhere. Ctrl C ends the search and prints what was found so far.
 
 alcove pack PROBLEM.json [the same options]
     Lays out a plain packing problem (docs/job-format.md) and prints the layout as JSON. Code 2 where a part fits no
@@ -42,9 +28,6 @@ alcove pack PROBLEM.json [the same options]
 `;
 
 const COMMANDS = ['new', 'settings', 'solve', 'cutlist', 'sheets', 'pack'] as const;
-
-/** What the person at the terminal did wrong, in one sentence. Ends the program with code 2. */
-class Misuse extends Error {}
 
 /** Codes of a program that ends because nobody reads on (as one that is ended by SIGPIPE), or nothing can be written. */
 const NOBODY_READS = 141;
@@ -63,7 +46,7 @@ export function endQuietly(output: NodeJS.WriteStream): void {
 /** Runs one command; returns the exit code: 0 done, 2 a bad call or a bad file; see `sheets.ts` for those of layouts. */
 export async function run(args: readonly string[]): Promise<number> {
   try {
-    const { text, code } = dispatch(args);
+    const { text, code } = await dispatch(args);
     process.stdout.write(text);
     return code;
   } catch (error) {
@@ -77,41 +60,20 @@ export async function run(args: readonly string[]): Promise<number> {
   }
 }
 
-function dispatch(args: readonly string[]): Printed {
+async function dispatch(args: readonly string[]): Promise<Printed> {
   const { values, positionals } = parse(args);
-  const [command, file] = positionals;
-  const layout = !values.help && (command === 'pack' || command === 'sheets');
-  if (!layout || file === undefined || positionals.length > 2) return { text: printed(values, positionals), code: 0 };
-  return command === 'pack' ? packFile(file, values) : sheetsOf(readFile(file), values);
-}
-
-function printed(values: Values, positionals: readonly string[]): string {
   const [command, file, ...rest] = positionals;
-  if (values.help || command === undefined || command === 'help') return USAGE;
+  if (values.help || command === undefined || command === 'help') return { text: USAGE, code: 0 };
   if (!COMMANDS.some((each) => each === command))
     throw new Misuse(`"${command}" is not a command; there are ${COMMANDS.join(', ')}.`);
-  if (values.unit !== undefined && values.unit !== 'mm' && values.unit !== 'in')
-    throw new Misuse('--unit takes mm or in.');
-  if (command === 'new' || command === 'settings') {
-    if (file !== undefined) throw new Misuse(`${command} takes no file; "${file}" is one too many.`);
-    const set = houseSetFor(values.unit ?? 'mm');
-    if (command === 'settings') return values.page ? settingsPage() : settingsText(set);
-    const from = values.from ?? 'base';
-    if (!Object.hasOwn(startingPoints, from))
-      throw new Misuse(`--from takes one of ${Object.keys(startingPoints).join(', ')}.`);
-    return `${stableJson(jobByHand(set, from as StartingPoint), 2)}\n`;
-  }
-  if (file === undefined) throw new Misuse(`${command} needs the name of a job file.`);
-  if (rest.length > 0) throw new Misuse(`${command} takes one job file; "${rest[0]}" is one too many.`);
-  const job = readFile(file);
-  if (command === 'solve')
-    return `${stableJson(presentJob(solve(job), { tape: values.tape ?? false, fixes: true }), 2)}\n`;
-  if (values.csv && values.text) throw new Misuse('choose one of --csv and --text.');
-  const style: LengthStyle = values.unit ? { ...job.display, unit: values.unit } : job.display;
-  return values.csv ? cutListCsv(solve(job), style) : cutListText(solve(job), style);
+  const lays = command === 'pack' || command === 'sheets';
+  // What figures is loaded where it is asked for: layouts load it in their own thread.
+  if (lays && file !== undefined && rest.length === 0) return layInThread({ kind: command, file, options: values });
+  const { printed } = await import('./printed.js');
+  return { text: printed(values, positionals), code: 0 };
 }
 
-type Values = ReturnType<typeof parse>['values'];
+export type Values = ReturnType<typeof parse>['values'];
 
 function parse(args: readonly string[]) {
   try {
@@ -137,21 +99,4 @@ function parse(args: readonly string[]) {
   } catch (error) {
     throw new Misuse(error instanceof Error ? error.message : 'the call could not be read.');
   }
-}
-
-function readFile(file: string): Job {
-  let text: string;
-  try {
-    text = readFileSync(file, 'utf8');
-  } catch {
-    throw new Misuse(`the file ${file} cannot be read.`);
-  }
-  const read = readJobText(text);
-  if (!read.ok) {
-    const lines = read.errors.map(({ path, where = path, message }) =>
-      where ? `  ${where}: ${message}` : `  ${message}`,
-    );
-    throw new Misuse(`${file} is not a job this program can solve:\n${lines.join('\n')}`);
-  }
-  return read.value;
 }

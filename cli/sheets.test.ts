@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -112,4 +112,30 @@ test('sheets lays out a job: every part that is cut from sheets, once for each t
     alcove('sheets', 'demo/reading-room.alcove.json', '--steps', '1').stdout,
     /strips first: \d+ sheets?; (fewer than|\d+ might)/,
   );
+});
+
+test('a search that is interrupted prints the best that was found so far', async () => {
+  const hard = {
+    ...problem,
+    parts: Array.from({ length: 40 }, (_, at) =>
+      part(`p${at}`, 300 + ((at * 97) % 700), 200 + ((at * 61) % 500), 2, true),
+    ),
+  };
+  const child = spawn(process.execPath, [
+    'cli/alcove.mjs',
+    'pack',
+    fileOf({ ...hard, method: 'strips' }),
+    '--seconds',
+    '300',
+  ]);
+  let out = '';
+  child.stdout.on('data', (chunk: Buffer) => {
+    out += chunk.toString();
+  });
+  await new Promise((go) => setTimeout(go, 6000));
+  child.kill('SIGINT');
+  const code = await new Promise((done) => child.once('exit', done));
+  const layout = JSON.parse(out);
+  assert.equal(code, 0);
+  assert.deepEqual(wrongWith({ ...hard, method: 'strips' }, { ...layout, unplaced: [] }), []);
 });

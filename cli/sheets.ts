@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { type Job, tooDeep, validate } from '../src/core/document/index.js';
+import { tooDeep, validate } from '../src/core/document/index.js';
 import { METHODS, type Method } from '../src/core/job/index.js';
 import {
   demandOf,
@@ -16,6 +16,8 @@ import {
   USUAL_WAY,
 } from '../src/core/sheets/index.js';
 import { solve } from '../src/core/solve.js';
+import { readFile } from './jobFile.js';
+import { BadProblem } from './misuse.js';
 
 /** What is asked of a layout at the terminal, as it was typed. */
 export interface SheetOptions {
@@ -26,9 +28,6 @@ export interface SheetOptions {
   readonly seed?: string | undefined;
   readonly json?: boolean | undefined;
 }
-
-/** What is wrong with a problem or a call, in one sentence. Ends the program with code 1. */
-export class BadProblem extends Error {}
 
 export interface Printed {
   readonly text: string;
@@ -41,14 +40,14 @@ const USUAL_SECONDS = 2;
 const NOT_PLACED = 2;
 
 /** `alcove pack`: a plain packing problem in, a layout out. */
-export function packFile(file: string, options: SheetOptions): Printed {
+export function packFile(file: string, options: SheetOptions, stopped?: () => boolean): Printed {
   const problem = readProblem(file);
   const asked: PackProblem = {
     ...problem,
     ...(options.method === undefined ? {} : { method: methodOf(options.method) }),
     ...(options.stages === undefined ? {} : { stages: wholeOf('--stages', options.stages, 2, 20) }),
   };
-  const packing = pack(asked, effortOf(options), seedOf(options));
+  const packing = pack(asked, effortOf(options, stopped), seedOf(options));
   const { bound, unplaced } = packing;
   const sheets = packing.sheets.map(({ placements }) => ({ placements }));
   const result = { sheets, bound, ...(unplaced.length > 0 ? { unplaced } : {}) };
@@ -56,10 +55,11 @@ export function packFile(file: string, options: SheetOptions): Printed {
 }
 
 /** `alcove sheets`: the sheets a job takes, material by material, on what is in stock, round what is cut and locked. */
-export function sheetsOf(job: Job, options: SheetOptions): Printed {
+export function sheetsOf(file: string, options: SheetOptions, stopped?: () => boolean): Printed {
+  const job = readFile(file);
   const method = methodOf(options.method ?? USUAL_WAY.method);
   const stages = options.stages === undefined ? null : wholeOf('--stages', options.stages, 2, 20);
-  const effort = effortOf(options);
+  const effort = effortOf(options, stopped);
   const seed = seedOf(options);
   const { trim } = job.workshop.cutting;
   const materials = demandOf(solve(job).cabinets).map((demand) => {
@@ -97,7 +97,7 @@ export function sheetsOf(job: Job, options: SheetOptions): Printed {
   const code = materials.some(({ unplaced }) => unplaced.length > 0) ? NOT_PLACED : 0;
   if (options.json) return { text: `${JSON.stringify({ materials })}\n`, code };
   const lines = materials.flatMap(({ name, sheet, kerf, sheets, words, unplaced }) => [
-    `${name}, ${sheet.length} by ${sheet.width} mm, trim ${sheet.trim}, kerf ${kerf}, ${METHODS[method]}: ${words}`,
+    `${name}, ${mm(sheet.length)} by ${mm(sheet.width)} mm, trim ${mm(sheet.trim)}, kerf ${mm(kerf)}, ${METHODS[method]}: ${words}`,
     ...sheets.flatMap(({ length, width, offcut, cut, placements }, at) => [
       `  sheet ${at + 1}${offcut ? `, an offcut of ${mm(length)} by ${mm(width)}` : ''}${cut ? ', cut' : ''}`,
       ...placements.map(
@@ -130,11 +130,11 @@ function wholeOf(name: string, typed: string, least: number, most: number): numb
   return value;
 }
 
-function effortOf({ seconds, steps }: SheetOptions): Effort {
+function effortOf({ seconds, steps }: SheetOptions, stopped: (() => boolean) | undefined): Effort {
   if (seconds !== undefined && steps !== undefined) throw new BadProblem('choose one of --seconds and --steps.');
-  if (steps !== undefined) return { steps: wholeOf('--steps', steps, 0, 1_000_000) };
+  if (steps !== undefined) return { steps: wholeOf('--steps', steps, 0, 1_000_000), ...(stopped ? { stopped } : {}) };
   const long = seconds === undefined ? USUAL_SECONDS : numberOf('--seconds', seconds, 0, 3600);
-  return { seconds: long, now: () => performance.now() };
+  return { seconds: long, now: () => performance.now(), ...(stopped ? { stopped } : {}) };
 }
 
 function seedOf({ seed }: SheetOptions): number {

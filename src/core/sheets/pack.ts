@@ -5,7 +5,10 @@ import { FINE, stockOf } from './stock.js';
 import { type Blank, type CuttingProblem, plainCutting } from './supply.js';
 
 /** How long is looked for a better layout: so many steps, which come to the same everywhere, or so much time. */
-export type Effort = { readonly steps: number } | { readonly seconds: number; readonly now: () => number };
+export type Effort = ({ readonly steps: number } | { readonly seconds: number; readonly now: () => number }) & {
+  /** True once it is to end with what was found so far. */
+  readonly stopped?: () => boolean;
+};
 
 /** A layout that is looked for step by step; the best so far may be taken at any time. */
 export class Packer {
@@ -47,12 +50,13 @@ export class Packer {
 
 /** Goes on until the effort is spent, or nothing better is possible. */
 export function lookFor(packer: Packer, effort: Effort): void {
+  const { stopped = () => false } = effort;
   if ('steps' in effort) {
-    for (let step = 0; step < effort.steps && !packer.done; step += 1) packer.step();
+    for (let step = 0; step < effort.steps && !packer.done && !stopped(); step += 1) packer.step();
     return;
   }
   const until = effort.now() + effort.seconds * 1000;
-  while (!packer.done && effort.now() < until) packer.step();
+  while (!packer.done && effort.now() < until && !stopped()) packer.step();
 }
 
 /** Lays the pieces of a plain problem out on sheets. The same problem, seed and steps give the same layout. */

@@ -253,7 +253,7 @@ function Cuts({ sequence, scale, across }: { sequence: Sequence; scale: number; 
             ? [from * scale, (across - middle) * scale, to * scale, (across - middle) * scale]
             : [middle * scale, (across - from) * scale, middle * scale, (across - to) * scale];
         // Numbers of rips stand at their left end, those of crosscuts above the edge they begin at.
-        const [x, y] = way === 'rip' ? [x1 + 9, y1] : [x1, y1 - 9];
+        const [x, y] = way === 'rip' ? [x1 + (kind === 'trim' ? 40 : 9), y1] : [x1, y1 - 9];
         return (
           <g key={number}>
             <line
