@@ -488,7 +488,6 @@ const BAD: Record<string, () => string[]> = {
   'carcass/bottom-cannot-go-under': () =>
     rulesOf({ settings: { bottom: { place: 'under' }, toe: { kind: 'notched' } } }),
   'carcass/web-frame-too-small': () => rulesOf({ width: 210, settings: { top: { kind: 'web' } } }),
-  'sheets/grain-lock': () => rulesOf({ width: 1600, height: 1500, settings: { fronts: { grainRuns: 'face' } } }),
   'sheets/narrow-rip': () =>
     rulesOf({ settings: { fronts: { reveal: { top: 0 } }, nailer: { rails: 'standard', width: 28 } } }),
   'materials/uneven-batch': () => {

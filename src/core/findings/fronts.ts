@@ -2,6 +2,7 @@ import { grainGroups, lippedClearance } from '../fronts/index.js';
 import { pathTo } from '../job/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
+import { comesOut } from './sheets.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
 const insetWithoutStop: FindingRule = {
@@ -110,18 +111,18 @@ const frontsMeet: FindingRule = {
 /** A blank for fronts with running grain that no sheet is large enough for. */
 const grainBlank: FindingRule = {
   id: 'fronts/grain-blank-too-large',
-  check: ({ cabinet, fronts, resolved, show }) =>
+  check: ({ cabinet, fronts, resolved, show, head }) =>
     grainGroups(fronts, resolved).flatMap(({ parts, height, width }): FindingDraft[] => {
       const [first] = parts;
       if (!first) return [];
       const upright = first.placement.u[1] === 'z';
       const [along, across] = upright ? [height, width] : [width, height];
       const { sheet } = first.material;
-      if (along.mm <= sheet.length + TOLERANCE_MM && across.mm <= sheet.width + TOLERANCE_MM) return [];
+      if (comesOut(head, first.material, along.mm, across.mm)) return [];
       return [
         {
           severity: 'stop',
-          what: `${parts.length} fronts with running grain need a blank ${show(along.mm)} by ${show(across.mm)}; a sheet of ${first.material.name} is ${show(sheet.length)} by ${show(sheet.width)}.`,
+          what: `${parts.length} fronts with running grain need a blank ${show(along.mm)} by ${show(across.mm)}; a sheet of ${first.material.name} is ${show(sheet.length)} by ${show(sheet.width)}, ${show(head.workshop.cutting.trim)} trimmed off each edge.`,
           why: 'The grain cannot run on over a joint between sheets. Let it run in smaller groups.',
           numbers: [height, width],
           parts: parts.map((part) => part.key),

@@ -49,6 +49,7 @@ const TABLE: Record<string, readonly [findings: number, proposed: number, offere
   'machining/operations-meet': [279, 31, 31],
   'shelves/no-hole': [27, 5, 2],
   'shelves/sags': [19, 16, 14],
+  'sheets/narrow-rip': [47, 0, 0],
   'sizes/opening-gone': [4, 0, 0],
   'sizes/outside-usual': [21, 0, 0],
   'sizes/part-exceeds-sheet': [18, 0, 0],

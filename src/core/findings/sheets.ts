@@ -1,5 +1,4 @@
 import type { JobHead } from '../document/index.js';
-import { grainGroups } from '../fronts/index.js';
 import { type Material, pathTo } from '../job/index.js';
 import type { Part, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
@@ -20,6 +19,11 @@ function usable({ workshop, stock }: JobHead, { id, sheet, form }: Material): Us
       .filter(({ material, count }) => material === id && count !== 0)
       .map((row) => inside(row, row.offcut ? 0 : trim)),
   ];
+}
+
+/** True when a blank comes out of one sheet there is of a material, grain along the sheet. */
+export function comesOut(head: JobHead, material: Material, along: number, across: number): boolean {
+  return fits(along, across, usable(head, material));
 }
 
 function fits(length: number, width: number, sheets: readonly Usable[]): boolean {
@@ -73,34 +77,7 @@ const partExceedsSheet: FindingRule = {
   },
 };
 
-/** Fronts whose grain runs on lie in one blank: it has to come out of one sheet. */
-const blankExceedsSheet: FindingRule = {
-  id: 'sheets/grain-lock',
-  check(context) {
-    const { fronts, resolved, head, show } = context;
-    return grainGroups(fronts, resolved).flatMap(({ id, parts, height, width }): FindingDraft[] => {
-      const [first] = parts;
-      if (!first) return [];
-      const upright = first.placement.u[1] === 'z';
-      const [along, across] = upright ? [height, width] : [width, height];
-      if (fits(along.mm, across.mm, usable(head, first.material))) return [];
-      return [
-        {
-          severity: 'stop',
-          what: `The blank ${id} for ${parts.length} fronts, ${show(along.mm)} along the grain by ${show(across.mm)}, comes out of no sheet of ${first.material.name}.`,
-          why: 'Their grain is to run on from one to the next, so they lie in one piece: let it run on less far, or choose a larger sheet.',
-          numbers: [along, across],
-          parts: parts.map(({ key }) => key),
-          settings: [pathTo.materialField(first.material.id, 'sheet')],
-          fixes: [
-            setChoice(context, 'Let the grain run on in columns only', 'fronts/grainRuns', 'columns'),
-            setChoice(context, 'Cut each front for itself', 'fronts/grainRuns', 'none'),
-          ],
-        },
-      ];
-    });
-  },
-};
+const narrowestOf = ({ cutWidth, cutLength }: Part) => Math.min(cutWidth.mm, cutLength.mm);
 
 /** A strip that is narrower than the shop's safe rip. */
 const narrowRip: FindingRule = {
@@ -108,11 +85,10 @@ const narrowRip: FindingRule = {
   check({ rows, head, show }) {
     const { safeRip } = head.workshop.cutting;
     const narrow = rows.filter(
-      ({ part }) =>
-        !part.bought && part.cutWidth.mm > 0 && Math.min(part.cutWidth.mm, part.cutLength.mm) < safeRip - TOLERANCE_MM,
+      ({ part }) => !part.bought && narrowestOf(part) > TOLERANCE_MM && narrowestOf(part) < safeRip - TOLERANCE_MM,
     );
     if (narrow.length === 0) return [];
-    const names = narrow.map(({ part }) => `${part.name} (${show(Math.min(part.cutWidth.mm, part.cutLength.mm))})`);
+    const names = narrow.map(({ part }) => `${part.name} (${show(narrowestOf(part))})`);
     return [
       {
         severity: 'warn',
@@ -126,4 +102,4 @@ const narrowRip: FindingRule = {
   },
 };
 
-export const sheetRules: readonly FindingRule[] = [partExceedsSheet, blankExceedsSheet, narrowRip];
+export const sheetRules: readonly FindingRule[] = [partExceedsSheet, narrowRip];
