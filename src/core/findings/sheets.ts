@@ -59,7 +59,7 @@ const partExceedsSheet: FindingRule = {
       const raw = group.every(({ part }) => !exceeds(part, [material.sheet], false));
       return {
         severity: 'stop',
-        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} larger than what a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}, leaves.`,
+        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} larger than a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}${raw ? ', when its edges are trimmed' : ''}.`,
         why: raw
           ? `It would take the edges, of which ${show(head.workshop.cutting.trim)} each are trimmed off: trim less, or choose a larger sheet.`
           : turned

@@ -15,6 +15,7 @@ export const SOURCE = {
 
 /** A number of a tape, in its measure. */
 export function Figure({ dim, style }: { dim: Dim; style: LengthStyle }) {
+  if (dim.measure === 'money') return <>{dim.mm.toFixed(2)}</>;
   if (dim.measure !== 'mm') return <>{plainNumber(dim.mm)}</>;
   return (
     <Length

@@ -127,14 +127,14 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
       <span className={`${sawn ? 'w-20' : 'w-56'} shrink-0 pt-0.5 leading-snug`}>
         {sawn ? `${count} ${count === 1 ? 'piece' : 'pieces'}` : what}
         {!sawn && (
-          <span className="block text-ink-soft">
+          <span className="text-ink-soft">
             {size &&
               fence &&
-              `${formatLength(size.mm, style)}${by ? ` × ${formatLength(by.mm, style)}` : ''} ${depth ? 'wide, ' : ''}`}
-            {depth && `${formatLengthWithUnit(depth.mm, style)} deep`}
+              ` ${formatLength(size.mm, style)}${by ? ` × ${formatLength(by.mm, style)}` : ''}${station === 'bore' ? ' across' : depth ? ' wide' : ''}`}
+            {depth && `, ${formatLengthWithUnit(depth.mm, style)} deep`}
           </span>
         )}
-        {creep && <span className="block">creep up to the panel</span>}
+        {creep && <span className="block text-ink-soft">creep up to the panel</span>}
       </span>
       <ul className="flex flex-wrap gap-x-4 gap-y-0.5 pt-0.5">
         {short && <li className="font-semibold text-finding">Narrow: push block and riving knife.</li>}
