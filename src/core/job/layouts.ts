@@ -42,7 +42,7 @@ const laidSheetSchema = z.strictObject({
   cut: z.boolean(),
   /** Kept clear: a flaw, or where the maker wants nothing. */
   clear: z.array(clearSchema).max(50),
-  placements: z.array(placedSchema).max(3000),
+  placements: z.array(placedSchema).max(1000),
 });
 export type LayoutSheet = z.infer<typeof laidSheetSchema>;
 

@@ -45,13 +45,7 @@ export function offcutsOf(job: Job, layout: SheetLayout, sheet: LayoutSheet): re
   const keep = { length: keepLength, width: keepWidth };
   const sequence = sequenceOf(sheet, layout, keep);
   if (sequence) return sequence.offcuts;
-  const free = freeOf(
-    { from: sheet.id, placements: sheet.placements.map((each) => ({ id: '', ...each })) },
-    {
-      sheet,
-      kerf: Math.max(layout.kerf, layout.spacing),
-    },
-  );
+  const free = freeOf(sheet.placements, { sheet, kerf: Math.max(layout.kerf, layout.spacing) });
   return free && Math.max(free.length, free.width) >= keepLength && Math.min(free.length, free.width) >= keepWidth
     ? [free]
     : [];

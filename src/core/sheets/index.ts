@@ -11,7 +11,7 @@ export { type BoardsToBuy, boardsFor } from './boards.js';
 export { areaBound, boundOf } from './bound.js';
 export { type Demand, demandOf, type SheetPiece } from './demand.js';
 export { type Moved, movePiece, type PieceAt, withClear, withLock, withoutClear } from './moving.js';
-export { type FreeRoom, freeOf } from './offcut.js';
+export { freeOf } from './offcut.js';
 export { type Effort, layOut, lookFor, Packer, pack } from './pack.js';
 export {
   type Changed,

@@ -23,7 +23,7 @@ test('what is said to be left of a sheet is free, and nothing larger is: by look
               for (let u = x; u < x + l && free; u += 1) for (let v = y; v < y + w && free; v += 1) free = !taken(u, v);
               if (free) largest = l * w;
             }
-      const found = freeOf(sheet, problem);
+      const found = freeOf(sheet.placements, problem);
       assert.equal(Math.round((found?.length ?? 0) * (found?.width ?? 0)), largest, `seed ${seed}`);
       rooms += 1;
     }

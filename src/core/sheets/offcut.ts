@@ -1,38 +1,38 @@
-import type { PackedSheet, PackProblem } from './problem.js';
+import type { Rect } from './parting.js';
+import { withoutArea } from './stock.js';
+import type { Area } from './supply.js';
 
-/** A rectangle of a sheet on which nothing lies (mm, from the raw sheet's corner). */
-export interface FreeRoom {
-  readonly x: number;
-  readonly y: number;
-  readonly length: number;
-  readonly width: number;
-}
+/** More pieces than this lie on no sheet that is looked at for what is left of it: a file may say anything. */
+const MOST_PIECES = 400;
 
 /** The largest rectangle inside the trim that stays a kerf away from every piece; undefined where a sheet is full. */
 export function freeOf(
-  { placements }: PackedSheet,
-  { sheet, kerf }: Pick<PackProblem, 'sheet' | 'kerf'>,
-): FreeRoom | undefined {
-  const { trim } = sheet;
-  const [right, top] = [sheet.length - trim, sheet.width - trim];
-  // A free rectangle that is as large as it can be begins at the trim or behind a piece.
-  const xs = [trim, ...placements.map(({ x, length }) => x + length + kerf)].filter((x) => x < right);
-  const ys = [trim, ...placements.map(({ y, width }) => y + width + kerf)].filter((y) => y < top);
-  let best: FreeRoom | undefined;
-  for (const y of new Set(ys)) {
-    for (const x of new Set(xs)) {
-      const beyond = placements.filter(
-        (piece) => piece.x + piece.length + kerf > x + 1e-6 && piece.y + piece.width + kerf > y + 1e-6,
-      );
-      // Ever narrower to the right, as high as what stands there allows.
-      const ends = [right, ...beyond.map((piece) => piece.x - kerf)].filter((end) => end > x);
-      for (const end of new Set(ends)) {
-        const over = beyond.filter((piece) => piece.x - kerf < end - 1e-6);
-        const high = Math.min(top, ...over.map((piece) => piece.y - kerf));
-        const area = (end - x) * (high - y);
-        if (high > y && (!best || area > best.length * best.width)) best = { x, y, length: end - x, width: high - y };
-      }
-    }
-  }
-  return best;
+  placements: readonly Area[],
+  {
+    sheet,
+    kerf,
+  }: {
+    readonly sheet: { readonly length: number; readonly width: number; readonly trim: number };
+    readonly kerf: number;
+  },
+): Area | undefined {
+  const { length, width, trim } = sheet;
+  if (placements.length > MOST_PIECES) return undefined;
+  const grown = placements.map(
+    (piece): Rect => ({
+      x: piece.x - kerf,
+      y: piece.y - kerf,
+      length: piece.length + 2 * kerf,
+      width: piece.width + 2 * kerf,
+    }),
+  );
+  const whole: Rect = { x: trim, y: trim, length: length - 2 * trim, width: width - 2 * trim };
+  const free = grown.reduce<Rect[]>((left, piece) => withoutArea(left, piece), [whole]);
+  const area = (each: Rect) => each.length * each.width;
+  return free
+    .filter((each) => each.length > NEAR && each.width > NEAR)
+    .reduce<Rect | undefined>((best, each) => (best && area(best) >= area(each) ? best : each), undefined);
 }
+
+/** Slivers are nothing (mm). */
+const NEAR = 1e-6;

@@ -1,4 +1,4 @@
-import { FileDown, LayoutGrid, Redo2, Undo2 } from 'lucide-react';
+import { FileDown, LayoutGrid } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
@@ -11,6 +11,7 @@ import { HistoryDialog } from './saving/HistoryDialog.js';
 import { RefusedSteps, SaveWord } from './saving/SaveWords.js';
 import { SidesDialog } from './saving/SidesDialog.js';
 import { useAutosave } from './saving/saving.js';
+import { UndoRedo } from './UndoRedo.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
 export function TopBar({
@@ -26,10 +27,6 @@ export function TopBar({
 }) {
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
-  const undo = useBench((state) => state.undo);
-  const redo = useBench((state) => state.redo);
-  const past = useBench((state) => state.past);
-  const future = useBench((state) => state.future);
   const solved = useSolvedCabinet();
   const saving = useAutosave(jobId, { version, epoch });
   const [older, setOlder] = useState(false);
@@ -53,24 +50,7 @@ export function TopBar({
         />
         <SaveWord state={saving.state} inBrowser={saving.inBrowser} />
         <span className="ml-auto flex items-center gap-1 max-lg:flex-wrap">
-          <button
-            type="button"
-            className="act act-bare"
-            disabled={past.length === 0}
-            onClick={undo}
-            title={past.at(-1) ? `Undo: ${past.at(-1)?.label}` : 'Nothing to undo'}
-          >
-            <Undo2 size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Undo</span>
-          </button>
-          <button
-            type="button"
-            className="act act-bare"
-            disabled={future.length === 0}
-            onClick={redo}
-            title={future.at(-1) ? `Redo: ${future.at(-1)?.label}` : 'Nothing to redo'}
-          >
-            <Redo2 size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Redo</span>
-          </button>
+          <UndoRedo />
           <label className="ml-2 flex items-center gap-1.5">
             <span className="text-ink-soft max-2xl:sr-only">Shown in</span>
             <select

@@ -1,8 +1,8 @@
-import { Redo2, Undo2 } from 'lucide-react';
 import { useBench } from '../bench/context.js';
 import { RefusedSteps, SaveWord } from '../bench/saving/SaveWords.js';
 import { SidesDialog } from '../bench/saving/SidesDialog.js';
 import { useAutosave } from '../bench/saving/saving.js';
+import { UndoRedo } from '../bench/UndoRedo.js';
 import { CUTTING_VIEWS, type CuttingView } from './views.js';
 
 /** The way back to the bench, the pages from stock to costs, and what the save is doing. */
@@ -18,10 +18,6 @@ export function CuttingBar({
   view: CuttingView;
 }) {
   const name = useBench((state) => state.job.name);
-  const past = useBench((state) => state.past);
-  const future = useBench((state) => state.future);
-  const undo = useBench((state) => state.undo);
-  const redo = useBench((state) => state.redo);
   const saving = useAutosave(jobId, { version, epoch });
   /** Another page reads what is saved. */
   const goTo = (event: React.MouseEvent, address: string) => {
@@ -60,24 +56,7 @@ export function CuttingBar({
           ))}
         </nav>
         <span className="ml-auto flex items-center gap-1">
-          <button
-            type="button"
-            className="act act-bare"
-            disabled={past.length === 0}
-            onClick={undo}
-            title={past.at(-1) ? `Undo: ${past.at(-1)?.label}` : 'Nothing to undo'}
-          >
-            <Undo2 size={17} aria-hidden="true" /> Undo
-          </button>
-          <button
-            type="button"
-            className="act act-bare"
-            disabled={future.length === 0}
-            onClick={redo}
-            title={future.at(-1) ? `Redo: ${future.at(-1)?.label}` : 'Nothing to redo'}
-          >
-            <Redo2 size={17} aria-hidden="true" /> Redo
-          </button>
+          <UndoRedo />
         </span>
       </div>
       <RefusedSteps steps={saving.refused} onSettle={saving.settleRefused} />

@@ -1,4 +1,4 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
 import { BAND_WIDER, newId, pathTo, type StockBand, thicknessOf } from '../../../core/job/index.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
@@ -6,6 +6,7 @@ import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useCutting } from '../context.js';
+import { TakeOut } from './TakeOut.js';
 
 /** Edge bands: their sizes and prices, the materials they match, and what the job has no band for. */
 export function BandsTable() {
@@ -146,19 +147,7 @@ function BandRow({ band }: { band: StockBand }) {
         </select>
       </td>
       <td className="px-1 text-right">
-        <button
-          type="button"
-          className="act act-bare"
-          aria-label={`Take ${name} out of stock`}
-          onClick={() =>
-            act({
-              label: `${name} taken out of stock`,
-              edits: [{ path: pathTo.entry(pathTo.stock('bands'), id), value: undefined }],
-            })
-          }
-        >
-          <Trash2 size={15} aria-hidden="true" />
-        </button>
+        <TakeOut list={pathTo.stock('bands')} id={id} what={name} />
       </td>
     </tr>
   );

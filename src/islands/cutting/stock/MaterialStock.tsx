@@ -1,10 +1,11 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { type Material, newId, pathTo, type StockSheets, thicknessOf } from '../../../core/job/index.js';
 import { isKept } from '../../../core/sheets/index.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
+import { TakeOut } from './TakeOut.js';
 
 /** The sheets of one material: its own size to order, and what is on hand, offcuts with their marks. */
 export function MaterialStock({ material }: { material: Material }) {
@@ -202,19 +203,7 @@ function StockRow({ row, name, small }: { row: StockSheets; name: string; small:
         />
       </td>
       <td className="px-1 text-right">
-        <button
-          type="button"
-          className="act act-bare"
-          aria-label={`Take ${name}, ${what} out of stock`}
-          onClick={() =>
-            act({
-              label: `${name}, ${what} taken out of stock`,
-              edits: [{ path: pathTo.entry(pathTo.stock('sheets'), id), value: undefined }],
-            })
-          }
-        >
-          <Trash2 size={15} aria-hidden="true" />
-        </button>
+        <TakeOut list={pathTo.stock('sheets')} id={id} what={`${name}, ${what}`} />
       </td>
     </tr>
   );

@@ -1,0 +1,20 @@
+import { Trash2 } from 'lucide-react';
+import { type EditPath, pathTo } from '../../../core/job/index.js';
+import { useBench } from '../../bench/context.js';
+
+/** Takes a row out of a list of the stock. */
+export function TakeOut({ list, id, what }: { list: EditPath; id: string; what: string }) {
+  const act = useBench((state) => state.act);
+  return (
+    <button
+      type="button"
+      className="act act-bare"
+      aria-label={`Take ${what} out of stock`}
+      onClick={() =>
+        act({ label: `${what} taken out of stock`, edits: [{ path: pathTo.entry(list, id), value: undefined }] })
+      }
+    >
+      <Trash2 size={15} aria-hidden="true" />
+    </button>
+  );
+}
