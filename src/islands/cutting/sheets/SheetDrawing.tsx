@@ -79,7 +79,7 @@ export function SheetDrawing({
       width={width}
       height={across * scale}
       viewBox={`0 0 ${width} ${across * scale}`}
-      className="block h-auto max-w-full overflow-visible"
+      className="block h-auto max-w-full overflow-visible print:w-[96%]"
     >
       <rect
         {...box({ x: 0, y: 0, length, width: across })}
@@ -220,8 +220,9 @@ export function SheetDrawing({
           </g>
         );
       })}
-      {numbered &&
-        strips.map(({ name: strip, rect }) => {
+      {/* On paper every sheet has its cuts. */}
+      <g className={numbered ? '' : 'hidden print:inline'} aria-hidden="true">
+        {strips.map(({ name: strip, rect }) => {
           const { y, height } = box(rect);
           return (
             <text
@@ -231,13 +232,13 @@ export function SheetDrawing({
               fontSize={12}
               fontWeight={600}
               fill="var(--color-ink-soft)"
-              aria-hidden="true"
             >
               {strip}
             </text>
           );
         })}
-      {numbered && sequence && <Cuts sequence={sequence} scale={scale} across={across} />}
+        {sequence && <Cuts sequence={sequence} scale={scale} across={across} />}
+      </g>
     </svg>
   );
 }
