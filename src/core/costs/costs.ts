@@ -1,80 +1,20 @@
-import { shoppingList, type ToBuy } from '../buying/index.js';
 import { type Dim, type Measure, plain, quantity, sumOf } from '../derive/index.js';
 import type { Job } from '../document/index.js';
 import { type SheetLayout, workshopGroups } from '../job/index.js';
 import { setUpsOf } from '../setups/index.js';
 import { boardsFor, demandOf, sequenceOf } from '../sheets/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import type { LengthStyle } from '../units/index.js';
-
-/** Prices are kept by names in which lengths stand in millimetres, whatever unit the job shows. */
-const PRICED_IN: LengthStyle = { unit: 'mm', mmStep: 0.1, graduation: 16 };
-
-/** What is bought by the piece for some cabinets, by the names prices are kept under. */
-export function pricedList(cabinets: Parameters<typeof shoppingList>[0]): ToBuy[] {
-  return shoppingList(cabinets, PRICED_IN).filter(({ group }) => group === 'hardware' || group === 'fasteners');
-}
-
-/** What money goes into. */
-export const COST_KINDS = {
-  sheets: 'Sheets',
-  solid: 'Solid wood',
-  bands: 'Edge band',
-  hardware: 'Hardware',
-  labour: 'Labour',
-} as const;
-export type CostKind = keyof typeof COST_KINDS;
-
-/** What time goes into. */
-export const OPERATIONS = {
-  sheet: 'Sheets fetched and set up',
-  setUp: 'Set-ups and test cuts',
-  cut: 'Saw cuts',
-  band: 'Banding',
-  groove: 'Grooves, dadoes, rabbets',
-  hole: 'Holes',
-  part: 'Assembly',
-  fitting: 'Fitting hardware',
-} as const;
-export type CostedOperation = keyof typeof OPERATIONS;
-
-type Sums<K extends string> = Readonly<Record<K, Dim>>;
-
-/** What one cabinet costs, takes in minutes, and weighs; each a number that shows its arithmetic. */
-export interface CabinetCost {
-  readonly cabinet: string;
-  readonly number: string;
-  readonly name: string;
-  readonly cost: Sums<CostKind>;
-  readonly minutes: Sums<CostedOperation>;
-  readonly time: Dim;
-  readonly total: Dim;
-  /** Kilograms of its parts. */
-  readonly weight: Dim;
-}
-
-export interface MaterialCost {
-  readonly material: string;
-  readonly name: string;
-  /** So many sheets, or cubic metres of boards, or metres of band. */
-  readonly quantity: number;
-  readonly unit: 'sheets' | 'm³' | 'm';
-  readonly cost: Dim;
-  /** Kilograms of the parts of it. */
-  readonly weight: number;
-}
-
-export interface JobCost {
-  readonly cabinets: readonly CabinetCost[];
-  readonly materials: readonly MaterialCost[];
-  readonly cost: Sums<CostKind>;
-  readonly minutes: Sums<CostedOperation>;
-  readonly time: Dim;
-  readonly total: Dim;
-  readonly weight: Dim;
-  /** What is used and has no price yet, by name. */
-  readonly unpriced: readonly string[];
-}
+import {
+  type CabinetCost,
+  COST_KINDS,
+  type CostedOperation,
+  type CostKind,
+  type JobCost,
+  type MaterialCost,
+  OPERATIONS,
+  type Sums,
+} from './figures.js';
+import { pricedList } from './priced.js';
 
 /** So much more of a band is cut than edges are long. */
 const BAND_LOSS = 1.1;

@@ -1,10 +1,10 @@
+export { costOf } from './costs.js';
 export {
   type CabinetCost,
   COST_KINDS,
   type CostedOperation,
   type CostKind,
-  costOf,
   type JobCost,
   OPERATIONS,
-  pricedList,
-} from './costs.js';
+} from './figures.js';
+export { pricedList } from './priced.js';

@@ -51,6 +51,21 @@ export function offcutsOf(job: Job, layout: SheetLayout, sheet: LayoutSheet): re
     : [];
 }
 
+/** Where a piece goes on what is left of a sheet, however small that is; undefined where nothing takes it. */
+export function roomFor(
+  job: Job,
+  layout: SheetLayout,
+  sheet: LayoutSheet,
+  { length, width }: Pick<Area, 'length' | 'width'>,
+): Area | undefined {
+  const { cutting } = job.workshop;
+  const keepAll = { ...job, workshop: { ...job.workshop, cutting: { ...cutting, keepLength: 0, keepWidth: 0 } } };
+  return offcutsOf(keepAll, layout, sheet).find((room) => room.length >= length - NEAR && room.width >= width - NEAR);
+}
+
+/** Sizes agree to this (mm). */
+const NEAR = 0.001;
+
 /** The marks the offcuts of each sheet get, sheet after sheet, none that is in stock already: `birch18 R4`. */
 export function offcutMarks(job: Job, layout: SheetLayout): ReadonlyMap<string, readonly string[]> {
   const taken = new Set(job.stock.sheets.map(({ mark }) => mark));

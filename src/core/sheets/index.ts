@@ -5,6 +5,7 @@ export {
   markCut,
   offcutMarks,
   offcutsOf,
+  roomFor,
   tickSetUp,
 } from './acts.js';
 export { type BoardsToBuy, boardsFor } from './boards.js';

@@ -1,9 +1,7 @@
-import { Lock, LockOpen, MapPinOff, Scissors } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type LayoutSheet, METHODS, type SheetLayout } from '../../../core/job/index.js';
 import {
   acceptLayout,
-  type Changed,
   changedSince,
   type Demand,
   layoutInWords,
@@ -11,12 +9,9 @@ import {
   markCut,
   movePiece,
   offcutMarks,
-  offcutsOf,
   type Proposal,
+  roomFor,
   type SheetPiece,
-  sequenceOf,
-  stripsOf,
-  stripsToBand,
   usedShare,
   withClear,
   withLock,
@@ -24,8 +19,9 @@ import {
 } from '../../../core/sheets/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench, useBenchStore } from '../../bench/context.js';
-import { CutsTable } from './CutsTable.js';
-import { SheetDrawing } from './SheetDrawing.js';
+import { ChangedList } from './ChangedList.js';
+import { ChosenBar } from './ChosenBar.js';
+import { OneSheet } from './OneSheet.js';
 
 /** A piece that is chosen on the sheets of a material. */
 export interface ChosenPiece {
@@ -33,10 +29,6 @@ export interface ChosenPiece {
   readonly sheet: string;
   readonly at: number;
 }
-
-/** So wide a sheet is drawn in a row of two, and alone (px). */
-const WIDE = 590;
-const WIDEST = 1210;
 
 /** The sheets of one material, proposed or accepted: looked at, changed by hand, cut. */
 export function MaterialSheets({
@@ -164,6 +156,13 @@ export function MaterialSheets({
     onChoose(null);
     onAgain();
   };
+  const moveTo = (id: string) => {
+    const target = layout.sheets.find((each) => each.id === id);
+    if (!chosen || !chosenPlaced || !target) return;
+    const room = roomFor(job, layout, target, chosenPlaced);
+    if (room) put(chosen, { sheet: target.id, x: room.x, y: room.y });
+    else setWhy('Nothing that is left of that sheet takes it.');
+  };
   const isAccepted = !proposal && accepted !== undefined;
   return (
     <section
@@ -235,62 +234,17 @@ export function MaterialSheets({
               </button>
             </p>
           )}
-          {chosen && chosenSheet && chosenPlaced && (
-            <div className="flex flex-wrap items-center gap-2 px-3 py-2" data-selected={chosenPiece?.mark}>
-              <span>
-                <b>{chosenPiece?.mark}</b> {chosenPiece?.part.name}, of {chosenPiece?.number} {chosenPiece?.cabinetName}
-                , {formatLength(chosenPlaced.length, style)} × {formatLengthWithUnit(chosenPlaced.width, style)}
-              </span>
-              <a
-                className="act"
-                href={`/jobs/${jobId}?cabinet=${chosenPlaced.cabinet}&part=${encodeURIComponent(chosenPlaced.part)}`}
-              >
-                Show it on the bench
-              </a>
-              {!chosenSheet.cut && (
-                <>
-                  <button type="button" className="act" aria-pressed={chosenPlaced.locked} onClick={lock}>
-                    {chosenPlaced.locked ? (
-                      <LockOpen size={15} aria-hidden="true" />
-                    ) : (
-                      <Lock size={15} aria-hidden="true" />
-                    )}
-                    {chosenPlaced.locked ? 'Unlock' : 'Lock here'}
-                  </button>
-                  <button
-                    type="button"
-                    className="act"
-                    onClick={forbid}
-                    title="Keeps this place clear and lays out again"
-                  >
-                    <MapPinOff size={15} aria-hidden="true" /> Nothing here
-                  </button>
-                  <label className="flex items-center gap-1">
-                    Move to
-                    <select
-                      className="entry"
-                      value=""
-                      onChange={({ currentTarget: { value } }) => {
-                        const target = layout.sheets.find(({ id }) => id === value);
-                        if (!target) return;
-                        const room = firstRoom(job, layout, target, chosenPlaced);
-                        if (room) put(chosen, { sheet: target.id, ...room });
-                        else setWhy('Nothing that is left of that sheet takes it.');
-                      }}
-                    >
-                      <option value="">another sheet</option>
-                      {layout.sheets.map(({ id, cut }, at) =>
-                        id === chosen.sheet || cut ? null : (
-                          <option key={id} value={id}>
-                            sheet {at + 1}
-                          </option>
-                        ),
-                      )}
-                    </select>
-                  </label>
-                </>
-              )}
-            </div>
+          {chosenSheet && chosenPlaced && (
+            <ChosenBar
+              jobId={jobId}
+              sheets={layout.sheets}
+              sheet={chosenSheet}
+              placed={chosenPlaced}
+              piece={chosenPiece}
+              onLock={lock}
+              onForbid={forbid}
+              onMoveTo={moveTo}
+            />
           )}
         </div>
       )}
@@ -323,180 +277,5 @@ export function MaterialSheets({
         ))}
       </ol>
     </section>
-  );
-}
-
-/** Where a piece goes on what is left of a sheet. */
-function firstRoom(
-  job: Parameters<typeof offcutsOf>[0],
-  layout: SheetLayout,
-  sheet: LayoutSheet,
-  { length, width }: { length: number; width: number },
-) {
-  const all = {
-    ...job,
-    workshop: { ...job.workshop, cutting: { ...job.workshop.cutting, keepLength: 0, keepWidth: 0 } },
-  };
-  return offcutsOf(all, layout, sheet).find((room) => room.length >= length - 0.001 && room.width >= width - 0.001);
-}
-
-function OneSheet({
-  layout,
-  sheet,
-  marks,
-  number,
-  name,
-  open,
-  selected,
-  markOf,
-  pieceName,
-  hasLongBand,
-  grain,
-  longest,
-  onOpen,
-  onSelect,
-  onDrop,
-  onCut,
-  onUseAgain,
-}: {
-  layout: SheetLayout;
-  sheet: LayoutSheet;
-  /** Of its offcuts. */
-  marks: readonly string[];
-  number: number;
-  name: string;
-  open: boolean;
-  selected: number | null;
-  markOf: (at: number) => string;
-  pieceName: (at: number) => string;
-  hasLongBand: (piece: LayoutSheet['placements'][number]) => boolean;
-  /** Whether its grain runs along it. */
-  grain: boolean;
-  /** Of all sheets of the material: they are drawn to one scale. */
-  longest: number;
-  onOpen: () => void;
-  onSelect: (at: number) => void;
-  onDrop: Parameters<typeof SheetDrawing>[0]['onDrop'];
-  onCut: (() => void) | undefined;
-  onUseAgain: (place: number) => void;
-}) {
-  const job = useBench((state) => state.job);
-  const { keepLength, keepWidth } = job.workshop.cutting;
-  const sequence = useMemo(
-    () => sequenceOf(sheet, layout, { length: keepLength, width: keepWidth }),
-    [sheet, layout, keepLength, keepWidth],
-  );
-  const offcuts = useMemo(() => offcutsOf(job, layout, sheet), [job, layout, sheet]);
-  const strips = useMemo(() => stripsOf(sheet, layout), [sheet, layout]);
-  const toBand = useMemo(
-    () => stripsToBand(sheet, layout, hasLongBand).map(({ name }) => name),
-    [sheet, layout, hasLongBand],
-  );
-  const used = usedShare({ sheets: [sheet] });
-  const style = job.display;
-  const pieces = sheet.placements.length;
-  return (
-    <li
-      className={`flex flex-col gap-1 ${open ? 'w-full' : ''} print:mb-6 print:break-inside-avoid print:break-after-page`}
-    >
-      <span className="hidden font-bold print:block">
-        {job.name}: {name}, {formatLength(sheet.length, style)} × {formatLengthWithUnit(sheet.width, style)}
-      </span>
-      <SheetDrawing
-        sheet={sheet}
-        sequence={sequence}
-        offcuts={offcuts}
-        marks={marks}
-        numbered={open}
-        width={((open ? WIDEST : WIDE) * sheet.length) / longest}
-        style={style}
-        selected={selected}
-        name={name}
-        grain={grain}
-        strips={strips}
-        markOf={markOf}
-        onSelect={onSelect}
-        {...(onDrop ? { onDrop } : {})}
-      />
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <span className="font-semibold">
-          Sheet {number}
-          {sheet.offcut ? ', an offcut' : ''}
-          {sheet.cut ? ', cut' : ''}
-        </span>
-        <span className="text-ink-soft">
-          {formatLength(sheet.length, style)} × {formatLengthWithUnit(sheet.width, style)}, {pieces}{' '}
-          {pieces === 1 ? 'piece' : 'pieces'}, {Math.round(used * 100)} % used
-          {sequence ? `, ${sequence.cuts.length} cuts` : layout.method === 'nested' ? ', routed' : ''}
-        </span>
-        {toBand.length > 0 && (
-          <span className="font-semibold" data-band-first={toBand.join(' ')}>
-            {toBand.length === 1 ? 'Strip' : 'Strips'} {toBand.join(', ')}: band before crosscutting
-          </span>
-        )}
-        <span className="ml-auto flex gap-1 print:hidden">
-          {sheet.clear.map((_, at) => (
-            <button key={at} type="button" className="act" onClick={() => onUseAgain(at)}>
-              Use place {at + 1} again
-            </button>
-          ))}
-          {sequence && (
-            <button type="button" className="act" aria-expanded={open} onClick={onOpen}>
-              {open ? 'Shut the cuts' : 'Cuts in order'}
-            </button>
-          )}
-          {onCut && (
-            <button
-              type="button"
-              className="act"
-              onClick={onCut}
-              title="Nothing on it changes any more; its offcuts go into stock"
-            >
-              <Scissors size={15} aria-hidden="true" /> Mark cut
-            </button>
-          )}
-        </span>
-      </div>
-      {sequence && (
-        <div className={open ? '' : 'hidden print:block'}>
-          <CutsTable sequence={sequence} sheet={sheet} style={style} markOf={markOf} nameOf={pieceName} />
-        </div>
-      )}
-    </li>
-  );
-}
-
-const KINDS: Readonly<Record<Changed['kind'], string>> = {
-  size: 'has another size',
-  gone: 'is no longer a part of the job',
-  material: 'is of another material now',
-  'no place': 'has no place on these sheets',
-};
-
-/** What no longer holds of an accepted layout, what is cut already first. */
-function ChangedList({
-  changed,
-  layout,
-  show,
-}: {
-  changed: readonly Changed[];
-  layout: SheetLayout;
-  show: (mm: number) => string;
-}) {
-  return (
-    <div role="alert" className="bg-finding-pale px-3 py-2 text-finding" data-changed={changed.length}>
-      <b>Changed since this layout was accepted:</b>
-      <ul className="ml-4 list-disc">
-        {changed.slice(0, 12).map(({ kind, mark, part, cabinet, sheet, cut, was, is }) => (
-          <li key={`${cabinet} ${part} ${kind}`}>
-            {cut && <b>Already cut: </b>}
-            {mark || part} {KINDS[kind]}
-            {was && is && `: ${was.map(show).join(' × ')}, now ${is.map(show).join(' × ')}`}
-            {sheet && ` (sheet ${layout.sheets.findIndex(({ id }) => id === sheet) + 1})`}
-          </li>
-        ))}
-      </ul>
-      {changed.length > 12 && <p>and {changed.length - 12} more.</p>}
-    </div>
   );
 }
