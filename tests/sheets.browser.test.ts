@@ -129,7 +129,11 @@ test('accepted, locked, run again round it, set-up ticked, sheet cut, labels pri
   // Dragged over the edge of the sheet it says why not, and stays.
   const again = await find(driver, `[data-material="birch12"] [data-piece="${mark}"]`);
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', again);
-  await driver.actions({ async: true }).dragAndDrop(again, { x: -70, y: 0 }).perform();
+  const up = (await driver.executeScript(
+    'return Math.round(arguments[0].closest("svg").getBoundingClientRect().top - arguments[0].getBoundingClientRect().top - 60)',
+    again,
+  )) as number;
+  await driver.actions({ async: true }).dragAndDrop(again, { x: 0, y: up }).perform();
   await find(driver, '[data-material="birch12"] [data-why]');
   assert.deepEqual(locked(await stored()), [before]);
 
