@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 import { tooDeep, validate } from '../src/core/document/index.js';
-import { METHODS, type Method } from '../src/core/job/index.js';
+import { METHODS, type Method, pieceName } from '../src/core/job/index.js';
 import {
   demandOf,
   type Effort,
@@ -74,7 +74,7 @@ export function sheetsOf(file: string, options: SheetOptions, stopped?: () => bo
       offcut,
       cut,
       placements: placements.map(({ cabinet, part, locked: _, ...place }) => ({
-        id: pieces.get(`${cabinet} ${part}`)?.mark ?? '',
+        id: pieces.get(pieceName(cabinet, part))?.mark ?? '',
         cabinet,
         part,
         ...place,

@@ -162,8 +162,8 @@ export function sameHead(a: JobHead, b: JobHead): boolean {
     a.standards === b.standards &&
     a.materials === b.materials &&
     a.room === b.room &&
-    a.workshop === b.workshop &&
-    a.stock === b.stock &&
+    a.workshop.cutting === b.workshop.cutting &&
+    a.stock.sheets === b.stock.sheets &&
     a.display === b.display
   );
 }

@@ -11,6 +11,7 @@ import {
   type Proposal,
   planFor,
   proposalOf,
+  USUAL_WAY,
 } from '../core/sheets/index.js';
 import { solve } from '../core/solve.js';
 
@@ -81,6 +82,16 @@ const answers = {
       await new Promise((go) => setTimeout(go));
     }
     if (own === run) tell(true);
+  },
+
+  /** The layouts of all materials: those accepted, and a first one of the others. */
+  firstLayouts(job: Job): readonly SheetLayout[] {
+    return demandOf(solve(job).cabinets).map((demand) => {
+      const accepted = job.layouts?.find(({ id }) => id === demand.material.id);
+      if (accepted) return accepted;
+      const plan = planFor(job, demand, USUAL_WAY);
+      return proposalOf(plan, layOut(plan.problem, { steps: 0 })).layout;
+    });
   },
 
   /** Layouts of all materials that set the fence less often, strips first, looked for so long at each. */

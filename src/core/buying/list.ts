@@ -4,6 +4,7 @@ import type { Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatLengthWithUnit, type LengthStyle } from '../units/index.js';
+import { bandBought, bandedLength } from './bands.js';
 
 /** The groups of a shopping list, in the order of the shop's shelves. */
 export const GROUPS = ['hardware', 'fasteners', 'edge bands', 'glue'] as const;
@@ -27,9 +28,6 @@ type Draft = Omit<ToBuy, 'cabinets' | 'packs'>;
 
 /** Screws, dowels and pins are sold in packs of so many. */
 const PACK = 100;
-/** Bands are cut so much longer at each edge (mm), and so much is lost of a roll. */
-const BAND_OVER = 50;
-const BAND_LOSS = 1.1;
 /** Screws of a back go so far into what it lies against, and screws come in steps of this (mm). */
 const BACK_HOLD = 25;
 const SCREW_STEP = 5;
@@ -163,16 +161,15 @@ function dowelNote(
 /** Every banded edge with what is cut longer for it, by thickness and by what it has to match. */
 function bands({ parts }: Bought, style: LengthStyle): Draft[] {
   return parts.flatMap((part) =>
-    part.bands.map((band): Draft => {
-      const along = band.edge.startsWith('u') ? part.width.mm : part.length.mm;
-      return {
+    part.bands.map(
+      (band): Draft => ({
         group: 'edge bands',
         name: `Band ${formatLengthWithUnit(band.thickness.mm, style)}, for ${part.material.name}`,
-        quantity: ((along + BAND_OVER) * BAND_LOSS) / 1000,
+        quantity: bandBought(bandedLength(part, band) / 1000, 1, '').mm,
         unit: 'm',
         note: 'with waste',
-      };
-    }),
+      }),
+    ),
   );
 }
 

@@ -1,6 +1,9 @@
+import { bandBought, bandedLength, bandFor } from '../buying/index.js';
 import { type Dim, type Measure, plain, quantity, sumOf } from '../derive/index.js';
 import type { Job } from '../document/index.js';
-import { type SheetLayout, workshopGroups } from '../job/index.js';
+import { weightOf } from '../fronts/index.js';
+import { keptFrom, type SheetLayout, workshopGroups } from '../job/index.js';
+import { cutList } from '../parts/index.js';
 import { setUpsOf } from '../setups/index.js';
 import { boardsFor, demandOf, sequenceOf } from '../sheets/index.js';
 import type { SolvedCabinet } from '../solve.js';
@@ -15,9 +18,6 @@ import {
   type Sums,
 } from './figures.js';
 import { pricedList } from './priced.js';
-
-/** So much more of a band is cut than edges are long. */
-const BAND_LOSS = 1.1;
 
 /** The terms numbers are added up from, for one cabinet. */
 type Terms = { readonly [K in CostKind | CostedOperation | 'weight']: Dim[] };
@@ -43,11 +43,22 @@ export function costOf(job: Job, cabinets: readonly SolvedCabinet[], layouts: re
 const money = (value: number, label: string, path?: string) =>
   quantity(value, 'money', label, { kind: 'house', note: 'price', ...(path ? { path } : {}) });
 
+/** Edges with one band: how long together (m), how many, and what a metre costs. */
+interface Banded {
+  metres: number;
+  edges: number;
+  readonly price: number;
+}
+
+const costOfBand = (name: string, { metres, edges, price }: Banded): Dim =>
+  bandBought(metres, edges, name)
+    .times(quantity(price, 'money/m', `price of ${name}`, { kind: 'house' }))
+    .as(name);
+
 class Reckoning {
   private readonly terms = new Map<string, Terms>();
   private readonly materials = new Map<string, MaterialCost>();
-  private readonly weights = new Map<string, number>();
-  private readonly bandMetres = new Map<string, { metres: number; price: number }>();
+  private readonly banded = new Map<string, Banded>();
   private readonly unpriced = new Set<string>();
   private readonly standard: Readonly<Record<CostedOperation | 'hour', Dim>>;
 
@@ -80,22 +91,25 @@ class Reckoning {
     if (term.mm !== 0) this.terms.get(cabinet)?.[key].push(term);
   }
 
-  /** Gives each cabinet its share of something, by its part of a whole. */
-  private share(
-    parts: ReadonlyMap<string, number>,
-    measure: Measure,
-    what: string,
-    give: (cabinet: string, share: Dim) => void,
-  ) {
-    const all = [...parts.values()].reduce((sum, each) => sum + each, 0);
-    const whole = quantity(all, measure, `${what} in the job`);
-    for (const [cabinet, each] of parts)
-      if (all > 0) give(cabinet, quantity(each, measure, `${what} in this cabinet`).over(whole));
+  /** Gives each cabinet its share of what a material costs and takes, by the area of its pieces (m²). */
+  private shareOut(
+    material: string,
+    areas: ReadonlyMap<string, number>,
+    what: Partial<Record<CostKind | CostedOperation, Dim>>,
+  ): void {
+    const all = [...areas.values()].reduce((sum, each) => sum + each, 0);
+    const whole = quantity(all, 'm2', `area of ${material} in the job`);
+    for (const [cabinet, area] of areas) {
+      if (all <= 0) continue;
+      const share = quantity(area, 'm2', `area of ${material} in this cabinet`).over(whole);
+      for (const [key, each] of Object.entries(what) as [CostKind | CostedOperation, Dim][])
+        this.add(cabinet, key, each.times(share).as(`${material}, its share`));
+    }
   }
 
   sheets(): void {
     const { stock, workshop } = this.job;
-    const { keepLength, keepWidth } = workshop.cutting;
+    const keep = keptFrom(workshop);
     for (const { material, pieces } of demandOf(this.cabinets)) {
       const layout = this.layouts.find(({ id }) => id === material.id);
       const sheets = layout?.sheets ?? [];
@@ -118,29 +132,14 @@ class Reckoning {
       const areas = new Map<string, number>();
       for (const { cabinet, length, width } of pieces)
         areas.set(cabinet, (areas.get(cabinet) ?? 0) + (length * width) / 1e6);
-      const keep = { length: keepLength, width: keepWidth };
       // A routed piece is cut round once.
       const cutsOf = (sheet: SheetLayout['sheets'][number]) =>
         (layout && sequenceOf(sheet, layout, keep)?.cuts.length) ?? sheet.placements.length;
       const cuts = sheets.reduce((sum, sheet) => sum + cutsOf(sheet), 0);
-      this.share(areas, 'm2', `area of ${material.name}`, (cabinet, share) => {
-        this.add(cabinet, 'sheets', spent.times(share).as(`${material.name}, its share`));
-        this.add(
-          cabinet,
-          'sheet',
-          this.standard.sheet
-            .times(plain(sheets.length, `sheets of ${material.name}`))
-            .times(share)
-            .as(`${material.name}, its share`),
-        );
-        this.add(
-          cabinet,
-          'cut',
-          this.standard.cut
-            .times(plain(cuts, `cuts in ${material.name}`))
-            .times(share)
-            .as(`${material.name}, its share`),
-        );
+      this.shareOut(material.name, areas, {
+        sheets: spent,
+        sheet: this.standard.sheet.times(plain(sheets.length, `sheets of ${material.name}`)),
+        cut: this.standard.cut.times(plain(cuts, `cuts in ${material.name}`)),
       });
       this.materials.set(material.id, {
         material: material.id,
@@ -174,16 +173,9 @@ class Reckoning {
           // Rough and to size, along and across.
           cuts += 4 * count;
         }
-      this.share(areas, 'm2', `area of ${material.name}`, (cabinet, share) => {
-        this.add(cabinet, 'solid', spent.times(share).as(`${material.name}, its share`));
-        this.add(
-          cabinet,
-          'cut',
-          this.standard.cut
-            .times(plain(cuts, `cuts in ${material.name}`))
-            .times(share)
-            .as(`${material.name}, its share`),
-        );
+      this.shareOut(material.name, areas, {
+        solid: spent,
+        cut: this.standard.cut.times(plain(cuts, `cuts in ${material.name}`)),
       });
       this.materials.set(material.id, {
         material: material.id,
@@ -197,22 +189,20 @@ class Reckoning {
   }
 
   /** Weight, banding, grooves, holes and assembly of a cabinet, from its parts. */
-  parts({ cabinet, rows }: SolvedCabinet): void {
+  parts({ cabinet, rows, parts }: SolvedCabinet): void {
     const { stock } = this.job;
-    let [count, grooved, holes, weight] = [0, 0, 0, 0];
-    const banded = new Map<string, { metres: number; price: number }>();
+    let [count, grooved, holes] = [0, 0, 0];
+    const banded = new Map<string, Banded>();
     for (const { part, quantity: times } of rows) {
-      const own = (times * part.length.mm * part.width.mm * part.thickness.mm * part.material.density) / 1e9;
-      weight += own;
-      this.weights.set(part.material.id, (this.weights.get(part.material.id) ?? 0) + own);
       if (part.bought) continue;
       count += times;
       for (const { edge, thickness } of part.bands) {
         const band = bandFor(stock.bands, part.material.id, thickness.mm);
         const name = band?.name ?? `Band for ${part.material.name}`;
         if (!band || band.price <= 0) this.unpriced.add(name);
-        const known = banded.get(name) ?? { metres: 0, price: band?.price ?? 0 };
-        known.metres += (times * (edge.startsWith('u') ? part.width.mm : part.length.mm)) / 1000;
+        const known = banded.get(name) ?? { metres: 0, edges: 0, price: band?.price ?? 0 };
+        known.metres += (times * bandedLength(part, { edge })) / 1000;
+        known.edges += times;
         banded.set(name, known);
       }
       for (const operation of part.machining) {
@@ -224,24 +214,17 @@ class Reckoning {
       }
     }
     const { id } = cabinet;
-    this.add(id, 'weight', quantity(weight, 'kg', 'volume of its parts by the density of what they are made of'));
+    if (parts.length > 0) this.add(id, 'weight', weightOf(parts));
     this.add(id, 'part', this.standard.part.times(plain(count, 'parts')));
     this.add(id, 'groove', this.standard.groove.times(quantity(grooved, 'm', 'grooves, dadoes and rabbets')));
     this.add(id, 'hole', this.standard.hole.times(plain(holes, 'holes')));
-    for (const [name, { metres, price }] of banded) {
-      const length = quantity(metres, 'm', `edges with ${name}`);
-      this.add(id, 'band', this.standard.band.times(length));
-      this.add(
-        id,
-        'bands',
-        length
-          .times(plain(BAND_LOSS, 'with what is cut off'))
-          .times(quantity(price, 'money/m', `price of ${name}`, { kind: 'house' }))
-          .as(name),
-      );
-      const all = this.bandMetres.get(name) ?? { metres: 0, price };
-      all.metres += metres;
-      this.bandMetres.set(name, all);
+    for (const [name, own] of banded) {
+      this.add(id, 'band', this.standard.band.times(quantity(own.metres, 'm', `edges with ${name}`)));
+      this.add(id, 'bands', costOfBand(name, own));
+      const all = this.banded.get(name) ?? { metres: 0, edges: 0, price: own.price };
+      all.metres += own.metres;
+      all.edges += own.edges;
+      this.banded.set(name, all);
     }
   }
 
@@ -258,16 +241,13 @@ class Reckoning {
   }
 
   bandsTogether(): void {
-    for (const [name, { metres, price }] of this.bandMetres)
+    for (const [name, all] of this.banded)
       this.materials.set(name, {
         material: name,
         name,
-        quantity: metres * BAND_LOSS,
+        quantity: bandBought(all.metres, all.edges, name).mm,
         unit: 'm',
-        cost: quantity(metres, 'm', 'edges')
-          .times(plain(BAND_LOSS, 'with what is cut off'))
-          .times(quantity(price, 'money/m', `price of ${name}`, { kind: 'house' }))
-          .as(name),
+        cost: costOfBand(name, all),
         weight: 0,
       });
   }
@@ -309,10 +289,14 @@ class Reckoning {
         measure,
         list.map((each) => pick(each).as(`cabinet ${each.number}`)),
       ).as(label);
+    const rows = this.cabinets.flatMap(({ cabinet, rows: own }) =>
+      own.map((row) => ({ ...row, cabinetId: cabinet.id })),
+    );
+    const weights = new Map(cutList(rows).map(({ material, totals }) => [material.id, totals.weight]));
     return {
       cabinets: list,
       materials: [...this.materials.values()]
-        .map((each) => ({ ...each, weight: this.weights.get(each.material) ?? 0 }))
+        .map((each) => ({ ...each, weight: weights.get(each.material) ?? 0 }))
         .sort((a, b) => b.cost.mm - a.cost.mm || (a.name < b.name ? -1 : 1)),
       cost: sums(COST_KINDS, (key) => together('money', COST_KINDS[key].toLowerCase(), ({ cost }) => cost[key])),
       minutes: sums(OPERATIONS, (key) => together('min', OPERATIONS[key].toLowerCase(), ({ minutes }) => minutes[key])),
@@ -331,9 +315,4 @@ function sums<K extends string>(keys: Readonly<Record<K, string>>, of: (key: K) 
 /** A sum, or nothing in that measure. */
 function sumOr(measure: Measure, terms: readonly Dim[]): Dim {
   return terms.length === 0 ? quantity(0, measure, '') : sumOf(terms);
-}
-
-/** The band that matches a material and is as thick as is wanted, where the shop has one. */
-function bandFor(bands: Job['stock']['bands'], material: string, thickness: number) {
-  return bands.find((band) => band.materials.includes(material) && Math.abs(band.thickness - thickness) < 0.05);
 }

@@ -31,7 +31,7 @@ const FIRST_WITH_ROOMS = 11;
 /** The first version in which a single part can be decided. */
 const FIRST_WITH_PARTS = 12;
 /** The first version with the shop's way of cutting, its stock, and the layouts that were accepted. */
-export const FIRST_WITH_STOCK = 14;
+const FIRST_WITH_STOCK = 14;
 export const JOB_VERSION = Math.max(
   FIRST_BY_HAND,
   FIRST_WITH_ROOMS,

@@ -40,7 +40,15 @@ export {
   newId,
 } from './edit.js';
 export { idField, lengthField, nameField, wordField } from './fields.js';
-export { type LayoutSheet, layoutSchema, METHODS, type Method, type PlacedPiece, type SheetLayout } from './layouts.js';
+export {
+  type LayoutSheet,
+  layoutSchema,
+  METHODS,
+  type Method,
+  type PlacedPiece,
+  pieceName,
+  type SheetLayout,
+} from './layouts.js';
 export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thicknessOf } from './materials.js';
 export {
   type DecidedHeight,
@@ -94,4 +102,11 @@ export {
   stockSchema,
   usualBoards,
 } from './stock.js';
-export { startingWorkshop, type Workshop, type WorkshopGroup, workshopGroups, workshopSchema } from './workshop.js';
+export {
+  keptFrom,
+  startingWorkshop,
+  type Workshop,
+  type WorkshopGroup,
+  workshopGroups,
+  workshopSchema,
+} from './workshop.js';

@@ -28,6 +28,11 @@ const placedSchema = z.strictObject({
 });
 export type PlacedPiece = z.infer<typeof placedSchema>;
 
+/** What a piece is known by: its cabinet and its part. */
+export function pieceName(cabinet: string, part: string): string {
+  return `${cabinet} ${part}`;
+}
+
 const clearSchema = z.strictObject({ x: place, y: place, length: side, width: side });
 
 const laidSheetSchema = z.strictObject({

@@ -89,3 +89,8 @@ export function startingWorkshop(set: HouseSet): Workshop {
     prices: [],
   };
 }
+
+/** What an offcut has to measure to be kept (mm), whichever way it lies. */
+export function keptFrom({ cutting }: Workshop): { readonly length: number; readonly width: number } {
+  return { length: cutting.keepLength, width: cutting.keepWidth };
+}

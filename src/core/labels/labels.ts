@@ -1,4 +1,5 @@
 import type { Job } from '../document/index.js';
+import { pieceName } from '../job/index.js';
 import { EDGES, type Edge, edgeName, faceName, type Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 
@@ -34,7 +35,7 @@ export function labelsOf(job: Job, cabinets: readonly SolvedCabinet[]): Label[] 
     const name = job.materials.find(({ id }) => id === layout.id)?.name ?? layout.id;
     layout.sheets.forEach((sheet, at) => {
       for (const { cabinet, part } of sheet.placements)
-        places.set(`${cabinet} ${part}`, { sheet: `${name}, sheet ${at + 1}`, order: order++ });
+        places.set(pieceName(cabinet, part), { sheet: `${name}, sheet ${at + 1}`, order: order++ });
     });
   }
   const labels = cabinets.flatMap(({ cabinet, rows, parts }) => {
@@ -45,7 +46,7 @@ export function labelsOf(job: Job, cabinets: readonly SolvedCabinet[]): Label[] 
         : keys.map(
             (key): Label =>
               labelOf(
-                `${cabinet.id} ${key}`,
+                pieceName(cabinet.id, key),
                 mark,
                 `${cabinet.number} ${cabinet.name}`,
                 byKey.get(key) ?? part,

@@ -1,6 +1,7 @@
 import type { Material } from '../job/index.js';
 import { thicknessOf } from '../job/index.js';
 import type { PartRow } from './marks.js';
+import { lengthAlong } from './part.js';
 
 export interface CutListRow extends PartRow {
   readonly cabinetId: string;
@@ -53,8 +54,7 @@ function totalsOf(rows: readonly CutListRow[]): CutListGroup['totals'] {
   for (const { part, quantity } of rows) {
     area += (quantity * part.cutLength.mm * part.cutWidth.mm) / 1e6;
     weight += (quantity * part.length.mm * part.width.mm * part.thickness.mm * part.material.density) / 1e9;
-    for (const { edge } of part.bands)
-      band += (quantity * (edge.startsWith('u') ? part.width.mm : part.length.mm)) / 1000;
+    for (const { edge } of part.bands) band += (quantity * lengthAlong(part, edge).mm) / 1000;
   }
   return { area, band, weight };
 }

@@ -9,6 +9,7 @@ export {
   edgeOf,
   faceName,
   type GrainPlace,
+  lengthAlong,
   makePart,
   type Part,
   type PartRole,

@@ -319,6 +319,11 @@ export function partNames(part: Part): PartNames {
   };
 }
 
+/** How long an edge is: across the part at its ends, along it at its sides. */
+export function lengthAlong({ length, width }: Part, edge: Edge): Dim {
+  return edge.startsWith('u') ? width : length;
+}
+
 /** Its finished size in mm. */
 export function sizeOf(part: Part): PartSize {
   return { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm };

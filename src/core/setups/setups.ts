@@ -1,5 +1,5 @@
 import type { Dim } from '../derive/index.js';
-import type { SheetLayout } from '../job/index.js';
+import { pieceName, type SheetLayout, type Workshop } from '../job/index.js';
 import { type EdgeReference, type Operation, rowOf } from '../machining/index.js';
 import { type Edge, type Part, partNames } from '../parts/index.js';
 import { sequenceOf, stripsToBand } from '../sheets/index.js';
@@ -194,27 +194,34 @@ class Lies {
     const banded = new Set<string>();
     for (const { cabinet, parts } of cabinets)
       for (const { key, bands } of parts)
-        if (bands.some(({ edge }) => edge.startsWith('v'))) banded.add(`${cabinet.id} ${key}`);
+        if (bands.some(({ edge }) => edge.startsWith('v'))) banded.add(pieceName(cabinet.id, key));
     for (const layout of layouts)
       for (const sheet of layout.sheets) {
         for (const { cabinet, part, turned } of sheet.placements)
-          if (turned) this.turnedPieces.add(`${cabinet} ${part}`);
-        for (const { pieces } of stripsToBand(sheet, layout, ({ cabinet, part }) => banded.has(`${cabinet} ${part}`)))
+          if (turned) this.turnedPieces.add(pieceName(cabinet, part));
+        for (const { pieces } of stripsToBand(sheet, layout, ({ cabinet, part }) =>
+          banded.has(pieceName(cabinet, part)),
+        ))
           for (const at of pieces) {
             const { cabinet, part } = sheet.placements[at] as SheetLayout['sheets'][number]['placements'][number];
-            this.inBandedStrips.add(`${cabinet} ${part}`);
+            this.inBandedStrips.add(pieceName(cabinet, part));
           }
       }
   }
 
   turned(cabinet: string, key: string): boolean {
-    return this.turnedPieces.has(`${cabinet} ${key}`);
+    return this.turnedPieces.has(pieceName(cabinet, key));
   }
 
   /** True where its whole strip is banded on a long edge before it is crosscut. */
   inBandedStrip(cabinet: string, key: string): boolean {
-    return this.inBandedStrips.has(`${cabinet} ${key}`);
+    return this.inBandedStrips.has(pieceName(cabinet, key));
   }
+}
+
+/** True for rips narrower than the strips this shop rips: hands come near the blade. */
+export function isNarrowRip({ station, fence }: SetUp, { cutting }: Workshop): boolean {
+  return station === 'rip' && fence !== undefined && fence.mm < cutting.minimumStrip;
 }
 
 /** How often fence or stop are set when the sheets of a layout are cut one after another; routed sheets need none. */

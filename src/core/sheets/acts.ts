@@ -3,6 +3,7 @@ import {
   type Act,
   type Edit,
   type IdMaker,
+  keptFrom,
   type LayoutSheet,
   newId,
   pathTo,
@@ -10,7 +11,7 @@ import {
   type StockSheets,
 } from '../job/index.js';
 import { freeOf } from './offcut.js';
-import { sequenceOf } from './sequence.js';
+import { isKept, sequenceOf } from './sequence.js';
 import type { Area } from './supply.js';
 
 const layoutOf = (job: Job, material: string) => job.layouts?.find(({ id }) => id === material);
@@ -39,42 +40,48 @@ export function letLayoutGo(job: Job, material: string): Act {
   };
 }
 
-/** The offcuts a sheet leaves that are worth keeping. */
-export function offcutsOf(job: Job, layout: SheetLayout, sheet: LayoutSheet): readonly Area[] {
-  const { keepLength, keepWidth } = job.workshop.cutting;
-  const keep = { length: keepLength, width: keepWidth };
-  const sequence = sequenceOf(sheet, layout, keep);
-  if (sequence) return sequence.offcuts;
-  const free = freeOf(sheet.placements, { sheet, kerf: Math.max(layout.kerf, layout.spacing) });
-  return free && Math.max(free.length, free.width) >= keepLength && Math.min(free.length, free.width) >= keepWidth
-    ? [free]
-    : [];
-}
-
-/** Where a piece goes on what is left of a sheet, however small that is; undefined where nothing takes it. */
-export function roomFor(
+/** The offcuts a sheet leaves that are worth keeping: by the shop's own measure, unless another is given. */
+export function offcutsOf(
   job: Job,
   layout: SheetLayout,
   sheet: LayoutSheet,
-  { length, width }: Pick<Area, 'length' | 'width'>,
-): Area | undefined {
-  const { cutting } = job.workshop;
-  const keepAll = { ...job, workshop: { ...job.workshop, cutting: { ...cutting, keepLength: 0, keepWidth: 0 } } };
-  return offcutsOf(keepAll, layout, sheet).find((room) => room.length >= length - NEAR && room.width >= width - NEAR);
+  keep = keptFrom(job.workshop),
+): readonly Area[] {
+  const sequence = sequenceOf(sheet, layout, keep);
+  if (sequence) return sequence.offcuts;
+  const free = freeOf(sheet.placements, { sheet, kerf: Math.max(layout.kerf, layout.spacing) });
+  return free && isKept(free, keep) ? [free] : [];
+}
+
+/** Where a piece goes on what is left of a sheet, however small that is; undefined where nothing takes it. */
+export function roomFor(job: Job, layout: SheetLayout, sheet: LayoutSheet, piece: Pick<Area, 'length' | 'width'>) {
+  return offcutsOf(job, layout, sheet, { length: 0, width: 0 }).find(
+    (room) => room.length >= piece.length - NEAR && room.width >= piece.width - NEAR,
+  );
 }
 
 /** Sizes agree to this (mm). */
 const NEAR = 0.001;
 
-/** The marks the offcuts of each sheet get, sheet after sheet, none that is in stock already: `birch18 R4`. */
-export function offcutMarks(job: Job, layout: SheetLayout): ReadonlyMap<string, readonly string[]> {
-  const taken = new Set(job.stock.sheets.map(({ mark }) => mark));
+/** Marks for offcuts of a material, one after another, none that is in stock already: `birch18 R4`. */
+function freshMarks({ stock }: Job, material: string): () => string {
+  const taken = new Set(stock.sheets.map(({ mark }) => mark));
   let number = 0;
-  const next = (): string => {
+  return () => {
     do number += 1;
-    while (taken.has(`${layout.id} R${number}`));
-    return `${layout.id} R${number}`;
+    while (taken.has(`${material} R${number}`));
+    return `${material} R${number}`;
   };
+}
+
+/** The next free mark for an offcut of a material. */
+export function freshMark(job: Job, material: string): string {
+  return freshMarks(job, material)();
+}
+
+/** The marks the offcuts of each sheet get, sheet after sheet. */
+export function offcutMarks(job: Job, layout: SheetLayout): ReadonlyMap<string, readonly string[]> {
+  const next = freshMarks(job, layout.id);
   return new Map(
     layout.sheets
       .filter(({ cut }) => !cut)

@@ -33,9 +33,6 @@ export interface BoardsToBuy {
   readonly price: number;
 }
 
-/** Saw cuts between rough pieces (mm). */
-const KERF = 3.2;
-
 /**
  * Boards to buy for the solid parts: each part with what is left on its length and width, those wider than a board in
  * equal strips to be glued up; by volume with the waste of that wood, and by boards of the usual size.
@@ -75,7 +72,7 @@ export function boardsFor(
       const { sheets } = layOut(
         {
           method: 'strips',
-          kerf: KERF,
+          kerf: workshop.cutting.kerf,
           goals: { first: 'sheets', next: 'nothing' },
           sheets: [{ id: 'board', length: boards.length, width: boards.width, trim: 0, price: 0, offcut: false }],
           parts: strips.map(({ piece, strips: count }) => ({

@@ -1,5 +1,5 @@
 import { grainGroups } from '../fronts/index.js';
-import type { Material } from '../job/index.js';
+import { type Material, pieceName } from '../job/index.js';
 import { type CutListRow, cutList, type Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import type { Blank } from './supply.js';
@@ -49,9 +49,9 @@ export function demandOf(cabinets: readonly SolvedCabinet[]): Demand[] {
         .filter(({ part }) => !part.bought)
         .flatMap((row) => piecesOf(row, byId.get(row.cabinetId) as SolvedCabinet));
       if (pieces.length === 0) return [];
-      const known = new Map(pieces.map((piece) => [`${piece.cabinet} ${piece.key}`, piece]));
+      const known = new Map(pieces.map((piece) => [pieceName(piece.cabinet, piece.key), piece]));
       const groups = blanks.flatMap(({ cabinet, id, length, width, places }): GrainBlank[] => {
-        const found = places.map(({ key, x, y }) => ({ piece: known.get(`${cabinet} ${key}`), x, y }));
+        const found = places.map(({ key, x, y }) => ({ piece: known.get(pieceName(cabinet, key)), x, y }));
         return found.every(({ piece }) => piece !== undefined)
           ? [{ id, length, width, pieces: found as GrainBlank['pieces'] }]
           : [];

@@ -181,7 +181,7 @@ export const anywhere: Filler = (stock, sheet, order, left, rule) => {
 };
 
 /** Where small pieces may lie. */
-function insideOf({ small: { inside } }: Stock, { length, width }: SheetKind): Rect {
+function insideOf({ inside }: Stock, { length, width }: SheetKind): Rect {
   return { x: inside, y: inside, length: length - 2 * inside, width: width - 2 * inside };
 }
 

@@ -1,5 +1,6 @@
 export {
   acceptLayout,
+  freshMark,
   isTicked,
   letLayoutGo,
   markCut,

@@ -1,5 +1,12 @@
 import type { JobHead } from '../document/index.js';
-import type { LayoutSheet, Material, Method, PlacedPiece, SheetLayout } from '../job/index.js';
+import {
+  type LayoutSheet,
+  type Material,
+  type Method,
+  type PlacedPiece,
+  pieceName,
+  type SheetLayout,
+} from '../job/index.js';
 import { blanksToLay, type Demand, type SheetPiece } from './demand.js';
 import type { Packing, Placement, Unplaced } from './problem.js';
 import type { Area, CuttingProblem, Goals, SheetSupply } from './supply.js';
@@ -21,6 +28,8 @@ export interface Plan {
   readonly cut: readonly LayoutSheet[];
   /** Sheets with something that stays where it is, by their ids, without what may move. */
   readonly begun: readonly LayoutSheet[];
+  /** Names of the pieces that lie on either. */
+  readonly stays: ReadonlySet<string>;
 }
 
 /** A layout that was found, and what found no place. */
@@ -32,10 +41,10 @@ export interface Proposal {
 /** The id of sheets of the material's own size, which are ordered. */
 const ORDERED = 'to order';
 
-const nameOf = ({ cabinet, part }: Pick<PlacedPiece, 'cabinet' | 'part'>) => `${cabinet} ${part}`;
+const nameOf = ({ cabinet, part }: Pick<PlacedPiece, 'cabinet' | 'part'>) => pieceName(cabinet, part);
 /** Pieces by what a placement calls them. */
 export function piecesByName({ pieces }: Demand): ReadonlyMap<string, SheetPiece> {
-  return new Map(pieces.map((piece) => [`${piece.cabinet} ${piece.key}`, piece]));
+  return new Map(pieces.map((piece) => [pieceName(piece.cabinet, piece.key), piece]));
 }
 
 /** Sizes agree to this (mm). */
@@ -76,6 +85,7 @@ export function planFor(
     way,
     cut,
     begun,
+    stays,
     problem: {
       method: way.method,
       kerf: nested ? cutting.cutter : cutting.kerf,
@@ -87,7 +97,7 @@ export function planFor(
       // What is not priced cannot be cheaper.
       goals: priced ? way.goals : { ...way.goals, first: 'sheets' },
       sheets: supplies,
-      parts: blanksToLay(demand, (piece) => stays.has(`${piece.cabinet} ${piece.key}`)),
+      parts: blanksToLay(demand, (piece) => stays.has(pieceName(piece.cabinet, piece.key))),
     },
   };
 }
@@ -136,11 +146,13 @@ function suppliesOf(
 const areaOf = ({ x, y, length, width }: Area): Area => ({ x, y, length, width });
 
 /** What was packed as a layout that can be accepted: every piece by its cabinet and its part. */
-export function proposalOf({ demand, way, problem, cut, begun }: Plan, { sheets, bound, unplaced }: Packing): Proposal {
-  const stays = new Set([...cut, ...begun].flatMap(({ placements }) => placements.map(nameOf)));
+export function proposalOf(
+  { demand, way, problem, cut, begun, stays }: Plan,
+  { sheets, bound, unplaced }: Packing,
+): Proposal {
   const waiting = new Map<string, SheetPiece[]>();
   for (const piece of demand.pieces)
-    if (!stays.has(`${piece.cabinet} ${piece.key}`))
+    if (!stays.has(pieceName(piece.cabinet, piece.key)))
       waiting.set(piece.mark, [...(waiting.get(piece.mark) ?? []), piece]);
   const placed = ({ id, x, y, length, width, turned }: Placement): PlacedPiece => {
     const piece = waiting.get(id)?.shift() as SheetPiece;
@@ -229,7 +241,7 @@ export function changedSince(layout: SheetLayout, demand: Demand | undefined, al
     }),
   );
   const missing = [...byName.values()]
-    .filter((piece) => !placed.has(`${piece.cabinet} ${piece.key}`))
+    .filter((piece) => !placed.has(pieceName(piece.cabinet, piece.key)))
     .map(
       (piece): Changed => ({
         kind: 'no place',

@@ -98,6 +98,13 @@ test('sawn as the sequence says, a raw sheet comes apart into exactly the pieces
       // Each piece is said to be freed once, and by a cut that runs along its edge.
       const freed = sequence.cuts.flatMap(({ frees }) => (frees.kind === 'piece' ? [frees.piece] : []));
       assert.equal(new Set(freed).size, freed.length, where);
+      // What is said to wait was cut off before, and is cut further after.
+      for (const [at, { waits }] of sequence.cuts.entries())
+        for (const name of waits)
+          assert.ok(
+            sequence.cuts.slice(0, at).some(({ frees }) => frees.kind === 'strip' && frees.name === name),
+            `${where}: strip ${name} waits and was never cut off`,
+          );
       for (const offcut of sequence.offcuts)
         assert.ok(
           wood.some(

@@ -25,6 +25,8 @@ export interface SawCut {
 export type Freed =
   | { readonly kind: 'piece'; readonly piece: PlacedPiece }
   | { readonly kind: 'strip'; readonly name: string; readonly rect: Rect }
+  /** A piece that has to be cut the other way still. */
+  | { readonly kind: 'untrimmed'; readonly piece: PlacedPiece; readonly rect: Rect }
   | { readonly kind: 'offcut' | 'waste'; readonly rect: Rect };
 
 /** What is left of a sheet and worth keeping. */
@@ -247,7 +249,7 @@ class Sawing {
           from: rect[across],
           to: rect[across] + rect[far],
           fence: piece[size],
-          frees: last ? { kind: 'piece', piece } : { kind: 'strip', name: 'the piece', rect },
+          frees: last ? { kind: 'piece', piece } : { kind: 'untrimmed', piece, rect },
         },
         [],
       );

@@ -16,8 +16,8 @@ export interface Stock {
   readonly strip: number;
   /** The first cuts leave so much more. */
   readonly oversize: number;
-  /** Routed pieces with a side under `size` stay inside the edges. */
-  readonly small: { readonly size: number; readonly inside: number };
+  /** Small routed pieces stay so far inside the edges. */
+  readonly inside: number;
   readonly goals: Goals;
   readonly sheets: readonly SheetKind[];
   readonly kinds: readonly Kind[];
@@ -120,7 +120,7 @@ export function stockOf(problem: CuttingProblem): { stock: Stock; unplaced: Unpl
       gap,
       strip: minimumStrip > 0 ? fine(minimumStrip) + gap : 0,
       oversize: method === 'nested' ? 0 : fine(oversize),
-      small: { size: fine(small?.size ?? 0), inside: fine(small?.inside ?? 0) },
+      inside: fine(small?.inside ?? 0),
       goals,
       sheets,
       kinds,

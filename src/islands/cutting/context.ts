@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Job } from '../../core/document/index.js';
-import { demandOf, type SheetPiece } from '../../core/sheets/index.js';
+import { demandOf, piecesByName } from '../../core/sheets/index.js';
 import type { SolvedCabinet } from '../../core/solve.js';
 import { useBench } from '../bench/context.js';
 
@@ -16,9 +16,7 @@ export function useDemand() {
   const { cabinets } = useCutting();
   return useMemo(() => {
     const demands = demandOf(cabinets);
-    const byName = new Map<string, SheetPiece>(
-      demands.flatMap(({ pieces }) => pieces.map((piece) => [`${piece.cabinet} ${piece.key}`, piece] as const)),
-    );
+    const byName = new Map(demands.flatMap((demand) => [...piecesByName(demand)]));
     return { demands, byName };
   }, [cabinets]);
 }

@@ -1,5 +1,5 @@
 import type { ApexOptions } from 'apexcharts';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import Chart from 'react-apexcharts';
 import {
   COST_KINDS,
@@ -11,10 +11,11 @@ import {
 } from '../../../core/costs/index.js';
 import type { Dim } from '../../../core/derive/index.js';
 import { newId, pathTo, type SheetLayout } from '../../../core/job/index.js';
-import { layOut, planFor, proposalOf, USUAL_WAY, usedShare } from '../../../core/sheets/index.js';
+import { usedShare } from '../../../core/sheets/index.js';
 import { useBench } from '../../bench/context.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useCutting, useDemand } from '../context.js';
+import { sheetsWorker } from '../sheetsWorker.js';
 import { Working } from '../Working.js';
 
 const INK = '#1b2426';
@@ -25,20 +26,33 @@ const amount = ({ mm }: Dim) => mm.toLocaleString('en', { minimumFractionDigits:
 export function CostsView({ jobId }: { jobId: string }) {
   const { job, cabinets } = useCutting();
   const { demands } = useDemand();
-  // What is not accepted yet is reckoned with a first layout.
-  const layouts = useMemo(
-    () =>
-      demands.map((demand): SheetLayout => {
-        const accepted = job.layouts?.find(({ id }) => id === demand.material.id);
-        if (accepted) return accepted;
-        const plan = planFor(job, demand, USUAL_WAY);
-        return proposalOf(plan, layOut(plan.problem, { steps: 0 })).layout;
-      }),
-    [job, demands],
-  );
-  const cost = useMemo(() => costOf(job, cabinets, layouts), [job, cabinets, layouts]);
+  const [layouts, setLayouts] = useState<readonly SheetLayout[] | null>(null);
+  const [failed, setFailed] = useState(false);
+  // What is not accepted yet is reckoned with a first layout; prices change none.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: laid out anew when what is cut, or from what, changes
+  useEffect(() => {
+    let gone = false;
+    sheetsWorker()
+      .firstLayouts(job)
+      .then(
+        (found) => !gone && setLayouts(found),
+        () => !gone && setFailed(true),
+      );
+    return () => {
+      gone = true;
+    };
+  }, [demands, job.layouts, job.stock.sheets, job.workshop.cutting]);
+  const cost = useMemo(() => layouts && costOf(job, cabinets, layouts), [job, cabinets, layouts]);
   const { money } = job.workshop.costs;
   const proposed = demands.filter(({ material }) => !job.layouts?.some(({ id }) => id === material.id)).length;
+  if (!cost || !layouts)
+    return (
+      <p role="status" className="p-6 text-lg">
+        {failed
+          ? 'The sheets could not be laid out: open the page again.'
+          : 'The sheets are laid out, and then it is reckoned…'}
+      </p>
+    );
   return (
     <>
       <div className="sheet flex flex-wrap items-baseline gap-x-6 px-4 py-3">

@@ -1,8 +1,7 @@
-import { type Remote, wrap } from 'comlink';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { fencesSet } from '../../../core/setups/index.js';
-import type { SheetsWorker } from '../../../workers/sheets.js';
 import { useCutting } from '../context.js';
+import { sheetsWorker } from '../sheetsWorker.js';
 
 /** Looked for so long at each material (s). */
 const SECONDS = 1;
@@ -15,7 +14,6 @@ interface Counted {
 /** How often the fence is set with the layouts that were accepted, and what another layout would save. */
 export function AnotherLayout({ jobId }: { jobId: string }) {
   const { job } = useCutting();
-  const worker = useRef<Remote<SheetsWorker> | null>(null);
   const [other, setOther] = useState<Counted | 'looking' | 'failed' | null>(null);
   const layouts = job.layouts ?? [];
   if (layouts.length === 0) return null;
@@ -24,13 +22,10 @@ export function AnotherLayout({ jobId }: { jobId: string }) {
     sheets: layouts.reduce((sum, { sheets }) => sum + sheets.length, 0),
   };
   const look = async () => {
-    worker.current ??= wrap<SheetsWorker>(
-      new Worker(new URL('../../../workers/sheets.ts', import.meta.url), { type: 'module' }),
-    );
     setOther('looking');
     try {
       const { layouts: _accepted, ...open } = job;
-      const found = (await worker.current.fewestFences(open, SECONDS)).filter(({ id }) =>
+      const found = (await sheetsWorker().fewestFences(open, SECONDS)).filter(({ id }) =>
         layouts.some((layout) => layout.id === id),
       );
       setOther({

@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Dim } from '../../../core/derive/index.js';
-import { type SetUp, type Station, setUpsOf, stations } from '../../../core/setups/index.js';
+import { isNarrowRip, type SetUp, type Station, setUpsOf, stations } from '../../../core/setups/index.js';
 import { isTicked, tickSetUp } from '../../../core/sheets/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
@@ -102,7 +102,7 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
   const { what, fence, depth, size, by, pieces, creep, station } = setUp;
   const sawn = station === 'rip' || station === 'crosscut';
   const count = pieces.reduce((sum, { quantity }) => sum + quantity, 0);
-  const short = fence !== undefined && station === 'rip' && fence.mm < 60;
+  const narrow = useBench((state) => isNarrowRip(setUp, state.job.workshop));
   return (
     <li
       className={`flex gap-3 border-t border-sheet-edge py-1 print:break-inside-avoid ${ticked ? 'text-ink-soft' : ''}`}
@@ -137,7 +137,7 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
         {creep && <span className="block text-ink-soft">creep up to the panel</span>}
       </span>
       <ul className="flex flex-wrap gap-x-4 gap-y-0.5 pt-0.5">
-        {short && <li className="font-semibold text-finding">Narrow: push block and riving knife.</li>}
+        {narrow && <li className="font-semibold text-finding">Narrow: push block and riving knife.</li>}
         {pieces.map(({ mark, name, quantity, where, stops }) => (
           <li key={`${mark} ${where}`}>
             <b>{mark}</b> {quantity > 1 && `${quantity} × `}

@@ -18,13 +18,12 @@ export function CutsTable({
 }) {
   const show = (mm: number) => formatLength(mm, style);
   const freed = ({ frees }: SawCut): string => {
-    if (frees.kind === 'piece') {
+    if (frees.kind === 'piece' || frees.kind === 'untrimmed') {
       const at = sheet.placements.indexOf(frees.piece);
-      return `${markOf(at)} ${nameOf(at)}`;
+      return `${markOf(at)} ${nameOf(at)}${frees.kind === 'untrimmed' ? ', still to be trimmed' : ''}`;
     }
     const size = `${show(Math.max(0, frees.rect.length))} × ${show(Math.max(0, frees.rect.width))}`;
-    if (frees.kind === 'strip')
-      return frees.name === 'the piece' ? 'still to be trimmed' : `strip ${frees.name}, ${size}`;
+    if (frees.kind === 'strip') return `strip ${frees.name}, ${size}`;
     return frees.kind === 'offcut' ? `offcut, ${size}: keep it` : 'waste';
   };
   return (

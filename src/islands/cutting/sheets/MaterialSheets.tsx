@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { type LayoutSheet, METHODS, type SheetLayout } from '../../../core/job/index.js';
+import { type LayoutSheet, METHODS, pieceName, type SheetLayout } from '../../../core/job/index.js';
 import {
   acceptLayout,
   changedSince,
@@ -81,7 +81,7 @@ export function MaterialSheets({
   );
   const hasLongBand = useCallback(
     ({ cabinet, part }: LayoutSheet['placements'][number]) =>
-      byName.get(`${cabinet} ${part}`)?.part.bands.some(({ edge }) => edge.startsWith('v')) === true,
+      byName.get(pieceName(cabinet, part))?.part.bands.some(({ edge }) => edge.startsWith('v')) === true,
     [byName],
   );
   const marks = useMemo(
@@ -91,7 +91,7 @@ export function MaterialSheets({
   if (!layout) return null;
   const pieceOf = (sheet: LayoutSheet, at: number) => {
     const placed = sheet.placements[at];
-    return placed && byName.get(`${placed.cabinet} ${placed.part}`);
+    return placed && byName.get(pieceName(placed.cabinet, placed.part));
   };
   const markOf = (sheet: LayoutSheet, at: number) => pieceOf(sheet, at)?.mark ?? 'gone';
   const act = (next: Parameters<ReturnType<typeof store.getState>['act']>[0]) => {
@@ -132,7 +132,7 @@ export function MaterialSheets({
   };
   const put = (from: { sheet: string; at: number }, to: { sheet: string; x: number; y: number }) => {
     const moved = movePiece(layout, from, to, {
-      mark: ({ cabinet, part }) => byName.get(`${cabinet} ${part}`)?.mark ?? 'another piece',
+      mark: ({ cabinet, part }) => byName.get(pieceName(cabinet, part))?.mark ?? 'another piece',
       show: (mm) => formatLengthWithUnit(mm, style),
     });
     if (!moved.ok) {

@@ -1,6 +1,6 @@
 import { Scissors } from 'lucide-react';
 import { useMemo } from 'react';
-import type { LayoutSheet, SheetLayout } from '../../../core/job/index.js';
+import { keptFrom, type LayoutSheet, type SheetLayout } from '../../../core/job/index.js';
 import { offcutsOf, sequenceOf, stripsOf, stripsToBand, usedShare } from '../../../core/sheets/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
@@ -53,11 +53,7 @@ export function OneSheet({
   onUseAgain: (place: number) => void;
 }) {
   const job = useBench((state) => state.job);
-  const { keepLength, keepWidth } = job.workshop.cutting;
-  const sequence = useMemo(
-    () => sequenceOf(sheet, layout, { length: keepLength, width: keepWidth }),
-    [sheet, layout, keepLength, keepWidth],
-  );
+  const sequence = useMemo(() => sequenceOf(sheet, layout, keptFrom(job.workshop)), [sheet, layout, job.workshop]);
   const offcuts = useMemo(() => offcutsOf(job, layout, sheet), [job, layout, sheet]);
   const strips = useMemo(() => stripsOf(sheet, layout), [sheet, layout]);
   const toBand = useMemo(

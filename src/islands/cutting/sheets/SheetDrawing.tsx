@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { LayoutSheet } from '../../../core/job/index.js';
+import { type LayoutSheet, pieceName } from '../../../core/job/index.js';
 import type { Sequence, Strip } from '../../../core/sheets/index.js';
 import { formatLength, type LengthStyle } from '../../../core/units/index.js';
 
@@ -140,7 +140,7 @@ export function SheetDrawing({
         const words = size(piece.length, piece.width);
         const both = thick > 30 && room > words.length * 6;
         return (
-          <g key={`${piece.cabinet} ${piece.part}`}>
+          <g key={pieceName(piece.cabinet, piece.part)}>
             <g
               role="button"
               tabIndex={0}

@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
-import { BAND_WIDER, newId, pathTo, type StockBand, thicknessOf } from '../../../core/job/index.js';
+import { bandsMissing, isLeftOnFor, isTooNarrow, leastBandWidth } from '../../../core/buying/index.js';
+import { BAND_WIDER, newId, pathTo, type StockBand } from '../../../core/job/index.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
@@ -13,34 +14,24 @@ export function BandsTable() {
   const { job, cabinets } = useCutting();
   const act = useBench((state) => state.act);
   const style = job.display;
-  /** Bands the parts ask for, by material and thickness. */
-  const asked = useMemo(() => {
-    const found = new Map<string, { material: string; thickness: number }>();
-    for (const { parts } of cabinets)
-      for (const { material, bands, bought } of parts)
-        if (!bought)
-          for (const { thickness } of bands)
-            found.set(`${material.id} ${thickness.mm.toFixed(2)}`, { material: material.id, thickness: thickness.mm });
-    return [...found.values()];
-  }, [cabinets]);
-  const missing = asked.filter(
-    ({ material, thickness }) =>
-      !job.stock.bands.some((band) => band.materials.includes(material) && Math.abs(band.thickness - thickness) < 0.05),
+  const missing = useMemo(
+    () =>
+      bandsMissing(
+        job.stock.bands,
+        cabinets.flatMap(({ parts }) => parts),
+      ),
+    [job.stock.bands, cabinets],
   );
-  const materialOf = (id: string) => job.materials.find((material) => material.id === id);
-  const add = (material: string, thickness: number) => {
-    const found = materialOf(material);
-    if (!found) return;
-    const wide = thicknessOf(found).mm + BAND_WIDER;
+  const add = ({ material, thickness }: (typeof missing)[number]) => {
     const entry: StockBand = {
       id: newId('e'),
-      name: `${found.name} band, ${formatLengthWithUnit(thickness, style)}`.slice(0, 80),
+      name: `${material.name} band, ${formatLengthWithUnit(thickness, style)}`.slice(0, 80),
       // Bands are sold in whole millimetres.
-      width: Math.ceil(wide),
+      width: Math.ceil(leastBandWidth(material)),
       thickness,
       price: 0,
       milled: false,
-      materials: [material],
+      materials: [material.id],
     };
     act({ label: `${entry.name} put into stock`, edits: [{ path: pathTo.stock('bands'), insert: entry }] });
   };
@@ -68,13 +59,13 @@ export function BandsTable() {
           </tbody>
         </table>
       )}
-      {missing.map(({ material, thickness }) => (
-        <p key={`${material} ${thickness}`} className="flex flex-wrap items-center gap-3">
+      {missing.map((wanted) => (
+        <p key={`${wanted.material.id} ${wanted.thickness}`} className="flex flex-wrap items-center gap-3">
           <span>
-            Parts of {materialOf(material)?.name ?? material} ask for a band of {formatLengthWithUnit(thickness, style)}
-            , and there is none in stock.
+            Parts of {wanted.material.name} ask for a band of {formatLengthWithUnit(wanted.thickness, style)}, and there
+            is none in stock.
           </span>
-          <button type="button" className="act" onClick={() => add(material, thickness)}>
+          <button type="button" className="act" onClick={() => add(wanted)}>
             <Plus size={15} aria-hidden="true" /> Add this band
           </button>
         </p>
@@ -91,16 +82,9 @@ function BandRow({ band }: { band: StockBand }) {
   const { id, name } = band;
   const decide = (field: 'width' | 'thickness' | 'price' | 'milled', value: unknown) =>
     act({ label: name, edits: [{ path: pathTo.stockField('bands', id, field), value }] });
-  const narrow = band.materials.some((each) => {
-    const material = job.materials.find((one) => one.id === each);
-    return material !== undefined && band.width < thicknessOf(material).mm + BAND_WIDER - 0.001;
-  });
+  const narrow = isTooNarrow(band, job.materials);
   const { cabinets } = useCutting();
-  const leftOn = cabinets.some(({ parts }) =>
-    parts.some(
-      (part) => band.materials.includes(part.material.id) && part.bands.some(({ milled }) => (milled?.mm ?? 0) > 0),
-    ),
-  );
+  const leftOn = cabinets.some(({ parts }) => isLeftOnFor(band, parts));
   return (
     <tr className="border-b border-sheet-edge">
       <td className="px-1">

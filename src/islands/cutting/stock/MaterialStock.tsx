@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
-import { type Material, newId, pathTo, type StockSheets, thicknessOf } from '../../../core/job/index.js';
-import { isKept } from '../../../core/sheets/index.js';
+import { keptFrom, type Material, newId, pathTo, type StockSheets, thicknessOf } from '../../../core/job/index.js';
+import { freshMark, isKept } from '../../../core/sheets/index.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
@@ -17,7 +17,6 @@ export function MaterialStock({ material }: { material: Material }) {
   const { money } = job.workshop.costs;
   const laid = job.layouts?.find((layout) => layout.id === id)?.sheets;
   const cut = laid?.filter((each) => each.cut).length ?? 0;
-  const { keepLength, keepWidth } = job.workshop.cutting;
   const decide = (path: ReturnType<typeof pathTo.material>, value: unknown, label: string) =>
     act({ label, edits: [{ path, value }] });
   const add = (offcut: boolean) => {
@@ -29,7 +28,7 @@ export function MaterialStock({ material }: { material: Material }) {
       count: 1,
       price: offcut ? 0 : price,
       offcut,
-      mark: offcut ? freeMark(job.stock.sheets, id) : '',
+      mark: offcut ? freshMark(job, id) : '',
     };
     act({
       label: offcut ? `Offcut of ${name} put into stock` : `Sheets of ${name} put into stock`,
@@ -122,12 +121,7 @@ export function MaterialStock({ material }: { material: Material }) {
             <td />
           </tr>
           {rows.map((row) => (
-            <StockRow
-              key={row.id}
-              row={row}
-              name={name}
-              small={row.offcut && !isKept(row, { length: keepLength, width: keepWidth })}
-            />
+            <StockRow key={row.id} row={row} name={name} small={row.offcut && !isKept(row, keptFrom(job.workshop))} />
           ))}
         </tbody>
       </table>
@@ -141,13 +135,6 @@ export function MaterialStock({ material }: { material: Material }) {
       </div>
     </section>
   );
-}
-
-function freeMark(all: readonly StockSheets[], material: string): string {
-  const marks = new Set(all.map(({ mark }) => mark));
-  let number = 1;
-  while (marks.has(`${material} R${number}`)) number += 1;
-  return `${material} R${number}`;
 }
 
 function StockRow({ row, name, small }: { row: StockSheets; name: string; small: boolean }) {
