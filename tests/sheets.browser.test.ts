@@ -126,14 +126,16 @@ test('accepted, locked, run again round it, set-up ticked, sheet cut, labels pri
   await saved();
   assert.deepEqual(locked(await stored()), [before]);
 
-  // Dragged over the edge of the sheet it says why not, and stays.
+  // Dragged until half of it hangs over the corner of its own sheet it says why not, and stays.
   const again = await find(driver, `[data-material="birch12"] [data-piece="${mark}"]`);
-  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', again);
-  const up = (await driver.executeScript(
-    'return Math.round(arguments[0].closest("svg").getBoundingClientRect().top - arguments[0].getBoundingClientRect().top - 60)',
+  await driver.executeScript('arguments[0].closest("svg").scrollIntoView({ block: "center" })', again);
+  const by = (await driver.executeScript(
+    `const piece = arguments[0].getBoundingClientRect();
+     const sheet = arguments[0].closest("svg").getBoundingClientRect();
+     return { x: Math.round(sheet.left + 2 - piece.left - piece.width / 2), y: Math.round(sheet.top + 2 - piece.top - piece.height / 2) }`,
     again,
-  )) as number;
-  await driver.actions({ async: true }).dragAndDrop(again, { x: 0, y: up }).perform();
+  )) as { x: number; y: number };
+  await driver.actions({ async: true }).dragAndDrop(again, by).perform();
   await find(driver, '[data-material="birch12"] [data-why]');
   assert.deepEqual(locked(await stored()), [before]);
 
