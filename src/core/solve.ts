@@ -47,7 +47,7 @@ export function fixesFor({ job, cabinets, findings }: SolvedJob, id: string): re
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
 function settles(fix: Act, finding: Finding, job: Job, { cabinet, findings }: SolvedCabinet): boolean {
   const { cabinets: _others, ...head } = job;
-  const trial: Job = structuredClone({ ...head, cabinets: [cabinet] });
+  const trial: Job = structuredClone({ cabinets: [cabinet], ...head });
   applyEdits(trial, fix.edits);
   const [changed] = trial.cabinets;
   const { cabinets: _cabinets, ...headAfter } = trial;
@@ -121,7 +121,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     fittings: [...fittings, ...buy],
     rows: markParts(cabinet.number, parts),
   };
-  return { ...whole, findings: checkCabinet(head, whole, allKinds) };
+  return { findings: checkCabinet(head, whole, allKinds), ...whole };
 }
 
 /**
@@ -213,7 +213,7 @@ function joinCabinets(
 export function cutListOf({ cabinets, standing }: SolvedJob): CutListGroup[] {
   return cutList(
     [...cabinets, ...standing].flatMap(({ cabinet, rows }) =>
-      rows.filter(({ part }) => !part.bought).map((row) => ({ ...row, cabinetId: cabinet.id })),
+      rows.filter(({ part }) => !part.bought).map((row) => ({ cabinetId: cabinet.id, ...row })),
     ),
   );
 }

@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import { type EdgeReference, fromStart, type Operation, POCKET } from '../machining/index.js';
 import { type AxisIndex, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
@@ -23,7 +24,7 @@ const HOLDING: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing',
 
 /** Every fastener of construction that leaves a part through its far face, its end or its edge. */
 export function leaving(part: Part): Leaving[] {
-  return part.machining.flatMap((operation) => (HOLDING.has(operation.by.kind) ? fastenersOf(part, operation) : []));
+  return gather(part.machining, (operation) => (HOLDING.has(operation.by.kind) ? fastenersOf(part, operation) : []));
 }
 
 function fastenersOf(part: Part, operation: Operation): Leaving[] {

@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { Operation } from '../machining/index.js';
 import type { AxisIndex, Extent, Part } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
@@ -55,7 +56,7 @@ export class Heads {
   private beforeRow(from: Part, { operation }: Leaving): readonly Part[] {
     const known = this.rows.get(operation);
     if (known) return known;
-    const drivers = this.fastenersOf(from).flatMap(({ leaving: { operation: of, driver } }) =>
+    const drivers = gather(this.fastenersOf(from), ({ leaving: { operation: of, driver } }) =>
       of === operation && driver ? driver : [],
     );
     const along = (axis: AxisIndex, most: typeof Math.min) => most(...drivers.map((point) => point[axis]));

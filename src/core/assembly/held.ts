@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import { cutsOf } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { type Block, blockIn, overlap, overlappingPairs } from '../solids/index.js';
@@ -41,8 +42,9 @@ function seatsOf(): (part: Part, other: Part) => boolean {
 /** What holds another part where it is cut; round a notch or in a cut-out it only has room. */
 function seatsIn(part: Part): Block[] {
   const size = sizeOf(part);
-  return part.machining
-    .filter((operation) => lets(operation) && operation.kind !== 'notch' && operation.kind !== 'cut-out')
-    .flatMap((operation) => cutsOf(operation, size))
-    .flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : []));
+  const seats = part.machining.filter(
+    (operation) => lets(operation) && operation.kind !== 'notch' && operation.kind !== 'cut-out',
+  );
+  const cuts = gather(seats, (operation) => cutsOf(operation, size));
+  return gather(cuts, (cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : []));
 }

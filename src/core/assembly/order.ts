@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
 import { connectionsOf } from './connections.js';
@@ -137,7 +138,7 @@ class Dismantling {
   /** Takes units off one by one, those of several parts apart in turn; where none comes off, the fewest together. */
   private apart(units: readonly (readonly Part[])[]): void {
     const left = [...units];
-    const all = new Set(left.flat());
+    const all = new Set(gather(left, (unit) => unit));
     while (left.length > 1 && !this.stuck) {
       if (this.singlyOff(left, all)) continue;
       const off = this.fewestOff(left, all);
@@ -172,7 +173,7 @@ class Dismantling {
   }
 
   private takeOff(units: readonly (readonly Part[])[], way: Way, left: (readonly Part[])[], all: Set<Part>): void {
-    const parts = units.flat();
+    const parts = gather(units, (unit) => unit);
     for (const unit of units) left.splice(left.indexOf(unit), 1);
     const fastened = this.told ? this.fastenedBetween(parts, all) : [];
     for (const part of parts) all.delete(part);

@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import { type Cut, cutsOf, type Operation } from '../machining/index.js';
 import { type AxisIndex, type Extent, type Part, type Point, sizeOf } from '../parts/index.js';
 import { type Block, blockIn, type Cuboid, without } from '../solids/index.js';
@@ -68,9 +69,9 @@ export function woodOf(part: Part): Block[] {
     if (!lets(operation)) continue;
     // Beside tails as much is taken as they are narrow: they go straight into their sockets.
     const steps = operation.kind === 'dovetails' ? 1 : STEPS;
-    for (const cut of cutsOf(operation, size).flatMap((each) => inSteps(each, steps))) {
+    for (const cut of gather(cutsOf(operation, size), (each) => inSteps(each, steps))) {
       const hollow = blockIn(part, cut);
-      blocks = blocks.flatMap((block) => without(block, hollow));
+      blocks = gather(blocks, (block) => without(block, hollow));
     }
   }
   return blocks;

@@ -52,9 +52,9 @@ export function shoppingList(cabinets: readonly Bought[], style: LengthStyle): T
       const known = found.get(key);
       const { number } = solved.cabinet;
       found.set(key, {
+        cabinets: known ? [...new Set([...known.cabinets, number])] : [number],
         ...draft,
         quantity: (known?.quantity ?? 0) + draft.quantity,
-        cabinets: known ? [...new Set([...known.cabinets, number])] : [number],
       });
     }
   return [...found.values()]

@@ -211,7 +211,7 @@ export const nailers: Builder = (context) => {
   const inside = insideOf(box, resolved).h;
   const pieces = nailerPlaces(context).flatMap((place) => {
     const runs = runsOf(context, inside, place);
-    return runs.map((x, at) => ({ ...place, x, key: runs.length > 1 ? `${place.key}/${at + 1}` : place.key }));
+    return runs.map((x, at) => ({ x, ...place, key: runs.length > 1 ? `${place.key}/${at + 1}` : place.key }));
   });
   const parts = pieces.map(({ key, x, y, z }) =>
     makePart({
@@ -254,8 +254,8 @@ function nailerJoints(
     const shows = endShows(end === 'u0' ? 'left' : 'right', settings);
     const kind = settings.joints.nailer.value;
     return {
-      ...common,
       plane: (end === 'u0' ? x.low : x.high).mm,
+      ...common,
       kind: kind === 'usual' ? (shows ? 'pocket' : 'screws') : kind,
       engagement: length(0),
       member: { key, end, pocketFace: 2, pocketsShow: false },

@@ -1,4 +1,5 @@
 import { faceFrame } from '../frame/index.js';
+import { gather } from '../gather.js';
 import type { Operation } from '../machining/index.js';
 import { type LeftOut, type Part, withDecisions } from '../parts/index.js';
 import { back, nailers } from './back.js';
@@ -38,13 +39,13 @@ export function buildCarcass({ inner, ...given }: Given): Built {
   const crossings = crossingsOf(given);
   const { boundaries: face } = given;
   const boundaries = inner.length > 0 ? [...face, ...inner] : face;
-  const context: BuildContext = { ...given, face, boundaries, crossings };
+  const context: BuildContext = { face, ...given, boundaries, crossings };
   const built = builders.map((build) => build(context));
   const { parts, leftOut } = withDecisions(
-    built.flatMap((each) => each.parts ?? []),
+    gather(built, (each) => each.parts ?? []),
     context.resolved,
   );
-  const joints = built.flatMap((each) => each.joints ?? []).filter((joint) => !joinsAny(joint, leftOut));
+  const joints = gather(built, (each) => each.joints ?? []).filter((joint) => !joinsAny(joint, leftOut));
   const machined = machineJoints(parts, joints, context.resolved);
   const whole = withFramePockets(context, machined.parts);
   return {

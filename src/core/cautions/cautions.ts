@@ -177,7 +177,7 @@ export interface StandingCaution extends Pick<Caution, 'id' | 'step' | 'title' |
 
 /** The cautions that stand for a built cabinet, in the order of the work. */
 export function cautionsFor({ display }: Pick<JobHead, 'display'>, built: BuiltCabinet): StandingCaution[] {
-  const context: CautionContext = { ...built, show: (mm) => formatLengthWithUnit(mm, display) };
+  const context: CautionContext = { show: (mm) => formatLengthWithUnit(mm, display), ...built };
   return cautions.flatMap(({ id, step, title, says, defers, because }) => {
     const why = because(context);
     return why === undefined ? [] : [{ id, step, title, why, says, defers }];

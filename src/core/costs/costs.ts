@@ -290,7 +290,7 @@ class Reckoning {
         list.map((each) => pick(each).as(`cabinet ${each.number}`)),
       ).as(label);
     const rows = this.cabinets.flatMap(({ cabinet, rows: own }) =>
-      own.map((row) => ({ ...row, cabinetId: cabinet.id })),
+      own.map((row) => ({ cabinetId: cabinet.id, ...row })),
     );
     const weights = new Map(cutList(rows).map(({ material, totals }) => [material.id, totals.weight]));
     return {

@@ -134,8 +134,8 @@ export class DerivationTable {
     this.ids.set(dim, id);
     const named = namedTerms(dim).map((term) => this.refer(term));
     this.entries[id] = {
-      ...(dim.address ? { address: dim.address } : {}),
       label: dim.label,
+      ...(dim.address ? { address: dim.address } : {}),
       value: roundForExport(dim.mm),
       measure: dim.measure,
       ...(dim.terms.length > 0 ? { says: tapeText(dim, this.show) } : {}),

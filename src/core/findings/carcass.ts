@@ -1,5 +1,6 @@
 import { endShows, seatsOf, shrinkage } from '../carcass/index.js';
 import { length } from '../derive/index.js';
+import { gather } from '../gather.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
 /** Movement a maker has to provide for (mm). */
@@ -130,7 +131,7 @@ const notchTooLarge: FindingRule = {
   check(context) {
     const { parts, show } = context;
     return parts.flatMap((part) =>
-      part.machining.flatMap((operation): FindingDraft[] => {
+      gather(part.machining, (operation): FindingDraft[] => {
         if (operation.kind !== 'notch' || operation.by.kind !== 'toe') return [];
         const behind = part.width.minus(operation.alongWidth).as('left behind the notch');
         const above = part.length.minus(operation.alongLength).as('left above the notch');

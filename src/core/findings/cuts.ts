@@ -1,4 +1,5 @@
 import type { Dim } from '../derive/index.js';
+import { gather } from '../gather.js';
 import { type Groove, type Operation, type Rabbet, type Recess, spacesOf } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
@@ -100,11 +101,9 @@ const opposedCuts: FindingRule = {
 };
 
 function leastBetween(part: Part): { left: number; a: Operation; b: Operation } | undefined {
-  const cuts = part.machining
-    .filter(isSunk)
-    .flatMap((operation) =>
-      spacesOf(operation, sizeOf(part)).map((space) => ({ operation, low: space.low, high: space.high })),
-    );
+  const cuts = gather(part.machining.filter(isSunk), (operation) =>
+    spacesOf(operation, sizeOf(part)).map((space) => ({ operation, low: space.low, high: space.high })),
+  );
   let least: { left: number; a: Operation; b: Operation } | undefined;
   for (const front of cuts) {
     if (front.low[2] > TOLERANCE_MM) continue;

@@ -1,5 +1,6 @@
 import type { JobHead } from '../document/index.js';
 import type { AnyKind } from '../fitted/index.js';
+import { gather } from '../gather.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
@@ -54,10 +55,10 @@ const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
 /** Runs every rule over one built cabinet; stops come first. */
 export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
-  const context: RuleContext = { ...built, head, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
+  const context: RuleContext = { head, ...built, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
-  const said = rulesOf(kinds).flatMap((rule) => all(rule.id, rule.check(context)));
+  const said = gather(rulesOf(kinds), (rule) => all(rule.id, rule.check(context)));
   const named = new Set<string>();
   const name = (findings: readonly Finding[]) => {
     for (const { severity, parts } of findings) if (severity === 'stop') for (const key of parts) named.add(key);

@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { Act } from '../job/index.js';
 import { type Clash, findClashes, holesNearEdges, isTooNear, type Operation } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
@@ -96,7 +97,7 @@ const screwHoldsLittle: FindingRule = {
     const { hold, screwLength } = context.resolved.settings.fasteners;
     const path = settingPath(context, 'fasteners/screwLength');
     const short = context.parts.flatMap((part) =>
-      (context.paths.get(part.key) ?? []).flatMap((way) =>
+      gather(context.paths.get(part.key) ?? [], (way) =>
         way.kind === 'edge holes' && HOLDING.has(way.by.kind) && way.depth.mm < hold.mm - 1e-6 ? [{ part, way }] : [],
       ),
     );

@@ -1,4 +1,5 @@
 import type { Fitting } from '../carcass/index.js';
+import { gather } from '../gather.js';
 import type { Operation } from '../machining/index.js';
 import { frontRooms, type Motion, type Room } from '../motions/index.js';
 import { type LeftOut, type Part, withDecisions } from '../parts/index.js';
@@ -50,7 +51,7 @@ export function fitAll(carcass: Omit<FitContext, 'rooms' | 'fitted'>): FittedCab
   let rooms: readonly Room[] = frontRooms(carcass.fronts);
   for (const kind of order) {
     const profiles = (carcass.head.hardware as unknown as Readonly<Record<string, never[]>>)[kind.id] ?? [];
-    const fit: Fit<unknown> = kind.fit({ ...carcass, parts, paths, rooms, fitted }, profiles);
+    const fit: Fit<unknown> = kind.fit({ rooms, ...carcass, parts, paths, fitted }, profiles);
     fits.set(kind.id, fit);
     fitted[kind.id] = fit.fitted;
     const added = fit.parts && withDecisions(fit.parts, carcass.resolved);
@@ -59,15 +60,15 @@ export function fitAll(carcass: Omit<FitContext, 'rooms' | 'fitted'>): FittedCab
     if (fit.ways && fit.ways.size > 0) paths = withWays(paths, fit.ways);
     if (fit.rooms) rooms = [...rooms, ...fit.rooms];
   }
-  const registered = allKinds.flatMap(({ id }) => fits.get(id) ?? []);
+  const registered = gather(allKinds, ({ id }) => fits.get(id) ?? []);
   return {
     parts,
     leftOut,
     paths,
     fitted: fitted as Fitted,
-    buy: registered.flatMap(({ buy = [] }) => buy),
+    buy: gather(registered, ({ buy = [] }) => buy),
     rooms,
-    motions: registered.flatMap(({ motions = [] }) => motions),
+    motions: gather(registered, ({ motions = [] }) => motions),
   };
 }
 

@@ -30,7 +30,7 @@ export function screwedPairs(parts: readonly Part[], resolved: Resolved): Screwe
     ...spacers(parts),
     ...backs[resolved.settings.back.kind.value](byKey, parts, resolved),
   ];
-  return pairs.map((pair) => ({ ...pair, first, pilot, screw: screwLength }));
+  return pairs.map((pair) => ({ first, ...pair, pilot, screw: screwLength }));
 }
 
 type Parts = ReadonlyMap<string, Part>;

@@ -1,4 +1,5 @@
 import { type Dim, length, measuredFrom, type Span, spanBetween } from '../derive/index.js';
+import { gather } from '../gather.js';
 import {
   type By,
   type EdgeReference,
@@ -104,7 +105,7 @@ export function screwLines(screwed: Screwed, around: InTheWay): ScrewLine[] {
   const wanted =
     run.size.mm > 2 * screwed.first.mm
       ? spacedAlong(run.size, screwed.first, screwed.spacing)
-      : fastenersAlong(run.size, { ...screwed, half: screwed.pilot.mm / 2 });
+      : fastenersAlong(run.size, { half: screwed.pilot.mm / 2, ...screwed });
   for (const [index, { places }] of lines.entries())
     for (const place of wanted) {
       const start = run.low.plus(place);
@@ -173,14 +174,14 @@ function freePlaces(
 ): (at: number) => boolean {
   const apart = pilot.mm / 2 + BESIDE;
   const beside = ({ min, max }: Extent) => line > min[across] - apart && line < max[across] + apart;
-  const blocked = [through, ...between, into].flatMap((part) =>
-    taken(part).flatMap(({ operation, room, rooms }) =>
+  const blocked = gather([through, ...between, into], (part) =>
+    gather(taken(part), ({ operation, room, rooms }) =>
       (group !== undefined && operation.group === group) || !beside(room) ? [] : rooms().filter(beside),
     ),
   );
   const head = headSide(through, into, normal);
   const face = (head > 0 ? through.extent.max[normal] : through.extent.min[normal]) + head;
-  const covers = parts.flatMap(({ extent }, at) =>
+  const covers = gather(parts, ({ extent }, at) =>
     parts[at] !== through &&
     parts[at] !== into &&
     !between.includes(parts[at] as Part) &&

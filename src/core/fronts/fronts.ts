@@ -39,7 +39,7 @@ function frontsOf(cell: Cell, whole: Span, box: Box, resolved: Resolved): Front[
   const { fill, name } = cell;
   const { id } = cell.opening;
   const { h } = cell.face;
-  const make = (draft: Omit<FrontDraft, 'cell' | 'whole'>) => makeFront({ ...draft, cell, whole }, box, resolved);
+  const make = (draft: Omit<FrontDraft, 'cell' | 'whole'>) => makeFront({ cell, ...draft, whole }, box, resolved);
   switch (fill.kind) {
     case 'open':
       return [];

@@ -148,7 +148,7 @@ class FaceLayout {
       available,
       split.graduation,
     );
-    if (!divided.ok) return { ...divided, path };
+    if (!divided.ok) return { path, ...divided };
 
     const called = (meaning: keyof Region) => (at: number) =>
       `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`;
@@ -218,8 +218,8 @@ class FaceLayout {
         if (refused) return refused;
       } else {
         this.cells.push({
-          ...child,
           opening,
+          ...child,
           fill: opening.fill,
           name: this.name(opening),
           path: childPath,

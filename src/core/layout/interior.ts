@@ -100,7 +100,7 @@ class InteriorLayouts implements Interiors {
     const path = pathTo.openingField(cell.path, 'fill/interior');
     const whole = { id: cell.opening.id, name: cell.name, path, inside: cell.inside, cell };
     if (!interior || !isDivided(interior)) {
-      this.compartments.push({ ...whole, fill: interior ?? EMPTY });
+      this.compartments.push({ fill: interior ?? EMPTY, ...whole });
       return;
     }
     const from = { rooms: this.compartments.length, boundaries: this.boundaries.length, splits: this.splits.length };
@@ -111,7 +111,7 @@ class InteriorLayouts implements Interiors {
     this.boundaries.length = from.boundaries;
     this.splits.length = from.splits;
     this.refused.push(refused);
-    this.compartments.push({ ...whole, fill: EMPTY });
+    this.compartments.push({ fill: EMPTY, ...whole });
   }
 
   private divide(

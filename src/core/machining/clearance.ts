@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { PartSize, Space } from './definition.js';
 import { type Footprint, footprintOf, type Operation, pocketRun, spacesOf } from './operations/index.js';
 import { apartInPlan } from './plan.js';
@@ -103,9 +104,10 @@ function spacesNear(operations: readonly Operation[], size: PartSize, skin: numb
       near.add(at).add(next);
     }
   }
-  return [...near]
-    .sort((a, b) => a - b)
-    .flatMap((at) => footprints[at]?.spaces ?? spacesOf(operations[at] as Operation, size));
+  return gather(
+    [...near].sort((a, b) => a - b),
+    (at) => footprints[at]?.spaces ?? spacesOf(operations[at] as Operation, size),
+  );
 }
 
 const startOf = (footprints: readonly Footprint[], at: number) => footprints[at]?.u[0] ?? 0;
@@ -116,7 +118,7 @@ export function holesNearEdges(
   size: PartSize,
   skin: number,
 ): { operation: Operation; left: number }[] {
-  return operations.flatMap((operation) => {
+  return gather(operations, (operation) => {
     if (operation.kind !== 'holes') return [];
     const { from, offset, positions, diameter } = operation;
     const along = from.startsWith('u') ? size.width : size.length;

@@ -26,13 +26,13 @@ export function placesFree(
   const rooms = taken.map((operation) => {
     let spaces: ReturnType<typeof spacesOf> | undefined;
     return {
-      ...footprintOf(operation, size),
       within() {
         spaces ??= spacesOf(operation, size).filter(
           ({ low, high }) => low[2] < far + behind && high[2] > near - behind,
         );
         return spaces;
       },
+      ...footprintOf(operation, size),
     };
   });
   return (u, v) =>

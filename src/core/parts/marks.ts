@@ -1,4 +1,5 @@
 import { Dim } from '../derive/index.js';
+import { gather } from '../gather.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from './part.js';
 
@@ -58,12 +59,13 @@ export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRo
   const place = new Map(parts.map((part, at) => [part, at]));
   const first = ([part]: readonly Part[]) => place.get(part as Part) as number;
   // Most names stand for one part only: nothing has to be compared.
-  const alike = gather(parts, ({ name }) => name)
-    .flatMap((group) => (group.length === 1 ? [group] : gather(group, likeness)))
-    .sort((a, b) => first(a) - first(b));
+  const alike = gather(
+    grouped(parts, ({ name }) => name),
+    (group) => (group.length === 1 ? [group] : grouped(group, likeness)),
+  ).sort((a, b) => first(a) - first(b));
   // What is cut in a part is written out only where another part might be the same piece.
-  const groups = alike.flatMap((group) =>
-    group.length === 1 ? [group] : gather(group, (part) => part.machining.map(operationLikeness).join(';')),
+  const groups = gather(alike, (group) =>
+    group.length === 1 ? [group] : grouped(group, (part) => part.machining.map(operationLikeness).join(';')),
   );
   return groups.map((group, at) => ({
     mark: `${cabinetNumber}.${partLetter(at)}`,
@@ -74,7 +76,7 @@ export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRo
 }
 
 /** Gathers what has the same key, in the order in which it is met. */
-function gather(parts: readonly Part[], keyOf: (part: Part) => string): Part[][] {
+function grouped(parts: readonly Part[], keyOf: (part: Part) => string): Part[][] {
   const groups = new Map<string, Part[]>();
   for (const part of parts) {
     const key = keyOf(part);

@@ -1,4 +1,5 @@
 import { type Dim, measuredFrom, type Span } from '../derive/index.js';
+import { gather } from '../gather.js';
 import type { GrainRuns, Material } from '../job/index.js';
 import type { Operation, PartNames, PartSize } from '../machining/index.js';
 import {
@@ -221,7 +222,7 @@ export function cutSizes({
 
 /** All that is left on across a direction, one by one. */
 function leftOn(over: readonly Oversize[], across: 'u' | 'v', allowance: Dim | undefined): readonly Dim[] {
-  const own = over.flatMap(({ edge, size }) => (edge.startsWith(across) ? [size] : []));
+  const own = gather(over, ({ edge, size }) => (edge.startsWith(across) ? [size] : []));
   return allowance && allowance.mm > 0 ? [allowance, ...own] : own;
 }
 

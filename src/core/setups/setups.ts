@@ -50,7 +50,7 @@ export function setUpsOf(cabinets: readonly SolvedCabinet[], layouts: readonly S
     if (known) {
       const same = known.pieces.find(({ mark, where }) => mark === piece.mark && where === piece.where);
       if (!same) known.pieces.push(piece);
-    } else found.set(id, { ...draft, id, pieces: [piece], materials: [] });
+    } else found.set(id, { id, ...draft, pieces: [piece], materials: [] });
   };
   const lies = new Lies(layouts, cabinets);
   for (const { cabinet, rows } of cabinets)
@@ -59,8 +59,8 @@ export function setUpsOf(cabinets: readonly SolvedCabinet[], layouts: readonly S
       const own = { cabinet: cabinet.id, number: cabinet.number, mark, name: part.name, part, keys, quantity };
       const names = partNames(part);
       const piece = (edges: readonly EdgeReference[], where: string, stops: readonly Dim[] = []): SetUpPiece => ({
-        ...own,
         edges,
+        ...own,
         where,
         stops,
       });

@@ -42,7 +42,7 @@ export function boardsFor(
   cabinets: readonly SolvedCabinet[],
 ): BoardsToBuy[] {
   const { roughLength, roughWidth } = workshop.solid;
-  const rows = cabinets.flatMap(({ cabinet, rows: own }) => own.map((row) => ({ ...row, cabinetId: cabinet.id })));
+  const rows = cabinets.flatMap(({ cabinet, rows: own }) => own.map((row) => ({ cabinetId: cabinet.id, ...row })));
   return cutList(rows)
     .filter(({ material }) => material.form === 'solid')
     .flatMap(({ material, rows: list }): BoardsToBuy[] => {

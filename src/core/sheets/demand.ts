@@ -38,7 +38,7 @@ export interface GrainBlank {
 /** The pieces cabinets need from sheets, material by material: thick before thin, wide before narrow. */
 export function demandOf(cabinets: readonly SolvedCabinet[]): Demand[] {
   const rows = cabinets.flatMap(({ cabinet, rows: own }) =>
-    own.map((row): CutListRow => ({ ...row, cabinetId: cabinet.id })),
+    own.map((row): CutListRow => ({ cabinetId: cabinet.id, ...row })),
   );
   const byId = new Map(cabinets.map((solved) => [solved.cabinet.id, solved]));
   const blanks = cabinets.flatMap(blanksOf);

@@ -119,7 +119,7 @@ class Sawing {
   }
 
   private add(cut: Omit<SawCut, 'number' | 'kerf' | 'waits'>, waits: readonly string[]): void {
-    this.cuts.push({ ...cut, number: this.cuts.length + 1, kerf: this.cutting.kerf, waits });
+    this.cuts.push({ waits, ...cut, number: this.cuts.length + 1, kerf: this.cutting.kerf });
   }
 
   /** Cuts a rectangle up, then each of its parts; `raw` is what lies on the saw. */

@@ -155,7 +155,7 @@ function sheetKind(sheet: SheetSupply, at: number, gap: number, method: Method, 
 
 /** What is free on a sheet round what stays on it: what cuts from edge to edge leave, or for a router all of it. */
 function startOf(whole: Rect, fixed: readonly Rect[], method: Method): Free[] {
-  const open: Free = { ...whole, stage: 0, cut: 'none' };
+  const open: Free = { stage: 0, ...whole, cut: 'none' };
   if (fixed.length === 0) return [open];
   if (method === 'nested') return fixed.reduce<Free[]>((free, each) => withoutArea(free, each) as Free[], [open]);
   const tree = part(whole, fixed, method === 'strips' ? 'rip' : undefined);
@@ -164,7 +164,7 @@ function startOf(whole: Rect, fixed: readonly Rect[], method: Method): Free[] {
 
 function leftBy(node: Node, stage: number, cut: Cut): Free[] {
   if (node.kind === 'cuts') return node.parts.flatMap((each) => leftBy(each, stage + 1, node.way));
-  return node.kind === 'left' ? [{ ...node.rect, stage, cut }] : [];
+  return node.kind === 'left' ? [{ stage, ...node.rect, cut }] : [];
 }
 
 /** Stages of cuts one after another. */

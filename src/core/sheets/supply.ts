@@ -59,5 +59,5 @@ export const PLAIN_SHEET = 'sheet';
 
 /** A plain problem: one size of sheet, as many as it takes. */
 export function plainCutting({ sheet, parts, ...way }: PackProblem): CuttingProblem {
-  return { ...way, parts, goals: PLAIN_GOALS, sheets: [{ ...sheet, id: PLAIN_SHEET, price: 0, offcut: false }] };
+  return { parts, ...way, goals: PLAIN_GOALS, sheets: [{ id: PLAIN_SHEET, ...sheet, price: 0, offcut: false }] };
 }

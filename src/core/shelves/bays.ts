@@ -54,7 +54,7 @@ export function layOutBays(
     const [first] = [...there].sort((a, b) => a.y.low.mm - b.y.low.mm);
     // One that found no free hole stops in front of the rail like those that were not to pass it.
     const all = places.every(({ hole }) => hole !== undefined);
-    return { ...bay, parity, rails, places, stopsAt: rails.length > 0 && all ? undefined : first?.y.low };
+    return { parity, ...bay, rails, places, stopsAt: rails.length > 0 && all ? undefined : first?.y.low };
   });
 }
 

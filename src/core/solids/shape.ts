@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import { type Cut, cutsOf, type Operation } from '../machining/index.js';
 import { type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
@@ -60,15 +61,15 @@ export function hollowedOf(part: Part): Hollowed {
 
 function allCuts(part: Part, operations: readonly Operation[]): Cut[] {
   const size = sizeOf(part);
-  return operations.flatMap((operation) => cutsOf(operation, size));
+  return gather(operations, (operation) => cutsOf(operation, size));
 }
 
 function hollowsIn(part: Part, cuts: readonly Cut[]): Hollowed {
   const { length, width, thickness } = sizeOf(part);
   return {
     blank: blockIn(part, { low: [0, 0, 0], high: [length, width, thickness] }),
-    blocks: cuts.flatMap((cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
-    prisms: cuts.flatMap((cut) =>
+    blocks: gather(cuts, (cut) => (cut.shape === 'block' ? [blockIn(part, cut)] : [])),
+    prisms: gather(cuts, (cut) =>
       cut.shape === 'prism'
         ? [cut.w.flatMap((w) => cut.corners.map(([u, v]) => toCabinet(part.placement, u, v, w)))]
         : cut.shape === 'ridge'

@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { Point } from '../parts/index.js';
 import type { Block, Hollowed, Prism } from './shape.js';
 
@@ -15,7 +16,7 @@ export function sharedVolume(a: Hollowed, b: Hollowed): number {
   for (const cuts of [a.blocks, b.blocks])
     for (const cut of cuts)
       if (overlap(common, cut)) {
-        rest = rest.flatMap((block) => without(block, cut));
+        rest = gather(rest, (block) => without(block, cut));
         if (rest.length === 0) return 0;
       }
   const prisms = [...a.prisms, ...b.prisms];

@@ -25,7 +25,7 @@ export interface Converted {
 
 /** A standing cabinet takes the standards of the job for base cabinets. */
 function standardsOf(head: JobHead): Resolved {
-  const job = { ...head, cabinets: [] };
+  const job = { cabinets: [], ...head };
   return resolve(head, newCabinet(job, 'base', countedIds()));
 }
 
@@ -53,7 +53,7 @@ export function convert(head: JobHead, standing: Standing, show: (mm: number) =>
     };
   });
   const made = makeTrays(
-    rooms.map((room) => ({ ...room, across, depth: measured('depth', 'depth in the cabinet') })),
+    rooms.map((room) => ({ across, ...room, depth: measured('depth', 'depth in the cabinet') })),
     {
       left: measured('left', 'stands out at the left'),
       right: measured('right', 'stands out at the right'),

@@ -71,7 +71,7 @@ function cellsIn(room: Compartment, context: FitContext): MadeCells {
   const depth = rear.minus(front).minus(bottles.play).as('bottle cell, depth');
   const fits = across > 1 && up > 1 && depth.mm > 0;
   const said = { room: room.id, name: room.name, across, up, width, height, depth, fits };
-  if (!fits) return { fitted: { ...said, parts: [] }, parts: [] };
+  if (!fits) return { fitted: { parts: [], ...said }, parts: [] };
   const half = bottles.play.over(2).as('play beside the crate');
   const crate: Crate = {
     key: `bottles/${room.id}`,
@@ -83,7 +83,7 @@ function cellsIn(room: Compartment, context: FitContext): MadeCells {
     height,
   };
   const made = boards(crate, across, up, resolved);
-  return { fitted: { ...said, parts: made.map(({ key }) => key) }, parts: made };
+  return { fitted: { parts: made.map(({ key }) => key), ...said }, parts: made };
 }
 
 interface Crate {
@@ -125,8 +125,8 @@ function boards(crate: Crate, across: number, up: number, resolved: Resolved): P
   const uprights = columns.map((low, at) => {
     const own = `${key}/upright/${at + 1}`;
     return makePart({
-      ...common,
       key: own,
+      ...common,
       name: `upright ${at + 1}`,
       material: madeOf(resolved, 'cells', own).material,
       stands: { x: spanFrom(low.as('left face of the upright'), board), y, z },
@@ -137,8 +137,8 @@ function boards(crate: Crate, across: number, up: number, resolved: Resolved): P
   const shelves = levels.map((low, at) => {
     const own = `${key}/level/${at + 1}`;
     return makePart({
-      ...common,
       key: own,
+      ...common,
       name: `level ${at + 1}`,
       material: madeOf(resolved, 'cells', own).material,
       stands: { x, y, z: spanBetween(low.as('underside of the level'), low.plus(board)) },

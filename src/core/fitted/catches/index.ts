@@ -1,3 +1,4 @@
+import { gather } from '../../gather.js';
 import { formatMm } from '../../units/index.js';
 import type { Kind } from '../kind.js';
 import { catchesToBuy, catchRooms, type PlacedCatch, placeCatches } from './catches.js';
@@ -30,7 +31,7 @@ export const catches: Kind<'catches', (typeof catchSettings)['settings'], CatchP
       fitted,
       operations: new Map(
         context.parts.flatMap(({ key }) => {
-          const own = all.flatMap(([part, operation]) => (part === key ? [operation] : []));
+          const own = gather(all, ([part, operation]) => (part === key ? [operation] : []));
           return own.length > 0 ? [[key, own] as const] : [];
         }),
       ),

@@ -52,7 +52,7 @@ export function hangUp(context: FitContext, profiles: readonly HangerProfile[]):
   const wanted = profile ? count(profile) : 2;
   const said = { weight, contents, profile, against, wanted, room };
   if (!profile)
-    return { fitted: { ...said, carriers: [], up: undefined, behind: undefined }, operations: [], rooms: [] };
+    return { fitted: { carriers: [], ...said, up: undefined, behind: undefined }, operations: [], rooms: [] };
   // The sides first, then partitions from the middle outwards.
   const middle = box.width.mm / 2;
   const inner = [...partitions].sort((a, b) => Math.abs(a.extent.min[0] - middle) - Math.abs(b.extent.min[0] - middle));
@@ -72,12 +72,12 @@ export function hangUp(context: FitContext, profiles: readonly HangerProfile[]):
   };
   const up = movedUp(usual, clearMove(carriers, { up: usual, ...screws }, MOVES), 'middle of the hangers');
   return {
-    fitted: { ...said, carriers: carriers.map(({ part }) => part.key), up, behind },
+    fitted: { up, ...said, carriers: carriers.map(({ part }) => part.key), behind },
     operations: carriers.map(({ part, hand }) => [
       part.key,
       pairOfScrews(part, hand, {
-        ...screws,
         up,
+        ...screws,
         depth: pilotIn(screws.depth, part.thickness),
         reason: `hanger: ${profile.name}`,
         by: { kind: 'hangers' },

@@ -58,8 +58,8 @@ export function hangRails({ interiors, parts, box, resolved }: FitContext): Hung
     const operations = carriers.map(({ part, hand }): [string, Operation] => [
       part.key,
       pairOfScrews(part, hand, {
-        ...screws,
         up,
+        ...screws,
         reason: `socket of the hanging rail: ${room.name}`,
         by: { kind: 'hanging', opening: room.id },
       }),

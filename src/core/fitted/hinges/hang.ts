@@ -99,25 +99,25 @@ function hang(
   const tooSmall = front.v.size.mm < LEAST_DOOR.height || front.h.size.mm < LEAST_DOOR.width;
   const stopAngle = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
   const base = { front, hinged, weight, wish, chosen, carrier, plane, bored, tooSmall, stopAngle };
-  if (!chosen || !carrier || !bored || tooSmall) return { door: { ...base, places: [] }, machining: new Map() };
+  if (!chosen || !carrier || !bored || tooSmall) return { door: { places: [], ...base }, machining: new Map() };
   const count = hingeCount(chosen.profile, {
     height: front.v.size.mm,
     width: front.h.size.mm,
     weight: weight.mm,
   });
   const mountingPlane = box.mountingPlane.mm;
-  const behind = platesBehind({ ...base, places: [] }, before);
+  const behind = platesBehind({ places: [], ...base }, before);
   const runners = runnerStrips(interiors.compartments, cell.opening.id, head.hardware.runners, resolved);
   const where: PlaceContext = {
-    ...{ front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings },
     behind,
+    ...{ front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings },
     runners,
   };
   const places = placeHinges(chosen, count, where);
   const clear = places.filter((place) => place.clear);
   const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };
   return {
-    door: { ...base, places },
+    door: { places, ...base },
     machining: clear.length > 0 ? familyOf(chosen.profile).bore(chosen, clear, context) : new Map(),
   };
 }
@@ -190,7 +190,7 @@ export function turnOf(door: HungDoor, box: Box): Turn | undefined {
     kind: 'turn',
     by: 'hinges',
     front: front.key,
-    plan: { ...shut, pivot: family.pivot(chosen, { ...shut, front, wish }) },
+    plan: { pivot: family.pivot(chosen, { front, ...shut, wish }), ...shut },
     low: front.v.low.mm,
     high: front.v.high.mm,
     ...(needsBeside === undefined ? {} : { needsBeside }),
@@ -221,12 +221,12 @@ function wishOf(
   const overlay = front.overlay as Dim;
   switch (fronts.fit.value) {
     case 'inset':
-      return { ...common, fit: 'inset', overlay, gap: fronts.gap };
+      return { overlay, ...common, fit: 'inset', gap: fronts.gap };
     case 'lipped': {
       const clearance = lippedClearance(fronts);
       return {
-        ...common,
         fit: 'lipped',
+        ...common,
         overlay: length(0).minus(clearance).as('overlay inside the lip'),
         gap: clearance,
       };
@@ -234,7 +234,7 @@ function wishOf(
     case 'overlay': {
       const shared = common.carcass === 'frameless' && carrier?.role === 'partition';
       const beside = front.beside[hinged];
-      return { ...common, fit: shared ? 'half' : 'full', overlay, gap: shared ? fronts.gap : beside };
+      return { overlay, ...common, fit: shared ? 'half' : 'full', gap: shared ? fronts.gap : beside };
     }
   }
 }

@@ -57,7 +57,7 @@ export function standOnLegs(
   const pairs = Math.max(byWidth, byLoad);
   const said = { weight, contents, profile, against, byWidth, byLoad, pairs };
   if (!profile)
-    return { legs: { ...said, room: pairs, across: [], front: undefined, rear: undefined }, operations: [], rooms: [] };
+    return { legs: { room: pairs, ...said, across: [], front: undefined, rear: undefined }, operations: [], rooms: [] };
   const first = set.inset.as('first leg from the left');
   const run = box.width.minus(set.inset.times(2)).as('from the first leg to the last');
   const room = Math.max(2, 1 + Math.floor(run.mm / (profile.plate.across + BETWEEN)));
@@ -102,7 +102,7 @@ export function standOnLegs(
     }),
   );
   return {
-    legs: { ...said, room, across: rows[0]?.across ?? across, front: rows[0]?.y ?? front, rear: rows[1]?.y ?? rear },
+    legs: { room, ...said, across: rows[0]?.across ?? across, front: rows[0]?.y ?? front, rear: rows[1]?.y ?? rear },
     operations,
     rooms: rows.flatMap(({ y, across: xs }) => xs.map((x) => under(x.mm, y.mm, half.mm, toe.height.mm))),
   };

@@ -140,7 +140,7 @@ function liftOf(front: Front, cell: Cell, context: FitContext, profiles: readonl
       extent: { min: [low, from, inside.v.high.mm - body.high], max: [high, from + body.deep, inside.v.high.mm] },
     };
   });
-  return { fitted: { ...said, side: { back, down }, onFront }, operations, rooms };
+  return { fitted: { onFront, ...said, side: { back, down } }, operations, rooms };
 }
 
 /** The screws of a plate in whatever of the front lies there. */

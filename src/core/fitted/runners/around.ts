@@ -77,8 +77,8 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
   const rear = back.stands.y.high;
   const walls = { low: x.low.minus(side).as('left wall'), high: x.high.plus(side).as('right wall') };
   const middle = makePart({
-    ...common,
     key: `${key}/middle`,
+    ...common,
     name: `middle, before ${around.name}`,
     piece: { kind: 'box', where: 'rear' },
     stands: { x: spanBetween(walls.low, walls.high), y: spanTo(front, side), z },
@@ -90,10 +90,10 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
   });
   const wall = (hand: 'left' | 'right'): Part =>
     makePart({
+      hand,
       ...common,
       key: `${key}/wall/${hand}`,
       name: `wall, ${hand} of ${around.name}`,
-      hand,
       piece: { kind: 'box', where: hand },
       stands: {
         x: hand === 'left' ? spanFrom(walls.low, side) : spanTo(walls.high, side),
@@ -107,6 +107,7 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
     const [own, gone] = hand === 'left' ? (['u0', 'u1'] as const) : (['u1', 'u0'] as const);
     const machining = back.machining.flatMap((operation) => atEnd(operation, own, gone));
     return makePart({
+      machining,
       ...common,
       key: `${key}/back/${hand}`,
       name: `back, ${hand}`,
@@ -117,7 +118,6 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
         z,
       },
       axes: { u: '+x', v: '+z', w: '+y' },
-      machining,
     });
   });
   const held = settings.drawers.groove.minus(settings.drawers.bottomPlay.over(2));
@@ -154,7 +154,7 @@ function atEnd(operation: Operation, own: 'u0' | 'u1', gone: 'u0' | 'u1'): Opera
     const { start, end } = operation.stopped ?? {};
     const { stopped: _all, ...open } = operation;
     const kept = own === 'u0' ? (start ? { start } : undefined) : end ? { end } : undefined;
-    return [kept ? { ...open, stopped: kept } : open];
+    return [kept ? { stopped: kept, ...open } : open];
   }
   const at =
     'end' in operation

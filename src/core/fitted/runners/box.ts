@@ -80,10 +80,10 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
   const bands = settings.banding.caseEdges.value === 'front' && material.form === 'sheet' ? top : [];
   const makeSide = (hand: 'left' | 'right'): Part =>
     makePart({
+      hand,
       ...common,
       key: `${key}/${hand}`,
       name: `${hand} side`,
-      hand,
       piece: { kind: 'box', where: hand },
       bands,
       stands: { x: hand === 'left' ? spanFrom(outer.low, side) : spanTo(outer.high, side), y: sideAlong, z },
@@ -99,21 +99,21 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
         }
       : inner;
   const front = makePart({
+    bands,
     ...common,
     key: `${key}/front`,
     name: 'front',
     piece: { kind: 'box', where: 'front' },
-    bands,
     stands: { x: across, y: spanFrom(along.low, side), z },
     axes: { u: '+x', v: '+z', w: '-y' },
     machining: [...groove(stops.across), ...joined.front],
   });
   const back = makePart({
+    bands,
     ...common,
     key: `${key}/back`,
     name: 'back',
     piece: { kind: 'box', where: 'rear' },
-    bands,
     stands: { x: across, y: spanTo(along.high, side), z: backZ },
     axes: { u: '+x', v: '+z', w: '+y' },
     machining: [...(shortBack ? [] : groove(stops.across)), ...joined.back],
@@ -124,9 +124,9 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
     shortBack ? along.high : back.stands.y.low.plus(held).as('rear of the bottom'),
   ];
   const bottom = makePart({
+    key: `${key}/bottom`,
     ...common,
     material: base.material,
-    key: `${key}/bottom`,
     name: 'bottom',
     piece: { kind: 'box', where: 'bottom' },
     stands: applied
@@ -159,8 +159,8 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
     room.around &&
     openedRound(
       {
-        ...{ whole, around: room.around, back, bottom, context },
         heights: fastenerHeights(context).back,
+        ...{ whole, around: room.around, back, bottom, context },
       },
       resolved,
     );

@@ -95,7 +95,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       const face = fixFace(room, made, pulls, resolved);
       const under = runsOn(room, parts, plan.length);
       return {
-        fitted: { ...said, against: [], plan, parts: keysOf(made), carried: under !== undefined },
+        fitted: { plan, ...said, against: [], parts: keysOf(made), carried: under !== undefined },
         parts: [...made.all, ...(under ? runnersAndGuides(room, under, plan, parts, resolved) : [])],
         operations: face.operations,
         ways: [...made.ways, ...face.ways],
@@ -105,7 +105,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     const { chosen, against } = chooseRunners(room, profiles, resolved, show);
     const carried = room.uprights.left !== undefined && room.uprights.right !== undefined;
     if (!chosen)
-      return { fitted: { ...said, against, parts: [], carried }, parts: [], operations: [], ways: [], buy: [] };
+      return { fitted: { against, ...said, parts: [], carried }, parts: [], operations: [], ways: [], buy: [] };
     const { profile, length, plan, contents, load } = chosen;
     const made = buildBox(room, plan, resolved);
     const face = fixFace(room, made, pulls, resolved);
@@ -114,16 +114,16 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     const added = families[profile.family].added?.(profile, { room, box: made, plan, run: length, parts, resolved });
     return {
       fitted: {
+        against,
         ...said,
         ...(room.spacers ? { spacers: told(room.spacers, fixed.underside, context.box) } : {}),
         ...(brackets ? { brackets: true as const } : {}),
         bodies: families[profile.family].bodies(profile, {
-          ...{ room, box: made, plan },
           from: fixed.start.mm,
+          ...{ room, box: made, plan },
           to: fixed.start.mm + length.mm,
         }),
         runner: { profile, length, contents, load },
-        against,
         plan,
         parts: [
           ...keysOf(made),

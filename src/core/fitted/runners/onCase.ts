@@ -120,8 +120,8 @@ function bracketed(
         [
           stile.key,
           {
-            ...common,
             kind: 'edge holes',
+            ...common,
             edge: hand === 'left' ? 'v1' : 'v0',
             offset: IN_STILE,
             positions: [alongPart(stile, 'u', line)],
@@ -139,8 +139,8 @@ function bracketed(
     [
       behind.key,
       {
-        ...common,
         kind: 'holes',
+        ...common,
         face: 1,
         from: upright ? 'u0' : 'v0',
         offset: at,

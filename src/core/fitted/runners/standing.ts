@@ -107,7 +107,7 @@ function trayIn(
         };
   const { chosen, against } = chooseRunners(room, head.hardware.runners, asked, show);
   const none = { name, spacers, against, setback: EDGE, holes: [], parts: [], buy: [] };
-  if (!chosen) return { ...none, chosen: undefined, plan: undefined, line: undefined, underside: undefined };
+  if (!chosen) return { chosen: undefined, ...none, plan: undefined, line: undefined, underside: undefined };
   const { profile, length: run, plan, contents, load } = chosen;
   const box = buildBox(room, plan, resolved);
   const line = up.low.plus(families[profile.family].line(profile)).as('screw line of the runner');

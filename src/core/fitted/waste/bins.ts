@@ -74,9 +74,9 @@ function binsOf(
   const { profile, against } = choose(room, depth, profiles, resolved.settings.waste.choice.value, show);
   const carried = room.uprights.left !== undefined && room.uprights.right !== undefined;
   const said = {
+    name,
     ...(pulling ? { front: pulling.front.key, overlay: overlayOf(pulling) } : {}),
     opening: room.id,
-    name,
     across: room.across.size,
     up: room.up.size,
     depth,
@@ -91,7 +91,7 @@ function binsOf(
   const { front } = pulling;
   const onFront = bracketsOf(profile, overlayOf(pulling));
   return {
-    fitted: { ...said, onFront },
+    fitted: { onFront, ...said },
     parts: made.packing,
     operations: [...made.operations, ...onFronts(front, profile, onFront)],
     rooms,

@@ -55,8 +55,8 @@ export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfi
   uses: (fitted, id) => fitted.some(({ profile }) => profile?.id === id),
   present: (fitted, size) =>
     fitted.map(({ front, opening, across, up, depth, profile, against, onFront, overlay, carried }) => ({
-      ...(front ? { front } : {}),
       opening,
+      ...(front ? { front } : {}),
       across: size(across),
       up: size(up),
       depth: size(depth),

@@ -76,8 +76,8 @@ export function lineBetween(
   const ends = [middle - by * Math.max(0, a.mm - LEAST), middle + by * Math.max(0, b.mm - LEAST)];
   const sized = (size: number) => middle + by * (size - a.mm);
   return {
-    ...drawn,
     label: `${capital(a.name)} and ${b.name}`,
+    ...drawn,
     moves: axis === 'rows' ? 'v' : 'h',
     at: middle,
     least: Math.min(...ends),
@@ -137,8 +137,8 @@ export function lineOf(
   const sized = (size: number) => at + by * (size - mm);
   const ends = [sized(least), sized(most)];
   return {
-    ...drawn,
     label,
+    ...drawn,
     moves,
     at,
     least: Math.min(...ends),

@@ -52,7 +52,7 @@ export interface Footprint extends PlanBounds {
 
 export function footprintOf(operation: Operation, size: PartSize): Footprint {
   const { bounds, spaces: all } = byKind[operation.kind];
-  if (bounds) return { ...bounds(operation, size), bored: true };
+  if (bounds) return { bored: true, ...bounds(operation, size) };
   const spaces = all(operation, size);
   const along = (axis: 0 | 1): Run => {
     let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
@@ -77,7 +77,7 @@ export function outlineOf(operation: Operation, size: PartSize): Outline[] {
 
 /** An operation as a row of the part's table. */
 export function rowOf(operation: Operation, names: PartNames): MachiningRow {
-  return { ...byKind[operation.kind].row(operation, names), reason: operation.reason };
+  return { reason: operation.reason, ...byKind[operation.kind].row(operation, names) };
 }
 
 /** An operation in a few words, for lists. `show` writes a length in mm. */

@@ -37,8 +37,8 @@ export function withCups<F extends ConcealedProfile['family']>(
   own: Pick<HingeFamily<ConcealedSolution>, 'words' | 'option' | 'schema'> & { readonly id: F },
 ): HingeFamily<ConcealedSolution> {
   return {
-    ...own,
     solve: (profile, wish) => waysOf(profile, wish.overlay.mm),
+    ...own,
     misses: 'does not reach this overlay',
     body: ({ profile }) => profile.body,
     reach: ({ profile: { cup } }) => Math.max(cup.diameter, cup.fixingApart) / 2 + DOOR_END,

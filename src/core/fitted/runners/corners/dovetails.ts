@@ -36,8 +36,8 @@ export const dovetailed = (blind: boolean): Corner => ({
     };
     return {
       sides: ENDS.map((end) => ({
-        ...common,
         end,
+        ...common,
         board: 'tails',
         length: into[end],
         depth: into[end],
@@ -47,8 +47,8 @@ export const dovetailed = (blind: boolean): Corner => ({
         holds: `${key}/${where(end)}`,
       })),
       front: ENDS.map((end) => ({
-        ...common,
         end,
+        ...common,
         board: 'pins',
         length: side,
         depth: into.u0,
@@ -57,8 +57,8 @@ export const dovetailed = (blind: boolean): Corner => ({
         upper: context.height,
       })),
       back: ENDS.map((end) => ({
-        ...common,
         end,
+        ...common,
         board: 'pins',
         length: side,
         depth: into.u1,
