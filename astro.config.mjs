@@ -2,11 +2,16 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, passthroughImageService } from 'astro/config';
+import { bundleFiguring } from './scripts/bundle.mjs';
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
-  integrations: [react()],
+  integrations: [
+    react(),
+    // What the server's threads run stands beside it, in one file.
+    { name: 'alcove: figuring', hooks: { 'astro:build:done': () => bundleFiguring() } },
+  ],
   server: { host: '127.0.0.1', port: Number(process.env.PORT ?? 4417) },
   // The host checks the origin of every write itself, JSON ones included.
   security: { checkOrigin: false },

@@ -41,7 +41,7 @@ function editing(job: Job): () => void {
 const editSixty = editing(sixty);
 const editMany = editing(manyCabinets(300));
 
-const bench = new Bench({ time: 1500, warmupTime: 400 });
+const bench = new Bench({ time: 4000, warmupTime: 2000 });
 bench.add('reference loop|', () => {
   reference();
 });

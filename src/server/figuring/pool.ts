@@ -1,5 +1,7 @@
 import { availableParallelism } from 'node:os';
-import { join } from 'node:path';
+import { join, sep } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { setFlagsFromString } from 'node:v8';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal.js';
 import { root } from '../root.js';
@@ -11,14 +13,20 @@ const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1));
 const LONGEST = Number(process.env.ALCOVE_LONGEST ?? 60_000);
 /** A thread that wants more memory ends, and not the server with it (MB). */
 const MEMORY = 1024;
+/** What is new is collected so seldom that most of a job's cabinets were thrown away by then (MB, each thread). */
+const YOUNG = 16;
+/** Built, the work of a thread is one file beside the server's. */
+const isBuilt = fileURLToPath(import.meta.url).startsWith(join(root, 'dist') + sep);
+const WORK = isBuilt ? join('dist', 'server', 'figuring.mjs') : join('src', 'server', 'figuring', 'worker.mjs');
 /** So many wait at most; whoever comes after is told to come again. */
 const QUEUE = 64;
 
 let pool: Piscina | undefined;
 
 function threads(): Piscina {
+  if (!pool) setFlagsFromString(`--min-semi-space-size=${YOUNG}`);
   pool ??= new Piscina({
-    filename: join(root, 'src', 'server', 'figuring', 'worker.mjs'),
+    filename: join(root, WORK),
     minThreads: 1,
     maxThreads: THREADS,
     maxQueue: QUEUE,

@@ -1,10 +1,7 @@
-// What a thread of its own runs for the server: one task after another.
+// What a thread runs before anything is built: the same work, its TypeScript read as it stands.
 import { register } from 'tsx/esm/api';
 
 register();
-const { tasks } = await import('./tasks.ts');
+const { default: work } = await import('./worker.ts');
 
-/** Does one task, by its name, with what it was asked. */
-export default function work({ task, asked }) {
-  return tasks[task](asked);
-}
+export default work;
