@@ -7,8 +7,8 @@ import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
 import { length, spanFrom } from '../derive/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
-import { loadSolids } from '../solids/index.js';
-import { type AssemblyStep, assemblyOf, leaving, unheld } from './index.js';
+import { loadSolids, overlappingPairs } from '../solids/index.js';
+import { type AssemblyStep, assemblyOf, connectionsOf, leaving, unheld } from './index.js';
 
 const whole = solveWith({ settings: { top: { kind: 'full' } } });
 
@@ -170,15 +170,21 @@ test('a compartment too narrow for a driver is a stop that names what stands in 
   assert.equal(finding.parts.length, 3);
 });
 
+const meetingsOf = (parts: readonly Part[]) => ({
+  connections: connectionsOf(parts),
+  overlapping: overlappingPairs(parts),
+});
+
 test('what no fastener reaches and nothing takes in is not held', () => {
   assert.deepEqual(
-    unheld(whole.parts)
+    unheld(whole.parts, meetingsOf(whole.parts))
       .map(({ role }) => role)
       .filter((role) => !['drawer front', 'drawer box', 'door', 'shelf'].includes(role)),
     [],
   );
   const added = block('loose', [100, 200], [100, 200], [100, 118]);
-  assert.ok(unheld([...whole.parts, added]).includes(added));
+  const further = [...whole.parts, added];
+  assert.ok(unheld(further, meetingsOf(further)).includes(added));
   const bare = whole.parts.map((part) => ({ ...part, machining: [] }));
-  assert.deepEqual(unheld(bare).length, whole.parts.length - 2, 'the sides are what all is held to');
+  assert.deepEqual(unheld(bare, meetingsOf(bare)).length, whole.parts.length - 2, 'the sides are what all is held to');
 });

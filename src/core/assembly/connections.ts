@@ -8,12 +8,8 @@ export interface Connection {
   readonly leaving: Leaving;
 }
 
-const known = new WeakMap<readonly Part[], readonly Connection[]>();
-
-/** Every fastener of construction between the parts of a cabinet; found once for a list of parts. */
+/** Every fastener of construction between the parts of a cabinet. */
 export function connectionsOf(parts: readonly Part[]): readonly Connection[] {
-  const before = known.get(parts);
-  if (before) return before;
   const found: Connection[] = [];
   for (const from of parts) {
     let last: Part | undefined;
@@ -25,6 +21,5 @@ export function connectionsOf(parts: readonly Part[]): readonly Connection[] {
       found.push({ from, into, leaving: each });
     }
   }
-  known.set(parts, found);
   return found;
 }

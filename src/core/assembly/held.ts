@@ -1,26 +1,35 @@
 import { gather } from '../gather.js';
 import { cutsOf } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
-import { type Block, blockIn, overlap, overlappingPairs } from '../solids/index.js';
-import { connectionsOf } from './connections.js';
+import { type Block, blockIn, overlap } from '../solids/index.js';
+import type { Connection } from './connections.js';
 import { lets } from './solids.js';
 
 /**
  * Parts that nothing holds to the sides of the box, directly or through others: neither a fastener that finds wood, nor a
- * groove, a recess or a mortise that one of them sits in.
+ * groove, a recess or a mortise that one of them sits in; from what connects parts, and the places of those that overlap.
  */
-export function unheld(parts: readonly Part[]): Part[] {
+export function unheld(
+  parts: readonly Part[],
+  {
+    connections,
+    overlapping,
+  }: {
+    readonly connections: readonly Connection[];
+    readonly overlapping: readonly (readonly [number, number])[];
+  },
+): Part[] {
   const joined = new Map<Part, Set<Part>>(parts.map((part) => [part, new Set()]));
   const join = (a: Part, b: Part) => {
     joined.get(a)?.add(b);
     joined.get(b)?.add(a);
   };
   const seats = seatsOf();
-  for (const [first, second] of overlappingPairs(parts)) {
+  for (const [first, second] of overlapping) {
     const [part, other] = [parts[first] as Part, parts[second] as Part];
     if (seats(part, other) || seats(other, part)) join(part, other);
   }
-  for (const { from, into } of connectionsOf(parts)) if (into) join(from, into);
+  for (const { from, into } of connections) if (into) join(from, into);
   const held = new Set(parts.filter(({ role }) => role === 'side'));
   for (const part of held) for (const other of joined.get(part) ?? []) held.add(other);
   return parts.filter((part) => !held.has(part));

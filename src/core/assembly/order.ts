@@ -1,7 +1,7 @@
 import { gather } from '../gather.js';
 import type { Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
-import { connectionsOf } from './connections.js';
+import { type Connection, connectionsOf } from './connections.js';
 import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
 import { type Fastener, Heads } from './heads.js';
 import { blockMeets, meetsOnTheWay, type Way, woodOf } from './solids.js';
@@ -81,12 +81,12 @@ const WAYS: readonly Way[] = [
  * fewest that come off together are looked for.
  */
 export function assemblyOf(parts: readonly Part[]): Assembly {
-  return new Dismantling(parts, true).order();
+  return new Dismantling(parts, connectionsOf(parts), true).order();
 }
 
-/** Only whether there is such an order: why not, where there is none. */
-export function stuckOf(parts: readonly Part[]): Stuck | undefined {
-  return new Dismantling(parts, false).order().stuck;
+/** Only whether there is such an order of parts so connected: why not, where there is none. */
+export function stuckOf(parts: readonly Part[], connections: readonly Connection[]): Stuck | undefined {
+  return new Dismantling(parts, connections, false).order().stuck;
 }
 
 class Dismantling {
@@ -103,6 +103,7 @@ class Dismantling {
 
   constructor(
     private readonly parts: readonly Part[],
+    connections: readonly Connection[],
     /** Whether somebody wants to know the steps. */
     private readonly told: boolean,
   ) {
@@ -113,7 +114,7 @@ class Dismantling {
       (part) => this.fasteners.get(part) ?? [],
       (part) => this.woodOf(part),
     );
-    for (const { from, into, leaving: left } of connectionsOf(parts)) {
+    for (const { from, into, leaving: left } of connections) {
       if (!into) continue;
       const fastener = { from, into, leaving: left };
       add(this.fasteners, from, fastener);

@@ -1,6 +1,7 @@
-import { connectionsOf, stuckOf, unheld } from '../assembly/index.js';
+import { stuckOf, unheld } from '../assembly/index.js';
+import { gather } from '../gather.js';
 import type { Part } from '../parts/index.js';
-import { type Hollowed, hollowedOf, meeting, overlappingPairs, sharedVolume } from '../solids/index.js';
+import { type Hollowed, hollowedOf, meeting, sharedVolume } from '../solids/index.js';
 import { within } from '../words.js';
 import type { FindingDraft, GeneralRule, RuleContext } from './finding.js';
 
@@ -23,9 +24,9 @@ function shapes(): (part: Part) => Hollowed {
 /** Two parts in one place, whatever brought them there. */
 const twoInOnePlace: GeneralRule = {
   id: 'carcass/two-in-one-place',
-  check({ parts, show }, named) {
+  check({ parts, show }, named, { overlapping }) {
     const shape = shapes();
-    return overlappingPairs(parts).flatMap(([first, second]): FindingDraft[] => {
+    return gather(overlapping, ([first, second]): FindingDraft[] => {
       const [a, b] = [parts[first] as Part, parts[second] as Part];
       if (named.has(a.key) || named.has(b.key)) return [];
       const room = meeting(a.extent, b.extent);
@@ -46,9 +47,9 @@ const twoInOnePlace: GeneralRule = {
 /** Screws that leave their part where no wood is to hold them, or too near the edge of what is there. */
 const screwInAir: GeneralRule = {
   id: 'carcass/screw-in-air',
-  check({ parts }, named) {
+  check(_context, named, { connections }) {
     const lost = new Map<Part, string>();
-    for (const { from, into, leaving } of connectionsOf(parts))
+    for (const { from, into, leaving } of connections)
       if (!into && !lost.has(from) && !named.has(from.key)) lost.set(from, leaving.operation.reason);
     return [...lost].map(([part, reason]) => ({
       severity: 'stop',
@@ -71,8 +72,8 @@ function restsOnFittings({ role, opening, placement }: Part, { resolved }: RuleC
 /** Parts that nothing holds. */
 const heldByNothing: GeneralRule = {
   id: 'carcass/held-by-nothing',
-  check(context, named) {
-    return unheld(context.parts)
+  check(context, named, meetings) {
+    return unheld(context.parts, meetings)
       .filter((part) => !named.has(part.key) && !restsOnFittings(part, context))
       .map(({ name, key }) => ({
         severity: 'stop',
@@ -86,9 +87,9 @@ const heldByNothing: GeneralRule = {
 /** Parts that no order of assembly brings together. */
 const noOrder: GeneralRule = {
   id: 'carcass/no-order-of-assembly',
-  check({ parts, show }, named) {
+  check({ parts, show }, named, { connections }) {
     if (named.size > 0) return [];
-    const stuck = stuckOf(parts);
+    const stuck = stuckOf(parts, connections);
     if (!stuck) return [];
     const name = (key: string) => within(parts.find((part) => part.key === key)?.name ?? key);
     const { screws } = stuck;

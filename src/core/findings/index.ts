@@ -1,6 +1,8 @@
+import { connectionsOf } from '../assembly/index.js';
 import type { JobHead } from '../document/index.js';
 import type { AnyKind } from '../fitted/index.js';
 import { gather } from '../gather.js';
+import { overlappingPairs } from '../solids/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
@@ -66,7 +68,9 @@ export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly
   };
   name(said);
   // Each of these leaves alone what those before it named.
-  const general = generalRules.flatMap((rule) => name(all(rule.id, rule.check(context, named))));
+  const { parts } = built;
+  const meetings = { connections: connectionsOf(parts), overlapping: overlappingPairs(parts) };
+  const general = generalRules.flatMap((rule) => name(all(rule.id, rule.check(context, named, meetings))));
   return [...said, ...general].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
 

@@ -57,8 +57,8 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
 
 /** True when one operation leaves less than `skin` to any of the others; only those near it are looked at. */
 export function isTooNear(one: Operation, others: readonly Operation[], size: PartSize, skin: number): boolean {
-  const own = knownFootprint(one, size);
-  const near = others.filter((other) => other !== one && areNear(own, knownFootprint(other, size), skin));
+  const own = footprintOf(one, size);
+  const near = others.filter((other) => other !== one && areNear(own, footprintOf(other, size), skin));
   return near.length > 0 && findClashes([...near, one], size, skin).some(({ a, b }) => a === one || b === one);
 }
 
@@ -66,27 +66,10 @@ function areNear(a: Footprint, b: Footprint, skin: number): boolean {
   return a.u[0] <= b.u[1] + skin && b.u[0] <= a.u[1] + skin && a.v[0] <= b.v[1] + skin && b.v[0] <= a.v[1] + skin;
 }
 
-const footprints = new WeakMap<Operation, { readonly size: PartSize; readonly footprint: Footprint }>();
-
-/** An operation's footprint; the same operation is asked for it many times while ways out of a clash are looked for. */
-function knownFootprint(operation: Operation, size: PartSize): Footprint {
-  const known = footprints.get(operation);
-  if (
-    known &&
-    known.size.length === size.length &&
-    known.size.width === size.width &&
-    known.size.thickness === size.thickness
-  )
-    return known.footprint;
-  const footprint = footprintOf(operation, size);
-  footprints.set(operation, { size, footprint });
-  return footprint;
-}
-
 /** The spaces of the operations that come near another one at all: most of a panel's lines of holes do not. */
 function spacesNear(operations: readonly Operation[], size: PartSize, skin: number): Space[] {
   if (operations.length < 2) return [];
-  const footprints = operations.map((operation) => knownFootprint(operation, size));
+  const footprints = operations.map((operation) => footprintOf(operation, size));
   const near = new Set<number>();
   const along = footprints.map((_, at) => at).sort((a, b) => startOf(footprints, a) - startOf(footprints, b));
   for (let place = 0; place < along.length; place += 1) {

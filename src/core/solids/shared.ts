@@ -32,15 +32,11 @@ export function overlap({ min, max }: Block, other: Block): boolean {
   );
 }
 
-const pairsKnown = new WeakMap<readonly { readonly extent: Block }[], readonly (readonly [number, number])[]>();
-
 /**
- * Which of many blocks overlap, by their places in the list, the earlier first. Found by going along the first axis, so that
- * only those are compared that stand side by side there; and once for each list.
+ * Which of many blocks overlap, by their places in the list, the earlier first. Found by going along the first axis, so
+ * that only those are compared that stand side by side there.
  */
 export function overlappingPairs(all: readonly { readonly extent: Block }[]): readonly (readonly [number, number])[] {
-  const known = pairsKnown.get(all);
-  if (known) return known;
   const order = all.map((_, at) => at).sort((a, b) => lowOf(all, a) - lowOf(all, b));
   const pairs: (readonly [number, number])[] = [];
   for (let at = 0; at < order.length; at += 1) {
@@ -54,9 +50,7 @@ export function overlappingPairs(all: readonly { readonly extent: Block }[]): re
       if (overlap(block, other)) pairs.push(first < second ? [first, second] : [second, first]);
     }
   }
-  pairs.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  pairsKnown.set(all, pairs);
-  return pairs;
+  return pairs.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
 }
 
 const lowOf = (all: readonly { readonly extent: Block }[], at: number) => all[at]?.extent.min[0] ?? 0;
@@ -92,7 +86,8 @@ function replaced(point: Point, k: 0 | 1 | 2, value: number): Point {
   return changed;
 }
 
-type Plan = readonly (readonly [number, number])[];
+type Spot = readonly [number, number];
+type Plan = readonly Spot[];
 
 /** Volume of a block less the prisms that go right through it along one axis. */
 function volumeWithout(block: Block, prisms: readonly Prism[]): number {
@@ -111,7 +106,7 @@ function volumeWithout(block: Block, prisms: readonly Prism[]): number {
     let pieces: Plan[] = [rectangle];
     for (const prism of cuts) {
       const plan = anticlockwise(prism.slice(0, prism.length / 2).map((point) => [point[p], point[q]] as const));
-      pieces = pieces.flatMap((piece) => outside(piece, plan));
+      pieces = gather(pieces, (piece) => outside(piece, plan));
     }
     return pieces.reduce((sum, piece) => sum + Math.abs(area(piece)), 0) * (size[through] as number);
   }
@@ -134,7 +129,7 @@ function goesThrough(prism: Prism, block: Block, axis: 0 | 1 | 2): boolean {
 
 function area(plan: Plan): number {
   return plan.reduce((sum, [x, y], at) => {
-    const [nextX, nextY] = plan[(at + 1) % plan.length] as readonly [number, number];
+    const [nextX, nextY] = plan[(at + 1) % plan.length] as Spot;
     return sum + (x * nextY - nextX * y) / 2;
   }, 0);
 }
@@ -144,33 +139,54 @@ function anticlockwise(plan: Plan): Plan {
 }
 
 /** The pieces of a convex outline that lie outside another: cut off along each of its edges in turn. */
-function outside(piece: Plan, cut: Plan): Plan[] {
+function outside(piece: Plan, cut: Plan): readonly Plan[] {
+  // What lies beside the cut stays in one piece.
+  if (areApart(piece, cut, 0) || areApart(piece, cut, 1)) return [piece];
+  let within = piece;
+  for (let at = 0; at < cut.length && within.length > 2; at += 1) within = clipped(within, cut, at, 1);
+  if (within.length < 3 || Math.abs(area(within)) < THIN * THIN) return [piece];
   const pieces: Plan[] = [];
   let rest = piece;
-  const sides = cut.map((from, at) => {
-    const to = cut[(at + 1) % cut.length] as readonly [number, number];
-    return ([x, y]: readonly [number, number]) => (to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0]);
-  });
-  // What lies beside the cut stays in one piece.
-  const within = sides.reduce<Plan>((left, side) => (left.length < 3 ? left : clipped(left, side)), piece);
-  if (within.length < 3 || Math.abs(area(within)) < THIN * THIN) return [piece];
-  for (const side of sides) {
-    const beyond = clipped(rest, (point) => -side(point));
+  for (let at = 0; at < cut.length && rest.length > 2; at += 1) {
+    const beyond = clipped(rest, cut, at, -1);
     if (beyond.length > 2) pieces.push(beyond);
-    rest = clipped(rest, side);
-    if (rest.length < 3) break;
+    rest = clipped(rest, cut, at, 1);
   }
   return pieces;
 }
 
-/** The part of a convex outline where `side` is not negative. */
-function clipped(piece: Plan, side: (point: readonly [number, number]) => number): Plan {
-  return piece.flatMap((point, at) => {
-    const next = piece[(at + 1) % piece.length] as readonly [number, number];
-    const [here, there] = [side(point), side(next)];
-    const kept = here >= 0 ? [point] : [];
-    if (here >= 0 === there >= 0) return kept;
-    const share = here / (here - there);
-    return [...kept, [point[0] + (next[0] - point[0]) * share, point[1] + (next[1] - point[1]) * share] as const];
-  });
+/** Whether one outline begins where the other has ended, along an axis. */
+function areApart(a: Plan, b: Plan, axis: 0 | 1): boolean {
+  let [lowA, highA, lowB, highB] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const point of a) {
+    lowA = Math.min(lowA, point[axis]);
+    highA = Math.max(highA, point[axis]);
+  }
+  for (const point of b) {
+    lowB = Math.min(lowB, point[axis]);
+    highB = Math.max(highB, point[axis]);
+  }
+  return lowA >= highB || lowB >= highA;
+}
+
+/** The part of a convex outline on one side of a cut's edge: its inner side (1), or the outer one (-1). */
+function clipped(piece: Plan, cut: Plan, edge: number, inner: 1 | -1): Plan {
+  const [fromX, fromY] = cut[edge] as Spot;
+  const [toX, toY] = cut[(edge + 1) % cut.length] as Spot;
+  const side = ([x, y]: Spot) => inner * ((toX - fromX) * (y - fromY) - (toY - fromY) * (x - fromX));
+  const kept: Spot[] = [];
+  let point = piece[piece.length - 1] as Spot;
+  let here = side(point);
+  for (let at = 0; at < piece.length; at += 1) {
+    const next = piece[at] as Spot;
+    const there = side(next);
+    if (here >= 0 !== there >= 0) {
+      const share = here / (here - there);
+      kept.push([point[0] + (next[0] - point[0]) * share, point[1] + (next[1] - point[1]) * share]);
+    }
+    if (there >= 0) kept.push(next);
+    point = next;
+    here = there;
+  }
+  return kept;
 }
