@@ -1,7 +1,7 @@
 import { grainGroups, lippedClearance } from '../fronts/index.js';
-import { pathTo } from '../job/index.js';
+import { type Act, pathTo } from '../job/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
+import { type FindingDraft, type FindingRule, type RuleContext, setChoice, settingPath } from './finding.js';
 import { comesOut } from './sheets.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
@@ -160,12 +160,23 @@ const drawerBesideWall: FindingRule = {
           numbers: [away(first).as('drawer front from the wall')],
           parts: near.map(({ key }) => key),
           settings: [settingPath(context, 'ends/filler')],
-          fixes: [setChoice(context, 'Fit a filler strip', 'ends/filler', 'strip')],
+          fixes: [fillerOf(context)],
         },
       ];
     });
   },
 };
+
+/** A filler strip, as wide as the shop rips without trouble at least. */
+function fillerOf(context: RuleContext): Act {
+  const { safeRip } = context.head.workshop.cutting;
+  const { label, edits } = setChoice(context, 'Fit a filler strip', 'ends/filler', 'strip');
+  if (context.resolved.settings.ends.scribe.mm >= safeRip) return { label, edits };
+  return {
+    label: `${label} ${context.show(safeRip)} wide`,
+    edits: [...edits, { path: settingPath(context, 'ends/scribe'), value: safeRip }],
+  };
+}
 
 export const frontRules: readonly FindingRule[] = [
   insetWithoutStop,

@@ -58,11 +58,11 @@ export const edgeToEdge: Filler = (stock, sheet, order, left, rule) => {
       left[kind.at] = (left[kind.at] as number) - 1;
     }
   }
-  return { sheet, placed, area, rest: worthOf(free) };
+  return { sheet, placed, area, rest: restOf(free) };
 };
 
-/** Squares of the areas that are left, in square metres. */
-function worthOf(free: readonly Rect[]): number {
+/** What is left, the more the larger the pieces are that it is left in: squares of the areas, in square metres. */
+export function restOf(free: readonly Rect[]): number {
   return free.reduce((sum, { length, width }) => sum + (length * width * SQUARE_METRES) ** 2, 0);
 }
 
@@ -109,6 +109,19 @@ function firstCut(stock: Stock, sheet: SheetKind, room: Free, way: Way, rule: Ru
   return stagesBy(room, way, other) <= stock.stages ? other : undefined;
 }
 
+/** Every way of the first cut that keeps within the stages; one where both come to the same. */
+export function firstCuts(stock: Stock, sheet: SheetKind, room: Free, way: Way): ('rip' | 'cross')[] {
+  if (stock.method === 'strips') {
+    const first = firstCut(stock, sheet, room, way, { fit: 'area', split: 'rip' });
+    return first ? [first] : [];
+  }
+  const all: ('rip' | 'cross')[] = [];
+  if (stagesBy(room, way, 'rip') <= stock.stages) all.push('rip');
+  const alike = way.length === room.length && way.width === room.width;
+  if (!alike && stagesBy(room, way, 'cross') <= stock.stages) all.push('cross');
+  return all;
+}
+
 function preferred(split: Rule['split'], dl: number, dw: number, room: Free, way: Way): 'rip' | 'cross' {
   switch (split) {
     case 'rip':
@@ -126,7 +139,7 @@ function preferred(split: Rule['split'], dl: number, dw: number, room: Free, way
 }
 
 /** Puts back what is left of a rectangle when a piece is cut off its corner. */
-function cutOff(stock: Stock, free: Free[], room: Free, way: Way, first: 'rip' | 'cross'): void {
+export function cutOff(stock: Stock, free: Free[], room: Free, way: Way, first: 'rip' | 'cross'): void {
   const { x, y } = room;
   const stripsFirst = stock.method === 'strips';
   const after = (from: Free, cut: 'rip' | 'cross') => ({ stage: from.cut === cut ? from.stage : from.stage + 1, cut });
@@ -177,7 +190,7 @@ export const anywhere: Filler = (stock, sheet, order, left, rule) => {
       left[kind.at] = (left[kind.at] as number) - 1;
     }
   }
-  return { sheet, placed, area, rest: Math.max(0, ...free.map((each) => worthOf([each]))) };
+  return { sheet, placed, area, rest: Math.max(0, ...free.map((each) => restOf([each]))) };
 };
 
 /** Where small pieces may lie. */

@@ -1,7 +1,7 @@
-import type { Filled, Placed } from './fill.js';
+import type { Placed } from './fill.js';
 import type { Packing, PackProblem, Placement, Unplaced } from './problem.js';
 import { Search } from './search.js';
-import { FINE, stockOf } from './stock.js';
+import { FINE, type Kind, stockOf } from './stock.js';
 import { type Blank, type CuttingProblem, plainCutting } from './supply.js';
 
 /** How long is looked for a better layout: so many steps, which come to the same everywhere, or so much time. */
@@ -13,6 +13,7 @@ export type Effort = ({ readonly steps: number } | { readonly seconds: number; r
 /** A layout that is looked for step by step; the best so far may be taken at any time. */
 export class Packer {
   private readonly search: Search;
+  private readonly kinds: readonly Kind[];
   private readonly tooLarge: readonly Unplaced[];
 
   constructor(
@@ -20,6 +21,7 @@ export class Packer {
     seed = 1,
   ) {
     const { stock, unplaced } = stockOf(problem);
+    this.kinds = stock.kinds;
     this.tooLarge = unplaced;
     this.search = new Search(stock, seed);
   }
@@ -37,14 +39,18 @@ export class Packer {
     const { layout, bound } = this.search;
     const blanks = new Map(this.problem.parts.map((blank) => [blank.id, blank]));
     const supplies = new Map(this.problem.sheets.map((sheet) => [sheet.id, sheet]));
+    // Blanks that are alike are given out in their order, sheet after sheet.
+    const taken = new Map<Kind, number>();
     const sheets = layout.map(({ sheet, placed }) => {
       const trim = supplies.get(sheet.id)?.trim ?? 0;
-      return {
-        from: sheet.id,
-        placements: placed.flatMap((each) => laid(blanks.get(each.kind.id) as Blank, each, trim)),
-      };
+      const placements = placed.flatMap((each) => {
+        const before = taken.get(each.kind) ?? 0;
+        taken.set(each.kind, before + 1);
+        return laid(blanks.get(nth(each.kind, before)) as Blank, each, trim);
+      });
+      return { from: sheet.id, placements };
     });
-    return { sheets, bound, unplaced: [...this.tooLarge, ...leftOver(this.problem.parts, layout, this.tooLarge)] };
+    return { sheets, bound, unplaced: [...this.tooLarge, ...leftOver(this.kinds, taken)] };
   }
 }
 
@@ -87,15 +93,26 @@ function laid({ id, length, width, pieces }: Blank, { way, x, y }: Placed, trim:
   }));
 }
 
-/** What fits a sheet, but for which none was left. */
-function leftOver(blanks: readonly Blank[], layout: readonly Filled[], tooLarge: readonly Unplaced[]): Unplaced[] {
-  const placed = new Map<string, number>();
-  for (const sheet of layout) for (const { kind } of sheet.placed) placed.set(kind.id, (placed.get(kind.id) ?? 0) + 1);
-  const gone = new Set(tooLarge.map(({ id }) => id));
-  return blanks.flatMap(({ id, quantity }): Unplaced[] => {
-    const open = quantity - (placed.get(id) ?? 0);
-    return gone.has(id) || open <= 0
-      ? []
-      : [{ id, quantity: open, reason: 'There is no sheet left that it fits, of those that were given.' }];
+/** The id of the nth of the blanks that are alike. */
+function nth({ blanks }: Kind, at: number): string {
+  let before = 0;
+  for (const { id, quantity } of blanks) {
+    before += quantity;
+    if (at < before) return id;
+  }
+  throw new Error(`there are ${before} alike, and not ${at + 1}`);
+}
+
+/** What fits a sheet, but for which none was left: of blanks that are alike the last of them. */
+function leftOver(kinds: readonly Kind[], taken: ReadonlyMap<Kind, number>): Unplaced[] {
+  return kinds.flatMap((kind) => {
+    let left = taken.get(kind) ?? 0;
+    return kind.blanks.flatMap(({ id, quantity }): Unplaced[] => {
+      const open = Math.max(0, quantity - left);
+      left = Math.max(0, left - quantity);
+      return open === 0
+        ? []
+        : [{ id, quantity: open, reason: 'There is no sheet left that it fits, of those that were given.' }];
+    });
   });
 }

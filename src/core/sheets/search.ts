@@ -1,3 +1,4 @@
+import { fillAhead } from './ahead.js';
 import { boundOf } from './bound.js';
 import { Chance } from './chance.js';
 import { provesMore } from './exact.js';
@@ -6,6 +7,9 @@ import type { Kind, SheetKind, Stock } from './stock.js';
 
 /** Each sheet is filled in so many ways, of which the best is kept. */
 const WAYS = 4;
+/** In every other step sheets are filled looking ahead as well, with so many beginnings, but for the first few steps. */
+const AHEAD = 3;
+const AT_ONCE = 4;
 /** After each whole pass some sheets of the best layout are filled again, so often. */
 const AGAIN = 16;
 /** At most so many sheets are filled again together. */
@@ -34,6 +38,7 @@ type Available = Float64Array;
  * worth most first; what came to lie on poorly filled sheets is worth more in the next pass, and so comes earlier
  * (sequential value correction). Between passes a few sheets of the best layout, the emptiest among them, are filled again
  * from what lies on them: where that takes a sheet less it is kept, and where it gathers the waste on one of them as well.
+ * Sheets are filled piece by piece, and in every other step by a narrow tree of beginnings besides.
  * Every step follows from the seed, so that the same steps come to the same layout everywhere.
  */
 export class Search {
@@ -51,6 +56,9 @@ export class Search {
   private readonly whole: readonly SheetKind[];
   private best: Layout;
   private tidied: { readonly of: Layout; readonly sheets: readonly Filled[] } | undefined;
+  /** So many beginnings of a sheet are followed in this step when it is filled; none where pieces are just put where they fit. */
+  private ahead = 0;
+  private turn = 0;
   /** Steps since something better was found. */
   private quiet = 0;
 
@@ -128,6 +136,9 @@ export class Search {
   /** One pass, and some sheets filled again. */
   step(): void {
     const before = this.best;
+    this.turn += 1;
+    const ahead = this.stock.method !== 'nested' && this.turn > AT_ONCE && this.turn % 2 === 0;
+    this.ahead = ahead ? AHEAD : 0;
     const found = this.pass(this.counts.slice(), this.available(), costOf(this.best), true);
     if (found && this.isBetter(found, this.best)) this.best = found;
     for (let again = 0; again < AGAIN; again += 1) this.fillSomeAgain();
@@ -257,6 +268,11 @@ export class Search {
     let best: { sheet: Filled; worth: number } | undefined;
     for (let way = 0; way < WAYS; way += 1) {
       const sheet = this.fill(this.stock, kind, this.ordered(open, way === 0 ? 0 : 0.5), left.slice(), this.rule());
+      const worth = sheet.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0);
+      if (!best || worth > best.worth) best = { sheet, worth };
+    }
+    if (this.ahead > 0) {
+      const sheet = fillAhead(this.stock, kind, open, left, this.worth, this.ahead);
       const worth = sheet.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0);
       if (!best || worth > best.worth) best = { sheet, worth };
     }

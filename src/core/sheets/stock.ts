@@ -51,10 +51,11 @@ export interface Free extends Rect {
   readonly cut: Cut;
 }
 
-/** Alike pieces. */
+/** Blanks that are laid out alike: it makes no difference which of them lies where. */
 export interface Kind {
   readonly at: number;
-  readonly id: string;
+  readonly blanks: readonly Pick<Blank, 'id' | 'quantity'>[];
+  /** Of all of them together. */
   readonly quantity: number;
   readonly area: number;
   /** The ways it may lie on a sheet: one, or two. */
@@ -83,7 +84,7 @@ export function stockOf(problem: CuttingProblem): { stock: Stock; unplaced: Unpl
   const most = method === 'strips' ? 3 : (stages ?? Number.POSITIVE_INFINITY);
   const sheets = problem.sheets.map((sheet, at) => sheetKind(sheet, at, gap, method, goals));
   const unplaced: Unplaced[] = [];
-  const kinds: Kind[] = [];
+  const gathered = new Map<string, Pick<Kind, 'ways' | 'area' | 'small'> & { readonly blanks: Blank[] }>();
   for (const blank of parts) {
     const [l, w] = [fine(blank.length) + gap, fine(blank.width) + gap];
     const inner = innerOf(blank, gap);
@@ -111,8 +112,19 @@ export function stockOf(problem: CuttingProblem): { stock: Stock; unplaced: Unpl
         quantity: blank.quantity,
         reason: tooLarge(blank, problem.sheets, fits({ length: w, width: l })),
       });
-    } else kinds.push({ at: kinds.length, id: blank.id, quantity: blank.quantity, area: l * w, ways, small: offEdges });
+    } else {
+      const alike = [offEdges, ...ways.map((way) => [way.length, way.width, way.turned, ...way.inner].join())].join(
+        ' ',
+      );
+      const known = gathered.get(alike) ?? { ways, area: l * w, small: offEdges, blanks: [] };
+      known.blanks.push(blank);
+      gathered.set(alike, known);
+    }
   }
+  const kinds = [...gathered.values()].map((kind, at): Kind => {
+    const quantity = kind.blanks.reduce((sum, blank) => sum + blank.quantity, 0);
+    return { at, quantity, ...kind };
+  });
   return {
     stock: {
       method,
