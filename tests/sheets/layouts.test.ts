@@ -270,6 +270,29 @@ test('ticks belong to the layouts they were made on', () => {
   assert.equal(isTicked(job, setUp), false);
 });
 
+test('what is cut from boards is ticked without a layout of sheets, alone or with what lies on sheets', () => {
+  const job = demo();
+  const boards = { id: 'rip_40000', what: 'Rip', materials: ['oak20'] };
+  applyEdits(job, tickSetUp(job, boards, true).edits);
+  assert.equal(isTicked(job, boards), true);
+  assert.deepEqual(validate(structuredClone(job)), { ok: true, value: job }, 'it is a job that can be stored');
+  assert.equal(job.layouts?.find(({ id }) => id === 'oak20')?.sheets.length, 0);
+  // A second tick goes to the same place; with sheets it waits for their layout, or is kept at the boards alone.
+  const both = { id: 'rip_56000', what: 'Rip', materials: ['birch18', 'oak20'] };
+  applyEdits(job, tickSetUp(job, both, true).edits);
+  assert.equal(isTicked(job, both), true);
+  applyEdits(job, tickSetUp(job, boards, false).edits);
+  assert.equal(isTicked(job, boards), false);
+  assert.equal(isTicked(job, both), true);
+  // An accepted layout of sheets asks for its own tick.
+  const birch = demandOf(solve(job).cabinets).find(({ material }) => material.id === 'birch18');
+  assert.ok(birch);
+  applyEdits(job, acceptLayout(job, laid(job, birch).layout).edits);
+  assert.equal(isTicked(job, both), false);
+  applyEdits(job, tickSetUp(job, both, true).edits);
+  assert.equal(isTicked(job, both), true);
+});
+
 test('several sizes, offcuts and prices: counts are kept, every layout can be cut, offcuts save sheets, the bound stays below', () => {
   let [offcutsUsed, mixed] = [0, 0];
   for (let seed = 1; seed <= 80; seed += 1) {

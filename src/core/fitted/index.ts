@@ -14,4 +14,4 @@ export {
   withYoungerKinds,
 } from './library.js';
 export { TRIALS } from './profile.js';
-export { makeTrays, type StandingTray, together, travelOf } from './runners/index.js';
+export { type FittedDrawer, makeTrays, runnerKey, type StandingTray, together, travelOf } from './runners/index.js';

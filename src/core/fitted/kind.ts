@@ -62,8 +62,9 @@ export interface Trial {
 /** A block of something bought, in the cabinet (mm). */
 export interface Body {
   readonly extent: Extent;
-  /** Key of the part that is selected by it. */
+  /** Key under which it is selected, and of the part it is on. */
   readonly shows: string;
+  readonly on: string;
 }
 
 /** What every profile says of itself. */

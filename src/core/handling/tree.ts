@@ -1,4 +1,5 @@
 import { cutKey, machiningTable } from '../drawing/index.js';
+import { type FittedDrawer, runnerKey } from '../fitted/index.js';
 import { isSplit, type Split } from '../job/index.js';
 import { openingKey, openingNames } from '../layout/index.js';
 import type { Part } from '../parts/index.js';
@@ -15,6 +16,24 @@ export interface Told {
   /** Its sizes as a shop says them. */
   readonly said: string;
   readonly within: readonly Told[];
+}
+
+/** The runners of a drawer, each with its screws. */
+function runnersOf({ opening, runner }: FittedDrawer, size: (mm: number) => string): Told[] {
+  if (!runner) return [];
+  return (['left', 'right'] as const).flatMap((hand, at): Told[] => {
+    const held = runner.held[hand];
+    if (!held) return [];
+    const screws = held.holes.map(({ mm }) => size(mm)).join(', ');
+    return [
+      {
+        key: runnerKey(opening, at),
+        name: `Runner, ${hand}`,
+        said: `${size(runner.length.mm)} long, screws ${screws} behind the front edge`,
+        within: [],
+      },
+    ];
+  });
 }
 
 /** A cabinet as a tree: its openings, each with its fronts, box and shelves, then the case; parts with their cuts and holes. */
@@ -52,6 +71,7 @@ export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
           : [
               ...partsOf(front.flatMap((each) => each.parts.map(({ key }) => key))),
               ...partsOf(drawers.flatMap((drawer) => drawer.parts)),
+              ...drawers.flatMap((drawer) => runnersOf(drawer, size)),
               ...partsOf(parts.filter(({ opening }) => opening === id).map(({ key }) => key)),
             ],
       };

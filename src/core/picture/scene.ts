@@ -152,10 +152,10 @@ function hardwareOf(
         moves: moving(front),
       })),
     ...allKinds.flatMap(({ id, bodies }) =>
-      (bodies?.(fitted[id as keyof Fitted] as never) ?? []).map(({ extent, shows }) => ({
+      (bodies?.(fitted[id as keyof Fitted] as never) ?? []).map(({ extent, shows, on }) => ({
         ...upright(extent),
         shows,
-        on: shows,
+        on,
         moves: undefined,
       })),
     ),

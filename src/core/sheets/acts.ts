@@ -115,26 +115,49 @@ export function markCut(job: Job, material: string, sheetId: string, ids: IdMake
   return { label: `Sheet ${at + 1} of ${materialName(job, material)} cut`, edits };
 }
 
-/** Ticks a set-up off, or unticks it, in every accepted layout whose pieces are at it. */
+/**
+ * Ticks a set-up off, or unticks it, in every accepted layout whose pieces are at it. Solid wood has no sheets to lay out:
+ * its ticks are kept in a layout without any. Nothing comes of it where a layout has to be accepted first.
+ */
 export function tickSetUp(
   job: Job,
   setUp: { readonly id: string; readonly what: string; readonly materials: readonly string[] },
   done: boolean,
 ): Act {
-  const layouts = (job.layouts ?? []).filter(({ id }) => setUp.materials.includes(id));
   return {
     label: done ? `${setUp.what} done` : `${setUp.what} not done`,
-    edits: layouts.flatMap(({ id, ticks }): Edit[] => {
-      const ticked = ticks.some((tick) => tick.id === setUp.id);
+    edits: setUp.materials.flatMap((material): Edit[] => {
+      const layout = layoutOf(job, material);
+      if (!layout) return done && isSolid(job, material) ? [boardsTicked(job, material, setUp.id)] : [];
+      const ticked = layout.ticks.some((tick) => tick.id === setUp.id);
       if (ticked === done) return [];
       return done
-        ? [{ path: pathTo.layoutTicks(id), insert: { id: setUp.id } }]
-        : [{ path: pathTo.entry(pathTo.layoutTicks(id), setUp.id), value: undefined }];
+        ? [{ path: pathTo.layoutTicks(material), insert: { id: setUp.id } }]
+        : [{ path: pathTo.entry(pathTo.layoutTicks(material), setUp.id), value: undefined }];
     }),
   };
 }
 
-/** True where a set-up is ticked in every accepted layout it belongs to, and there is one. */
+const isSolid = (job: Job, id: string) => job.materials.some((each) => each.id === id && each.form === 'solid');
+
+/** The first tick of what is cut from boards. */
+function boardsTicked(job: Job, material: string, setUp: string): Edit {
+  const { kerf } = job.workshop.cutting;
+  const value: SheetLayout = {
+    id: material,
+    method: 'strips',
+    stages: null,
+    kerf,
+    spacing: 0,
+    oversize: 0,
+    bound: 0,
+    sheets: [],
+    ticks: [{ id: setUp }],
+  };
+  return { path: pathTo.layout(material), value };
+}
+
+/** True where a set-up is ticked in every layout it belongs to that is accepted, and there is one. */
 export function isTicked(job: Job, setUp: { readonly id: string; readonly materials: readonly string[] }): boolean {
   const layouts = (job.layouts ?? []).filter(({ id }) => setUp.materials.includes(id));
   return layouts.length > 0 && layouts.every(({ ticks }) => ticks.some(({ id }) => id === setUp.id));

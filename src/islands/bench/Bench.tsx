@@ -17,6 +17,7 @@ import { HingePanel } from './inspector/HingePanel.js';
 import { LiftPanel } from './inspector/LiftPanel.js';
 import { OpeningPanel } from './inspector/OpeningPanel.js';
 import { PartPanel } from './inspector/PartPanel.js';
+import { RunnerPanel } from './inspector/RunnerPanel.js';
 import { ShelfPanel } from './inspector/ShelfPanel.js';
 import { TapePanel } from './inspector/TapePanel.js';
 import { ThingPanel } from './inspector/ThingPanel.js';
@@ -112,6 +113,7 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
             <ShelfPanel solved={solved} />
             <FrontPanel solved={solved} />
             <HingePanel solved={solved} />
+            <RunnerPanel solved={solved} />
             <DrawerPanel solved={solved} />
             <LiftPanel solved={solved} />
             <BinsPanel solved={solved} />

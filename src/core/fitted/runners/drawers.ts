@@ -12,7 +12,7 @@ import { type Against, type Chosen, chooseRunners, onBrackets, runnerFamily } fr
 import { type Face, fixFace } from './face.js';
 import { families } from './families/index.js';
 import { innerRooms } from './inner.js';
-import { onCase } from './onCase.js';
+import { type OnCase, onCase } from './onCase.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerProfile } from './profile.js';
 import { type DrawerRoom, drawerRooms } from './room.js';
@@ -39,7 +39,7 @@ export interface FittedDrawer {
   readonly depth: Dim;
   readonly rearBy: string;
   /** Absent where it runs wood on wood, or nothing fits. */
-  readonly runner?: Pick<Chosen, 'profile' | 'length' | 'contents' | 'load'>;
+  readonly runner?: Pick<Chosen, 'profile' | 'length' | 'contents' | 'load'> & Pick<OnCase, 'line' | 'start' | 'held'>;
   readonly against: readonly Against[];
   /** Where its runners stand, as blocks. */
   readonly bodies?: readonly Extent[];
@@ -123,7 +123,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
           ...{ room, box: made, plan },
           to: fixed.start.mm + length.mm,
         }),
-        runner: { profile, length, contents, load },
+        runner: { profile, length, contents, load, line: fixed.line, start: fixed.start, held: fixed.held },
         plan,
         parts: [
           ...keysOf(made),

@@ -3,6 +3,7 @@ import { byPart } from '../byPart.js';
 import type { Kind } from '../kind.js';
 import { runnerCatalogue } from './catalogue.js';
 import { type FittedDrawer, fitDrawers, together } from './drawers.js';
+import { runnerKey } from './keys.js';
 import { type RunnerProfile, runnerProfileSchema } from './profile.js';
 import { runnerRules } from './rules.js';
 import { runnerSettings } from './settings.js';
@@ -67,7 +68,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
   uses: (fitted, profile) => fitted.some(({ runner }) => runner?.profile.id === profile),
   bodies: (fitted) =>
     fitted.flatMap(({ bodies = [], opening }) =>
-      bodies.map((extent) => ({ extent, shows: `drawer/${opening}/box/left` })),
+      bodies.map((extent, at) => ({ extent, shows: runnerKey(opening, at), on: `drawer/${opening}/box/left` })),
     ),
   present: (fitted, size) =>
     fitted.map(
@@ -141,6 +142,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
 
 export type { FittedDrawer } from './drawers.js';
 export { together, travelOf } from './drawers.js';
+export { type RunnerHand, runnerKey, runnerOfKey } from './keys.js';
 export type { RunnerProfile } from './profile.js';
 export { heightsByContents, heightsBySides, sideStep } from './stacks.js';
 export { makeTrays, type StandingTray } from './standing.js';

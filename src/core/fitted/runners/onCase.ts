@@ -13,8 +13,11 @@ import { FROM_SPACER_END, spacerParts } from './spacers.js';
 export interface OnCase {
   readonly packing: readonly Part[];
   readonly operations: readonly (readonly [key: string, operation: Operation])[];
-  /** Front end of the runners. */
+  /** Their screw line, from the underside of the box, and their front end. */
+  readonly line: Dim;
   readonly start: Dim;
+  /** What each is screwed to: a part, and where its holes lie behind the front edge of the case. */
+  readonly held: { readonly [H in 'left' | 'right']?: { readonly part: string; readonly holes: readonly Dim[] } };
   /** Underside of its packing or spacers. */
   readonly underside: Dim;
 }
@@ -34,6 +37,11 @@ export function onCase(
   const owner = room.front?.key ?? `drawer/${room.id}/box/front`;
   const packing: Part[] = [];
   const operations: (readonly [string, Operation])[] = [];
+  const held: Record<string, { readonly part: string; readonly holes: readonly Dim[] }> = {};
+  const screw = (hand: 'left' | 'right', part: Part, face: 1 | 2, holes: readonly Dim[]) => {
+    operations.push([part.key, bored(part, face, line, holes, { profile, front: owner })]);
+    held[hand] = { part: part.key, holes };
+  };
   for (const hand of ['left', 'right'] as const) {
     const upright = room.uprights[hand];
     if (!upright) continue;
@@ -56,17 +64,16 @@ export function onCase(
       if (!carrier) continue;
       packing.push(...layers);
       const foremost = carrier.extent.min[1] + FROM_SPACER_END;
-      const held = holesAlong(profile, profile.holes, run.mm, 0, (hole) => start.mm + hole >= foremost);
-      const own = held.map((hole) => start.plus(hole).as('hole behind the front edge of the case'));
-      operations.push([carrier.key, bored(carrier, 1, line, own, { profile, front: owner })]);
+      const there = holesAlong(profile, profile.holes, run.mm, 0, (hole) => start.mm + hole >= foremost);
+      const own = there.map((hole) => start.plus(hole).as('hole behind the front edge of the case'));
+      screw(hand, carrier, 1, own);
     } else if (packed) {
       const strip = packingStrip(room, hand, { start, run, line }, resolved);
       packing.push(strip);
-      operations.push([strip.key, bored(strip, 1, line, places, { profile, front: owner })]);
-    } else
-      operations.push([upright.key, bored(upright, faceInto(upright, hand), line, places, { profile, front: owner })]);
+      screw(hand, strip, 1, places);
+    } else screw(hand, upright, faceInto(upright, hand), places);
   }
-  return { packing, operations, start, underside: stripHeight(line, room.inside.v).low };
+  return { packing, operations, line, start, held, underside: stripHeight(line, room.inside.v).low };
 }
 
 /** Screws of a rear bracket stand so far to either side of its line, and that of the front end so far behind the stile's face (mm). */

@@ -1,6 +1,12 @@
 import { Fragment, useState } from 'react';
 import type { Dim } from '../../../core/derive/index.js';
-import { type FittedDrawer, heightsByContents, heightsBySides, sideStep } from '../../../core/fitted/runners/index.js';
+import {
+  type FittedDrawer,
+  heightsByContents,
+  heightsBySides,
+  runnerOfKey,
+  sideStep,
+} from '../../../core/fitted/runners/index.js';
 import { pathTo } from '../../../core/job/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
@@ -15,11 +21,13 @@ const FROM = { measured: 'measured', table: 'by the hinge’s table', geometry: 
 /** The drawer a part belongs to: its front, its box, its packing. */
 function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): FittedDrawer | undefined {
   if (selected === null) return undefined;
+  const runner = runnerOfKey(selected);
   return fitted.runners.find(({ opening, front, parts }) => {
     const own = fronts.find(({ key }) => key === front);
     return (
       own?.parts.some(({ key }) => key === selected) ||
       parts.includes(selected) ||
+      runner?.opening === opening ||
       selected.startsWith(`drawer/${opening}/packing/`) ||
       selected.startsWith(`drawer/${opening}/spacer/`)
     );

@@ -18,15 +18,11 @@ export function SetUpsView({ jobId }: { jobId: string }) {
   const [why, setWhy] = useState<string | null>(null);
   const done = setUps.filter((setUp) => isTicked(job, setUp)).length;
   const fences = setUps.filter(({ station }) => station === 'rip' || station === 'crosscut').length;
-  const accepted = (job.layouts ?? []).length;
+  const accepted = (job.layouts ?? []).filter(({ sheets }) => sheets.length > 0).length;
   const tick = (setUp: SetUp, ticked: boolean) => {
     const { edits, label } = tickSetUp(job, setUp, ticked);
     if (edits.length === 0) {
-      setWhy(
-        setUp.materials.some((id) => job.materials.find((each) => each.id === id)?.form === 'sheet')
-          ? 'Accept the layout of its sheets first: ticks are kept with the layout they were made on.'
-          : 'Only what is cut from sheets with an accepted layout can be ticked off yet.',
-      );
+      setWhy('Accept the layout of its sheets first: ticks are kept with the layout they were made on.');
       return;
     }
     const outcome = act({ label, edits });
