@@ -4,10 +4,11 @@ import { Chance } from './chance.js';
 import { provesMore } from './exact.js';
 import { anywhere, edgeToEdge, FITS, type Filled, type Filler, type Rule, SPLITS } from './fill.js';
 import type { Kind, SheetKind, Stock } from './stock.js';
+import { fillWithStrips } from './strips.js';
 
 /** Each sheet is filled in so many ways, of which the best is kept. */
 const WAYS = 4;
-/** In every other step sheets are filled looking ahead as well, with so many beginnings, but for the first few steps. */
+/** In every second step sheets are filled looking ahead as well, with so many beginnings, but for the first few steps. */
 const AHEAD = 3;
 const AT_ONCE = 4;
 /** After each whole pass some sheets of the best layout are filled again, so often. */
@@ -38,7 +39,7 @@ type Available = Float64Array;
  * worth most first; what came to lie on poorly filled sheets is worth more in the next pass, and so comes earlier
  * (sequential value correction). Between passes a few sheets of the best layout, the emptiest among them, are filled again
  * from what lies on them: where that takes a sheet less it is kept, and where it gathers the waste on one of them as well.
- * Sheets are filled piece by piece, and in every other step by a narrow tree of beginnings besides.
+ * Sheets are filled piece by piece, and besides in turn with the best strips, or by a narrow tree of beginnings.
  * Every step follows from the seed, so that the same steps come to the same layout everywhere.
  */
 export class Search {
@@ -59,6 +60,9 @@ export class Search {
   /** So many beginnings of a sheet are followed in this step when it is filled; none where pieces are just put where they fit. */
   private ahead = 0;
   private turn = 0;
+  /** Whether sheets are filled with whole strips as well in this step, and whether that keeps within the stages. */
+  private inStrips = false;
+  private readonly takesStrips: boolean;
   /** Steps since something better was found. */
   private quiet = 0;
 
@@ -71,6 +75,8 @@ export class Search {
     this.fill = stock.method === 'nested' ? anywhere : edgeToEdge;
     this.worth = Float64Array.from(kinds, ({ area }) => area);
     this.counts = Int32Array.from(kinds, ({ quantity }) => quantity);
+    const stages = kinds.some(({ ways }) => ways.some(({ inner }) => inner.length > 0)) ? Number.POSITIVE_INFINITY : 3;
+    this.takesStrips = stock.method === 'strips' || (stock.method === 'guillotine' && stock.stages >= stages);
     this.fixed = sheets.filter(({ fixed }) => fixed);
     this.offcuts = sheets
       .filter(({ fixed, offcut }) => offcut && !fixed)
@@ -137,8 +143,9 @@ export class Search {
   step(): void {
     const before = this.best;
     this.turn += 1;
-    const ahead = this.stock.method !== 'nested' && this.turn > AT_ONCE && this.turn % 2 === 0;
-    this.ahead = ahead ? AHEAD : 0;
+    const even = this.turn % 2 === 0;
+    this.ahead = even && this.turn > AT_ONCE && this.stock.method !== 'nested' ? AHEAD : 0;
+    this.inStrips = !even && this.takesStrips;
     const found = this.pass(this.counts.slice(), this.available(), costOf(this.best), true);
     if (found && this.isBetter(found, this.best)) this.best = found;
     for (let again = 0; again < AGAIN; again += 1) this.fillSomeAgain();
@@ -275,6 +282,11 @@ export class Search {
       const sheet = fillAhead(this.stock, kind, open, left, this.worth, this.ahead);
       const worth = sheet.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0);
       if (!best || worth > best.worth) best = { sheet, worth };
+    }
+    if (this.inStrips) {
+      const sheet = fillWithStrips(this.stock, kind, open, left, this.worth, this.chance);
+      const worth = sheet?.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0) ?? 0;
+      if (sheet && (!best || worth > best.worth)) best = { sheet, worth };
     }
     return (best as { sheet: Filled }).sheet;
   }
