@@ -33,11 +33,11 @@ export function RunnerPanel({ solved }: { solved: SolvedCabinet }) {
       </h2>
       {row('Length', ({ runner }) => runner?.length)}
       {row('Screw line above the underside', ({ runner }) => runner?.line)}
-      {row('Front end behind the front edge of the case', ({ runner }) => runner?.start)}
+      {row('Front end, from the front edge', ({ runner }) => runner?.start)}
       {hand !== 'under' &&
         held?.holes.map(({ mm }, at) => (
           <Fragment key={mm}>
-            {row(`Screw ${at + 1}, behind the front edge`, ({ runner }) => runner?.held[hand]?.holes[at])}
+            {row(`Screw ${at + 1}, from the front edge`, ({ runner }) => runner?.held[hand]?.holes[at])}
           </Fragment>
         ))}
       {on ? (
