@@ -31,8 +31,9 @@ export class Packer {
     return this.search.done;
   }
 
-  step(): void {
-    this.search.step();
+  /** Looks on for a while, no longer than until it is `late`. */
+  step(late?: () => boolean): void {
+    this.search.step(late);
   }
 
   get packing(): Packing {
@@ -58,11 +59,12 @@ export class Packer {
 export function lookFor(packer: Packer, effort: Effort): void {
   const { stopped = () => false } = effort;
   if ('steps' in effort) {
-    for (let step = 0; step < effort.steps && !packer.done && !stopped(); step += 1) packer.step();
+    for (let step = 0; step < effort.steps && !packer.done && !stopped(); step += 1) packer.step(stopped);
     return;
   }
   const until = effort.now() + effort.seconds * 1000;
-  while (!packer.done && effort.now() < until && !stopped()) packer.step();
+  const late = () => effort.now() >= until || stopped();
+  while (!packer.done && !late()) packer.step(late);
 }
 
 /** Lays the pieces of a plain problem out on sheets. The same problem, seed and steps give the same layout. */

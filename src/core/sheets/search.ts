@@ -11,6 +11,8 @@ const WAYS = 4;
 /** In every second step sheets are filled looking ahead as well, with so many beginnings, but for the first few steps. */
 const AHEAD = 3;
 const AT_ONCE = 4;
+/** Of so many kinds of pieces at most all ways to go on are thought over: a step stays short. */
+const CONSIDERED = 120;
 /** After each whole pass some sheets of the best layout are filled again, so often. */
 const AGAIN = 16;
 /** At most so many sheets are filled again together. */
@@ -60,6 +62,7 @@ export class Search {
   /** So many beginnings of a sheet are followed in this step when it is filled; none where pieces are just put where they fit. */
   private ahead = 0;
   private turn = 0;
+  private late: () => boolean = () => false;
   /** Whether sheets are filled with whole strips as well in this step, and whether that keeps within the stages. */
   private inStrips = false;
   private readonly takesStrips: boolean;
@@ -139,8 +142,9 @@ export class Search {
     return goals.next === 'nothing' || this.quiet >= QUIET;
   }
 
-  /** One pass, and some sheets filled again. */
-  step(): void {
+  /** One pass, and some sheets filled again; given up, and what was found before kept, as soon as it is `late`. */
+  step(late: () => boolean = () => false): void {
+    this.late = late;
     const before = this.best;
     this.turn += 1;
     const even = this.turn % 2 === 0;
@@ -148,7 +152,7 @@ export class Search {
     this.inStrips = !even && this.takesStrips;
     const found = this.pass(this.counts.slice(), this.available(), costOf(this.best), true);
     if (found && this.isBetter(found, this.best)) this.best = found;
-    for (let again = 0; again < AGAIN; again += 1) this.fillSomeAgain();
+    for (let again = 0; again < AGAIN && !late(); again += 1) this.fillSomeAgain();
     this.quiet = this.isBetter(this.best, before) ? 0 : this.quiet + 1;
   }
 
@@ -191,6 +195,7 @@ export class Search {
     for (const sheet of this.fixed) if ((available[sheet.at] as number) > 0) take(this.bestOf(sheet, left));
     if (this.offcuts.length > 0) this.takeOffcuts(left, available, take);
     while (open > 0) {
+      if (this.late()) return undefined;
       if (cost + Math.ceil(open / this.largest - 1e-9) * this.cheapest > most + 1e-9) return undefined;
       const sheet = this.nextWhole(left, available);
       if (!sheet) break;
@@ -279,16 +284,21 @@ export class Search {
       if (!best || worth > best.worth) best = { sheet, worth };
     }
     if (this.ahead > 0) {
-      const sheet = fillAhead(this.stock, kind, open, left, this.worth, this.ahead);
+      const sheet = fillAhead(this.stock, kind, this.considered(open), left, this.worth, this.ahead);
       const worth = sheet.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0);
       if (!best || worth > best.worth) best = { sheet, worth };
     }
     if (this.inStrips) {
-      const sheet = fillWithStrips(this.stock, kind, open, left, this.worth, this.chance);
+      const sheet = fillWithStrips(this.stock, kind, this.considered(open), left, this.worth, this.chance);
       const worth = sheet?.placed.reduce((sum, { kind }) => sum + (this.worth[kind.at] as number), 0) ?? 0;
       if (sheet && (!best || worth > best.worth)) best = { sheet, worth };
     }
     return (best as { sheet: Filled }).sheet;
+  }
+
+  /** What is thought over for a sheet: all, or of very many kinds some, mostly those with the most worth. */
+  private considered(open: readonly Kind[]): readonly Kind[] {
+    return open.length > CONSIDERED ? this.ordered(open, 0.9).slice(0, CONSIDERED) : open;
   }
 
   /** The most worth first, by and by out of order. */
