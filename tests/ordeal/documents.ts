@@ -127,10 +127,11 @@ export function solveTheLargest(): Readonly<Record<string, number>> {
   for (let at = 0; at < 1000; at += 1) many.cabinets.push(newCabinet(many, at % 3 ? 'base' : 'wall', ids));
   const start = performance.now();
   solve(many);
+  const thousand = Math.round(performance.now() - start);
   return {
     '90 drawers ms': cabinet({ kind: 'drawer' }),
     '90 pairs with 360 shelves ms': cabinet({ kind: 'pair', interior: { kind: 'shelves', shelves: 4 } }),
     '90 open with 360 shelves ms': cabinet({ kind: 'open', interior: { kind: 'shelves', shelves: 4 } }),
-    '1,000 cabinets ms': Math.round(performance.now() - start),
+    '1,000 cabinets ms': thousand,
   };
 }

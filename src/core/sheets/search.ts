@@ -79,7 +79,11 @@ export class Search {
     this.worth = Float64Array.from(kinds, ({ area }) => area);
     this.counts = Int32Array.from(kinds, ({ quantity }) => quantity);
     const stages = kinds.some(({ ways }) => ways.some(({ inner }) => inner.length > 0)) ? Number.POSITIVE_INFINITY : 3;
-    this.takesStrips = stock.method === 'strips' || (stock.method === 'guillotine' && stock.stages >= stages);
+    // A router can cut what a saw can, but for small pieces, which it keeps off the edges.
+    this.takesStrips =
+      stock.method === 'nested'
+        ? !kinds.some(({ small }) => small)
+        : stock.method === 'strips' || stock.stages >= stages;
     this.fixed = sheets.filter(({ fixed }) => fixed);
     this.offcuts = sheets
       .filter(({ fixed, offcut }) => offcut && !fixed)
