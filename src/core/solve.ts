@@ -47,7 +47,7 @@ export function fixesFor({ job, cabinets, findings }: SolvedJob, id: string): re
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
 function settles(fix: Act, finding: Finding, job: Job, { cabinet, findings }: SolvedCabinet): boolean {
   const { cabinets: _others, ...head } = job;
-  const trial: Job = structuredClone({ cabinets: [cabinet], ...head });
+  const trial: Job = structuredClone({ ...head, cabinets: [cabinet] });
   applyEdits(trial, fix.edits);
   const [changed] = trial.cabinets;
   const { cabinets: _cabinets, ...headAfter } = trial;

@@ -35,6 +35,8 @@ export interface Progress {
 /** A turn of each material before what was found is told and stopping is heard (ms). */
 const TURN = 60;
 
+const now = () => performance.now();
+
 /** Which layout was asked for last, and which of them was to be stopped. */
 let run = 0;
 let stopped = 0;
@@ -64,19 +66,19 @@ const answers = {
     run += 1;
     const own = run;
     const lookings = lookingsOf(job, asked);
-    const begun = performance.now();
+    const begun = now();
     const time = asked.seconds * 1000;
     const tell = (done: boolean) =>
       told({
         proposals: lookings.map(({ plan, packer }) => proposalOf(plan, packer.packing)),
-        share: done ? 1 : Math.min(1, (performance.now() - begun) / time),
+        share: done ? 1 : Math.min(1, (now() - begun) / time),
         done,
       });
     tell(false);
     for (;;) {
       const open = lookings.filter(({ packer }) => !packer.done);
-      if (own !== run || own === stopped || open.length === 0 || performance.now() - begun > time) break;
-      for (const { packer } of open) lookFor(packer, { seconds: TURN / 1000, now: () => performance.now() });
+      if (own !== run || own === stopped || open.length === 0 || now() - begun > time) break;
+      for (const { packer } of open) lookFor(packer, { seconds: TURN / 1000, latest: begun + time, now });
       tell(false);
       // What else is asked of the worker is heard between turns.
       await new Promise((go) => setTimeout(go));
@@ -99,7 +101,7 @@ const answers = {
     const way: CuttingWay = { method: 'strips', stages: null, goals: { first: 'sheets', next: 'fences' } };
     return demandOf(solve(job).cabinets).map((demand) => {
       const plan = planFor(job, demand, way);
-      return proposalOf(plan, layOut(plan.problem, { seconds, now: () => performance.now() })).layout;
+      return proposalOf(plan, layOut(plan.problem, { seconds, now })).layout;
     });
   },
 

@@ -5,10 +5,17 @@ import { FINE, type Kind, stockOf } from './stock.js';
 import { type Blank, type CuttingProblem, plainCutting } from './supply.js';
 
 /** How long is looked for a better layout: so many steps, which come to the same everywhere, or so much time. */
-export type Effort = ({ readonly steps: number } | { readonly seconds: number; readonly now: () => number }) & {
+export type Effort = ({ readonly steps: number } | Time) & {
   /** True once it is to end with what was found so far. */
   readonly stopped?: () => boolean;
 };
+
+interface Time {
+  readonly seconds: number;
+  readonly now: () => number;
+  /** When a step that is begun is given up: at once when the time is over, unless this is a turn of a longer search (by `now`, ms). */
+  readonly latest?: number;
+}
 
 /** A layout that is looked for step by step; the best so far may be taken at any time. */
 export class Packer {
@@ -62,9 +69,11 @@ export function lookFor(packer: Packer, effort: Effort): void {
     for (let step = 0; step < effort.steps && !packer.done && !stopped(); step += 1) packer.step(stopped);
     return;
   }
-  const until = effort.now() + effort.seconds * 1000;
-  const late = () => effort.now() >= until || stopped();
-  while (!packer.done && !late()) packer.step(late);
+  const { now, seconds } = effort;
+  const until = now() + seconds * 1000;
+  const { latest = until } = effort;
+  const late = () => now() >= latest || stopped();
+  while (!packer.done && now() < until && !late()) packer.step(late);
 }
 
 /** Lays the pieces of a plain problem out on sheets. The same problem, seed and steps give the same layout. */

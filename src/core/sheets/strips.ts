@@ -27,6 +27,7 @@ const EXPECTED = 0.96;
 /**
  * Fills a whole sheet with strips: for each width there is the combination of pieces with the most worth, then the
  * combination of widths with the most; the first of those is cut, and the rest thought over again with what is left.
+ * Undefined for a sheet that is begun: what is left of it is no longer cut over its whole length.
  */
 export function fillWithStrips(
   stock: Stock,
@@ -36,8 +37,7 @@ export function fillWithStrips(
   worthOf: Float64Array,
   chance: Chance,
 ): Filled | undefined {
-  const [start] = sheet.start;
-  if (!start || sheet.start.length > 1 || start.stage !== 0) return undefined;
+  if (sheet.fixed) return undefined;
   const counts = left.slice();
   const candidates = open
     .flatMap((kind) => kind.ways.map((way) => ({ kind, way, worth: worthOf[kind.at] as number })))

@@ -25,7 +25,8 @@ export interface Converted {
 
 /** A standing cabinet takes the standards of the job for base cabinets. */
 function standardsOf(head: JobHead): Resolved {
-  const job = { cabinets: [], ...head };
+  // A head may come with cabinets of its own.
+  const job = { ...head, cabinets: [] };
   return resolve(head, newCabinet(job, 'base', countedIds()));
 }
 
