@@ -14,4 +14,4 @@ export {
   withYoungerKinds,
 } from './library.js';
 export { TRIALS } from './profile.js';
-export { type FittedDrawer, makeTrays, runnerKey, type StandingTray, together, travelOf } from './runners/index.js';
+export { makeTrays, type Runner, runnersOf, type StandingTray, together, travelOf } from './runners/index.js';

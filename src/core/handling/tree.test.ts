@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { readJobText } from '../document/index.js';
+import { runnersOf } from '../fitted/index.js';
 import { solve } from '../solve.js';
 import { type Told, treeOf } from './index.js';
 
@@ -29,6 +30,7 @@ test('read out, a cabinet has each of its parts once, each with all that is cut 
       );
     }
     assert.ok(solved.face.ok);
+    for (const { key } of solved.fitted.runners.flatMap(runnersOf)) assert.ok(keys.includes(key), key);
     for (const { opening } of solved.face.cells) assert.ok(keys.includes(`opening/${opening.id}`));
   }
 });

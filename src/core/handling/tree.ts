@@ -1,5 +1,5 @@
 import { cutKey, machiningTable } from '../drawing/index.js';
-import { type FittedDrawer, runnerKey } from '../fitted/index.js';
+import { type Runner, runnersOf } from '../fitted/index.js';
 import { isSplit, type Split } from '../job/index.js';
 import { openingKey, openingNames } from '../layout/index.js';
 import type { Part } from '../parts/index.js';
@@ -18,22 +18,10 @@ export interface Told {
   readonly within: readonly Told[];
 }
 
-/** The runners of a drawer, each with its screws. */
-function runnersOf({ opening, runner }: FittedDrawer, size: (mm: number) => string): Told[] {
-  if (!runner) return [];
-  return (['left', 'right'] as const).flatMap((hand, at): Told[] => {
-    const held = runner.held[hand];
-    if (!held) return [];
-    const screws = held.holes.map(({ mm }) => size(mm)).join(', ');
-    return [
-      {
-        key: runnerKey(opening, at),
-        name: `Runner, ${hand}`,
-        said: `${size(runner.length.mm)} long, screws ${screws} behind the front edge`,
-        within: [],
-      },
-    ];
-  });
+/** A runner with its screws. */
+function tellRunner({ key, hand, held, drawer: { runner } }: Runner, size: (mm: number) => string): Told {
+  const screws = held ? `, screws ${held.holes.map(({ mm }) => size(mm)).join(', ')} from the front edge` : '';
+  return { key, name: `Runner, ${hand}`, said: `${runner ? size(runner.length.mm) : ''} long${screws}`, within: [] };
 }
 
 /** A cabinet as a tree: its openings, each with its fronts, box and shelves, then the case; parts with their cuts and holes. */
@@ -71,17 +59,27 @@ export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
           : [
               ...partsOf(front.flatMap((each) => each.parts.map(({ key }) => key))),
               ...partsOf(drawers.flatMap((drawer) => drawer.parts)),
-              ...drawers.flatMap((drawer) => runnersOf(drawer, size)),
+              ...drawers.flatMap(runnersOf).map((runner) => tellRunner(runner, size)),
               ...partsOf(parts.filter(({ opening }) => opening === id).map(({ key }) => key)),
             ],
       };
     });
   const openings = inside(cabinet.face);
   const rest = parts.filter(({ key }) => !told.has(key)).map(tell);
+  // Of drawers that are in a room behind a front, not behind one of their own.
+  const inner = fitted.runners.filter(({ opening }) => !names.has(opening)).flatMap(runnersOf);
   return {
     key: undefined,
     name: `${cabinet.number} ${cabinet.name}`,
     said: `${size(box.overallWidth.mm)} wide, ${size(box.height.mm + box.underHeight.mm)} high, ${size(box.overallDepth.mm)} deep`,
-    within: [...openings, { key: undefined, name: 'Case', said: `${rest.length} parts`, within: rest }],
+    within: [
+      ...openings,
+      {
+        key: undefined,
+        name: 'Case',
+        said: `${rest.length} parts`,
+        within: [...rest, ...inner.map((runner) => tellRunner(runner, size))],
+      },
+    ],
   };
 }

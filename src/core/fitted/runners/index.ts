@@ -3,9 +3,9 @@ import { byPart } from '../byPart.js';
 import type { Kind } from '../kind.js';
 import { runnerCatalogue } from './catalogue.js';
 import { type FittedDrawer, fitDrawers, together } from './drawers.js';
-import { runnerKey } from './keys.js';
 import { type RunnerProfile, runnerProfileSchema } from './profile.js';
 import { runnerRules } from './rules.js';
+import { runnersOf } from './runner.js';
 import { runnerSettings } from './settings.js';
 
 const FAMILY = { side: 'side mounted', corner: 'bottom corner', under: 'hidden', tall: 'tall pull-out' } as const;
@@ -67,9 +67,9 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
   ],
   uses: (fitted, profile) => fitted.some(({ runner }) => runner?.profile.id === profile),
   bodies: (fitted) =>
-    fitted.flatMap(({ bodies = [], opening }) =>
-      bodies.map((extent, at) => ({ extent, shows: runnerKey(opening, at), on: `drawer/${opening}/box/left` })),
-    ),
+    fitted
+      .flatMap(runnersOf)
+      .map(({ extent, key, drawer }) => ({ extent, shows: key, on: `drawer/${drawer.opening}/box/left` })),
   present: (fitted, size) =>
     fitted.map(
       ({
@@ -142,7 +142,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
 
 export type { FittedDrawer } from './drawers.js';
 export { together, travelOf } from './drawers.js';
-export { type RunnerHand, runnerKey, runnerOfKey } from './keys.js';
 export type { RunnerProfile } from './profile.js';
+export { type Runner, runnerAt, runnersOf } from './runner.js';
 export { heightsByContents, heightsBySides, sideStep } from './stacks.js';
 export { makeTrays, type StandingTray } from './standing.js';

@@ -4,7 +4,7 @@ import {
   type FittedDrawer,
   heightsByContents,
   heightsBySides,
-  runnerOfKey,
+  runnerAt,
   sideStep,
 } from '../../../core/fitted/runners/index.js';
 import { pathTo } from '../../../core/job/index.js';
@@ -21,13 +21,13 @@ const FROM = { measured: 'measured', table: 'by the hinge’s table', geometry: 
 /** The drawer a part belongs to: its front, its box, its packing. */
 function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): FittedDrawer | undefined {
   if (selected === null) return undefined;
-  const runner = runnerOfKey(selected);
+  const runner = runnerAt(fitted.runners, selected);
+  if (runner) return runner.drawer;
   return fitted.runners.find(({ opening, front, parts }) => {
     const own = fronts.find(({ key }) => key === front);
     return (
       own?.parts.some(({ key }) => key === selected) ||
       parts.includes(selected) ||
-      runner?.opening === opening ||
       selected.startsWith(`drawer/${opening}/packing/`) ||
       selected.startsWith(`drawer/${opening}/spacer/`)
     );

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { cutOfKey, drawPanel } from '../../../../core/drawing/index.js';
 import { hingeOfKey } from '../../../../core/fitted/hinges/index.js';
-import { runnerOfKey } from '../../../../core/fitted/runners/index.js';
+import { runnerAt } from '../../../../core/fitted/runners/index.js';
 import type { Face } from '../../../../core/machining/index.js';
 import { faceName } from '../../../../core/parts/index.js';
 import type { SolvedCabinet } from '../../../../core/solve.js';
@@ -14,14 +14,13 @@ import type { View, ViewProps } from './view.js';
 function useShownRow(solved: SolvedCabinet) {
   const selected = useBench((state) => state.selected);
   const hinge = hingeOfKey(selected);
-  const runner = runnerOfKey(selected);
-  const drawer = solved.fitted.runners.find(({ opening }) => opening === runner?.opening);
+  const runner = runnerAt(solved.fitted.runners, selected);
   // A selected hinge is shown where its plate stands, a runner where it is screwed to.
   const cut = cutOfKey(selected);
   const wanted = hinge
     ? solved.fitted.hinges.find(({ front }) => front.key === hinge.frontKey)?.carrier?.key
     : runner
-      ? drawer?.runner?.held[runner.hand === 'right' ? 'right' : 'left']?.part
+      ? runner.held?.part
       : (cut?.part ?? selected);
   return solved.rows.find((row) => wanted && row.keys.includes(wanted)) ?? solved.rows[0];
 }
