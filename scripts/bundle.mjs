@@ -1,10 +1,8 @@
 // Programs in one file each, as they run when built: the TypeScript loader keeps the name of every function, which costs
 // what makes functions by the thousand a fifth of its time.
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { build } from 'esbuild';
-
-const root = dirname(dirname(fileURLToPath(import.meta.url)));
+import { root } from './prepare.mjs';
 
 /** Bundles a program for Node; packages stay where they are. Paths from the project's folder. */
 export async function bundle(from, to) {

@@ -7,8 +7,8 @@ import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
 import { length, spanFrom } from '../derive/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part } from '../parts/index.js';
-import { loadSolids, overlappingPairs } from '../solids/index.js';
-import { type AssemblyStep, assemblyOf, connectionsOf, leaving, unheld } from './index.js';
+import { loadSolids } from '../solids/index.js';
+import { type AssemblyStep, assemblyOf, leaving, meetingsOf, unheld } from './index.js';
 
 const whole = solveWith({ settings: { top: { kind: 'full' } } });
 
@@ -168,11 +168,6 @@ test('a compartment too narrow for a driver is a stop that names what stands in 
   assert.equal(finding?.severity, 'stop');
   assert.match(finding.what, /^The screws of fixed shelf into .* cannot be driven: .* stands .* before their heads\.$/);
   assert.equal(finding.parts.length, 3);
-});
-
-const meetingsOf = (parts: readonly Part[]) => ({
-  connections: connectionsOf(parts),
-  overlapping: overlappingPairs(parts),
 });
 
 test('what no fastener reaches and nothing takes in is not held', () => {

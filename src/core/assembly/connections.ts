@@ -1,4 +1,5 @@
 import type { Part } from '../parts/index.js';
+import { overlappingPairs } from '../solids/index.js';
 import { holdsAt, type Leaving, leaving } from './fasteners.js';
 
 /** One fastener, and what it holds; nothing where it ends in the air. */
@@ -22,4 +23,15 @@ export function connectionsOf(parts: readonly Part[]): readonly Connection[] {
     }
   }
   return found;
+}
+
+/** How the parts of a cabinet meet: what several rules ask, found once for all of them. */
+export interface Meetings {
+  readonly connections: readonly Connection[];
+  /** Which parts overlap, by their places in the list. */
+  readonly overlapping: readonly (readonly [number, number])[];
+}
+
+export function meetingsOf(parts: readonly Part[]): Meetings {
+  return { connections: connectionsOf(parts), overlapping: overlappingPairs(parts) };
 }

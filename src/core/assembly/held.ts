@@ -2,23 +2,14 @@ import { gather } from '../gather.js';
 import { cutsOf } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { type Block, blockIn, overlap } from '../solids/index.js';
-import type { Connection } from './connections.js';
+import type { Meetings } from './connections.js';
 import { lets } from './solids.js';
 
 /**
  * Parts that nothing holds to the sides of the box, directly or through others: neither a fastener that finds wood, nor a
- * groove, a recess or a mortise that one of them sits in; from what connects parts, and the places of those that overlap.
+ * groove, a recess or a mortise that one of them sits in.
  */
-export function unheld(
-  parts: readonly Part[],
-  {
-    connections,
-    overlapping,
-  }: {
-    readonly connections: readonly Connection[];
-    readonly overlapping: readonly (readonly [number, number])[];
-  },
-): Part[] {
+export function unheld(parts: readonly Part[], { connections, overlapping }: Meetings): Part[] {
   const joined = new Map<Part, Set<Part>>(parts.map((part) => [part, new Set()]));
   const join = (a: Part, b: Part) => {
     joined.get(a)?.add(b);

@@ -1,4 +1,4 @@
-import type { Connection } from '../assembly/index.js';
+import type { Meetings } from '../assembly/index.js';
 import type { Fitting, Joint } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
 import type { Cabinet, JobHead, Resolved, SettingPath } from '../document/index.js';
@@ -100,13 +100,6 @@ export function setChoice(context: RuleContext, label: string, path: SettingPath
 export interface FindingRule {
   readonly id: string;
   check(context: RuleContext): FindingDraft[];
-}
-
-/** How the parts of a cabinet meet: what every general rule asks. */
-export interface Meetings {
-  readonly connections: readonly Connection[];
-  /** Which parts overlap, by their places in the list. */
-  readonly overlapping: readonly (readonly [number, number])[];
 }
 
 /** A rule for what nobody thought of: it looks after all others and leaves alone what a stop of theirs names. */

@@ -1,8 +1,7 @@
-import { connectionsOf } from '../assembly/index.js';
+import { meetingsOf } from '../assembly/index.js';
 import type { JobHead } from '../document/index.js';
 import type { AnyKind } from '../fitted/index.js';
 import { gather } from '../gather.js';
-import { overlappingPairs } from '../solids/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
@@ -68,8 +67,7 @@ export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly
   };
   name(said);
   // Each of these leaves alone what those before it named.
-  const { parts } = built;
-  const meetings = { connections: connectionsOf(parts), overlapping: overlappingPairs(parts) };
+  const meetings = meetingsOf(built.parts);
   const general = generalRules.flatMap((rule) => name(all(rule.id, rule.check(context, named, meetings))));
   return [...said, ...general].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

@@ -6,6 +6,7 @@ import { Piscina } from 'piscina';
 import { Refusal } from '../refusal.js';
 import { root } from '../root.js';
 import type { Answered, Asked, Task } from './tasks.js';
+import { YOUNG } from './young.js';
 
 /** Two at least: one job that takes long keeps nobody else waiting. */
 const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1));
@@ -13,8 +14,6 @@ const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1));
 const LONGEST = Number(process.env.ALCOVE_LONGEST ?? 60_000);
 /** A thread that wants more memory ends, and not the server with it (MB). */
 const MEMORY = 1024;
-/** What is new is collected so seldom that most of a job's cabinets were thrown away by then (MB, each thread). */
-const YOUNG = 16;
 /** Built, the work of a thread is one file beside the server's. */
 const isBuilt = fileURLToPath(import.meta.url).startsWith(join(root, 'dist') + sep);
 const WORK = isBuilt ? join('dist', 'server', 'figuring.mjs') : join('src', 'server', 'figuring', 'worker.mjs');
@@ -24,7 +23,7 @@ const QUEUE = 64;
 let pool: Piscina | undefined;
 
 function threads(): Piscina {
-  if (!pool) setFlagsFromString(`--min-semi-space-size=${YOUNG}`);
+  if (!pool) setFlagsFromString(YOUNG);
   pool ??= new Piscina({
     filename: join(root, WORK),
     minThreads: 1,
