@@ -23,9 +23,12 @@ interface Move {
   readonly score: number;
 }
 
+/** So many beginnings of a sheet are followed: more of them cost more than they find. */
+const FOLLOWED = 3;
+
 /**
- * Fills one sheet by cuts from edge to edge, looking ahead: of all ways to go on from the `width` best beginnings the
- * `width` best are followed, best being the most worth for the wood that is used up, pieces and waste together. The
+ * Fills one sheet by cuts from edge to edge, looking ahead: of all ways to go on from the best beginnings the
+ * best few are followed, best being the most worth for the wood that is used up, pieces and waste together. The
  * smallest free rectangle is decided upon first, so that waste is known early.
  */
 export function fillAhead(
@@ -34,7 +37,6 @@ export function fillAhead(
   open: readonly Kind[],
   left: Int32Array,
   worthOf: Float64Array,
-  width: number,
 ): Filled {
   const least = leastOf(open);
   const isWaste = (l: number, w: number) => l < least.length || w < least.width;
@@ -91,7 +93,7 @@ export function fillAhead(
       const state = made(stock, move, isWaste);
       if (state.worth > best.worth) best = state;
       states.push(state);
-      if (states.length >= width) break;
+      if (states.length >= FOLLOWED) break;
     }
   }
   const placed: Placed[] = [];

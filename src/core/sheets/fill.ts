@@ -29,10 +29,17 @@ export const FITS: readonly Rule['fit'][] = ['short side', 'area', 'low'];
 export const SPLITS: readonly Rule['split'][] = ['shorter', 'longer', 'larger', 'rip', 'cross'];
 
 /** Fills one sheet with what is left, the first of `order` first; takes what it places out of `left`. */
-export type Filler = (stock: Stock, sheet: SheetKind, order: readonly Kind[], left: Int32Array, rule: Rule) => Filled;
+type Filler = (stock: Stock, sheet: SheetKind, order: readonly Kind[], left: Int32Array, rule: Rule) => Filled;
+
+/** As the method has it. */
+export const fillerOf = ({ method }: Stock): Filler => (method === 'nested' ? anywhere : edgeToEdge);
+
+export function byArea(kinds: readonly Kind[]): Kind[] {
+  return [...kinds].sort((a, b) => b.area - a.area || a.at - b.at);
+}
 
 /** By cuts from edge to edge, in no more stages than are allowed: each piece is cut off a free rectangle by at most two. */
-export const edgeToEdge: Filler = (stock, sheet, order, left, rule) => {
+const edgeToEdge: Filler = (stock, sheet, order, left, rule) => {
   const free: Free[] = [...sheet.start];
   const placed: Placed[] = [];
   let area = 0;
@@ -165,7 +172,7 @@ export function cutOff(stock: Stock, free: Free[], room: Free, way: Way, first: 
 }
 
 /** By a router, anywhere: free rectangles overlap, and each is as large as it can be. */
-export const anywhere: Filler = (stock, sheet, order, left, rule) => {
+const anywhere: Filler = (stock, sheet, order, left, rule) => {
   let free: readonly Rect[] = sheet.start;
   const placed: Placed[] = [];
   let area = 0;

@@ -27,7 +27,7 @@ const EXPECTED = 0.96;
 /**
  * Fills a whole sheet with strips: for each width there is the combination of pieces with the most worth, then the
  * combination of widths with the most; the first of those is cut, and the rest thought over again with what is left.
- * Undefined for a sheet that is begun: what is left of it is no longer cut over its whole length.
+ * For sheets nothing lies on yet: what is left of others is no longer cut over its whole length.
  */
 export function fillWithStrips(
   stock: Stock,
@@ -36,8 +36,7 @@ export function fillWithStrips(
   left: Int32Array,
   worthOf: Float64Array,
   chance: Chance,
-): Filled | undefined {
-  if (sheet.fixed) return undefined;
+): Filled {
   const counts = left.slice();
   const candidates = open
     .flatMap((kind) => kind.ways.map((way) => ({ kind, way, worth: worthOf[kind.at] as number })))
