@@ -1,5 +1,5 @@
 import type { APIContext } from 'astro';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { tooDeep, validate } from '../core/document/index.js';
 import { databaseRefusal } from './database.js';
 import { LARGEST_BODY } from './limits.js';
@@ -74,7 +74,7 @@ export async function readText(request: Request): Promise<string> {
 }
 
 /** Reads and validates a JSON body. */
-export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T> {
+export async function readBody<T>(request: Request, schema: z.ZodMiniType<T>): Promise<T> {
   const text = await readText(request);
   let data: unknown;
   try {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { decidedAt, isRemoval, placeOf } from '../core/changes/index.js';
 import { headOf, type Job, readTouched } from '../core/document/index.js';
 import { applyEdits, type Edit, EditPathError, editSchema } from '../core/job/index.js';
@@ -18,22 +18,21 @@ import {
 } from './jobs.js';
 import { invalid, Refusal } from './refusal.js';
 
-const editsSchema = z.array(editSchema).max(20_000);
+const editsSchema = z.array(editSchema).check(z.maxLength(20_000));
 
 /** One save: what was decided since the version it names. */
 export const saveSchema = z.strictObject({
-  version: z.int().min(1),
+  version: z.int().check(z.minimum(1)),
   /** Of the database the version was read from; another one says that a copy was brought back since. */
-  epoch: z.string().max(60).optional(),
+  epoch: z.optional(z.string().check(z.maxLength(60))),
   /** Of this save alone: when it comes again, because its answer was lost, it is known. */
-  id: z
-    .string()
-    .regex(/^[a-zA-Z0-9-]{8,60}$/, 'an id of letters, digits and hyphens was expected')
-    .optional(),
-  label: z.string().max(200).default('edit'),
+  id: z.optional(
+    z.string().check(z.regex(/^[a-zA-Z0-9-]{8,60}$/, 'an id of letters, digits and hyphens was expected')),
+  ),
+  label: z._default(z.string().check(z.maxLength(200)), 'edit'),
   edits: editsSchema,
   /** What gave way to another window's edits: kept in the history, not carried out. */
-  setAside: editsSchema.optional(),
+  setAside: z.optional(editsSchema),
 });
 export type Save = z.infer<typeof saveSchema>;
 

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { buildable } from '../../../tests/generator/buildable.js';
 import { Random } from '../../../tests/generator/random.js';
 import { jobWith } from '../../../tests/support/cabinets.js';

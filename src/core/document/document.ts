@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { hardwareSchema, libraries } from '../fitted/index.js';
 import {
   decidedPartSchema,
@@ -72,7 +72,7 @@ const zoneSchema = z.strictObject({
 
 export const cabinetSchema = z.strictObject({
   id: idField,
-  number: z.string().trim().min(1).max(12),
+  number: z.string().check(z.trim(), z.minLength(1), z.maxLength(12)),
   name: nameField(),
   kind: wordField(cabinetKinds),
   size: z.strictObject({
@@ -81,13 +81,13 @@ export const cabinetSchema = z.strictObject({
     depth: lengthField({ min: 50, max: 2000 }),
   }),
   /** The cabinet whose right end stands against this one's left end. */
-  leftNeighbour: idField.nullable(),
+  leftNeighbour: z.nullable(idField),
   settings: overridesSchema,
   face: splitSchema,
   /** Room that something else needs, from the left face, the underside and the front edge of the box. */
-  zones: z.array(zoneSchema).max(20).optional(),
+  zones: z.optional(z.array(zoneSchema).check(z.maxLength(20))),
   /** What is decided of single parts. */
-  parts: z.array(decidedPartSchema).max(MOST.parts).optional(),
+  parts: z.optional(z.array(decidedPartSchema).check(z.maxLength(MOST.parts))),
 });
 export type Cabinet = z.infer<typeof cabinetSchema>;
 
@@ -124,77 +124,79 @@ export const jobHeadSchema = z.strictObject({
   format: z.literal(JOB_FORMAT),
   version: z.literal(JOB_VERSION),
   name: nameField(120),
-  note: z.string().max(4000),
+  note: z.string().check(z.maxLength(4000)),
   display: displaySchema,
   /** The shop's standards as they were when the job was begun: the job stands alone. */
   house: houseSchema,
   /** What this job does otherwise. */
   standards: z.strictObject({ all: overridesSchema, ...kindLayers }),
   room: z.strictObject({
-    ceiling: lengthField({ min: 1000, max: 10000 }).nullable(),
-    doorway: lengthField({ min: 500, max: 10000 }).nullable(),
+    ceiling: z.nullable(lengthField({ min: 1000, max: 10000 })),
+    doorway: z.nullable(lengthField({ min: 500, max: 10000 })),
   }),
-  materials: z.array(materialSchema).min(1).max(60),
+  materials: z.array(materialSchema).check(z.minLength(1), z.maxLength(60)),
   /** The hardware library of the job. */
   hardware: hardwareSchema,
   /** Trays for cabinets that stand already. */
-  standing: z.array(standingSchema).max(100).optional(),
+  standing: z.optional(z.array(standingSchema).check(z.maxLength(100))),
   /** How the shop cuts, and what its work costs. */
   workshop: workshopSchema,
   /** Sheets, offcuts, boards and bands on hand and to order. */
   stock: stockSchema,
   /** The layouts of sheets the maker accepted, one for a material. */
-  layouts: z.array(layoutSchema).max(60).optional(),
+  layouts: z.optional(z.array(layoutSchema).check(z.maxLength(60))),
 });
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
-export const jobSchema = jobHeadSchema
-  .extend({ cabinets: z.array(cabinetSchema).max(MOST.cabinets) })
-  .superRefine((job, context) => {
-    refuseRepeats(
-      job.cabinets.map((cabinet) => cabinet.id),
-      ['cabinets'],
-      'cabinet id',
-      context,
-    );
-    refuseRepeats(
-      job.materials.map((material) => material.id),
-      ['materials'],
-      'material id',
-      context,
-    );
-    refuseRepeats(
-      (job.standing ?? []).map(({ id }) => id),
-      ['standing'],
-      'id of a standing cabinet',
-      context,
-    );
-    refuseRepeatedStock(job, context);
-    for (const { at, message } of neighbourProblems(job.cabinets))
-      context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
-    job.cabinets.forEach((cabinet, at) => {
+export const jobSchema = z
+  .extend(jobHeadSchema, { cabinets: z.array(cabinetSchema).check(z.maxLength(MOST.cabinets)) })
+  .check(
+    z.superRefine((job, context) => {
       refuseRepeats(
-        (cabinet.zones ?? []).map((zone) => zone.id),
-        ['cabinets', at, 'zones'],
-        'keep-out id',
+        job.cabinets.map((cabinet) => cabinet.id),
+        ['cabinets'],
+        'cabinet id',
         context,
       );
-      refuseRepeatedParts(cabinet, at, context);
-      refuseTooMany(cabinet, at, context);
-      const path = ['cabinets', at, 'face', 'parts'];
-      refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
-      if (depthOf(cabinet.face) > DEEPEST_SPLIT)
-        context.addIssue({
-          code: 'custom',
-          path,
-          message: `openings are divided more than ${DEEPEST_SPLIT} times over`,
-        });
-    });
-    refuseUnknownMaterials(job, context);
-  });
+      refuseRepeats(
+        job.materials.map((material) => material.id),
+        ['materials'],
+        'material id',
+        context,
+      );
+      refuseRepeats(
+        (job.standing ?? []).map(({ id }) => id),
+        ['standing'],
+        'id of a standing cabinet',
+        context,
+      );
+      refuseRepeatedStock(job, context);
+      for (const { at, message } of neighbourProblems(job.cabinets))
+        context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
+      job.cabinets.forEach((cabinet, at) => {
+        refuseRepeats(
+          (cabinet.zones ?? []).map((zone) => zone.id),
+          ['cabinets', at, 'zones'],
+          'keep-out id',
+          context,
+        );
+        refuseRepeatedParts(cabinet, at, context);
+        refuseTooMany(cabinet, at, context);
+        const path = ['cabinets', at, 'face', 'parts'];
+        refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
+        if (depthOf(cabinet.face) > DEEPEST_SPLIT)
+          context.addIssue({
+            code: 'custom',
+            path,
+            message: `openings are divided more than ${DEEPEST_SPLIT} times over`,
+          });
+      });
+      refuseUnknownMaterials(job, context);
+    }),
+  );
 export type Job = z.infer<typeof jobSchema>;
 
-type RefineContext = Parameters<Parameters<typeof jobHeadSchema.superRefine>[0]>[1];
+type RefineContext = z.core.$RefinementCtx<unknown>;
 
 function refuseRepeats(ids: readonly string[], path: (string | number)[], what: string, context: RefineContext): void {
   const seen = new Set<string>();

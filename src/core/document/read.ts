@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware, hardwareSchema, libraries } from '../fitted/index.js';
 import { capital } from '../words.js';
 import { isLength, lengthAt, placeInWords, putNumber, valueIn, withLeftOut } from './byHand.js';
@@ -76,7 +76,7 @@ export function readJobText(text: string): ReadResult<Job> {
 }
 
 /** Checks data in which lengths may be texts: where the schema wants a number and a text can be read as one, it is. */
-function readWithLengths<T>(schema: z.ZodType<T>, data: unknown): ReadResult<T> {
+function readWithLengths<T>(schema: z.ZodMiniType<T>, data: unknown): ReadResult<T> {
   const result = schema.safeParse(data);
   if (result.success) return { ok: true, value: result.data };
   const wrong = new Map<string, FieldError>();
@@ -180,7 +180,7 @@ function refuse(path: string, message: string): { ok: false; errors: FieldError[
 }
 
 /** Checks data against a schema and turns what is wrong into sentences with slash paths. */
-export function validate<T>(schema: z.ZodType<T>, data: unknown): ReadResult<T> {
+export function validate<T>(schema: z.ZodMiniType<T>, data: unknown): ReadResult<T> {
   const result = schema.safeParse(data);
   if (result.success) return { ok: true, value: result.data };
   const { issues } = result.error;

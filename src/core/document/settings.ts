@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { kinds } from '../fitted/index.js';
 import {
   type Declared,
@@ -65,9 +65,9 @@ export function settingLeaf(key: SettingPath): Leaf {
   return byKey.get(key) as Leaf;
 }
 
-type Field = (leaf: Declared<unknown>) => z.ZodType;
+type Field = (leaf: Declared<unknown>) => z.ZodMiniType;
 
-function schemaOf(tree: SettingTree, field: Field, group: (shape: z.ZodObject) => z.ZodType): z.ZodObject {
+function schemaOf(tree: SettingTree, field: Field, group: (shape: z.ZodMiniObject) => z.ZodMiniType): z.ZodMiniObject {
   return z.strictObject(
     Object.fromEntries(
       Object.entries(tree).map(([key, entry]) => [
@@ -84,14 +84,14 @@ export const settingsSchema = schemaOf(
   everything,
   (leaf) => leaf.schema,
   (shape) => shape,
-) as unknown as z.ZodType<Settings>;
+) as unknown as z.ZodMiniType<Settings>;
 
 /** The same settings with every one optional: an override layer. Unknown fields stay refused. */
 export const overridesSchema = schemaOf(
   everything,
-  (leaf) => leaf.schema.optional(),
-  (shape) => shape.optional(),
-) as unknown as z.ZodType<SettingOverrides>;
+  (leaf) => z.optional(leaf.schema),
+  (shape) => z.optional(shape),
+) as unknown as z.ZodMiniType<SettingOverrides>;
 
 type Tree = { [key: string]: unknown };
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { Fitting } from '../carcass/index.js';
 import type { Dim } from '../derive/index.js';
 import type { JobHead, SettingOverrides } from '../document/index.js';
@@ -80,7 +80,7 @@ export interface NamedProfile {
 }
 
 export interface Library<Profile extends NamedProfile> {
-  readonly schema: z.ZodType<Profile>;
+  readonly schema: z.ZodMiniType<Profile>;
   /** A small simulated choice of invented makers, to work with until a shop has entered its own. */
   readonly catalogue: readonly Profile[];
   /** First version of the job document that has it; older jobs are given the catalogue. */

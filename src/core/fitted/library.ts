@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { NamedProfile } from './kind.js';
 import { kinds } from './kinds.js';
 
 type KindOf = (typeof kinds)[number];
 type ProfileOf<K> = K extends { readonly library?: infer L }
-  ? NonNullable<L> extends { readonly schema: z.ZodType<infer P> }
+  ? NonNullable<L> extends { readonly schema: z.ZodMiniType<infer P> }
     ? P
     : never
   : never;
@@ -26,7 +26,7 @@ export interface KindLibrary {
   readonly one: string;
   readonly since: number;
   readonly younger?: Readonly<Record<string, number>>;
-  readonly schema: z.ZodType<NamedProfile>;
+  readonly schema: z.ZodMiniType<NamedProfile>;
   readonly catalogue: readonly NamedProfile[];
   readonly columns: readonly {
     readonly title: string;
@@ -44,17 +44,21 @@ export const libraries: readonly KindLibrary[] = kinds.flatMap((kind) =>
 );
 
 export const hardwareSchema = z
-  .strictObject(Object.fromEntries(libraries.map(({ id, schema }) => [id, z.array(schema).max(MOST_PROFILES)])))
-  .superRefine((library, context) => {
-    for (const { id: kind } of libraries) {
-      const seen = new Set<string>();
-      (library[kind] ?? []).forEach(({ id }, at) => {
-        if (seen.has(id))
-          context.addIssue({ code: 'custom', path: [kind, at, 'id'], message: `the id "${id}" is used twice` });
-        seen.add(id);
-      });
-    }
-  }) as unknown as z.ZodType<Hardware>;
+  .strictObject(
+    Object.fromEntries(libraries.map(({ id, schema }) => [id, z.array(schema).check(z.maxLength(MOST_PROFILES))])),
+  )
+  .check(
+    z.superRefine((library, context) => {
+      for (const { id: kind } of libraries) {
+        const seen = new Set<string>();
+        (library[kind] ?? []).forEach(({ id }, at) => {
+          if (seen.has(id))
+            context.addIssue({ code: 'custom', path: [kind, at, 'id'], message: `the id "${id}" is used twice` });
+          seen.add(id);
+        });
+      }
+    }),
+  ) as unknown as z.ZodMiniType<Hardware>;
 
 /** What a new job starts with: the simulated catalogue of every kind. */
 export function startingHardware(): Hardware {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { Dim, length, type Measure, type Source } from '../derive/index.js';
 import type { NamedProfile } from './kind.js';
 
@@ -7,16 +7,19 @@ import type { NamedProfile } from './kind.js';
  * sheet always wins over anything said here.
  */
 export const named = {
-  id: z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id of small letters, digits and hyphens was expected'),
-  maker: z.string().trim().min(1).max(60),
-  name: z.string().trim().min(1).max(80),
+  id: z.string().check(z.regex(/^[a-z0-9-]{1,40}$/, 'an id of small letters, digits and hyphens was expected')),
+  maker: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(80)),
   stock: z.boolean(),
   /** Where the figures come from. */
-  note: z.string().max(400),
+  note: z.string().check(z.maxLength(400)),
   /** What a test piece taught this shop: as the sheet says, with a correction, or that it does not do here. */
-  trial: z
-    .strictObject({ outcome: z.enum(['proven', 'corrected', 'unfit']), taught: z.string().trim().max(300) })
-    .optional(),
+  trial: z.optional(
+    z.strictObject({
+      outcome: z.enum(['proven', 'corrected', 'unfit']),
+      taught: z.string().check(z.trim(), z.maxLength(300)),
+    }),
+  ),
 };
 
 /** What came of a test piece, in the words of the library. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { idField, lengthField, wordField } from './fields.js';
 
 /** The edges of a part by where they lie in the cabinet. */
@@ -15,14 +15,16 @@ export type Made = keyof typeof MADE;
 export const decidedPartSchema = z.strictObject({
   id: idField,
   /** The key of the part: `side/left`. */
-  part: z.string().regex(/^[a-zA-Z0-9_-]{1,40}(\/[a-zA-Z0-9_-]{1,40}){0,7}$/, 'the place of a part was expected'),
-  material: idField.optional(),
+  part: z
+    .string()
+    .check(z.regex(/^[a-zA-Z0-9_-]{1,40}(\/[a-zA-Z0-9_-]{1,40}){0,7}$/, 'the place of a part was expected')),
+  material: z.optional(idField),
   /** Edges banded or left bare, against the rules. */
-  bands: z.partialRecord(z.enum(SIDES), z.boolean()).optional(),
-  grain: wordField(GRAIN_RUNS).optional(),
+  bands: z.optional(z.partialRecord(z.enum(SIDES), z.boolean())),
+  grain: z.optional(wordField(GRAIN_RUNS)),
   /** Stock left on at an edge, to be scribed or trimmed in place (mm). */
-  oversize: z.partialRecord(z.enum(SIDES), lengthField({ min: 0, max: 300 })).optional(),
-  note: z.string().trim().min(1).max(200).optional(),
-  made: wordField(MADE).optional(),
+  oversize: z.optional(z.partialRecord(z.enum(SIDES), lengthField({ min: 0, max: 300 }))),
+  note: z.optional(z.string().check(z.trim(), z.minLength(1), z.maxLength(200))),
+  made: z.optional(wordField(MADE)),
 });
 export type DecidedPart = z.infer<typeof decidedPartSchema>;

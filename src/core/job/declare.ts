@@ -1,5 +1,6 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { LengthUnit } from '../units/index.js';
+import { between, countField } from './fields.js';
 
 /**
  * A setting is declared once, where it belongs, with all that anybody asks of it: its words, its limits, what it is in
@@ -7,7 +8,7 @@ import type { LengthUnit } from '../units/index.js';
  * starting house, the decisions on the bench, the documentation and the type of its path all follow.
  */
 export interface Declared<T> {
-  readonly schema: z.ZodType<T>;
+  readonly schema: z.ZodMiniType<T>;
   readonly label: string;
   /** How it is measured: a length, an angle, a number, or a word. */
   readonly measure: 'mm' | 'degrees' | 'count' | 'plain' | 'choice';
@@ -77,7 +78,7 @@ interface Limits {
 const FIRST = 1;
 
 function declared<T>(
-  schema: z.ZodType<T>,
+  schema: z.ZodMiniType<T>,
   label: string,
   measure: Declared<T>['measure'],
   { metric, inch, trade, when, place, since = FIRST, before }: Common<T>,
@@ -99,21 +100,21 @@ function declared<T>(
 
 /** A length in mm; between 0 and 5 metres unless it says otherwise. */
 export function length(label: string, { min = 0, max = 5000, ...common }: Common<number> & Limits): Declared<number> {
-  return declared(z.number().min(min).max(max), label, 'mm', common, { limits: { min, max } });
+  return declared(between(min, max), label, 'mm', common, { limits: { min, max } });
 }
 
 /** A whole number of things. */
 export function count(label: string, { min, max, ...common }: Common<number> & Required<Limits>): Declared<number> {
-  return declared(z.int().min(min).max(max), label, 'count', common, { limits: { min, max } });
+  return declared(countField(min, max), label, 'count', common, { limits: { min, max } });
 }
 
 /** A plain number: a share, a coefficient, a percentage. */
 export function share(label: string, { min, max, ...common }: Common<number> & Required<Limits>): Declared<number> {
-  return declared(z.number().min(min).max(max), label, 'plain', common, { limits: { min, max } });
+  return declared(between(min, max), label, 'plain', common, { limits: { min, max } });
 }
 
 export function degrees(label: string, { min, max, ...common }: Common<number> & Required<Limits>): Declared<number> {
-  return declared(z.number().min(min).max(max), label, 'degrees', common, { limits: { min, max } });
+  return declared(between(min, max), label, 'degrees', common, { limits: { min, max } });
 }
 
 /** One word out of several; `options` maps each word to how it reads. */
@@ -123,7 +124,7 @@ export function choice<const T extends Readonly<Record<string, string>>>(
   common: Common<keyof T & string>,
 ): Declared<keyof T & string> {
   const words = Object.keys(options) as [keyof T & string, ...(keyof T & string)[]];
-  return declared(z.enum(words) as unknown as z.ZodType<keyof T & string>, label, 'choice', common, { options });
+  return declared(z.enum(words) as unknown as z.ZodMiniType<keyof T & string>, label, 'choice', common, { options });
 }
 
 /** A short text that names something, such as a material id. */
@@ -131,7 +132,13 @@ export function name(
   label: string,
   { from, ...common }: Common<string> & { readonly from?: string },
 ): Declared<string> {
-  return declared(z.string().trim().min(1).max(80), label, 'choice', common, from ? { from } : {});
+  return declared(
+    z.string().check(z.trim(), z.minLength(1), z.maxLength(80)),
+    label,
+    'choice',
+    common,
+    from ? { from } : {},
+  );
 }
 
 /** Settings by name, in groups of any depth. */

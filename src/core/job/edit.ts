@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Job } from '../document/index.js';
 import { type EditPath, pathFromText } from './paths.js';
 
@@ -20,21 +20,28 @@ export type Edit =
   | { readonly path: EditPath; readonly insert: Entry; readonly before?: string }
   | { readonly path: EditPath; readonly moveBefore: string | null };
 
-const placeSchema = z
-  .string()
-  .regex(/^[a-zA-Z0-9_-]{1,60}(\/[a-zA-Z0-9_-]{1,60}){0,40}$/, 'a path of names with slashes between was expected')
-  .transform(pathFromText);
+const placeSchema = z.pipe(
+  z
+    .string()
+    .check(
+      z.regex(
+        /^[a-zA-Z0-9_-]{1,60}(\/[a-zA-Z0-9_-]{1,60}){0,40}$/,
+        'a path of names with slashes between was expected',
+      ),
+    ),
+  z.transform(pathFromText),
+);
 
 /** An edit as it comes from outside. Where it leads, and what it leaves, is checked when it is carried out. */
 export const editSchema = z.union([
   z.strictObject({
     path: placeSchema,
-    insert: z.looseObject({ id: z.string().max(60) }),
-    before: z.string().max(60).optional(),
+    insert: z.looseObject({ id: z.string().check(z.maxLength(60)) }),
+    before: z.optional(z.string().check(z.maxLength(60))),
   }),
-  z.strictObject({ path: placeSchema, moveBefore: z.string().max(60).nullable() }),
-  z.strictObject({ path: placeSchema, value: z.unknown().optional() }),
-]) as unknown as z.ZodType<Edit>;
+  z.strictObject({ path: placeSchema, moveBefore: z.nullable(z.string().check(z.maxLength(60))) }),
+  z.strictObject({ path: placeSchema, value: z.optional(z.unknown()) }),
+]) as unknown as z.ZodMiniType<Edit>;
 
 /** A named group of edits that belong together: one act, one undo. */
 export interface Act {

@@ -1,25 +1,28 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** Fields of the job document that are not settings. */
 
 /** What something is known by within its list, for good. */
 export const idField = z
   .string()
-  .regex(/^[a-zA-Z0-9_-]{1,40}$/, 'letters, digits, hyphens and underscores were expected');
+  .check(z.regex(/^[a-zA-Z0-9_-]{1,40}$/, 'letters, digits, hyphens and underscores were expected'));
+
+/** A number between two limits, both of them in it. */
+export function between(min: number, max: number) {
+  return z.number().check(z.minimum(min), z.maximum(max));
+}
 
 /** A length in mm between two limits. */
 export function lengthField({ min = 0, max = 5000 }: { min?: number; max?: number } = {}) {
-  return z.number().min(min).max(max);
+  return between(min, max);
 }
 
 export function countField(min: number, max: number) {
-  return z.int().min(min).max(max);
+  return z.int().check(z.minimum(min), z.maximum(max));
 }
 
 /** A plain number: a share, a density, a coefficient. */
-export function shareField(min: number, max: number) {
-  return z.number().min(min).max(max);
-}
+export const shareField = between;
 
 /** One word out of several; the words are the keys of how they read. */
 export function wordField<const T extends Readonly<Record<string, string>>>(words: T) {
@@ -31,10 +34,10 @@ export function wordField<const T extends Readonly<Record<string, string>>>(word
 const CONTROL = /\p{Cc}/u;
 
 export function nameField(max = 80) {
-  return z
-    .string()
-    .trim()
-    .min(1)
-    .max(max)
-    .refine((name) => !CONTROL.test(name), 'Letters, digits and signs were expected, no control characters.');
+  return z.string().check(
+    z.trim(),
+    z.minLength(1),
+    z.maxLength(max),
+    z.refine((name) => !CONTROL.test(name), 'Letters, digits and signs were expected, no control characters.'),
+  );
 }

@@ -39,7 +39,7 @@ export {
   isDecidedList,
   newId,
 } from './edit.js';
-export { idField, lengthField, nameField, wordField } from './fields.js';
+export { between, countField, idField, lengthField, nameField, wordField } from './fields.js';
 export {
   type LayoutSheet,
   layoutSchema,

@@ -1,5 +1,5 @@
-import { z } from 'zod';
-import { idField, lengthField, wordField } from './fields.js';
+import * as z from 'zod/mini';
+import { between, countField, idField, lengthField, wordField } from './fields.js';
 
 /** How sheets are cut: full-length rips, then crosscuts; any cuts from edge to edge; or by a router, anywhere. */
 export const METHODS = {
@@ -11,13 +11,13 @@ export type Method = keyof typeof METHODS;
 
 const place = lengthField({ min: 0, max: 6000 });
 const side = lengthField({ min: 0.5, max: 6000 });
-const most = (max: number) => z.number().min(0).max(max);
+const most = (max: number) => between(0, max);
 
 /** A piece where it lies, from the raw sheet's corner; its size as it lies, along the sheet's length and width. */
 const placedSchema = z.strictObject({
   cabinet: idField,
   /** Key of the part. */
-  part: z.string().min(1).max(120),
+  part: z.string().check(z.minLength(1), z.maxLength(120)),
   x: place,
   y: place,
   length: side,
@@ -38,7 +38,7 @@ const clearSchema = z.strictObject({ x: place, y: place, length: side, width: si
 const laidSheetSchema = z.strictObject({
   id: idField,
   /** The stock it is taken from; null for a sheet of the material's own size that is ordered. */
-  from: idField.nullable(),
+  from: z.nullable(idField),
   length: side,
   width: side,
   trim: most(500),
@@ -46,8 +46,8 @@ const laidSheetSchema = z.strictObject({
   /** Cut: nothing on it changes any more. */
   cut: z.boolean(),
   /** Kept clear: a flaw, or where the maker wants nothing. */
-  clear: z.array(clearSchema).max(50),
-  placements: z.array(placedSchema).max(1000),
+  clear: z.array(clearSchema).check(z.maxLength(50)),
+  placements: z.array(placedSchema).check(z.maxLength(1000)),
 });
 export type LayoutSheet = z.infer<typeof laidSheetSchema>;
 
@@ -56,14 +56,14 @@ export const layoutSchema = z.strictObject({
   /** Id of the material. */
   id: idField,
   method: wordField(METHODS),
-  stages: z.int().min(2).max(20).nullable(),
+  stages: z.nullable(countField(2, 20)),
   kerf: most(100),
   spacing: most(500),
   oversize: most(500),
   /** Fewer whole sheets were impossible. */
-  bound: z.int().min(0).max(100_000),
-  sheets: z.array(laidSheetSchema).max(2000),
+  bound: countField(0, 100_000),
+  sheets: z.array(laidSheetSchema).check(z.maxLength(2000)),
   /** Set-ups that are done, by their ids. */
-  ticks: z.array(z.strictObject({ id: idField })).max(5000),
+  ticks: z.array(z.strictObject({ id: idField })).check(z.maxLength(5000)),
 });
 export type SheetLayout = z.infer<typeof layoutSchema>;

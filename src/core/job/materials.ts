@@ -1,6 +1,6 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { type Dim, mean, type Source, setting } from '../derive/index.js';
-import { idField, lengthField, nameField, shareField, wordField } from './fields.js';
+import { between, idField, lengthField, nameField, shareField, wordField } from './fields.js';
 
 export const materialSchema = z.strictObject({
   id: idField,
@@ -8,19 +8,19 @@ export const materialSchema = z.strictObject({
   nominal: lengthField({ min: 0.5, max: 100 }),
   /** Readings with a caliper; the mean is what parts are figured from. Empty until the batch is in the shop. */
   measured: z.strictObject({
-    batch: z.string().trim().max(60),
-    readings: z.array(lengthField({ min: 0.3, max: 120 })).max(20),
+    batch: z.string().check(z.trim(), z.maxLength(60)),
+    readings: z.array(lengthField({ min: 0.3, max: 120 })).check(z.maxLength(20)),
   }),
   sheet: z.strictObject({
     length: lengthField({ min: 100, max: 6000 }),
     width: lengthField({ min: 100, max: 3000 }),
   }),
   /** What a sheet of that size costs; not said where it is not known. */
-  price: z.number().min(0).max(1e6).optional(),
+  price: z.optional(between(0, 1e6)),
   /** Faces that may show; both where nothing is said. */
-  goodFaces: z.union([z.literal(1), z.literal(2)]).optional(),
+  goodFaces: z.optional(z.union([z.literal(1), z.literal(2)])),
   /** Comes with its finish: no sanding, and no glue on its faces. */
-  prefinished: z.boolean().optional(),
+  prefinished: z.optional(z.boolean()),
   grain: wordField({ length: 'along the sheet', none: 'none' }),
   /** Solid wood moves across its grain; sheet does not. */
   form: wordField({ sheet: 'sheet', solid: 'solid wood' }),

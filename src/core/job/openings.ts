@@ -1,6 +1,6 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { inches, type LengthUnit } from '../units/index.js';
-import { countField, idField, lengthField, shareField } from './fields.js';
+import { between, countField, idField, lengthField, shareField } from './fields.js';
 
 /** How big one part of a stack is. A `pin` holds it at a size whatever its rule says; the rest absorb the change. */
 const sizeSchema = z.discriminatedUnion('rule', [
@@ -17,17 +17,22 @@ export type DividerKind = z.infer<typeof dividerSchema>;
  * Heights decided one by one, each with the id of what it places: `s2` is the second shelf from below, `h1` the lowest
  * hinge. What is not listed is left to the rules.
  */
-const heightSchema = z.strictObject({ id: z.string().regex(/^[sh]([1-9]|[12]\d|30)$/), mm: lengthField() });
+const heightSchema = z.strictObject({
+  id: z
+    .string()
+    .check(z.regex(/^[sh]([1-9]|[12]\d|30)$/, 'the id of a shelf or a hinge was expected, such as s1 or h2')),
+  mm: lengthField(),
+});
 export type DecidedHeight = z.infer<typeof heightSchema>;
-const heights = z.array(heightSchema).max(30).optional();
+const heights = z.optional(z.array(heightSchema).check(z.maxLength(30)));
 
 /** What goes into a drawer or stands on a tray: how high it is (mm), and what all of it weighs (kg). */
 const contentsSchema = z.strictObject({
-  height: lengthField({ min: 1, max: 1500 }).optional(),
-  weight: shareField(0.1, 300).optional(),
+  height: z.optional(lengthField({ min: 1, max: 1500 })),
+  weight: z.optional(shareField(0.1, 300)),
 });
 export type DrawerContents = z.infer<typeof contentsSchema>;
-const contents = contentsSchema.optional();
+const contents = z.optional(contentsSchema);
 
 /** What a room is for, behind a front or in an open bay. */
 const roomFills = [
@@ -73,11 +78,11 @@ export interface Room {
   fill: Interior;
 }
 export type Interior = RoomFill | InteriorSplit;
-const interiorSchema: z.ZodType<Interior> = z.lazy(() => z.union([roomFillSchema, interiorSplitSchema]));
+const interiorSchema: z.ZodMiniType<Interior> = z.lazy(() => z.union([roomFillSchema, interiorSplitSchema]));
 
 const within = {
   /** The room behind it, divided in its own way; left out where there is nothing in it. */
-  interior: interiorSchema.optional(),
+  interior: z.optional(interiorSchema),
 };
 const hung = {
   ...within,
@@ -111,8 +116,8 @@ export const FILL_NAMES = {
 
 /** How the graduated members of a stack grow from top to bottom (or left to right). */
 const graduationSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('arithmetic'), step: z.number().min(-1000).max(1000) }),
-  z.strictObject({ kind: z.literal('geometric'), ratio: z.number().min(0.2).max(5) }),
+  z.strictObject({ kind: z.literal('arithmetic'), step: between(-1000, 1000) }),
+  z.strictObject({ kind: z.literal('geometric'), ratio: between(0.2, 5) }),
 ]);
 export type Graduation = z.infer<typeof graduationSchema>;
 
@@ -125,14 +130,14 @@ export function startingGraduation(kind: Graduation['kind'], unit: LengthUnit): 
 const roomSchema = z.strictObject({
   id: idField,
   size: sizeSchema,
-  pin: lengthField({ min: 1 }).optional(),
-  divider: dividerSchema.optional(),
+  pin: z.optional(lengthField({ min: 1 })),
+  divider: z.optional(dividerSchema),
   fill: interiorSchema,
 });
 const interiorSplitSchema = z.strictObject({
   kind: z.enum(['rows', 'columns']),
   graduation: graduationSchema,
-  parts: z.array(roomSchema).min(1).max(24),
+  parts: z.array(roomSchema).check(z.minLength(1), z.maxLength(24)),
 });
 
 /** An opening divided again: `rows` from top to bottom, `columns` from left to right. Splits nest to any depth. */
@@ -140,19 +145,19 @@ export const splitSchema = z.strictObject({
   kind: z.enum(['rows', 'columns']),
   graduation: graduationSchema,
   get parts() {
-    return z.array(openingSchema).min(1).max(24);
+    return z.array(openingSchema).check(z.minLength(1), z.maxLength(24));
   },
 });
 
 const openingSchema = z.strictObject({
   id: idField,
   size: sizeSchema,
-  pin: lengthField({ min: 1 }).optional(),
+  pin: z.optional(lengthField({ min: 1 })),
   /** What stands between this one and the next; the house standard when left out. */
-  divider: dividerSchema.optional(),
+  divider: z.optional(dividerSchema),
   /** How far its middle is pinned off the middle of the gap: upwards in rows, to the right in columns. */
-  dividerOff: lengthField({ min: -100, max: 100 }).optional(),
-  get fill(): z.ZodUnion<[typeof leafSchema, typeof splitSchema]> {
+  dividerOff: z.optional(lengthField({ min: -100, max: 100 })),
+  get fill(): z.ZodMiniUnion<[typeof leafSchema, typeof splitSchema]> {
     return z.union([leafSchema, splitSchema]);
   },
 });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { countField, idField, lengthField, nameField } from './fields.js';
 
 /**
@@ -7,7 +7,7 @@ import { countField, idField, lengthField, nameField } from './fields.js';
 export const standingSchema = z.strictObject({
   id: idField,
   /** Its parts are marked by it: `T1`. */
-  number: z.string().trim().min(1).max(12),
+  number: z.string().check(z.trim(), z.minLength(1), z.maxLength(12)),
   name: nameField(),
   /** Clear between the sides, at the narrowest. */
   width: lengthField({ min: 100, max: 2000 }),
@@ -20,6 +20,6 @@ export const standingSchema = z.strictObject({
   height: lengthField({ min: 80, max: 3000 }),
   trays: countField(1, 12),
   /** A runner by its id, or `none` for the rules. */
-  runner: z.string().max(40),
+  runner: z.string().check(z.maxLength(40)),
 });
 export type Standing = z.infer<typeof standingSchema>;

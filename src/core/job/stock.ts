@@ -1,8 +1,8 @@
-import { z } from 'zod';
-import { countField, idField, lengthField, nameField, shareField } from './fields.js';
+import * as z from 'zod/mini';
+import { between, countField, idField, lengthField, nameField, shareField } from './fields.js';
 import type { Material } from './materials.js';
 
-const price = z.number().min(0).max(1e6);
+const price = between(0, 1e6);
 
 /** Sheets of one size, or an offcut: on hand where they are counted, to order as many as it takes where not. */
 const sheetsSchema = z.strictObject({
@@ -10,11 +10,11 @@ const sheetsSchema = z.strictObject({
   material: idField,
   length: lengthField({ min: 20, max: 6000 }),
   width: lengthField({ min: 20, max: 3000 }),
-  count: countField(0, 9999).nullable(),
+  count: z.nullable(countField(0, 9999)),
   price,
   offcut: z.boolean(),
   /** What is written on it. */
-  mark: z.string().trim().max(40),
+  mark: z.string().check(z.trim(), z.maxLength(40)),
 });
 export type StockSheets = z.infer<typeof sheetsSchema>;
 
@@ -44,15 +44,15 @@ const bandSchema = z.strictObject({
   /** True where the bander mills the edge before it bands. */
   milled: z.boolean(),
   /** Ids of the materials it matches. */
-  materials: z.array(idField).max(60),
+  materials: z.array(idField).check(z.maxLength(60)),
 });
 export type StockBand = z.infer<typeof bandSchema>;
 
 /** What the shop has, and what it orders. */
 export const stockSchema = z.strictObject({
-  sheets: z.array(sheetsSchema).max(2000),
-  boards: z.array(boardsSchema).max(200),
-  bands: z.array(bandSchema).max(200),
+  sheets: z.array(sheetsSchema).check(z.maxLength(2000)),
+  boards: z.array(boardsSchema).check(z.maxLength(200)),
+  bands: z.array(bandSchema).check(z.maxLength(200)),
 });
 export type StockList = z.infer<typeof stockSchema>;
 

@@ -1,7 +1,7 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { inches } from '../units/index.js';
 import { choice, type Declared, type HouseSet, length, name, share, type ValuesOf } from './declare.js';
-import { idField, nameField } from './fields.js';
+import { between, idField, nameField } from './fields.js';
 
 /** How this shop cuts sheets. */
 export const cuttingFigures = {
@@ -61,20 +61,24 @@ export type WorkshopGroup = keyof typeof workshopGroups;
 
 type Figures = Readonly<Record<string, Declared<never> | Declared<number> | Declared<string>>>;
 
-function schemaOf<T extends Figures>(figures: T): z.ZodType<ValuesOf<T>> {
+function schemaOf<T extends Figures>(figures: T): z.ZodMiniType<ValuesOf<T>> {
   return z.strictObject(
-    Object.fromEntries(Object.entries(figures).map(([key, { schema }]) => [key, schema as z.ZodType])),
-  ) as unknown as z.ZodType<ValuesOf<T>>;
+    Object.fromEntries(Object.entries(figures).map(([key, { schema }]) => [key, schema as z.ZodMiniType])),
+  ) as unknown as z.ZodMiniType<ValuesOf<T>>;
 }
 
 /** What something that is bought costs, by the name it has in the list of what to buy. */
-const priceSchema = z.strictObject({ id: idField, name: nameField(200), price: z.number().min(0).max(1e6) });
+const priceSchema = z.strictObject({
+  id: idField,
+  name: nameField(200),
+  price: between(0, 1e6),
+});
 
 export const workshopSchema = z.strictObject({
   cutting: schemaOf(cuttingFigures),
   solid: schemaOf(solidFigures),
   costs: schemaOf(costFigures),
-  prices: z.array(priceSchema).max(1000),
+  prices: z.array(priceSchema).check(z.maxLength(1000)),
 });
 export type Workshop = z.infer<typeof workshopSchema>;
 

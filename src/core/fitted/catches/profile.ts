@@ -1,20 +1,21 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../job/index.js';
 import { named, SIMULATED } from '../profile.js';
 
 /** A magnet in a body that is screwed to the case, and a plate that is screwed to the door. */
 export const catchProfileSchema = z.strictObject({
   ...named,
   /** Its two screws, from one to the other. */
-  centres: z.number().min(5).max(120),
+  centres: between(5, 120),
   /** From the plane the door closes against to its screws. */
-  setback: z.number().min(2).max(80),
-  pilot: z.number().min(0.5).max(6),
-  pilotDepth: z.number().min(2).max(30),
+  setback: between(2, 80),
+  pilot: between(0.5, 6),
+  pilotDepth: between(2, 30),
   /** The room it takes: along its screws, front to rear, and out from what carries it. */
   body: z.strictObject({
-    length: z.number().min(5).max(150),
-    deep: z.number().min(5).max(80),
-    out: z.number().min(3).max(60),
+    length: between(5, 150),
+    deep: between(5, 80),
+    out: between(3, 60),
   }),
 });
 export type CatchProfile = z.infer<typeof catchProfileSchema>;

@@ -1,22 +1,21 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '../../job/index.js';
 import { named, SIMULATED } from '../profile.js';
-
-const mm = (min: number, max: number) => z.number().min(min).max(max);
 
 /** A hanger in the upper corner of a wall cabinet, hooked over a plate or rail on the wall. */
 export const hangerProfileSchema = z.strictObject({
   ...named,
   /** What one of them carries (kg). */
-  load: z.number().min(5).max(1000),
+  load: between(5, 1000),
   /** Middle of its two screws below the underside of the top, and in front of the back. */
-  down: mm(10, 300),
-  beforeBack: mm(5, 200),
-  apart: mm(8, 120),
-  pilot: z.strictObject({ diameter: mm(0.5, 12), depth: mm(2, 30) }),
+  down: between(10, 300),
+  beforeBack: between(5, 200),
+  apart: between(8, 120),
+  pilot: z.strictObject({ diameter: between(0.5, 12), depth: between(2, 30) }),
   /** The room it takes: down from the top, forward from the back, out from what carries it. */
-  body: z.strictObject({ high: mm(20, 200), deep: mm(10, 150), out: mm(5, 80) }),
+  body: z.strictObject({ high: between(20, 200), deep: between(10, 150), out: between(5, 80) }),
   /** How far it turns the cabinet up or down, and in or out. */
-  adjust: z.strictObject({ height: mm(0, 40), depth: mm(0, 60) }),
+  adjust: z.strictObject({ height: between(0, 40), depth: between(0, 60) }),
 });
 export type HangerProfile = z.infer<typeof hangerProfileSchema>;
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { Dim } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
 import type { DimensionItem, DrawingItem, DrawingPoint } from '../../drafting/index.js';
@@ -41,7 +41,7 @@ export interface HingeFamily<S extends HingeSolution = HingeSolution> {
   readonly words: string;
   /** As it is chosen: "concealed, two-piece". */
   readonly option: string;
-  readonly schema: z.ZodType<S['profile']>;
+  readonly schema: z.ZodMiniType<S['profile']>;
   /** Every way a profile does what a door asks; the order is the solver's. */
   solve(profile: S['profile'], wish: HingeWish): S[];
   /** Why a profile that was not ruled out does not serve: "does not reach this overlay". */

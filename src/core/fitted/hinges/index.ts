@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { roundForExport } from '../../derive/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Kind } from '../kind.js';
@@ -20,11 +20,11 @@ const FITS = { full: 'full overlay', half: 'half overlay', inset: 'inset', lippe
   string
 >;
 
-type FamilySchema = z.ZodObject & z.ZodType<HingeProfile>;
+type FamilySchema = z.ZodMiniObject & z.ZodMiniType<HingeProfile>;
 export const hingeProfileSchema = z.discriminatedUnion(
   'family',
   families.map(({ schema }) => schema) as unknown as [FamilySchema, ...FamilySchema[]],
-) as unknown as z.ZodType<HingeProfile>;
+) as unknown as z.ZodMiniType<HingeProfile>;
 
 /** Where a hinge may hang a door: on a side, on a partition beside another front, on a frame. */
 const TRIED = (['frameless', 'faceFrame'] as const).flatMap((school) =>

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, countField } from '../../job/index.js';
 import { named } from '../profile.js';
 
 /** In the order a maker asks: what the carcass is, how the door lies, how far it opens, how it closes. */
@@ -8,20 +9,28 @@ export type CarcassKind = 'frameless' | 'frame';
 
 const hinge = {
   ...named,
-  carcass: z.array(z.enum(['frameless', 'frame'])).min(1),
-  fits: z.array(z.enum(HINGE_FITS)).min(1),
-  opening: z.number().min(60).max(180),
+  carcass: z.array(z.enum(['frameless', 'frame'])).check(z.minLength(1)),
+  fits: z.array(z.enum(HINGE_FITS)).check(z.minLength(1)),
+  opening: between(60, 180),
   closing: z.enum(['snap', 'damped', 'free']),
   byHeight: z
-    .array(z.strictObject({ upTo: z.number().min(100).max(4000), count: z.int().min(2).max(8) }))
-    .min(1)
-    .max(10),
+    .array(
+      z.strictObject({
+        upTo: between(100, 4000),
+        count: countField(2, 8),
+      }),
+    )
+    .check(z.minLength(1), z.maxLength(10)),
   byWeight: z
-    .array(z.strictObject({ upTo: z.number().min(1).max(80), count: z.int().min(2).max(8) }))
-    .min(1)
-    .max(10),
+    .array(
+      z.strictObject({
+        upTo: between(1, 80),
+        count: countField(2, 8),
+      }),
+    )
+    .check(z.minLength(1), z.maxLength(10)),
   /** Doors wider than this take one more. */
-  wideOver: z.number().min(200).max(2000),
+  wideOver: between(200, 2000),
 };
 
 /** Concealed: a cup in the door, an arm, a plate on the case; compact ones are made for the edge of a frame. */
@@ -31,60 +40,68 @@ export const cupSchema = <F extends 'concealed' | 'compact'>(family: F) =>
       ...hinge,
       family: z.literal(family),
       /** F: the arm's fixed distance; overlay = cup offset + F − plate. */
-      arm: z.number().min(-40).max(40),
+      arm: between(-40, 40),
       cup: z.strictObject({
         /** K: door edge to cup edge. */
-        least: z.number().min(1).max(20),
-        most: z.number().min(1).max(20),
-        diameter: z.number().min(20).max(50),
-        depth: z.number().min(6).max(20),
+        least: between(1, 20),
+        most: between(1, 20),
+        diameter: between(20, 50),
+        depth: between(6, 20),
         /** Two fixing holes: this far apart, this much further from the door edge than the cup's centre. */
-        fixingApart: z.number().min(20).max(80),
-        fixingFurther: z.number().min(0).max(30),
-        fixingDiameter: z.number().min(1).max(12),
-        fixingDepth: z.number().min(1).max(15),
+        fixingApart: between(20, 80),
+        fixingFurther: between(0, 30),
+        fixingDiameter: between(1, 12),
+        fixingDepth: between(1, 15),
       }),
       /** P: plate thicknesses there are. */
-      plates: z.array(z.number().min(0).max(30)).min(1).max(12),
+      plates: z.array(between(0, 30)).check(z.minLength(1), z.maxLength(12)),
       plate: z.strictObject({
         /** Two holes, one above the other. */
-        apart: z.number().min(10).max(80),
+        apart: between(10, 80),
         /** Behind the mounting plane, or from the face of a frame. */
-        setback: z.number().min(3).max(80),
-        diameter: z.number().min(1).max(12),
-        depth: z.number().min(1).max(30),
+        setback: between(3, 80),
+        diameter: between(1, 12),
+        depth: between(1, 30),
       }),
       /** The room plate and arm take up: behind the mounting plane, up and down in all, and out from what carries them. */
       body: z.strictObject({
-        behind: z.number().min(5).max(150),
-        height: z.number().min(10).max(150),
-        out: z.number().min(3).max(80),
+        behind: between(5, 150),
+        height: between(10, 150),
+        out: between(3, 80),
       }),
       /** What the open door and the hinge take of the width inside, where the maker prints it. */
-      encroachment: z.number().min(0).max(120).optional(),
+      encroachment: z.optional(between(0, 120)),
       /** The point the door turns about: in from the cup's edge, and in front of the door's back. */
-      turn: z.strictObject({ beyondCup: z.number().min(-20).max(40), beforeBack: z.number().min(-20).max(40) }),
-      sideAdjust: z.number().min(0).max(6),
-      heightAdjust: z.number().min(0).max(6),
-      depthAdjust: z.number().min(0).max(6),
+      turn: z.strictObject({
+        beyondCup: between(-20, 40),
+        beforeBack: between(-20, 40),
+      }),
+      sideAdjust: between(0, 6),
+      heightAdjust: between(0, 6),
+      depthAdjust: between(0, 6),
       /** Least gap at the hinge edge by door thickness and, within each, by cup offset. */
       gaps: z
         .array(
           z.strictObject({
-            thickness: z.number().min(10).max(50),
+            thickness: between(10, 50),
             at: z
-              .array(z.strictObject({ offset: z.number().min(1).max(20), gap: z.number().min(0).max(15) }))
-              .min(1)
-              .max(12),
+              .array(
+                z.strictObject({
+                  offset: between(1, 20),
+                  gap: between(0, 15),
+                }),
+              )
+              .check(z.minLength(1), z.maxLength(12)),
           }),
         )
-        .min(1)
-        .max(12),
+        .check(z.minLength(1), z.maxLength(12)),
     })
-    .refine(({ cup }) => cup.least <= cup.most, {
-      path: ['cup', 'most'],
-      message: 'the largest cup offset is smaller than the smallest',
-    });
+    .check(
+      z.refine(({ cup }) => cup.least <= cup.most, {
+        path: ['cup', 'most'],
+        message: 'the largest cup offset is smaller than the smallest',
+      }),
+    );
 
 /** Two leaves and a knuckle: butts, let in or not, and semi-concealed ones that lie on the back of a lipped door. */
 export const leafSchema = <F extends 'butt' | 'noMortise' | 'semi'>(family: F) =>
@@ -92,16 +109,16 @@ export const leafSchema = <F extends 'butt' | 'noMortise' | 'semi'>(family: F) =
     ...hinge,
     family: z.literal(family),
     leaf: z.strictObject({
-      length: z.number().min(15).max(200),
+      length: between(15, 200),
       /** Across the edge it lies on. */
-      width: z.number().min(5).max(80),
-      thickness: z.number().min(0.5).max(8),
-      knuckle: z.number().min(2).max(25),
+      width: between(5, 80),
+      thickness: between(0.5, 8),
+      knuckle: between(2, 25),
       /** C: closed, with the leaves parallel. */
-      closed: z.number().min(0.5).max(20),
-      screws: z.int().min(1).max(8),
-      pilot: z.number().min(0.5).max(6),
-      pilotDepth: z.number().min(2).max(40),
+      closed: between(0.5, 20),
+      screws: countField(1, 8),
+      pilot: between(0.5, 6),
+      pilotDepth: between(2, 40),
     }),
   });
 

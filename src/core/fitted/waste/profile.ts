@@ -1,29 +1,28 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between, countField } from '../../job/index.js';
 import { named, SIMULATED } from '../profile.js';
-
-const mm = (min: number, max: number) => z.number().min(min).max(max);
 
 /** Bins in a frame on side-mounted runners, pulled out by the front that is screwed to it. */
 export const wasteProfileSchema = z.strictObject({
   ...named,
-  bins: z.int().min(1).max(8),
+  bins: countField(1, 8),
   /** Of all bins together. */
-  litres: z.number().min(1).max(400),
+  litres: between(1, 400),
   /** The clear openings it is made for. */
-  width: z.strictObject({ from: mm(100, 1200), to: mm(100, 1200) }),
+  width: z.strictObject({ from: between(100, 1200), to: between(100, 1200) }),
   /** Height it needs above the floor of its opening, and depth behind the plane of the fronts. */
-  height: mm(100, 1200),
-  depth: mm(100, 1200),
+  height: between(100, 1200),
+  depth: between(100, 1200),
   /** How far it comes out. */
-  travel: mm(100, 1200),
+  travel: between(100, 1200),
   /** What it carries, bins full (kg). */
-  load: z.number().min(5).max(300),
+  load: between(5, 300),
   /** Screw line of its runners above the floor of the opening, and their holes from the plane of the fronts. */
-  line: mm(5, 600),
-  holes: z.array(mm(5, 1200)).min(2).max(20),
+  line: between(5, 600),
+  holes: z.array(between(5, 1200)).check(z.minLength(2), z.maxLength(20)),
   /** Brackets of the front: from the edges of the opening, and the two screws of each apart. */
-  bracket: z.strictObject({ side: mm(0, 200), lower: mm(0, 600), apart: mm(10, 400) }),
-  pilot: z.strictObject({ diameter: mm(0.5, 8), depth: mm(2, 30) }),
+  bracket: z.strictObject({ side: between(0, 200), lower: between(0, 600), apart: between(10, 400) }),
+  pilot: z.strictObject({ diameter: between(0.5, 8), depth: between(2, 30) }),
 });
 export type WasteProfile = z.infer<typeof wasteProfileSchema>;
 

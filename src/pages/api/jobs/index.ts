@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { jobSchema, newCabinet, newJob, type StartingPoint, startingPoints } from '../../../core/document/index.js';
-import { countedIds, houseSetFor } from '../../../core/job/index.js';
+import { between, countedIds, houseSetFor } from '../../../core/job/index.js';
 import { answer, onlyBy, readBody } from '../../../server/answer.js';
 import { database, written } from '../../../server/database.js';
 import { figureSoon } from '../../../server/figuring/background.js';
@@ -15,9 +15,9 @@ const newJobRequest = z.strictObject({
   unit: z.enum(['mm', 'in']),
   cabinet: z.strictObject({
     from: z.enum(Object.keys(startingPoints) as [StartingPoint]),
-    width: z.number().min(50).max(6000),
-    height: z.number().min(50).max(4000),
-    depth: z.number().min(50).max(2000),
+    width: between(50, 6000),
+    height: between(50, 4000),
+    depth: between(50, 2000),
   }),
 });
 

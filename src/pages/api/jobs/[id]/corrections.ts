@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { correctedJob, correctionsSeen } from '../../../../server/corrections.js';
 import { database, written } from '../../../../server/database.js';

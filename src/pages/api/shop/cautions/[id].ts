@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { written } from '../../../../server/database.js';
 import { setDismissed } from '../../../../server/shop.js';

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { answer, onlyBy, readBody } from '../../../../server/answer.js';
 import { database, written } from '../../../../server/database.js';
 import { figure } from '../../../../server/figuring/pool.js';
@@ -10,7 +10,7 @@ import { keepStart, listStarts } from '../../../../server/starts.js';
 export const GET: APIRoute = (context) => answer(context, () => ({ starts: listStarts(database()) }));
 
 const request = z.strictObject({
-  name: z.string().trim().min(1, 'a name was expected').max(80),
+  name: z.string().check(z.trim(), z.minLength(1, 'a name was expected'), z.maxLength(80)),
   /** A job of one cabinet. */
   document: z.unknown(),
 });
