@@ -7,12 +7,12 @@ import { By, Key } from 'selenium-webdriver';
 import { readJobText } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
 import {
+  accessProblems,
   consoleErrors,
   downloaded,
   eventually,
   find,
   named,
-  seriousProblems,
   textOf,
   untilAlive,
 } from './support/browser.js';
@@ -288,12 +288,12 @@ test('openings divide again, and a dimension of the inner division is typed on t
 test('the whole bench works by keyboard and the check for accessibility finds nothing serious', async () => {
   const { driver } = demo.browser;
   await go('/');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await (await named(driver, 'issue desk')).click();
   await untilAlive(driver);
   await beside();
   for (const fold of await driver.findElements(By.css('details:not([open]) summary'))) await fold.click();
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   const dimension = await find(driver, '[data-dimension="width"]');
   await driver.executeScript('arguments[0].focus()', dimension);
   await driver.actions().sendKeys(Key.ENTER).perform();
@@ -307,7 +307,7 @@ test('the whole bench works by keyboard and the check for accessibility finds no
   );
   await driver.findElement(By.css('body')).sendKeys('?');
   await find(driver, '[role=dialog]');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await driver.findElement(By.css('body')).sendKeys(Key.ESCAPE);
 });
 

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { parse } from 'csv-parse/sync';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, named, textOf } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -41,7 +41,7 @@ test('a drawer front tells the box behind it; other runners make another box, an
     (text) => text.includes('hidden runner'),
     'undo does not bring the hidden runners back',
   );
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   assert.deepEqual(await consoleErrors(driver), []);
 });
 
@@ -88,5 +88,5 @@ test('what to buy is the same on screen and in the file, for one cabinet and for
   const rows = parse(csv, { columns: true }) as Record<string, string>[];
   assert.ok(rows.length > 10);
   for (const { what } of rows) assert.ok(whole.includes(what ?? '?'), `${what} is not on screen`);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
 });

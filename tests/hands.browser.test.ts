@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import { By, Key, type WebElement } from 'selenium-webdriver';
 import { readJob } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -163,7 +163,7 @@ test('the same by keyboard alone: an opening reached by Tab, divided by a number
     'the line did not move by ten',
   );
   assert.ok(moved);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
 });
 
 test('sheet measured thin late: what it changed is read before and after, and walked back', async () => {
@@ -193,7 +193,7 @@ test('sheet measured thin late: what it changed is read before and after, and wa
   await (await named(driver, 'Compare')).click();
   await find(driver, 'select[aria-label="Compare with"]');
   await find(driver, '[data-differences]');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   assert.deepEqual(await consoleErrors(driver), []);
 });
 

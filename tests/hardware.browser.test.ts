@@ -6,12 +6,12 @@ import { By, Key, Origin, until } from 'selenium-webdriver';
 import { readHardwareText, writeHardware } from '../src/core/document/index.js';
 import { startingHardware } from '../src/core/fitted/index.js';
 import {
+  accessProblems,
   consoleErrors,
   downloaded,
   eventually,
   find,
   named,
-  seriousProblems,
   textOf,
   untilAlive,
 } from './support/browser.js';
@@ -70,7 +70,7 @@ test('a hinge chosen on the drawing lights both its marks, and its rows; the cor
   assert.match(panel, /What is asked[\s\S]*frameless[\s\S]*From the library[\s\S]*reveal/i);
   await (await find(driver, '[aria-label="Hinges of this door"] details summary')).click();
   assert.match(await textOf(driver, '[aria-label="Hinges of this door"]'), /made for face frames/);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
 });
 
 test('a hinge of a profile is taken from the library list, and the reveal it gives is said', async () => {
@@ -193,7 +193,7 @@ test('a hardware library goes out, comes in changed, and a wrong one is refused 
   await bench('c1');
   await (await named(driver, 'Hardware')).click();
   assert.match(await textOf(driver, '[role=dialog]'), /Ostrel Fittings[\s\S]*Corran Brassware[\s\S]*Harl/);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await (await named(driver, 'Library file')).click();
   const read = readHardwareText(await downloaded(downloads, '.alcove-hardware.json'));
   assert.ok(read.ok);

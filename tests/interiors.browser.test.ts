@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By } from 'selenium-webdriver';
-import { consoleErrors, eventually, find, seriousProblems, textOf } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, textOf } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -61,6 +61,6 @@ test('the plan cuts through the tray that is chosen, and opens it between the op
   const shut = await eventually(drawn, (count) => count > 0, 'the tray is not drawn');
   await (await driver.findElement(By.xpath('//button[.="Open it"]'))).click();
   await eventually(drawn, (count) => count > shut, 'the tray does not come out');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   assert.deepEqual(await consoleErrors(driver), []);
 });

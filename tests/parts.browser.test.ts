@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { consoleErrors, eventually, find, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -82,7 +82,7 @@ test('trays for a standing cabinet: measured, listed, kept, refused in words whe
   await eventually(dialog, (text) => text.includes('No runner in the library carries'), 'it is not said why');
   await depth.sendKeys(Key.chord(Key.CONTROL, 'a'), '520', Key.ENTER);
   await eventually(dialog, (text) => !text.includes('No runner in the library'), 'it stays refused');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await driver.actions().sendKeys(Key.ESCAPE).perform();
   await saved();
   assert.equal((await stored()).standing?.length, 1);

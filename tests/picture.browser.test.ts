@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By } from 'selenium-webdriver';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo({ inTheRound: true });
@@ -51,7 +51,7 @@ test('the picture has each part of the list once; what is pressed in it is selec
   const row = await driver.findElement(By.xpath('//section[@aria-label="Parts"]//tr[td[2]="Bottom"]//button'));
   await driver.executeScript('arguments[0].click()', row);
   await eventually(address, (url) => url.includes('part=bottom'), 'the list selects another');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
 });
 
 test('doors opened, taken apart, cut and seen alone: it draws on without a word in the console or a request elsewhere', async () => {

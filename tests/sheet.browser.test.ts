@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -32,7 +32,7 @@ test('a job opens on its sheet: front and section in line, six tenths of the win
     );
   const [inFront, inSection] = [await shelf('front'), await shelf('section')];
   assert.ok(typeof inFront === 'number' && inFront === inSection, `a shelf at ${inFront} and ${inSection}`);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
 });
 
 test('a view is brought forward and put back, by its tab, its key and a double press; the address keeps it', async () => {
@@ -93,7 +93,7 @@ test('what is looked for by another word is found, and Enter goes where it is de
   const dialog = () => textOf(driver, '[role="dialog"]');
   await driver.actions().sendKeys('kick height').perform();
   await eventually(dialog, (text) => /Toe height[\s\S]*100 mm/.test(text), 'the toe is not found');
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await driver.actions().sendKeys(Key.ENTER).perform();
   const focused = () =>
     driver.executeScript(
@@ -133,7 +133,7 @@ test('layers come and go by their keys and their menu, and are as they were left
   await (await named(driver, 'Layers')).click();
   await driver.findElement(By.xpath('//*[@role="menuitemradio"][contains(., "all")]')).click();
   await driver.findElement(By.xpath('//*[@role="menuitemcheckbox"][contains(., "Hardware")]')).click();
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await driver.actions().sendKeys(Key.ESCAPE).perform();
   await eventually(dimensions, (count) => count === all, 'not all sizes come back');
   assert.ok((await hardware()) > 0);

@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
 import { readJob } from '../src/core/document/index.js';
 import { solve } from '../src/core/solve.js';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from './support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -52,7 +52,7 @@ test('from the bench to its sheets: every piece of the job once for each there i
   const piece = await find(driver, '[data-piece="1.A"]');
   await piece.sendKeys(' ');
   assert.match(await textOf(driver, '[data-selected]'), /1\.A .*of 1 Sorting counter/);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await (await named(driver, 'Show it on the bench')).click();
   await find(driver, 'main svg[role="group"]');
   assert.match(await driver.getCurrentUrl(), /cabinet=c1&part=/);
@@ -163,7 +163,7 @@ test('accepted, locked, run again round it, set-up ticked, sheet cut, labels pri
   await saved();
   assert.equal((await stored()).layouts?.find((layout) => layout.id === 'birch12')?.ticks.length, 1);
   assert.match(await textOf(driver, '[data-setups]'), /\d+ set-ups, [01] done/);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
 
   // Labels: as many as pieces, on pages as large as the sheets of labels, with a bar of 100 mm.
   await (await named(driver, 'Labels')).click();
@@ -173,7 +173,7 @@ test('accepted, locked, run again round it, set-up ticked, sheet cut, labels pri
     (count) => count === made,
     `there are not ${made} labels`,
   );
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   const printed = (await driver.printPage({
     width: 21,
     height: 29.7,
@@ -216,7 +216,7 @@ test('stock and costs: an offcut and a price are put in, kept, and change the co
   await (await find(driver, '[data-total] button')).click();
   assert.match(await textOf(driver, '[data-working]'), /cabinet 1/);
   await driver.actions().sendKeys(Key.ESCAPE).perform();
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await driver.get(`${demo.server.url}/jobs/${id}/stock`);
   const field = await find(driver, 'input[aria-label="Maple plywood 1/4, price of an ordered sheet"]');
   await field.clear();
@@ -234,7 +234,7 @@ test('stock and costs: an offcut and a price are put in, kept, and change the co
     (count) => count === rows + 1,
     'the offcut is not in stock',
   );
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await (await named(driver, 'Cost and weight')).click();
   await eventually(total, (now) => now > before, 'a dearer sheet does not cost more');
   assert.deepEqual(await consoleErrors(driver), []);

@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { consoleErrors, eventually, find, named, seriousProblems, textOf, untilAlive } from '../support/browser.js';
+import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from '../support/browser.js';
 import { withDemo } from '../support/demo.js';
 
 const demo = withDemo();
@@ -38,6 +38,8 @@ const saved = () =>
     (text) => text === 'Saved',
     'not saved',
   );
+/** What the list of saves says, and what stands beside it. */
+const history = () => textOf(demo.browser.driver, '[role="tabpanel"]:has([aria-label="Saves"])');
 const dialog = () => textOf(demo.browser.driver, '[role="dialog"]');
 const stored = async () => {
   const answer = await fetch(`${demo.server.url}/api/jobs/${await demo.job('reading room')}`);
@@ -85,7 +87,7 @@ test('one decision in two windows is put before the maker by name and value; wha
   assert.match(said, /overall width|width/i);
   assert.match(said, /933 mm/);
   assert.match(said, /944 mm/);
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await driver.executeScript('window.fetch = window.realFetch');
   await driver.findElement(By.xpath('//label[contains(., "933 mm")]/input')).click();
   await (await named(driver, 'Go on with these')).click();
@@ -109,14 +111,15 @@ test('one decision in two windows is put before the maker by name and value; wha
   await saved();
   assert.equal((await stored())[0], 966);
   await (await named(driver, 'History')).click();
-  await eventually(dialog, (text) => /1 gave way/.test(text), 'what gave way is not in the history');
+  await eventually(history, (text) => /1 gave way/.test(text), 'what gave way is not in the history');
   await driver.findElement(By.xpath('//button[contains(., "gave way")]')).click();
   await eventually(
-    dialog,
+    history,
     (text) => /What gave way to another window/.test(text) && /955 mm/.test(text),
     'it is not told',
   );
-  await driver.actions().sendKeys(Key.ESCAPE).perform();
+  // The other window's saves and this one's steps stand in one list.
+  assert.match(await history(), /In this window[^]*width 966/i);
 });
 
 test('a state of before is looked at, brought back as a step, and undone', async () => {
@@ -129,15 +132,16 @@ test('a state of before is looked at, brought back as a step, and undone', async
   await type('Overall width', 977);
   await saved();
   await (await named(driver, 'History')).click();
-  await eventually(dialog, (text) => /Saves|history/i.test(text) && /demo data|begun/.test(text), 'nothing is listed');
+  await eventually(history, (text) => /demo data|begun/.test(text), 'nothing is listed');
   const saves = await driver.findElements(By.css('[aria-label="Saves"] li button'));
-  await (saves.at(-1) as (typeof saves)[number]).click();
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', saves[0]);
+  await (saves[0] as (typeof saves)[number]).click();
   await eventually(
-    dialog,
+    history,
     (text) => /version 1/.test(text) && /What bringing it back would change/.test(text),
     'no state is shown',
   );
-  assert.deepEqual(await seriousProblems(driver), []);
+  assert.deepEqual(await accessProblems(driver), []);
   await (await named(driver, 'Bring it back')).click();
   await saved();
   const [first] = await stored();

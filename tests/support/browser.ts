@@ -131,16 +131,14 @@ export async function downloaded(folder: string, ending: string): Promise<string
   return readFileSync(join(folder, name as string), 'utf8');
 }
 
-/** Findings of the accessibility check that are serious or critical. */
-export async function seriousProblems(driver: WebDriver): Promise<string[]> {
+/** All that the accessibility check finds, however small. */
+export async function accessProblems(driver: WebDriver): Promise<string[]> {
   await driver.executeScript(readFileSync('node_modules/axe-core/axe.min.js', 'utf8'));
   const result = (await driver.executeAsyncScript(
     'const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations), (e) => done([{ id: String(e), impact: "critical", nodes: [] }]))',
   )) as { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[];
-  return result
-    .filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
-    .map(
-      (violation) =>
-        `${violation.id}: ${violation.nodes.map((node) => `${node.html} ${node.failureSummary}`).join('\n')}`,
-    );
+  return result.map(
+    ({ id, impact, nodes }) =>
+      `${id} (${impact}): ${nodes.map((node) => `${node.html} ${node.failureSummary}`).join('\n')}`,
+  );
 }

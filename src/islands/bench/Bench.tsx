@@ -25,6 +25,8 @@ import { KeysDialog } from './KeysDialog.js';
 import { useKeys } from './keys.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
+import { Steps } from './parts/Steps.js';
+import { useAutosave } from './saving/saving.js';
 import { OpeningMenu } from './sheet/OpeningMenu.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall } from './sheet/views/index.js';
@@ -80,24 +82,31 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
   const foldable = useBench((state) => !isTall(state.view));
   const partsShown = useBench((state) => state.partsShown) && foldable;
   const decisionsShown = useBench((state) => state.decisionsShown);
+  const listed = useBench((state) => state.partsShown && state.list === 'steps');
   const [keysOpen, setKeysOpen] = useState(false);
+  const saving = useAutosave(jobId, { version, epoch });
+  const history = { jobId, flush: saving.flush, saving: saving.state.kind };
+  // What was saved is read before and after: it takes more room than a list.
+  const rows = !partsShown
+    ? 'grid-rows-[minmax(0,1fr)_auto]'
+    : listed
+      ? 'grid-rows-[minmax(0,1fr)_auto_17.5rem]'
+      : 'grid-rows-[minmax(0,1fr)_auto_13.5rem]';
   useKeys(() => setKeysOpen(true));
   useAddress();
   return (
     <div className="relative grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] overflow-hidden">
-      <TopBar jobId={jobId} version={version} epoch={epoch} onKeys={() => setKeysOpen(true)} />
+      <TopBar jobId={jobId} saving={saving} onKeys={() => setKeysOpen(true)} />
       <CabinetStrip />
       {solved ? (
         <div
           className={`grid min-h-0 ${decisionsShown ? 'grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]' : 'grid-cols-[minmax(0,1fr)_17.5rem]'}`}
         >
           {decisionsShown && <Decisions solved={solved} />}
-          <main
-            className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${partsShown ? 'grid-rows-[minmax(0,1fr)_auto_13.5rem]' : 'grid-rows-[minmax(0,1fr)_auto]'}`}
-          >
+          <main className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${rows}`}>
             <Sheet solved={solved} savedAt={savedAt} />
             <PartsLine solved={solved} foldable={foldable} />
-            {partsShown && <PartsTable solved={solved} />}
+            {partsShown && <PartsTable solved={solved} history={history} />}
           </main>
           <aside
             className="relative flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2"
@@ -122,12 +131,19 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
           </aside>
         </div>
       ) : (
-        <main className="p-16 text-lg">
-          <h1 className="text-2xl font-semibold">No cabinet on the bench</h1>
-          <p className="mt-2">
-            Add a base or wall cabinet above; it is drawn at once from the house standards, and everything about it can
-            be changed.
-          </p>
+        <main className="grid min-h-0 grid-rows-[minmax(0,1fr)_17.5rem] px-1 pb-2">
+          <div className="p-16 text-lg">
+            <h1 className="text-2xl font-semibold">No cabinet on the bench</h1>
+            <p className="mt-2">
+              Add a base or wall cabinet above; it is drawn at once from the house standards, and everything about it
+              can be changed. What the job held before stands under History.
+            </p>
+          </div>
+          {listed && (
+            <div className="sheet min-h-0">
+              <Steps {...history} />
+            </div>
+          )}
         </main>
       )}
       {solved && <OpeningMenu solved={solved} />}

@@ -1,4 +1,4 @@
-import { FileDown, LayoutGrid } from 'lucide-react';
+import { FileDown, History, LayoutGrid } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
@@ -7,28 +7,17 @@ import { useBench, useSolvedCabinet } from './context.js';
 import { FindDialog } from './find/FindDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
 import { download } from './saving/download.js';
-import { HistoryDialog } from './saving/HistoryDialog.js';
 import { RefusedSteps, SaveWord } from './saving/SaveWords.js';
 import { SidesDialog } from './saving/SidesDialog.js';
-import { useAutosave } from './saving/saving.js';
+import type { Saving } from './saving/saving.js';
+import { isTall } from './sheet/views/index.js';
 import { UndoRedo } from './UndoRedo.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
-export function TopBar({
-  jobId,
-  version,
-  epoch,
-  onKeys,
-}: {
-  jobId: string;
-  version: number;
-  epoch: string;
-  onKeys: () => void;
-}) {
+export function TopBar({ jobId, saving, onKeys }: { jobId: string; saving: Saving; onKeys: () => void }) {
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const solved = useSolvedCabinet();
-  const saving = useAutosave(jobId, { version, epoch });
   const [older, setOlder] = useState(false);
   const { unit } = job.display;
   // A selected part is selected on its sheet as well.
@@ -66,7 +55,7 @@ export function TopBar({
           </label>
           <Fineness />
           {solved && <FindDialog solved={solved} />}
-          <HistoryDialog jobId={jobId} flush={() => saving.flush()} />
+          <HistoryButton />
           <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
           <a
             className="act act-bare"
@@ -97,6 +86,30 @@ export function TopBar({
       <RefusedSteps steps={saving.refused} onSettle={saving.settleRefused} />
       {saving.state.kind === 'sides' && <SidesDialog sides={saving.state.sides} onChoose={saving.choose} />}
     </header>
+  );
+}
+
+/** Opens what was saved and done, at the lower edge of the bench. */
+function HistoryButton() {
+  const shown = useBench((state) => state.partsShown && state.list === 'steps');
+  const tall = useBench((state) => isTall(state.view));
+  const show = useBench((state) => state.show);
+  const showParts = useBench((state) => state.showParts);
+  const showList = useBench((state) => state.showList);
+  return (
+    <button
+      type="button"
+      className="act act-bare"
+      title="What was saved of this job and done here, and when"
+      aria-expanded={shown && !tall}
+      onClick={() => {
+        if (tall) show('all');
+        showParts(tall || !shown);
+        showList('steps');
+      }}
+    >
+      <History size={17} aria-hidden="true" /> <span className="max-xl:sr-only">History</span>
+    </button>
   );
 }
 

@@ -96,6 +96,9 @@ export function useAutosave(jobId: string, first: { readonly version: number; re
   };
 }
 
+/** What the save of a job is doing, and the ways to ask for one. */
+export type Saving = ReturnType<typeof useAutosave>;
+
 /**
  * Hears of other windows' saves as they happen, while the page is seen: a browser gives one server a handful of lines,
  * and a page that is not seen should hold none. Seen again, it hears first how the job stands.

@@ -1,0 +1,79 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Job } from '../../../core/document/index.js';
+import type { Edit } from '../../../core/job/index.js';
+
+/** One save of the job, as the server keeps it. */
+export interface Save {
+  readonly version: number;
+  readonly label: string;
+  readonly savedAt: string;
+  readonly edits?: readonly Edit[];
+  /** What gave way to another window's edits. */
+  readonly setAside?: readonly Edit[];
+}
+
+/** A saved state and the one before it, as far as it is kept. */
+export interface SavedState {
+  readonly version: number;
+  readonly job: Job;
+  readonly before: Job | undefined;
+}
+
+/** So many saves come at a time. */
+const PAGE = 100;
+const AWAY = 'The server does not answer, so what was saved cannot be shown. Is it still running?';
+
+/** Everything that was saved of a job, the earliest first; read anew when `moment` becomes another. */
+export function useSaves(jobId: string, flush: () => Promise<boolean>, moment: string) {
+  const [saves, setSaves] = useState<readonly Save[]>([]);
+  const [more, setMore] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const current = useRef({ flush, saves });
+  current.current = { flush, saves };
+
+  const read = async (before: number | undefined) => {
+    try {
+      const page = await fetch(`/api/jobs/${jobId}/history${before === undefined ? '' : `?before=${before}`}`);
+      const { saved } = (await page.json()) as { saved: Save[] };
+      const known = new Map(current.current.saves.map((save) => [save.version, save]));
+      for (const save of saved) known.set(save.version, save);
+      setSaves([...known.values()].sort((a, b) => a.version - b.version));
+      // The latest page says nothing of what lies before pages that were asked for.
+      if (before !== undefined || current.current.saves.length === 0) setMore(saved.length === PAGE);
+      setProblem(null);
+    } catch {
+      setProblem(AWAY);
+    }
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: read at each of these moments, and at no other
+  useEffect(() => {
+    void current.current.flush().then(() => read(undefined));
+  }, [jobId, moment]);
+
+  const state = async (version: number): Promise<Job | undefined> => {
+    const response = await fetch(`/api/jobs/${jobId}/history/${version}`);
+    return response.ok ? ((await response.json()) as { document: Job }).document : undefined;
+  };
+  return {
+    saves,
+    problem,
+    /** Reads those before the ones that are there; undefined where there are none. */
+    earlier: more ? () => read(saves[0]?.version) : undefined,
+    /** The state after a save; undefined, with the reason in `problem`, where it cannot be had. */
+    async stateOf(version: number): Promise<SavedState | undefined> {
+      try {
+        const job = await state(version);
+        if (!job) {
+          setProblem('That state is not kept any more.');
+          return undefined;
+        }
+        const previous = saves[saves.findIndex((save) => save.version === version) - 1];
+        setProblem(null);
+        return { version, job, before: previous && (await state(previous.version)) };
+      } catch {
+        setProblem(AWAY);
+        return undefined;
+      }
+    },
+  };
+}
