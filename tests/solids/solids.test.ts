@@ -1,7 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { withEdits } from '../../src/core/changes/index.js';
+import { linesOf } from '../../src/core/handling/index.js';
 import { loadSolids, shapeOf } from '../../src/core/solids/index.js';
-import { partOf, solveWith } from '../support/cabinets.js';
+import { solve } from '../../src/core/solve.js';
+import { buildable } from '../generator/buildable.js';
+import { jobWith, partOf, solveWith } from '../support/cabinets.js';
 import { prove } from './prove.js';
 import { readKnown, runSolids, worse } from './run.js';
 
@@ -49,4 +53,27 @@ test('the proof sees a part that is moved, a groove that is gone and a hole with
   assert.ok(moved.some((what) => what === 'dowels of bottom meet nothing'));
   const nailer = prove({ ...solved, parts: parts((key) => key === 'nailer/high') }, solids).map(({ what }) => what);
   assert.deepEqual(nailer, ['nailer + top share space']);
+});
+
+test('with runners raised as far as their lines may be dragged nothing shares space, unless a stop says so', async () => {
+  const solids = await loadSolids();
+  let [raised, stopped] = [0, 0];
+  for (let seed = 0; seed < 400 && raised < 24; seed += 1) {
+    const job = jobWith(buildable(seed).decisions);
+    const [before] = solve(job).cabinets;
+    const stops = (solved: typeof before) => solved?.findings.filter(({ severity }) => severity === 'stop').length ?? 0;
+    if (!before || stops(before) > 0 || prove(before, solids).length > 0) continue;
+    const lines = linesOf(before).filter(({ id, most, at }) => /^runner\/.*\/left$/.test(id) && most > at + 1);
+    if (lines.length === 0) continue;
+    const edits = lines.flatMap((line) => line.place(seed % 3 === 0 ? line.most : (line.at + line.most) / 2).edits);
+    const [after] = solve(withEdits(job, edits)).cabinets;
+    if (!after || stops(after) > 0) {
+      stopped += 1;
+      continue;
+    }
+    raised += 1;
+    assert.deepEqual(prove(after, solids), [], `seed ${seed}`);
+  }
+  console.log(`${raised} cabinets with raised runners, ${stopped} stopped`);
+  assert.ok(raised >= 24 && stopped < raised, `${raised} raised, ${stopped} stopped`);
 });

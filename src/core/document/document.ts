@@ -32,11 +32,14 @@ const FIRST_WITH_ROOMS = 11;
 const FIRST_WITH_PARTS = 12;
 /** The first version with the shop's way of cutting, its stock, and the layouts that were accepted. */
 const FIRST_WITH_STOCK = 14;
+/** The first version in which the runners of a single drawer can be raised. */
+const FIRST_WITH_RAISED = 15;
 export const JOB_VERSION = Math.max(
   FIRST_BY_HAND,
   FIRST_WITH_ROOMS,
   FIRST_WITH_PARTS,
   FIRST_WITH_STOCK,
+  FIRST_WITH_RAISED,
   ...settingLeaves.map(({ since }) => since),
   ...libraries.map(({ since }) => since),
 );

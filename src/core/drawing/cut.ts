@@ -14,6 +14,7 @@ import { isRectangle, type Part, type Point, planOutline, toCabinet } from '../p
 import type { SolvedCabinet } from '../solve.js';
 import { bodyItems } from './bodies.js';
 import { shelfHandles } from './handles.js';
+import { cutKey } from './panel.js';
 import { zoneItems } from './zones.js';
 
 /** Where the cabinet is cut: across it (side view), along its face, or level (plan). The position in mm. */
@@ -77,21 +78,50 @@ function outline(part: Part, plane: CutPlane, cut: boolean): DrawingItem {
 
 /** The side cut: back, nailers, stretchers, shelves and toe, seen through the middle of the first opening. */
 export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
-  const { cabinet, box, face } = solved;
-  const cell = face.ok ? face.cells[0] : undefined;
-  const middle = cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2;
-  const at = besideUprights(solved, middle);
+  const { cabinet, box } = solved;
+  const at = sectionPlane(solved);
   const front = Math.min(0, ...solved.parts.map((part) => part.extent.min[1]));
   const rear = Math.max(box.sideDepth.mm, ...solved.parts.map((part) => part.extent.max[1]));
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Side section' },
     min: { h: front, v: -box.underHeight.mm },
     max: { h: rear, v: box.height.mm },
-    items: [...cutItems(solved, { normal: 'x', at }), ...bodyItems(solved, 'y', 'z'), ...zoneItems(solved, 'y', 'z')],
+    items: [
+      ...cutItems(solved, { normal: 'x', at }),
+      ...pinHoles(solved, at),
+      ...bodyItems(solved, 'y', 'z'),
+      ...zoneItems(solved, 'y', 'z'),
+    ],
     dimensions: sectionDimensions(solved, front),
     spot: ({ placement }, { u, v }) => flat(toCabinet(placement, u, v, 0), { normal: 'x', at }),
     handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),
   };
+}
+
+/** Where the side section is taken (mm from the left of the box): through the middle of the first opening. */
+export function sectionPlane(solved: SolvedCabinet): number {
+  const { box, face } = solved;
+  const cell = face.ok ? face.cells[0] : undefined;
+  return besideUprights(solved, cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2);
+}
+
+/** The pin holes of the rooms that are cut, in the upright seen behind them. */
+function pinHoles({ bays, parts }: SolvedCabinet, x: number): DrawingItem[] {
+  return bays.flatMap(({ room, right }) => {
+    const { low, high } = room.inside.h;
+    const upright = parts.find(({ key }) => key === right?.key);
+    if (!upright || low.mm > x || high.mm < x) return [];
+    return upright.machining.flatMap((operation, at): DrawingItem[] => {
+      if (operation.kind !== 'holes' || operation.by.kind !== 'pins' || operation.by.opening !== room.id) return [];
+      return operation.positions.map(({ mm }) => ({
+        kind: 'hole',
+        at: flat(toCabinet(upright.placement, mm, operation.offset.mm, 0), { normal: 'x', at: x }),
+        diameter: operation.diameter.mm,
+        weight: 'visible',
+        shows: cutKey(upright.key, at),
+      }));
+    });
+  });
 }
 
 /** Never along an upright in the middle: through the room at the left of it instead. */

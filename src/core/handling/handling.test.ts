@@ -27,6 +27,7 @@ import {
   mirror,
   pin,
   placeOf,
+  sectionLinesOf,
   settle,
   sizesAt,
 } from './index.js';
@@ -142,6 +143,96 @@ test('ends and toe follow the line: what is drawn there afterwards stands there'
   near(higher.box.height.mm, solved.box.height.mm + 37, 'top');
   const toe = carriedOut(job, line('toe').place(20)).solved;
   near(toe.box.underHeight.mm, solved.box.underHeight.mm + 20, 'toe');
+});
+
+/** Heights at which runners are screwed to what stands beside a drawer, read from the holes that are bored. */
+const screwed = ({ parts }: SolvedCabinet, opening: string) => [
+  ...new Set(
+    parts.flatMap(({ machining, placement: { origin } }) =>
+      machining.flatMap((operation) =>
+        operation.kind === 'holes' &&
+        operation.by.kind === 'runners' &&
+        operation.by.what === 'case' &&
+        operation.by.front?.endsWith(`/${opening}`)
+          ? [Math.round((origin[2] + operation.offset.mm) * 100) / 100]
+          : [],
+      ),
+    ),
+  ),
+];
+
+test('a runner that is dragged is screwed where its line was put; its box goes with it, nothing else moves', () => {
+  const job = jobWith({ width: 600, height: 800, parts: drawers(3) });
+  const before = first(job);
+  const line = linesOf(before).find(({ id }) => id === 'runner/o2/left');
+  assert.ok(line && line.most > line.at + 40, 'there is room to raise it');
+  assert.deepEqual(screwed(before, 'o2'), [Math.round(line.at * 100) / 100]);
+  for (const at of [line.at + 11.5, line.most]) {
+    const after: SolvedCabinet = carriedOut(job, line.place(at)).solved;
+    assert.deepEqual(screwed(after, 'o2'), [Math.round(at * 100) / 100]);
+    assert.deepEqual(screwed(after, 'o1'), screwed(before, 'o1'));
+    assert.deepEqual(fronts(after), fronts(before));
+    const floor = ({ parts }: SolvedCabinet) =>
+      Math.min(...parts.filter(({ key }) => key.startsWith('drawer/o2/box')).map(({ extent }) => extent.min[2]));
+    near(floor(after), floor(before) + at - line.at, 'underside of the box');
+    assert.deepEqual(
+      after.findings.filter(({ severity }) => severity === 'stop'),
+      [],
+    );
+  }
+  // From the side it is the same line, and the grid of holes is a reason to stop at.
+  const side = sectionLinesOf(before).find(({ id }) => id === 'runner/o2/right');
+  near(side?.at ?? 0, line.at, 'seen from the side');
+  const [hole] = line.snaps.filter(({ why }) => why === 'on the grid of holes');
+  near(((hole?.at ?? 0) - (before.grid?.base.mm ?? 0)) % 32, 0, 'on the grid');
+});
+
+test('a runner that is raised too far is a stop that says so, and what was typed is kept', () => {
+  const job = jobWith({ width: 600, height: 800, parts: drawers(3) });
+  const line = linesOf(first(job)).find(({ id }) => id === 'runner/o2/left');
+  const high = carriedOut(job, line?.place(line.at + 600));
+  assert.ok(high.solved.findings.some(({ severity }) => severity === 'stop'));
+  const [, opening] = openingsOf(high.job.cabinets[0]?.face as never);
+  assert.equal(opening?.fill.kind === 'drawer' && opening.fill.raised, 600);
+});
+
+test('on the section the columns of pin holes, the toe and the rear follow the line', () => {
+  for (const rear of ['steps', 'groove'] as const) {
+    const job = jobWith({
+      width: 700,
+      height: 800,
+      settings: { pins: { rear } },
+      parts: [
+        { id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', interior: { kind: 'shelves', shelves: 2 } } },
+      ],
+    });
+    const before = first(job);
+    const columns = ({ parts }: SolvedCabinet) => [
+      ...new Set(
+        (parts.find(({ key }) => key === 'side/right')?.machining ?? []).flatMap((operation) =>
+          operation.kind === 'holes' && operation.by.kind === 'pins' ? [operation.offset.mm] : [],
+        ),
+      ),
+    ];
+    const lines = sectionLinesOf(before);
+    const line = (id: string) => {
+      const found = lines.find((each) => each.id === id);
+      assert.ok(found, `${id} of ${lines.map((each) => each.id)}`);
+      return found;
+    };
+    assert.deepEqual(lines.filter(({ id }) => id.startsWith('pins-')).length, rear === 'groove' ? 2 : 1);
+    const front = carriedOut(job, line('pins-front-o1').place(line('pins-front-o1').at + 9)).solved;
+    near(columns(front)[0] ?? 0, (columns(before)[0] ?? 0) + 9, 'front line');
+    if (rear === 'groove') {
+      const moved = carriedOut(job, line('pins-rear-o1').place(line('pins-rear-o1').at - 14)).solved;
+      near(columns(moved)[1] ?? 0, (columns(before)[1] ?? 0) - 14, 'rear line');
+      near(columns(moved)[0] ?? 0, columns(before)[0] ?? 0, 'the front line stays');
+    }
+    const deeper = carriedOut(job, line('end-rear').place(line('end-rear').at + 25)).solved;
+    near(deeper.box.sideDepth.mm, before.box.sideDepth.mm + 25, 'rear');
+    const toe = carriedOut(job, line('toe-setback').place(71)).solved;
+    near(toe.parts.find(({ role }) => role === 'plinth')?.extent.min[1] ?? 0, 71, 'toe');
+  }
 });
 
 test('a pull that is dragged is bored where its end was put', () => {

@@ -33,6 +33,8 @@ const contentsSchema = z.strictObject({
 });
 export type DrawerContents = z.infer<typeof contentsSchema>;
 const contents = z.optional(contentsSchema);
+/** How far its runners, and the box on them, stand above the lowest they can (mm). */
+const raised = z.optional(lengthField({ max: 1000 }));
 
 /** What a room is for, behind a front or in an open bay. */
 const roomFills = [
@@ -42,8 +44,8 @@ const roomFills = [
     /** Undersides above the floor of the room. */
     shelvesAt: heights,
   }),
-  z.strictObject({ kind: z.literal('drawer'), contents }),
-  z.strictObject({ kind: z.literal('tray'), contents }),
+  z.strictObject({ kind: z.literal('drawer'), contents, raised }),
+  z.strictObject({ kind: z.literal('tray'), contents, raised }),
   z.strictObject({ kind: z.literal('waste') }),
   z.strictObject({ kind: z.literal('bottles') }),
   z.strictObject({ kind: z.literal('rail') }),
@@ -92,7 +94,7 @@ const hung = {
 
 /** What closes an opening. */
 const leafFills = [
-  z.strictObject({ kind: z.literal('drawer'), contents }),
+  z.strictObject({ kind: z.literal('drawer'), contents, raised }),
   z.strictObject({ kind: z.literal('false') }),
   z.strictObject({ kind: z.literal('door'), hinged: z.enum(['left', 'right']), ...hung }),
   z.strictObject({ kind: z.literal('pair'), ...hung }),

@@ -102,6 +102,8 @@ export const pathTo = {
   shelvesOf: (room: EditPath, field: 'shelves' | 'shelvesAt') => made(`${room}/${field}`),
   /** What goes into a drawer or onto a tray, from where its fill is decided. */
   contentsOf: (fill: EditPath) => made(`${fill}/contents`),
+  /** How far the runners of a drawer or tray are raised, from where its fill is decided. */
+  raisedOf: (fill: EditPath) => made(`${fill}/raised`),
   /** An entry of a list by its id. */
   entry: (list: EditPath, id: string) => made(`${list}/${id}`),
   material: (id: string) => made(`materials/${id}`),

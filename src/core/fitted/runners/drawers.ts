@@ -26,6 +26,8 @@ export interface FittedDrawer {
   /** What is said to go in, and where its fill is decided. */
   readonly contents?: DrawerContents;
   readonly path: EditPath;
+  /** How far its runners are raised, where that is decided. */
+  readonly raised?: Dim;
   /** The runner opening, and how far runners are packed out. */
   readonly across: Dim;
   readonly packing: { readonly left: Dim; readonly right: Dim };
@@ -82,6 +84,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       name: room.name,
       ...(room.contents ? { contents: room.contents } : {}),
       path: room.path,
+      ...(room.raised ? { raised: room.raised } : {}),
       across: room.across.size,
       packing: room.packing,
       ...(room.kind === 'front' ? {} : { inner: room.kind }),

@@ -77,6 +77,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
         front,
         inner,
         contents,
+        raised,
         spacers,
         across,
         packing,
@@ -91,6 +92,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
         front,
         ...(inner ? { inner } : {}),
         ...(contents ? { contents } : {}),
+        ...(raised ? { raised: size(raised) } : {}),
         across: size(across),
         ...(spacers
           ? {

@@ -5,7 +5,7 @@ import { uprightAt } from '../../parts/index.js';
 import { capital } from '../../words.js';
 import type { HungDoor } from '../hinges/index.js';
 import type { FitContext } from '../kind.js';
-import { common, type DrawerRoom, rearOf } from './room.js';
+import { common, type DrawerRoom, raisedIn, rearOf } from './room.js';
 import { type Spacer, spacerFor } from './spacers.js';
 
 /** The rooms of inner drawers and trays: behind doors, or in an open bay. */
@@ -39,7 +39,11 @@ function roomInside(
   const { id, inside, cell, fill, path } = room;
   const { h, v } = inside;
   // A frame's rail may stand above the floor of the room, or hang below its ceiling.
-  const up = common(cell.clear.v, v);
+  const { up, raised } = raisedIn(
+    common(cell.clear.v, v),
+    fill.kind === 'drawer' || fill.kind === 'tray' ? fill : undefined,
+    path,
+  );
   const across = between(h, left?.thickness, right?.thickness, id);
   const forward = length(0, 'front edge of the case');
   const plane = box.mountingPlane.mm > 0 ? box.mountingPlane : forward;
@@ -58,6 +62,7 @@ function roomInside(
     name: capital(room.name),
     across,
     up,
+    raised,
     inside,
     packing: {
       left: left?.thickness ?? length(0, 'packing, left'),

@@ -1,4 +1,4 @@
-import { type Dim, length, type Span, spanBetween } from '../../derive/index.js';
+import { type Dim, length, type Span, setting, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
 import { type DrawerContents, type EditPath, pathTo } from '../../job/index.js';
@@ -22,8 +22,10 @@ export interface DrawerRoom {
   readonly name: string;
   /** Between frame members or dividers, or between the faces runners are fixed to: the smaller, from left to right. */
   readonly across: Span;
-  /** From the floor of the opening to its ceiling. */
+  /** From the floor of the opening to its ceiling; from where its runners are raised to, where they are. */
   readonly up: Span;
+  /** How far they are raised, where that is decided. */
+  readonly raised: Dim | undefined;
   /** How far a runner has to be packed out to stand in line with the opening, at either end; 0 where it need not. */
   readonly packing: { readonly left: Dim; readonly right: Dim };
   /** The uprights that carry its runners. */
@@ -81,21 +83,24 @@ export function roomOf(
   ];
   const size = low === inside.h.low && high === inside.h.high ? inside.h.size : spanBetween(low, high).size;
   const across = { low, high, size: size.as('opening for the runners', `drawer/${cell.opening.id}.opening`) };
-  const up = common(clear.v, inside.v);
+  const fill = cell.fill.kind === 'drawer' ? cell.fill : undefined;
+  const path = pathTo.openingField(cell.path, 'fill');
+  const { up, raised } = raisedIn(common(clear.v, inside.v), fill, path);
   const middle = (up.low.mm + up.high.mm) / 2;
   const upright = (hand: 'left' | 'right', x: Dim) => uprightAt(parts, hand, { x: x.mm, z: middle });
   const plane = box.mountingPlane;
-  const around = cell.fill.kind === 'drawer' ? aroundOf({ across, up, plane }, zones, resolved) : undefined;
+  const around = fill ? aroundOf({ across, up, plane }, zones, resolved) : undefined;
   return {
     id: cell.opening.id,
     kind: 'front',
     front,
-    contents: cell.fill.kind === 'drawer' ? cell.fill.contents : undefined,
-    path: pathTo.openingField(cell.path, 'fill'),
+    contents: fill?.contents,
+    path,
     inside,
     name: capital(cell.name.replace('drawer front', 'drawer')),
     across,
     up,
+    raised,
     packing: {
       left: packed(low, inside.h.low, 'left'),
       right: packed(inside.h.high, high, 'right'),
@@ -106,6 +111,21 @@ export function roomOf(
     begins: backOfFronts(box, settings),
     ...rearOf({ across, up }, parts, box, around ? [] : zones),
   };
+}
+
+/** The room a drawer has once its runners are raised as it is decided. */
+export function raisedIn(
+  up: Span,
+  fill: { readonly raised?: number | undefined } | undefined,
+  path: EditPath,
+): Pick<DrawerRoom, 'up' | 'raised'> {
+  if (!fill?.raised) return { up, raised: undefined };
+  const raised = setting('runners raised', fill.raised, {
+    kind: 'here',
+    note: 'this drawer',
+    path: pathTo.raisedOf(path),
+  });
+  return { up: spanBetween(up.low.plus(raised).as('floor of the drawer, raised'), up.high), raised };
 }
 
 /** Between frame members and between case parts, whichever is nearer. */

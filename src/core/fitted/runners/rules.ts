@@ -51,6 +51,13 @@ const FAMILIES = {
   tall: 'Take a tall pull-out',
 } as const;
 
+/** Where its runners were raised: as low as they go again. */
+function letDown(raised: FittedDrawer['raised'], path: FittedDrawer['path']): Act[] {
+  return raised
+    ? [{ label: 'Let its runners down again', edits: [{ path: pathTo.raisedOf(path), value: undefined }] }]
+    : [];
+}
+
 /** No runner of the library carries a drawer here. */
 const noRunner: FindingRule = {
   id: 'drawers/no-runner',
@@ -59,7 +66,7 @@ const noRunner: FindingRule = {
     const { drawers } = resolved.settings;
     return fitted.runners
       .filter(({ plan }) => plan === undefined)
-      .map(({ name, front, against, across, depth }): FindingDraft => {
+      .map(({ name, front, against, across, depth, raised, path }): FindingDraft => {
         const own = against.filter(({ unasked }) => !unasked);
         const reasons = [...new Map(own.map((each) => [each.profile, each])).values()];
         const told = reasons
@@ -78,6 +85,7 @@ const noRunner: FindingRule = {
           parts: [front],
           settings: [settingPath(context, 'drawers/family'), settingPath(context, 'drawers/choice')],
           fixes: [
+            ...letDown(raised, path),
             ...(drawers.choice.value === 'none'
               ? []
               : [setChoice(context, 'Leave the runner to the rules', 'drawers/choice', 'none')]),
@@ -109,8 +117,8 @@ const nothingCarries: FindingRule = {
     const { fitted } = context;
     return fitted.runners
       .filter(({ carried, plan }) => plan && !carried)
-      .map(({ name, front, runner }) => ({ name, front, wooden: runner === undefined }))
-      .map(({ name, front, wooden }) => ({
+      .map(({ name, front, runner, raised, path }) => ({ name, front, raised, path, wooden: runner === undefined }))
+      .map(({ name, front, raised, path, wooden }) => ({
         severity: 'stop',
         what: wooden
           ? `Nothing lies under ${within(name)} for it to run on.`
@@ -122,6 +130,7 @@ const nothingCarries: FindingRule = {
         settings: [settingPath(context, wooden ? 'dividers/betweenFronts' : 'dividers/partitions')],
         fixes: wooden
           ? [
+              ...letDown(raised, path),
               setChoice(context, 'Put web frames between the fronts', 'dividers/betweenFronts', 'web'),
               setChoice(context, 'Take side-mounted runners', 'drawers/family', 'side'),
             ]

@@ -95,6 +95,7 @@ function trayIn(
     rear: depth,
     rearBy: 'rear of the cabinet',
     contents: undefined,
+    raised: undefined,
     path,
   };
   const { drawers } = resolved.settings;

@@ -14,6 +14,7 @@ import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useBench } from '../context.js';
 import { FigureRow, Taught, WhyNot } from './FigureRow.js';
+import { Raised } from './Raised.js';
 
 /** Who says how far something stands out. */
 const FROM = { measured: 'measured', table: 'by the hinge’s table', geometry: 'by door and hinge' } as const;
@@ -97,6 +98,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       {row(`Depth to the ${drawer.rearBy}`, (each) => each.depth)}
       {row('Contents at most', (each) => each.runner?.contents)}
       {row('The pair carries', (each) => each.runner?.load)}
+      {runner && <Raised drawer={drawer} />}
       <WhatGoesIn solved={solved} drawer={drawer} />
       <WhyNot
         against={told.map(({ profile, name, length, why }) => ({

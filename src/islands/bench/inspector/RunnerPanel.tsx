@@ -5,6 +5,7 @@ import type { SolvedCabinet } from '../../../core/solve.js';
 import { within } from '../../../core/words.js';
 import { useBench } from '../context.js';
 import { FigureRow } from './FigureRow.js';
+import { Raised } from './Raised.js';
 
 const WHERE: Record<Runner['hand'], string> = { left: 'left', right: 'right', under: 'under the box' };
 
@@ -26,6 +27,7 @@ export function RunnerPanel({ solved }: { solved: SolvedCabinet }) {
       </h2>
       {row('Length', (each) => each.drawer.runner?.length)}
       {hand !== 'under' && row('Screw line above the underside', (each) => each.drawer.runner?.line)}
+      <Raised drawer={drawer} />
       {row('Front end, from the front edge', (each) => each.drawer.runner?.start)}
       {held?.holes.map(({ mm }, at) => (
         <Fragment key={mm}>{row(`Screw ${at + 1}, from the front edge`, (each) => each.held?.holes[at])}</Fragment>

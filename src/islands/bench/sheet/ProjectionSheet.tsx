@@ -9,7 +9,7 @@ import {
   planLevels,
   type ViewOf,
 } from '../../../core/drawing/index.js';
-import { linesOf } from '../../../core/handling/index.js';
+import { linesOf, sectionLinesOf } from '../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
@@ -40,7 +40,10 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
   );
   const times = useBench((state) => state.zoom.times);
   const withCorner = useBench((state) => state.cornerShown);
-  const lines = useMemo(() => linesOf(solved, besideOf(job, all, solved.cabinet.id)), [solved, job, all]);
+  const lines = useMemo(
+    () => ({ front: linesOf(solved, besideOf(job, all, solved.cabinet.id)), section: sectionLinesOf(solved) }),
+    [solved, job, all],
+  );
   const { views, corner } = useMemo(() => {
     const seen = (id: ViewOf) => {
       const whole = draw(solved, id);
@@ -58,7 +61,7 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
       views: laid.views.map((view) => ({
         ...view,
         draw: (each: SolvedCabinet) => draw(each, view.id),
-        ...(view.id === 'front' ? { lines } : {}),
+        ...(view.id === 'plan' ? {} : { lines: lines[view.id] }),
       })),
     };
   }, [draw, solved, size, style, layers, times, withCorner, lines]);

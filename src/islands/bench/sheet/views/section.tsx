@@ -1,5 +1,6 @@
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { drawSection } from '../../../../core/drawing/index.js';
+import { sectionLinesOf } from '../../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../../core/solve.js';
 import { useBench } from '../../context.js';
 import { DrawingSheet } from '../DrawingSheet.js';
@@ -8,7 +9,8 @@ import type { View, ViewProps } from './view.js';
 function SectionSheet({ solved, savedAt }: ViewProps) {
   const jobName = useBench((state) => state.job.name);
   const draw = useCallback((each: SolvedCabinet) => drawSection(each, jobName), [jobName]);
-  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} />;
+  const lines = useMemo(() => sectionLinesOf(solved), [solved]);
+  return <DrawingSheet solved={solved} savedAt={savedAt} draw={draw} lines={lines} />;
 }
 
 /** The side section through the first opening. */

@@ -1,0 +1,47 @@
+import { pathTo } from '../../job/index.js';
+import type { SolvedCabinet } from '../../solve.js';
+import { type Line, lineOf, multiples } from './line.js';
+
+const round = (near: number, most: number, step: number) =>
+  multiples(near, most, step).map((mm) => ({ mm, why: `round ${step}` }));
+
+/** On the side section: the rear of the cabinet, and how far the toe stands back. */
+export function depthLines({ box, cabinet, parts, resolved }: SolvedCabinet): Line[] {
+  const { depth } = cabinet.size;
+  const [foot, top] = [-box.underHeight.mm, box.height.mm];
+  const rear = Math.max(...parts.map(({ extent }) => extent.max[1]));
+  const setback = resolved.settings.toe.setback.mm;
+  const plinth = parts.find(({ role }) => role === 'plinth');
+  return [
+    lineOf(
+      {
+        label: 'Overall depth',
+        mm: depth,
+        path: pathTo.cabinetField(cabinet.id, 'size/depth'),
+        least: 100,
+        most: 1500,
+        reasons: round(depth, depth + 500, 10),
+      },
+      'h',
+      rear,
+      { id: 'end-rear', from: foot, to: top, shows: parts.some(({ key }) => key === 'back') ? 'back' : 'side/left' },
+    ),
+    ...(plinth && Math.abs(plinth.extent.min[1] - setback) < 0.01
+      ? [
+          lineOf(
+            {
+              label: 'Toe set back',
+              mm: setback,
+              path: pathTo.setting(cabinet.id, 'toe/setback'),
+              least: 0,
+              most: 200,
+              reasons: round(setback, 220, 10),
+            },
+            'h',
+            setback,
+            { id: 'toe-setback', from: foot, to: 0, shows: plinth.key },
+          ),
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,26 @@
+import type { FittedDrawer } from '../../../core/fitted/runners/index.js';
+import { pathTo } from '../../../core/job/index.js';
+import { within } from '../../../core/words.js';
+import { LengthField } from '../../fields/LengthField.js';
+import { useBench } from '../context.js';
+
+/** How far the runners of a drawer, and the box on them, stand above the lowest they can: what their line is dragged to. */
+export function Raised({ drawer }: { drawer: FittedDrawer }) {
+  const act = useBench((state) => state.act);
+  const style = useBench((state) => state.job.display);
+  const { raised, path, name } = drawer;
+  return (
+    <LengthField
+      label="Runners raised by"
+      hideLabel={false}
+      style={style}
+      mm={raised?.mm ?? 0}
+      onCommit={(mm) =>
+        act({
+          label: `Runners of ${within(name)} raised`,
+          edits: [{ path: pathTo.raisedOf(path), value: mm > 0 ? mm : undefined }],
+        })
+      }
+    />
+  );
+}
