@@ -3,7 +3,7 @@ import { allKinds } from '../fitted/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
-import { formatLengthWithUnit, type LengthStyle } from '../units/index.js';
+import { formatLengthWithUnit, KEPT_IN, type LengthStyle } from '../units/index.js';
 import { bandBought, bandedLength } from './bands.js';
 
 /** The groups of a shopping list, in the order of the shop's shelves. */
@@ -14,6 +14,8 @@ type Group = (typeof GROUPS)[number];
 export interface ToBuy {
   readonly group: Group;
   readonly name: string;
+  /** The name its price is kept under, in which lengths stand in millimetres. */
+  readonly keptAs: string;
   /** Pieces, or metres of a band, or places where glue goes. */
   readonly quantity: number;
   readonly unit: 'pieces' | 'm' | 'joints';
@@ -24,7 +26,7 @@ export interface ToBuy {
   readonly cabinets: readonly string[];
 }
 
-type Draft = Omit<ToBuy, 'cabinets' | 'packs'>;
+type Draft = Omit<ToBuy, 'cabinets' | 'packs' | 'keptAs'> & { readonly keptAs?: string };
 
 /** Screws, dowels and pins are sold in packs of so many. */
 const PACK = 100;
@@ -40,23 +42,20 @@ type Bought = Pick<SolvedCabinet, 'parts' | 'fittings' | 'resolved'> & {
 /** What has to be bought for some cabinets: hardware, fasteners by kind and length, bands by the metre, joints to glue. */
 export function shoppingList(cabinets: readonly Bought[], style: LengthStyle): ToBuy[] {
   const found = new Map<string, ToBuy>();
-  for (const solved of cabinets)
-    for (const draft of [
-      ...hardware(solved),
-      ...boughtParts(solved, style),
-      ...fasteners(solved, style),
-      ...bands(solved, style),
-      ...glue(solved),
-    ]) {
+  for (const solved of cabinets) {
+    const kept = draftsOf(solved, KEPT_IN).map(({ name, keptAs }) => keptAs ?? name);
+    draftsOf(solved, style).forEach((draft, at) => {
       const key = `${draft.group}/${draft.name}/${draft.note}`;
       const known = found.get(key);
       const { number } = solved.cabinet;
       found.set(key, {
         cabinets: known ? [...new Set([...known.cabinets, number])] : [number],
         ...draft,
+        keptAs: kept[at] ?? draft.name,
         quantity: (known?.quantity ?? 0) + draft.quantity,
       });
-    }
+    });
+  }
   return [...found.values()]
     .map((each): ToBuy => {
       if (each.unit === 'm') return { ...each, quantity: Math.ceil(each.quantity * 10) / 10 };
@@ -66,11 +65,23 @@ export function shoppingList(cabinets: readonly Bought[], style: LengthStyle): T
     .sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || a.name.localeCompare(b.name));
 }
 
+/** Everything a cabinet asks for, one by one, always in the same order. */
+function draftsOf(solved: Bought, style: LengthStyle): Draft[] {
+  return [
+    ...hardware(solved),
+    ...boughtParts(solved, style),
+    ...fasteners(solved, style),
+    ...bands(solved, style),
+    ...glue(solved),
+  ];
+}
+
 /** Screws that come with the boxes of drawers are named by them, and count as fasteners. */
 function hardware({ fittings }: Bought): Draft[] {
-  return fittings.map(({ name, quantity, note }) => ({
+  return fittings.map(({ name, quantity, note, keptAs = name }) => ({
     group: name.startsWith('Screws') ? 'fasteners' : 'hardware',
     name,
+    keptAs,
     quantity,
     unit: 'pieces',
     note,

@@ -63,6 +63,8 @@ export interface Fitting {
   readonly name: string;
   readonly quantity: number;
   readonly note: string;
+  /** The name its price is kept under, where its own says a length: that in millimetres. */
+  readonly keptAs?: string;
 }
 
 export interface BuilderResult {

@@ -4,13 +4,15 @@ import { test } from 'node:test';
 import { type Job, readJobText } from '../document/index.js';
 import { demandOf, layOut, planFor, proposalOf, USUAL_WAY } from '../sheets/index.js';
 import { solve } from '../solve.js';
-import { costOf } from './index.js';
+import { costOf, pricedList } from './index.js';
 
 const demo = (name: string): Job => {
   const read = readJobText(readFileSync(`demo/${name}.alcove.json`, 'utf8'));
   assert.ok(read.ok);
   return read.value;
 };
+
+const inUnit = (job: Job, unit: 'mm' | 'in'): Job => ({ ...job, display: { ...job.display, unit } });
 
 function reckoned(job: Job) {
   const { cabinets } = solve(job);
@@ -64,6 +66,24 @@ test('what cabinets cost together is what the job costs, kind by kind and by mat
       );
     near(cost.weight.mm, weight, 'weight');
     assert.ok(cost.weight.mm > 20);
+  }
+});
+
+test('what hardware costs is the same in millimetres and in inches, and a price typed in one is found in the other', () => {
+  for (const name of ['reading-room', 'issue-desk']) {
+    const job = demo(name);
+    // Everything gets a price under the name the list shows it by in one unit.
+    const list = (unit: 'mm' | 'in') => pricedList(solve(inUnit(job, unit)).cabinets, { ...job.display, unit });
+    const named = new Map(list('in').map(({ keptAs }, at) => [keptAs, 1 + at]));
+    job.workshop.prices = [...named].map(([keptAs, price], at) => ({ id: `p${at}`, name: keptAs, price }));
+    const [mm, inches] = (['mm', 'in'] as const).map((unit) => reckoned(inUnit(job, unit)).cost);
+    near(mm?.cost.hardware.mm ?? 0, inches?.cost.hardware.mm ?? Number.NaN, name);
+    assert.deepEqual(
+      list('mm').map(({ keptAs }) => keptAs),
+      list('in').map(({ keptAs }) => keptAs),
+    );
+    assert.ok(list('in').some(({ name: shown, keptAs }) => / in\b/.test(shown) && shown !== keptAs));
+    assert.ok(!mm?.unpriced.some((what) => named.has(what)));
   }
 });
 

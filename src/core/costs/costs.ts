@@ -17,7 +17,7 @@ import {
   OPERATIONS,
   type Sums,
 } from './figures.js';
-import { pricedList } from './priced.js';
+import { pricedList, priceFor } from './priced.js';
 
 /** The terms numbers are added up from, for one cabinet. */
 type Terms = { readonly [K in CostKind | CostedOperation | 'weight']: Dim[] };
@@ -231,8 +231,8 @@ class Reckoning {
   hardware(solved: SolvedCabinet): void {
     const { id } = solved.cabinet;
     let fitted = 0;
-    for (const { group, name, quantity: count, unit } of pricedList([solved])) {
-      const price = this.job.workshop.prices.find((each) => each.name === name)?.price ?? 0;
+    for (const { group, name, keptAs, quantity: count, unit } of pricedList([solved], this.job.display)) {
+      const price = priceFor(this.job.workshop.prices, { keptAs, name })?.price ?? 0;
       if (price <= 0) this.unpriced.add(name);
       this.add(id, 'hardware', money(price, `price of ${name}`).times(plain(count, 'pieces')).as(name));
       if (group === 'hardware' && unit === 'pieces') fitted += count;

@@ -7,4 +7,4 @@ export {
   type JobCost,
   OPERATIONS,
 } from './figures.js';
-export { pricedList } from './priced.js';
+export { pricedList, priceFor } from './priced.js';

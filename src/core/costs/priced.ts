@@ -1,10 +1,16 @@
 import { shoppingList, type ToBuy } from '../buying/index.js';
+import type { Workshop } from '../job/index.js';
 import type { LengthStyle } from '../units/index.js';
 
-/** Prices are kept by names in which lengths stand in millimetres, whatever unit the job shows. */
-const PRICED_IN: LengthStyle = { unit: 'mm', mmStep: 0.1, graduation: 16 };
+/** What is bought by the piece for some cabinets; prices are kept under `keptAs`, whatever unit the job shows. */
+export function pricedList(cabinets: Parameters<typeof shoppingList>[0], style: LengthStyle): ToBuy[] {
+  return shoppingList(cabinets, style).filter(({ group }) => group === 'hardware' || group === 'fasteners');
+}
 
-/** What is bought by the piece for some cabinets, by the names prices are kept under. */
-export function pricedList(cabinets: Parameters<typeof shoppingList>[0]): ToBuy[] {
-  return shoppingList(cabinets, PRICED_IN).filter(({ group }) => group === 'hardware' || group === 'fasteners');
+/** The price something is kept with; jobs from before prices were kept in one unit have them by the name they were shown by. */
+export function priceFor(
+  prices: Workshop['prices'],
+  { keptAs, name }: Pick<ToBuy, 'keptAs' | 'name'>,
+): Workshop['prices'][number] | undefined {
+  return prices.find((each) => each.name === keptAs) ?? prices.find((each) => each.name === name);
 }

@@ -128,7 +128,7 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       height: size(height),
       width: size(width),
     })),
-    fittings,
+    fittings: fittings.map(({ name, quantity, note }) => ({ name, quantity, note })),
     ...presentAssembly(solved),
     // What side length near this one makes both ends of the pin grid alike.
     ...(balance ? { balanced: mappedNumbers(balance) } : {}),
@@ -170,7 +170,7 @@ function presentStanding({ standing, trays, rows, fittings, sticks, steps, probl
       ...(line ? { line: size(line) } : {}),
     })),
     parts: rows.map(({ mark, quantity, keys, part }) => ({ mark, quantity, keys, ...presentPart(part, size) })),
-    fittings,
+    fittings: fittings.map(({ name, quantity, note }) => ({ name, quantity, note })),
     sticks: sticks.map(size),
     steps,
     problems,

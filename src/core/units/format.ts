@@ -89,6 +89,9 @@ export function formatLength(mm: number, style: LengthStyle): string {
   return figures.negative ? (rest ? `-(${main}${rest})` : `-${main}`) : main + rest;
 }
 
+/** How lengths stand in names that things are kept under, whatever unit a job shows. */
+export const KEPT_IN: LengthStyle = { unit: 'mm', mmStep: 0.1, graduation: 16 };
+
 /** As `formatLength`, with the unit: `764.4 mm`, `30 1/8 in less 1/32`. */
 export function formatLengthWithUnit(mm: number, style: LengthStyle): string {
   return `${formatLength(mm, style)} ${style.unit}`;

@@ -3,6 +3,7 @@ export {
   formatLengthWithUnit,
   formatMm,
   GRADUATIONS,
+  KEPT_IN,
   type LengthFigures,
   type LengthStyle,
   lengthFigures,

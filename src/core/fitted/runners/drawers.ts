@@ -4,7 +4,7 @@ import type { DrawerContents, EditPath } from '../../job/index.js';
 import { type Box, zonesOf } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import type { Extent, Part } from '../../parts/index.js';
-import { formatLengthWithUnit } from '../../units/index.js';
+import { formatLengthWithUnit, KEPT_IN } from '../../units/index.js';
 import type { FitContext } from '../kind.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { type BoxParts, buildBox } from './box.js';
@@ -168,8 +168,9 @@ export function runnersToBuy(
 ): Fitting[] {
   const note = profile.maker;
   const extras = families[profile.family].extras?.(profile) ?? [];
+  const name = (long: string) => `Runners, pair: ${profile.name}, ${long}`;
   return [
-    { name: `Runners, pair: ${profile.name}, ${show(length.mm)}`, quantity: 1, note },
+    { name: name(show(length.mm)), keptAs: name(formatLengthWithUnit(length.mm, KEPT_IN)), quantity: 1, note },
     ...extras.map(({ name, quantity }) => ({ name: `Runners: ${name}`, quantity, note })),
   ];
 }
@@ -178,8 +179,10 @@ export function runnersToBuy(
 export function screwsFor({ ways }: BoxParts, face: Face, screw: Dim, show: (mm: number) => string): Fitting[] {
   const count = (operations: readonly (readonly [string, Operation])[]) =>
     operations.reduce((sum, [, operation]) => sum + ('positions' in operation ? operation.positions.length : 0), 0);
+  const name = (long: string) => `Screws ${long}: box corners`;
+  const corners = { name: name(show(screw.mm)), keptAs: name(formatLengthWithUnit(screw.mm, KEPT_IN)) };
   return [
-    { name: `Screws ${show(screw.mm)}: box corners`, quantity: count(ways), note: 'countersunk' },
+    { ...corners, quantity: count(ways), note: 'countersunk' },
     { name: 'Screws: drawer faces, from inside', quantity: count(face.ways), note: 'pan head, with washer' },
   ].filter(({ quantity }) => quantity > 0);
 }

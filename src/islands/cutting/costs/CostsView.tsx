@@ -8,6 +8,7 @@ import {
   costOf,
   OPERATIONS,
   pricedList,
+  priceFor,
 } from '../../../core/costs/index.js';
 import type { Dim } from '../../../core/derive/index.js';
 import { newId, pathTo, type SheetLayout } from '../../../core/job/index.js';
@@ -224,34 +225,37 @@ function BarsOf({ title, bars, most }: { title: string; bars: readonly (readonly
 function HardwarePrices() {
   const { job, cabinets } = useCutting();
   const act = useBench((state) => state.act);
-  const list = useMemo(() => pricedList(cabinets), [cabinets]);
-  const names = [...new Map(list.map((each) => [each.name, each])).keys()];
-  const decide = (name: string, price: number) => {
-    const known = job.workshop.prices.find((each) => each.name === name);
+  const list = useMemo(() => pricedList(cabinets, job.display), [cabinets, job.display]);
+  // One price for a name, whatever is noted beside it.
+  const priced = [...new Map(list.map((each) => [each.keptAs, each])).values()];
+  const decide = (bought: (typeof priced)[number], price: number) => {
+    const { keptAs, name } = bought;
+    const known = priceFor(job.workshop.prices, bought);
     return act({
       label: `Price of ${name}`.slice(0, 120),
       edits: known
         ? [{ path: pathTo.entry(pathTo.prices, known.id), value: { ...known, price } }]
-        : [{ path: pathTo.prices, insert: { id: newId('h'), name, price } as { id: string } }],
+        : [{ path: pathTo.prices, insert: { id: newId('h'), name: keptAs, price } as { id: string } }],
     });
   };
   return (
     <section className="sheet p-4" aria-label="Prices of hardware">
       <h2 className="text-[1.0625rem] font-bold">Hardware, {job.workshop.costs.money} each</h2>
       <ul className="grid grid-cols-2 gap-x-8 max-lg:grid-cols-1">
-        {names.map((name) => (
-          <li key={name} className="flex items-center justify-between gap-3 border-b border-sheet-edge">
+        {priced.map((bought) => (
+          <li key={bought.keptAs} className="flex items-center justify-between gap-3 border-b border-sheet-edge">
             <span className="min-w-0">
-              {name}{' '}
+              {bought.name}{' '}
               <span className="text-ink-soft">
-                {list.filter((each) => each.name === name).reduce((sum, { quantity }) => sum + quantity, 0)} pieces
+                {list.filter((each) => each.keptAs === bought.keptAs).reduce((sum, { quantity }) => sum + quantity, 0)}{' '}
+                pieces
               </span>
             </span>
             <PlainField
-              label={`Price of ${name}`}
+              label={`Price of ${bought.name}`}
               width="w-20"
-              value={job.workshop.prices.find((each) => each.name === name)?.price ?? 0}
-              onCommit={(value) => decide(name, value)}
+              value={priceFor(job.workshop.prices, bought)?.price ?? 0}
+              onCommit={(value) => decide(bought, value)}
             />
           </li>
         ))}
