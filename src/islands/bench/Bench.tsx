@@ -26,7 +26,7 @@ import { useKeys } from './keys.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
 import { Steps } from './parts/Steps.js';
-import { useAutosave } from './saving/saving.js';
+import { Saves } from './saving/context.js';
 import { OpeningMenu } from './sheet/OpeningMenu.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall } from './sheet/views/index.js';
@@ -56,36 +56,27 @@ export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
   );
   return (
     <BenchContext value={store}>
-      <BenchView
-        jobId={stored.id}
-        version={stored.version}
-        epoch={stored.epoch}
-        savedAt={stored.updatedAt}
-        dismissed={dismissed}
-        corrected={corrected}
-      />
+      <Saves jobId={stored.id} version={stored.version} epoch={stored.epoch}>
+        <BenchView jobId={stored.id} savedAt={stored.updatedAt} dismissed={dismissed} corrected={corrected} />
+      </Saves>
     </BenchContext>
   );
 }
 
 interface BenchViewProps {
   readonly jobId: string;
-  readonly version: number;
-  readonly epoch: string;
   readonly savedAt: string;
   readonly dismissed: readonly string[];
   readonly corrected: CorrectedJob;
 }
 
-function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: BenchViewProps) {
+function BenchView({ jobId, savedAt, dismissed, corrected }: BenchViewProps) {
   const solved = useSolvedCabinet();
   const foldable = useBench((state) => !isTall(state.view));
   const partsShown = useBench((state) => state.partsShown) && foldable;
   const decisionsShown = useBench((state) => state.decisionsShown);
   const listed = useBench((state) => state.partsShown && state.list === 'steps');
   const [keysOpen, setKeysOpen] = useState(false);
-  const saving = useAutosave(jobId, { version, epoch });
-  const history = { jobId, flush: saving.flush, saving: saving.state.kind };
   // What was saved is read before and after: it takes more room than a list.
   const rows = !partsShown
     ? 'grid-rows-[minmax(0,1fr)_auto]'
@@ -96,7 +87,7 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
   useAddress();
   return (
     <div className="relative grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] overflow-hidden">
-      <TopBar jobId={jobId} saving={saving} onKeys={() => setKeysOpen(true)} />
+      <TopBar onKeys={() => setKeysOpen(true)} />
       <CabinetStrip />
       {solved ? (
         <div
@@ -104,9 +95,12 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
         >
           {decisionsShown && <Decisions solved={solved} />}
           <main className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${rows}`}>
+            <h1 className="sr-only">
+              Cabinet {solved.cabinet.number}, {solved.cabinet.name}
+            </h1>
             <Sheet solved={solved} savedAt={savedAt} />
             <PartsLine solved={solved} foldable={foldable} />
-            {partsShown && <PartsTable solved={solved} history={history} />}
+            {partsShown && <PartsTable solved={solved} />}
           </main>
           <aside
             className="relative flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2"
@@ -141,7 +135,7 @@ function BenchView({ jobId, version, epoch, savedAt, dismissed, corrected }: Ben
           </div>
           {listed && (
             <div className="sheet min-h-0">
-              <Steps {...history} />
+              <Steps />
             </div>
           )}
         </main>

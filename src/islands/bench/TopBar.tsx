@@ -3,18 +3,21 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
+import { overMain } from '../fields/over.js';
 import { useBench, useSolvedCabinet } from './context.js';
 import { FindDialog } from './find/FindDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
+import { useSaving } from './saving/context.js';
 import { download } from './saving/download.js';
 import { RefusedSteps, SaveWord } from './saving/SaveWords.js';
 import { SidesDialog } from './saving/SidesDialog.js';
-import type { Saving } from './saving/saving.js';
 import { isTall } from './sheet/views/index.js';
 import { UndoRedo } from './UndoRedo.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
-export function TopBar({ jobId, saving, onKeys }: { jobId: string; saving: Saving; onKeys: () => void }) {
+export function TopBar({ onKeys }: { onKeys: () => void }) {
+  const saving = useSaving();
+  const { jobId } = saving;
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const solved = useSolvedCabinet();
@@ -167,7 +170,7 @@ function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promis
       <DropdownMenu.Trigger className="act ml-2">
         <FileDown size={17} aria-hidden="true" /> Export
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={overMain()}>
         <DropdownMenu.Content className="sheet z-30 min-w-56 py-1" align="end" sideOffset={4}>
           {exports.map(
             ({ id, label }) =>

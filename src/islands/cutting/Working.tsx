@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react';
 import { type Dim, termKey } from '../../core/derive/index.js';
 import { useBench } from '../bench/context.js';
 import { Strip, walk } from '../bench/inspector/TapePanel.js';
+import { overMain } from '../fields/over.js';
 
 /** A number that shows its arithmetic when it is pressed, term by term down to what was decided. */
 export function Working({ dim, children, className = '' }: { dim: Dim; children: ReactNode; className?: string }) {
@@ -18,7 +19,7 @@ export function Working({ dim, children, className = '' }: { dim: Dim; children:
       >
         {children}
       </Popover.Trigger>
-      <Popover.Portal>
+      <Popover.Portal container={overMain()}>
         <Popover.Content
           className="sheet z-30 max-h-[70vh] w-80 overflow-y-auto p-3"
           sideOffset={4}

@@ -22,7 +22,9 @@ export function SchoolPicker({ solved }: { solved: SolvedCabinet }) {
         <caption className="caps pb-1 text-left">The same size in each</caption>
         <thead>
           <tr className="border-b border-ink text-right align-bottom">
-            <th />
+            <th>
+              <span className="sr-only">Size</span>
+            </th>
             {schools.map(({ school, label }) => (
               <th key={school} className={`pl-1 leading-tight font-semibold ${school === here ? 'text-pencil' : ''}`}>
                 {capital(label)}

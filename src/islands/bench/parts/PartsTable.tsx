@@ -12,10 +12,10 @@ import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 import { BuyTable } from './BuyTable.js';
 import { Compare } from './Compare.js';
-import { Steps, type StepsProps } from './Steps.js';
+import { Steps } from './Steps.js';
 
 /** Every part of the cabinet. Choosing a row lights the part on the drawing; a size opens its tape. */
-export function PartsTable({ solved, history }: { solved: SolvedCabinet; history: StepsProps }) {
+export function PartsTable({ solved }: { solved: SolvedCabinet }) {
   const list = useBench((state) => state.list);
   const showList = useBench((state) => state.showList);
   const pieces = solved.rows.reduce((sum, row) => sum + row.quantity, 0);
@@ -33,7 +33,7 @@ export function PartsTable({ solved, history }: { solved: SolvedCabinet; history
         <BuyTable solved={solved} />
       </Tabs.Content>
       <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-hidden">
-        <Steps {...history} />
+        <Steps />
       </Tabs.Content>
       <Tabs.Content value="compare" className="min-h-0 flex-1 overflow-hidden">
         <Compare solved={solved} />

@@ -4,30 +4,25 @@ import { differencesBetween } from '../../../core/acts/index.js';
 import type { Job } from '../../../core/document/index.js';
 import { solveCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
+import { useSaving } from '../saving/context.js';
 import { DifferencesTable } from './DifferencesTable.js';
 import { SavedStateView } from './SavedStateView.js';
 import { type SavedState, useSaves } from './saves.js';
-
-export interface StepsProps {
-  readonly jobId: string;
-  readonly flush: () => Promise<boolean>;
-  /** What the save is doing: when it is done, there is one more to list. */
-  readonly saving: string;
-}
 
 /**
  * How the job came to be as it is, the earliest first: everything that was saved, each state to be looked at and brought
  * back; then what was done in this window, with what came from others between. Choosing a step shows what it changed,
  * before and after; it can be walked to from here, back and forth.
  */
-export function Steps({ jobId, flush, saving }: StepsProps) {
+export function Steps() {
+  const { jobId, flush, state } = useSaving();
   const past = useBench((state) => state.past);
   const future = useBench((state) => state.future);
   const arrivals = useBench((state) => state.arrivals);
   const walk = useBench((state) => state.walk);
   const [chosen, setChosen] = useState<number | null>(null);
   const [looked, setLooked] = useState<SavedState | null>(null);
-  const { saves, problem, earlier, stateOf } = useSaves(jobId, flush, `${saving} ${arrivals.length}`);
+  const { saves, problem, earlier, stateOf } = useSaves(jobId, flush, `${state.kind} ${arrivals.length}`);
   const latest = useRef<HTMLDivElement>(null);
   // What can be done again comes after what was done, the next of it first.
   const steps = [...past, ...[...future].reverse()];

@@ -10,6 +10,7 @@ import {
 } from '../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { capital } from '../../../core/words.js';
+import { overMain } from '../../fields/over.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench, useBenchStore } from '../context.js';
 
@@ -35,7 +36,7 @@ export function OpeningMenu({ solved }: { solved: SolvedCabinet }) {
       <DropdownMenu.Trigger asChild>
         <span className="fixed size-0" style={{ left: menu.x, top: menu.y }} aria-hidden="true" />
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={overMain()}>
         <DropdownMenu.Content
           className="sheet z-40 grid max-h-[var(--radix-dropdown-menu-content-available-height)] w-[27rem] grid-cols-2 overflow-y-auto py-1"
           collisionPadding={8}

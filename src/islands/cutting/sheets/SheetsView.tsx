@@ -85,6 +85,7 @@ export function SheetsView({ jobId }: { jobId: string }) {
   const { cutting } = job.workshop;
   return (
     <>
+      <h1 className="sr-only">Sheets</h1>
       <div className="sheet sticky top-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 print:hidden">
         <label className="flex items-center gap-2">
           Cut

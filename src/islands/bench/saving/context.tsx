@@ -1,0 +1,27 @@
+import { createContext, type ReactNode, useContext } from 'react';
+import { type Saving, useAutosave } from './saving.js';
+
+const SavingContext = createContext<(Saving & { readonly jobId: string }) | null>(null);
+
+/** Saves what is done under it. What the save is doing is known only to those who ask: the bench is not drawn anew for it. */
+export function Saves({
+  jobId,
+  version,
+  epoch,
+  children,
+}: {
+  readonly jobId: string;
+  readonly version: number;
+  readonly epoch: string;
+  readonly children: ReactNode;
+}) {
+  const saving = useAutosave(jobId, { version, epoch });
+  return <SavingContext value={{ ...saving, jobId }}>{children}</SavingContext>;
+}
+
+/** What the save of the job is doing, and the ways to ask for one. */
+export function useSaving() {
+  const saving = useContext(SavingContext);
+  if (!saving) throw new Error('nothing is saved here');
+  return saving;
+}
