@@ -495,6 +495,16 @@ const BAD: Record<string, () => string[]> = {
     applyEdits(job, [decide('materials/birch18/measured/readings', [17.5, 17.9])]);
     return solve(job).findings.map((finding) => finding.rule);
   },
+  'materials/one-good-face': () => {
+    const job = jobWith({ settings: { ends: { left: 'exposed' } } });
+    applyEdits(job, [decide('materials/birch18/goodFaces', 1)]);
+    return solve(job).findings.map((finding) => finding.rule);
+  },
+  'materials/glue-on-finish': () => {
+    const job = jobWith({ settings: { making: { kind: 'trim' } } });
+    applyEdits(job, [decide('materials/front18/prefinished', true)]);
+    return solve(job).findings.map((finding) => finding.rule);
+  },
 };
 
 /** Two cabinets side by side, the second to the right of the first. */

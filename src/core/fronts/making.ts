@@ -90,10 +90,12 @@ interface Members {
   /** Rails run to the outer corners. */
   readonly mitred?: boolean;
   readonly note?: string;
+  /** Key of the part whose face they are glued to. */
+  readonly gluedTo?: string;
 }
 
 /** Two stiles and two rails; rails between the stiles, entering them by `enters`, or running to the outer corners. */
-function members(blank: FrontBlank, { rail, y, enters, mitred, note, cut }: Members): Part[] {
+function members(blank: FrontBlank, { rail, y, enters, mitred, note, gluedTo, cut }: Members): Part[] {
   const { stile } = blank.resolved.settings.making;
   const { h, v } = blank;
   const between = { low: h.low.plus(stile), high: h.high.minus(stile), size: h.size.minus(stile.times(2)) };
@@ -117,6 +119,7 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note, cut }: Memb
           ...(kind === 'stile' ? { width: stile, meets: rail } : { width: rail, meets: stile }),
         }) ?? [],
       ...(note ? { note } : {}),
+      ...(gluedTo ? { gluedTo } : {}),
     });
   return [
     member('rail', 'bottom', across, spanFrom(v.low, rail)),
@@ -190,6 +193,11 @@ function trimmed(blank: FrontBlank, rail: Dim): Part[] {
   const y = spanTo(blank.rear.minus(materials.front.thickness), settings.making.trimThickness);
   return [
     slabAt(blank, `${blank.key}/slab`, { name: 'slab', whole: blank.name }),
-    ...members(blank, { rail, y, note: 'glued to the slab; keep nails out of the hinge cups' }),
+    ...members(blank, {
+      rail,
+      y,
+      gluedTo: `${blank.key}/slab`,
+      note: 'glued to the slab; keep nails out of the hinge cups',
+    }),
   ];
 }

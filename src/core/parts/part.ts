@@ -98,6 +98,8 @@ export interface Part {
   readonly extent: Extent;
   /** True where other parts are joined to its faces. */
   readonly receives: boolean;
+  /** Key of the part to whose face it is glued, whatever else holds it. */
+  readonly gluedTo: string | undefined;
   /** Which piece it is of something made of several. */
   readonly piece: Piece | undefined;
   /** Id of the opening it serves, for a shelf in it. */
@@ -136,6 +138,7 @@ export interface PartDraft {
   /** Which way its length, its width and its thickness run. */
   readonly axes: Axes;
   readonly receives?: boolean;
+  readonly gluedTo?: string;
   readonly piece?: Piece;
   readonly opening?: string;
   readonly machining?: readonly Operation[];
@@ -179,6 +182,7 @@ export function makePart(draft: PartDraft): Part {
     placement,
     extent: extentOf(placement, length.mm, width.mm, thickness.mm),
     receives: draft.receives ?? false,
+    gluedTo: draft.gluedTo,
     piece: draft.piece,
     opening: draft.opening,
     machining: draft.machining ?? NO_MACHINING,

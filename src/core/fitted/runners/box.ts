@@ -250,6 +250,7 @@ function stiffened(
         z: spanTo(under, stock.thickness),
       },
       axes: { u: '+y', v: '+x', w: '-z' },
+      gluedTo: `${key}/bottom`,
       note: 'glued to the underside of the bottom',
     });
     const places = [length(-15, 'beside the middle'), length(15, 'beside the middle')];

@@ -204,6 +204,7 @@ export function spacerParts(
       material,
       stands: { x, y, z },
       axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
+      ...(at > 0 ? { gluedTo: `${key}/${at}` } : {}),
       ...(all.length > 1 ? { note: 'glued up with its other layers before it is screwed on' } : {}),
     });
   });

@@ -33,9 +33,9 @@ export function SavedStateView({ shown, save }: { shown: SavedState; save: Save 
   return (
     <section aria-label={`Version ${version}`} className="flex flex-col gap-2 px-3 py-1">
       <div className="flex items-center gap-3">
-        <h3 className="min-w-0 flex-1 truncate">
+        <h2 className="min-w-0 flex-1 truncate">
           <b>{job.name}</b>, version {version}
-        </h3>
+        </h2>
         {back.length > 0 ? (
           <button type="button" className="act font-semibold" onClick={bringBack}>
             Bring it back
@@ -85,7 +85,7 @@ const TOLD = 40;
 function Said({ title, edits, before, after }: { title: string; edits: readonly Edit[]; before: Job; after: Job }) {
   return (
     <div>
-      <h4 className="font-semibold">{title}</h4>
+      <h3 className="font-semibold">{title}</h3>
       <ul className="text-[0.9375rem]">
         {edits.slice(0, TOLD).map((edit, at) => {
           const { what, value } = saidOf(edit, before, after);

@@ -52,7 +52,7 @@ export function Steps() {
   return (
     <div className="grid h-full min-h-0 grid-cols-[21rem_minmax(0,1fr)]">
       <div className="min-h-0 overflow-y-auto border-r border-rule/50">
-        <h3 className={heading}>
+        <h2 className={heading}>
           <span className="flex-1">Saved</span>
           <a
             className="flex min-h-6 items-center gap-1 font-normal hover:text-pencil"
@@ -60,7 +60,7 @@ export function Steps() {
           >
             <FileDown size={15} aria-hidden="true" /> Export the history
           </a>
-        </h3>
+        </h2>
         {problem && (
           <p role="alert" className="bg-finding-pale px-3 py-1 text-finding">
             {problem}
@@ -93,7 +93,7 @@ export function Steps() {
             </li>
           ))}
         </ol>
-        <h3 className={heading}>In this window</h3>
+        <h2 className={heading}>In this window</h2>
         {steps.length === 0 && arrivals.length === 0 && (
           <p className="px-3 py-1 text-ink-soft">Nothing was done in this window yet.</p>
         )}

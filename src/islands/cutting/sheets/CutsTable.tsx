@@ -7,12 +7,15 @@ export function CutsTable({
   sequence,
   sheet,
   style,
+  title,
   markOf,
   nameOf,
 }: {
   sequence: Sequence;
   sheet: LayoutSheet;
   style: LengthStyle;
+  /** What the list belongs to, said again on every page it runs on to. */
+  title: string;
   markOf: (at: number) => string;
   nameOf: (at: number) => string;
 }) {
@@ -29,6 +32,11 @@ export function CutsTable({
   return (
     <table className="mt-2 w-full text-left">
       <thead>
+        <tr className="hidden print:table-row">
+          <th colSpan={5} className="px-1 pt-2 text-left">
+            {title}, cuts in order
+          </th>
+        </tr>
         <tr className="border-b border-rule text-ink-soft">
           <th className="w-12 px-1 font-normal">Cut</th>
           <th className="w-56 px-1 font-normal">How</th>
@@ -39,7 +47,7 @@ export function CutsTable({
       </thead>
       <tbody>
         {sequence.cuts.map((cut) => (
-          <tr key={cut.number} className="border-b border-sheet-edge">
+          <tr key={cut.number} className="border-b border-sheet-edge print:break-inside-avoid">
             <td className="px-1 font-semibold">{cut.number}</td>
             <td className="px-1">{howOf(cut)}</td>
             <td className="px-1 text-right text-[1.0625rem] font-semibold">

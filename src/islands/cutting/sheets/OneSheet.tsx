@@ -64,9 +64,7 @@ export function OneSheet({
   const style = job.display;
   const pieces = sheet.placements.length;
   return (
-    <li
-      className={`flex flex-col gap-1 ${open ? 'w-full' : ''} print:mb-6 print:break-inside-avoid print:break-after-page`}
-    >
+    <li className={`flex flex-col gap-1 ${open ? 'w-full' : ''} print:mb-6 print:block print:break-after-page`}>
       <span className="hidden font-bold print:block">
         {job.name}: {name}, {formatLength(sheet.length, style)} × {formatLengthWithUnit(sheet.width, style)}
       </span>
@@ -127,7 +125,14 @@ export function OneSheet({
       </div>
       {sequence && (
         <div className={open ? '' : 'hidden print:block'}>
-          <CutsTable sequence={sequence} sheet={sheet} style={style} markOf={markOf} nameOf={pieceName} />
+          <CutsTable
+            sequence={sequence}
+            sheet={sheet}
+            style={style}
+            title={`${job.name}: ${name}, sheet ${number}`}
+            markOf={markOf}
+            nameOf={pieceName}
+          />
         </div>
       )}
     </li>

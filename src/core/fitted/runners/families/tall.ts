@@ -95,6 +95,7 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
     piece: { kind: 'box', where: 'middle' },
     stands: { x, y: spanBetween(from, to), z: spanFrom(box.low, plan.recess) },
     axes: { u: '+y', v: '+x', w: '+z' },
+    gluedTo: `${key}/bottom`,
     note: 'planed to its thickness, glued to the underside of the bottom',
   });
   const across = STRIP.over(2).as('middle of the strip');
