@@ -19,6 +19,22 @@ const chooseFrom = async (label: string, words: string) => {
   await (await list.findElement(By.xpath(`.//option[contains(., "${words}")]`))).click();
 };
 
+/** Width and height (points) of the pages what is shown is printed on, A4 without margins. */
+async function pagesPrinted(): Promise<number[][]> {
+  const { driver } = demo.browser;
+  const printed = (await driver.printPage({
+    width: 21,
+    height: 29.7,
+    top: 0,
+    bottom: 0,
+    left: 0,
+    right: 0,
+    shrinkToFit: false,
+  } as Parameters<typeof driver.printPage>[0])) as unknown as string;
+  const pdf = Buffer.from(printed, 'base64').toString('latin1');
+  return [...pdf.matchAll(/\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)/g)].map(([, w, h]) => [Number(w), Number(h)]);
+}
+
 test('from the bench to its sheets: every piece of the job once for each there is, and back to the part', async () => {
   const { driver } = demo.browser;
   await demo.bench('reading room', 'c1');
@@ -61,6 +77,19 @@ test('from the bench to its sheets: every piece of the job once for each there i
   await (await named(driver, 'Sheets')).click();
   assert.match(await textOf(driver, '[data-selected]'), /1\.A /);
   assert.deepEqual(await consoleErrors(driver), []);
+});
+
+test('printed, each sheet begins a page, and a list of cuts that is longer runs on to the next', async () => {
+  const { driver } = demo.browser;
+  await driver.get(`${demo.server.url}/jobs/${await demo.job('reading room')}/sheets`);
+  await finished();
+  const [sheets, longest] = (await driver.executeScript(
+    'return [document.querySelectorAll("li svg").length, Math.max(...[...document.querySelectorAll("li table")].map((each) => each.tBodies[0].rows.length))]',
+  )) as [number, number];
+  assert.ok(sheets > 10 && longest > 45, `${sheets} sheets, ${longest} cuts`);
+  const pages = (await pagesPrinted()).length;
+  // Some lists want a second page; each page holds a drawing or some forty cuts at least.
+  assert.ok(pages > sheets && pages < sheets * 2, `${pages} pages for ${sheets} sheets`);
 });
 
 test('another way of cutting lays out anew; looking is stopped and begun again', async () => {
@@ -174,20 +203,7 @@ test('accepted, locked, run again round it, set-up ticked, sheet cut, labels pri
     `there are not ${made} labels`,
   );
   assert.deepEqual(await accessProblems(driver), []);
-  const printed = (await driver.printPage({
-    width: 21,
-    height: 29.7,
-    top: 0,
-    bottom: 0,
-    left: 0,
-    right: 0,
-    shrinkToFit: false,
-  } as Parameters<typeof driver.printPage>[0])) as unknown as string;
-  const pdf = Buffer.from(printed, 'base64').toString('latin1');
-  const boxes = [...pdf.matchAll(/\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)/g)].map(([, w, h]) => [
-    Number(w),
-    Number(h),
-  ]);
+  const boxes = await pagesPrinted();
   assert.equal(boxes.length, 1 + Math.ceil(made / 14), 'pages printed');
   for (const [w, h] of boxes)
     assert.ok(Math.abs((w ?? 0) - 595.3) < 2 && Math.abs((h ?? 0) - 841.9) < 2, `${w} by ${h} points`);

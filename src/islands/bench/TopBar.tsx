@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/job/index.js';
 import { exports } from '../../formats/exports/index.js';
-import { overMain } from '../fields/over.js';
+import { useMain } from '../fields/over.js';
 import { useBench, useSolvedCabinet } from './context.js';
 import { FindDialog } from './find/FindDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
@@ -159,6 +159,7 @@ function JobName({ name, onRename }: { name: string; onRename: (name: string) =>
 }
 
 function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promise<boolean>; onOlder: () => void }) {
+  const main = useMain();
   const leave = async (url: string) => {
     // What could not be saved is not in the file; that is said, and the file is given out as it is.
     if (!(await flush())) onOlder();
@@ -170,7 +171,7 @@ function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promis
       <DropdownMenu.Trigger className="act ml-2">
         <FileDown size={17} aria-hidden="true" /> Export
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal container={overMain()}>
+      <DropdownMenu.Portal container={main}>
         <DropdownMenu.Content className="sheet z-30 min-w-56 py-1" align="end" sideOffset={4}>
           {exports.map(
             ({ id, label }) =>

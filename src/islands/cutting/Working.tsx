@@ -4,10 +4,11 @@ import { type ReactNode, useState } from 'react';
 import { type Dim, termKey } from '../../core/derive/index.js';
 import { useBench } from '../bench/context.js';
 import { Strip, walk } from '../bench/inspector/TapePanel.js';
-import { overMain } from '../fields/over.js';
+import { useMain } from '../fields/over.js';
 
 /** A number that shows its arithmetic when it is pressed, term by term down to what was decided. */
 export function Working({ dim, children, className = '' }: { dim: Dim; children: ReactNode; className?: string }) {
+  const main = useMain();
   const style = useBench((state) => state.job.display);
   const [trail, setTrail] = useState<readonly string[]>([]);
   const shown = walk(dim, trail) ?? dim;
@@ -19,7 +20,7 @@ export function Working({ dim, children, className = '' }: { dim: Dim; children:
       >
         {children}
       </Popover.Trigger>
-      <Popover.Portal container={overMain()}>
+      <Popover.Portal container={main}>
         <Popover.Content
           className="sheet z-30 max-h-[70vh] w-80 overflow-y-auto p-3"
           sideOffset={4}

@@ -1,7 +1,7 @@
 import { Check, Layers as LayersIcon } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { SIZES, type Sizes } from '../../../core/drawing/index.js';
-import { overMain } from '../../fields/over.js';
+import { useMain } from '../../fields/over.js';
 import { useBench } from '../context.js';
 import { LAYER_KEYS } from './layers.js';
 
@@ -10,6 +10,7 @@ const MARK = 'flex w-4 shrink-0';
 
 /** What of the drawing is shown: each layer by itself, by its key as well. */
 export function LayersMenu() {
+  const main = useMain();
   const layers = useBench((state) => state.layers);
   const cornerShown = useBench((state) => state.cornerShown);
   const setLayers = useBench((state) => state.setLayers);
@@ -19,7 +20,7 @@ export function LayersMenu() {
       <DropdownMenu.Trigger className="act act-bare ml-auto shrink-0" title="What of the drawing is shown">
         <LayersIcon size={16} aria-hidden="true" /> Layers
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal container={overMain()}>
+      <DropdownMenu.Portal container={main}>
         <DropdownMenu.Content className="sheet z-30 min-w-56 py-1" align="end" sideOffset={4}>
           <DropdownMenu.Label className="flex px-3 pt-1 font-semibold">
             <span className="flex-1">Sizes</span>

@@ -10,7 +10,7 @@ import {
 } from '../../../core/handling/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { capital } from '../../../core/words.js';
-import { overMain } from '../../fields/over.js';
+import { useMain } from '../../fields/over.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench, useBenchStore } from '../context.js';
 
@@ -18,6 +18,7 @@ const ITEM = 'flex min-h-7 cursor-pointer items-center gap-3 px-3 outline-none d
 
 /** What can be made of the chosen openings and done with them, each with its letter; it opens at the thing. */
 export function OpeningMenu({ solved }: { solved: SolvedCabinet }) {
+  const main = useMain();
   const store = useBenchStore();
   const menu = useBench((state) => state.menu);
   const selected = useBench((state) => state.selected);
@@ -36,7 +37,7 @@ export function OpeningMenu({ solved }: { solved: SolvedCabinet }) {
       <DropdownMenu.Trigger asChild>
         <span className="fixed size-0" style={{ left: menu.x, top: menu.y }} aria-hidden="true" />
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal container={overMain()}>
+      <DropdownMenu.Portal container={main}>
         <DropdownMenu.Content
           className="sheet z-40 grid max-h-[var(--radix-dropdown-menu-content-available-height)] w-[27rem] grid-cols-2 overflow-y-auto py-1"
           collisionPadding={8}

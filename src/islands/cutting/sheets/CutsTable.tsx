@@ -39,8 +39,8 @@ export function CutsTable({
         </tr>
         <tr className="border-b border-rule text-ink-soft">
           <th className="w-12 px-1 font-normal">Cut</th>
-          <th className="w-56 px-1 font-normal">How</th>
-          <th className="w-28 px-1 text-right font-normal">Fence or stop</th>
+          <th className="w-56 px-1 font-normal print:w-36">How</th>
+          <th className="w-28 px-1 text-right font-normal print:w-24">Fence or stop</th>
           <th className="px-3 font-normal">Comes off</th>
           <th className="px-1 font-normal">Waits</th>
         </tr>

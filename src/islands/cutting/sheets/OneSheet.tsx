@@ -129,7 +129,7 @@ export function OneSheet({
             sequence={sequence}
             sheet={sheet}
             style={style}
-            title={`${job.name}: ${name}, sheet ${number}`}
+            title={`${job.name}: ${name}`}
             markOf={markOf}
             nameOf={pieceName}
           />
