@@ -9,6 +9,7 @@ export function Length({ mm, style }: { mm: number; style: LengthStyle }) {
       {!(whole === '0' && fraction) && whole}
       {fraction && whole !== '0' && <span className="sr-only"> </span>}
       {fraction && <Stacked {...fraction} />}
+      {remainder && <span className="sr-only"> </span>}
       {remainder && (
         <span className="ml-1 text-[0.8125rem] font-normal text-ink-soft">
           {remainder.word} {remainder.numerator}/{remainder.denominator}

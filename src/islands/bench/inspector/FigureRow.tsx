@@ -1,7 +1,6 @@
 import type { Dim } from '../../../core/derive/index.js';
 import { type NamedProfile, TRIALS } from '../../../core/fitted/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatLength } from '../../../core/units/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench, useSolvedCabinet } from '../context.js';
 import { Tape } from './TapePanel.js';
@@ -34,7 +33,6 @@ export function FigureRow<T>({
           type="button"
           className="min-h-7 font-semibold hover:text-pencil aria-expanded:text-pencil"
           aria-expanded={open}
-          aria-label={`${name} ${dim.measure === 'mm' ? formatLength(dim.mm, style) : figure(dim)}, ${open ? 'put the tape away' : 'show the tape'}`}
           onClick={() => {
             if (open) closeTape();
             else
@@ -45,6 +43,9 @@ export function FigureRow<T>({
           }}
         >
           {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : figure(dim)}
+          <span className="sr-only">
+            , {name}, {open ? 'put the tape away' : 'show the tape'}
+          </span>
         </button>
       </p>
       {open && (
