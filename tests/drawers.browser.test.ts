@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { parse } from 'csv-parse/sync';
-import { accessProblems, consoleErrors, eventually, find, named, textOf } from './support/browser.js';
+import { Key } from 'selenium-webdriver';
+import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
 const demo = withDemo();
@@ -89,4 +90,50 @@ test('what to buy is the same on screen and in the file, for one cabinet and for
   assert.ok(rows.length > 10);
   for (const { what } of rows) assert.ok(whole.includes(what ?? '?'), `${what} is not on screen`);
   assert.deepEqual(await accessProblems(driver), []);
+});
+
+test('a runner is raised by its line, from the front and on the section; its screws and the box are where it was put', async () => {
+  const { driver } = demo.browser;
+  const line = async (view: string) => {
+    await driver.get(`${demo.server.url}/jobs/${await demo.job('reading room')}?cabinet=c2&view=${view}`);
+    await untilAlive(driver);
+    return find(driver, '[data-line="runner/o2/right"] rect[role="slider"]');
+  };
+  const told = async () => (await line('front')).getAttribute('aria-valuetext');
+  assert.match((await told()) ?? '', /raised 0$/);
+  await (await line('front')).sendKeys(Key.chord(Key.SHIFT, Key.ARROW_UP));
+  await eventually(
+    () => textOf(driver, 'main [role="status"]'),
+    (text) => /Runners of drawer 2 raised/.test(text),
+    'nothing is told of it',
+  );
+  await eventually(
+    () => textOf(driver, '[data-save]'),
+    (text) => text === 'Saved',
+    'not saved',
+  );
+  assert.match((await told()) ?? '', /raised 10$/);
+  const onSection = await line('section');
+  await driver
+    .actions({ async: true })
+    .move({ origin: onSection })
+    .press()
+    .move({ origin: onSection, y: -9 })
+    .perform();
+  await driver.actions().release().perform();
+  await eventually(
+    async () =>
+      (await find(driver, '[data-line="runner/o2/right"] rect[role="slider"]')).getAttribute('aria-valuetext'),
+    (text) => Number(/raised ([\d.]+)/.exec(text ?? '')?.[1]) > 12,
+    'it was not dragged',
+  );
+  await (await find(driver, '[data-line="runner/o2/right"] rect[role="slider"]')).click();
+  const panel = await eventually(
+    () => textOf(driver, '[aria-label="Runner"]'),
+    (text) => text.includes('Runners raised by'),
+    'the runner does not say how far it is raised',
+  );
+  assert.match(panel, /Screw line above the underside/);
+  assert.deepEqual(await accessProblems(driver), []);
+  assert.deepEqual(await consoleErrors(driver), []);
 });

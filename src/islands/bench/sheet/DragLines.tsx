@@ -150,6 +150,9 @@ function DragLine({ line, laid }: { line: Line; laid: LaidSheet }) {
   );
 }
 
+/** Over a level line shorter than this the reason stands a line higher than the size (px). */
+const SHORT = 360;
+
 /** Where the line would stand, both sizes beside it, and why it sticks there or may not be there. */
 function Ghost({
   line,
@@ -187,7 +190,7 @@ function Ghost({
       {why !== '' && (
         <Tag
           x={upright ? a.x : Math.max(a.x, b.x) - 4}
-          y={upright ? Math.min(a.y, b.y) + 16 : a.y - 8}
+          y={upright ? Math.min(a.y, b.y) + 16 : a.y - (Math.abs(a.x - b.x) < SHORT ? 28 : 8)}
           anchor={upright ? 'middle' : 'end'}
           text={why}
           ink={ink}
