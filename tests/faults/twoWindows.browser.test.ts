@@ -119,7 +119,7 @@ test('one decision in two windows is put before the maker by name and value; wha
     'it is not told',
   );
   // The other window's saves and this one's steps stand in one list.
-  assert.match(await history(), /In this window[^]*width 966/i);
+  assert.match(await history(), /In this window[\s\S]*width 966/i);
 });
 
 test('a state of before is looked at, brought back as a step, and undone', async () => {

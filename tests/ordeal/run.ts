@@ -1,7 +1,9 @@
 /** npm run ordeal: the long proofs that nothing is lost and nothing stops the shop; npm run ordeal -- --share 0.1 for a tenth. */
+import { spawnSync } from 'node:child_process';
 import { parseArgs } from 'node:util';
+import { bundle } from '../../scripts/bundle.mjs';
+import { YOUNG } from '../../src/server/figuring/young.js';
 import { askOddly, serveMany } from './asked.js';
-import { readOddDocuments, solveTheLargest } from './documents.js';
 import { killAmidSaves, startTogether } from './killed.js';
 
 const { values } = parseArgs({
@@ -16,12 +18,23 @@ if (!(share > 0)) throw new Error('--share should be a number above 0.');
 const seed = Number(values.seed);
 const many = (count: number) => Math.max(1, Math.round(count * share));
 
+/** What only figures runs built, in a process of its own. */
+async function figured(...args: readonly string[]): Promise<unknown> {
+  const program = await bundle('tests/ordeal/figured.ts', 'node_modules/.cache/alcove/ordeal.mjs');
+  const { status, stdout } = spawnSync(process.execPath, [YOUNG, program, ...args], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  if (status !== 0) throw new Error(`${args.join(' ')} ended with ${status}`);
+  return JSON.parse(stdout);
+}
+
 const proofs: readonly (readonly [string, string, () => unknown])[] = [
   ['kills', 'killed amid its saves', () => killAmidSaves(many(1000), seed)],
   ['starts', 'two starts at once on an old shop, one killed', () => startTogether(many(200), seed)],
   ['requests', 'odd requests', () => askOddly(many(5000), seed)],
-  ['documents', 'odd documents', () => readOddDocuments(many(20_000))],
-  ['largest', 'the largest there may be', () => solveTheLargest()],
+  ['documents', 'odd documents', () => figured('documents', String(many(20_000)))],
+  ['largest', 'the largest there may be', () => figured('largest')],
   ['clients', 'fifty clients', () => serveMany(50, many(10_000))],
 ];
 for (const [id, what, prove] of proofs) {

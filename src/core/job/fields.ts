@@ -22,7 +22,9 @@ export function countField(min: number, max: number) {
 }
 
 /** A plain number: a share, a density, a coefficient. */
-export const shareField = between;
+export function shareField(min: number, max: number) {
+  return between(min, max);
+}
 
 /** One word out of several; the words are the keys of how they read. */
 export function wordField<const T extends Readonly<Record<string, string>>>(words: T) {

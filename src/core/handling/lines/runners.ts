@@ -1,4 +1,4 @@
-import { runnersOf } from '../../fitted/runners/index.js';
+import { runnersOf } from '../../fitted/index.js';
 import { pathTo } from '../../job/index.js';
 import { holeHeight } from '../../shelves/index.js';
 import type { SolvedCabinet } from '../../solve.js';
