@@ -210,4 +210,8 @@ test('an edit is said by what it decides and the value, in the words of the trad
   assert.match(said('cabinets/c2/leftNeighbour', 'c0'), /^Cabinet 3, stands to the right of: cabinet 1$/);
   assert.match(said('name', 'Hall'), /^Name: Hall$/);
   assert.match(said('standards/all/fronts/gap', 2), /\(this job\): 2 mm$/);
+  const [opening] = job.cabinets[1]?.face.parts ?? [];
+  const at = `cabinets/c1/face/parts/${opening?.id}`;
+  assert.match(said(`${at}/fill/raised`, 27.5), /^Cabinet 2, opening .*, runners raised: 27\.5 mm$/);
+  assert.match(said(`${at}/pin`, 140), /^Cabinet 2, opening .*, held at: 140 mm$/);
 });

@@ -22,6 +22,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   shelvesAt: 'height of shelf',
   hingesAt: 'height of hinge',
   dividerOff: 'divider aside of the middle',
+  contents: 'what goes in',
+  raised: 'runners raised',
+  pin: 'held at',
   mmStep: 'printed to',
   display: 'lengths shown',
   house: 'house standards',
@@ -80,7 +83,7 @@ function isPassed(keys: readonly string[], at: number): boolean {
   return (
     key === 'settings' ||
     key === 'standards' ||
-    (!last && (key in LIST_WORDS || key === 'parts' || key === 'face' || key === 'size'))
+    (!last && (key in LIST_WORDS || key === 'parts' || key === 'face' || key === 'size' || key === 'fill'))
   );
 }
 

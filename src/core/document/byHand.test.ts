@@ -120,6 +120,20 @@ test('a decided height without a proper id is refused in words', () => {
   assert.doesNotMatch(line, /pattern|\^/);
 });
 
+test('how far runners are raised, and where an opening is held, may be written with their unit', () => {
+  const parts = [
+    { id: 'o1', size: { rule: 'share', weight: 1 }, pin: '5 in', fill: { kind: 'drawer', raised: '1 in' } },
+    { id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'drawer' } },
+  ];
+  const [opening] = read(file({}, cabinet({ face: { kind: 'rows', parts } }))).cabinets[0]?.face.parts ?? [];
+  assert.deepEqual([opening?.pin, opening?.fill], [127, { kind: 'drawer', raised: 25.4 }]);
+  parts[0] = { ...parts[0], fill: { kind: 'drawer', raised: '1500 mm' } } as never;
+  assert.match(
+    said(file({}, cabinet({ face: { kind: 'rows', parts } }))).join(),
+    /raised: This should be at most 1000 mm/,
+  );
+});
+
 test('what Alcove writes is read as it is, and a file of an older version is not filled in', () => {
   const job = read(file({}, cabinet()));
   assert.deepEqual(read(writeJob(job)), job);

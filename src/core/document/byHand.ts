@@ -98,7 +98,7 @@ function wholeFill(fill: Data, unit: LengthUnit): unknown {
 
 /** Fields outside the settings that hold a length; what stands in a list of readings is one as well. */
 const LENGTHS = new Set(
-  'width height depth left right up behind length mm dividerOff finished step ceiling doorway nominal readings thickness rough x y trim kerf spacing'.split(
+  'width height depth left right up behind length mm pin raised dividerOff finished step ceiling doorway nominal readings thickness rough x y trim kerf spacing'.split(
     ' ',
   ),
 );

@@ -1,9 +1,6 @@
 import { pathTo } from '../../job/index.js';
 import type { SolvedCabinet } from '../../solve.js';
-import { type Line, lineOf, multiples } from './line.js';
-
-const round = (near: number, most: number, step: number) =>
-  multiples(near, most, step).map((mm) => ({ mm, why: `round ${step}` }));
+import { type Line, lineOf, round } from './line.js';
 
 /** On the side section: the rear of the cabinet, and how far the toe stands back. */
 export function depthLines({ box, cabinet, parts, resolved }: SolvedCabinet): Line[] {

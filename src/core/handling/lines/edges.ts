@@ -1,10 +1,7 @@
 import { balanceOf } from '../../acts/index.js';
 import { pathTo } from '../../job/index.js';
 import type { SolvedCabinet } from '../../solve.js';
-import { type Line, lineOf, multiples } from './line.js';
-
-const round = (near: number, most: number, step: number) =>
-  multiples(near, most, step).map((mm) => ({ mm, why: `round ${step}` }));
+import { type Line, lineOf, round } from './line.js';
 
 /** The right end, the top, the upper edge of the toe. */
 export function edgeLines(solved: SolvedCabinet): Line[] {

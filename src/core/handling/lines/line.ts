@@ -53,6 +53,10 @@ export function multiples(near: number, most: number, step: number): number[] {
   return found;
 }
 
+/** The same as reasons to stop at: "round 5". */
+export const round = (near: number, most: number, step: number) =>
+  multiples(near, most, step).map((mm) => ({ mm, why: `round ${step}` }));
+
 /** A member of a division: where it is decided, what it is called and how large it came out (mm). */
 export interface Member {
   readonly decided: Pick<Opening, 'size' | 'pin'>;
