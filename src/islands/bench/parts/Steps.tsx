@@ -15,14 +15,18 @@ import { type SavedState, useSaves } from './saves.js';
  * before and after; it can be walked to from here, back and forth.
  */
 export function Steps() {
-  const { jobId, flush, state } = useSaving();
+  const { jobId, state } = useSaving();
   const past = useBench((state) => state.past);
   const future = useBench((state) => state.future);
   const arrivals = useBench((state) => state.arrivals);
   const walk = useBench((state) => state.walk);
   const [chosen, setChosen] = useState<number | null>(null);
   const [looked, setLooked] = useState<SavedState | null>(null);
-  const { saves, problem, earlier, stateOf } = useSaves(jobId, flush, `${state.kind} ${arrivals.length}`);
+  const { saves, problem, earlier, stateOf } = useSaves(
+    jobId,
+    state.kind === 'pending',
+    `${state.kind} ${arrivals.length}`,
+  );
   const latest = useRef<HTMLDivElement>(null);
   // What can be done again comes after what was done, the next of it first.
   const steps = [...past, ...[...future].reverse()];

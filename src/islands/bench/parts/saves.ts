@@ -23,23 +23,26 @@ export interface SavedState {
 const PAGE = 100;
 const AWAY = 'The server does not answer, so what was saved cannot be shown. Is it still running?';
 
-/** Everything that was saved of a job, the earliest first; read anew when `moment` becomes another. */
-export function useSaves(jobId: string, flush: () => Promise<boolean>, moment: string) {
+/**
+ * Everything that was saved of a job, the earliest first; read anew when `moment` becomes another, and not while a save is
+ * `pending`: what will be saved in a moment is listed then.
+ */
+export function useSaves(jobId: string, pending: boolean, moment: string) {
   const [saves, setSaves] = useState<readonly Save[]>([]);
   const [more, setMore] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const current = useRef({ flush, saves });
-  current.current = { flush, saves };
+  const current = useRef(saves);
+  current.current = saves;
 
   const read = async (before: number | undefined) => {
     try {
       const page = await fetch(`/api/jobs/${jobId}/history${before === undefined ? '' : `?before=${before}`}`);
       const { saved } = (await page.json()) as { saved: Save[] };
-      const known = new Map(current.current.saves.map((save) => [save.version, save]));
+      const known = new Map(current.current.map((save) => [save.version, save]));
       for (const save of saved) known.set(save.version, save);
       setSaves([...known.values()].sort((a, b) => a.version - b.version));
       // The latest page says nothing of what lies before pages that were asked for.
-      if (before !== undefined || current.current.saves.length === 0) setMore(saved.length === PAGE);
+      if (before !== undefined || current.current.length === 0) setMore(saved.length === PAGE);
       setProblem(null);
     } catch {
       setProblem(AWAY);
@@ -47,8 +50,8 @@ export function useSaves(jobId: string, flush: () => Promise<boolean>, moment: s
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: read at each of these moments, and at no other
   useEffect(() => {
-    void current.current.flush().then(() => read(undefined));
-  }, [jobId, moment]);
+    if (!pending) void read(undefined);
+  }, [jobId, pending, moment]);
 
   const state = async (version: number): Promise<Job | undefined> => {
     const response = await fetch(`/api/jobs/${jobId}/history/${version}`);
