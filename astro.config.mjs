@@ -2,15 +2,22 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, passthroughImageService } from 'astro/config';
-import { bundleFiguring } from './scripts/bundle.mjs';
+import { bundlePrograms } from './scripts/bundle.mjs';
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
   integrations: [
     react(),
-    // What the server's threads run stands beside it, in one file.
-    { name: 'alcove: figuring', hooks: { 'astro:build:done': () => bundleFiguring() } },
+    // What the server's threads and the terminal run stands beside it, each in one file.
+    {
+      name: 'alcove: programs',
+      hooks: {
+        'astro:build:done': async () => {
+          await bundlePrograms();
+        },
+      },
+    },
   ],
   server: { host: '127.0.0.1', port: Number(process.env.PORT ?? 4417) },
   // The host checks the origin of every write itself, JSON ones included.

@@ -1,7 +1,8 @@
 #!/usr/bin/env node
-import { register } from 'tsx/esm/api';
+import { builtProgram } from './built.mjs';
 
-register();
-const { endQuietly, run } = await import('./main.ts');
+const built = builtProgram('main');
+if (!built) (await import('tsx/esm/api')).register();
+const { endQuietly, run } = await import(built ?? './main.ts');
 endQuietly(process.stdout);
 process.exitCode = await run(process.argv.slice(2));

@@ -97,3 +97,24 @@ test('a reader that leaves and a full disk end it quietly with a code', async ()
   assert.equal(full.status, 1);
   assert.match(full.stderr, /^alcove: the output could not be written: the disk is full\.\n$/);
 });
+
+test('built or from its source, the terminal says the same', () => {
+  const source = "const { run } = await import('./cli/main.ts'); process.exitCode = await run(process.argv.slice(1));";
+  for (const args of [
+    ['solve', DEMO],
+    ['cutlist', DEMO],
+    ['solve', 'nowhere.json'],
+  ]) {
+    const fromSource = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', '--input-type=module', '-e', source, '--', ...args],
+      { encoding: 'utf8', maxBuffer: 1 << 26 },
+    );
+    const { stdout, stderr, status } = alcove(...args);
+    assert.deepEqual(
+      [fromSource.stdout, fromSource.stderr, fromSource.status],
+      [stdout, stderr, status],
+      args.join(' '),
+    );
+  }
+});
