@@ -1,4 +1,4 @@
-import { withEdits } from '../core/changes/index.js';
+import { type SaveEntry, withEdits } from '../core/changes/index.js';
 import { type Changed, type Job, readJob, withChange } from '../core/document/index.js';
 import type { Edit } from '../core/job/index.js';
 import { dropContent, loadHead, storeHead } from './content.js';
@@ -9,16 +9,6 @@ import { Refusal } from './refusal.js';
 export interface Recorded {
   readonly edits: readonly Edit[];
   readonly setAside?: readonly Edit[] | undefined;
-}
-
-/** A save as a list tells it. */
-export interface HistoryEntry {
-  readonly version: number;
-  readonly label: string;
-  readonly savedAt: string;
-  /** Undefined for the first state, and for saves from before edits were kept. */
-  readonly edits?: readonly Edit[];
-  readonly setAside?: readonly Edit[];
 }
 
 /** So many saves are kept one by one, and all of so many days; of earlier days the last state each. */
@@ -85,7 +75,7 @@ export function wantsSnapshot(db: Db, jobId: string): boolean {
 }
 
 /** All that was saved of a job, the latest first. */
-export function historyOf(db: Db, jobId: string, before = Number.MAX_SAFE_INTEGER, most = 100): HistoryEntry[] {
+export function historyOf(db: Db, jobId: string, before = Number.MAX_SAFE_INTEGER, most = 100): SaveEntry[] {
   return db
     .prepare<[string, number, number], RevisionRow>(
       `SELECT version, label, saved_at AS savedAt, change FROM revision WHERE job_id = ? AND version < ?
@@ -95,7 +85,7 @@ export function historyOf(db: Db, jobId: string, before = Number.MAX_SAFE_INTEGE
     .map(entryOf);
 }
 
-function entryOf({ version, label, savedAt, change }: RevisionRow): HistoryEntry {
+function entryOf({ version, label, savedAt, change }: RevisionRow): SaveEntry {
   const { edits, setAside } = JSON.parse(change) as Partial<Recorded>;
   return { version, label, savedAt, ...(edits ? { edits } : {}), ...(setAside ? { setAside } : {}) };
 }
@@ -104,7 +94,7 @@ function entryOf({ version, label, savedAt, change }: RevisionRow): HistoryEntry
  * What was saved after a version up to the present one, oldest first; undefined where that is not kept edit by edit any
  * more, or is too much to tell.
  */
-export function savedSince(db: Db, jobId: string, version: number, present: number): HistoryEntry[] | undefined {
+export function savedSince(db: Db, jobId: string, version: number, present: number): SaveEntry[] | undefined {
   if (present - version > MOST_TOLD) return undefined;
   const entries = db
     .prepare<[string, number], RevisionRow>(
@@ -136,7 +126,7 @@ export function wholeHistory(
   db: Db,
   jobId: string,
 ): {
-  saves: readonly HistoryEntry[];
+  saves: readonly SaveEntry[];
   states: readonly { version: number; document: unknown }[];
 } {
   const saves = historyOf(db, jobId, undefined, Number.MAX_SAFE_INTEGER).reverse();

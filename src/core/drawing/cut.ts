@@ -11,6 +11,7 @@ import {
 } from '../drafting/index.js';
 import { pathTo } from '../job/index.js';
 import { isRectangle, type Part, type Point, planOutline, toCabinet } from '../parts/index.js';
+import type { Bay } from '../shelves/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { bodyItems } from './bodies.js';
 import { shelfHandles } from './handles.js';
@@ -88,7 +89,7 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
     max: { h: rear, v: box.height.mm },
     items: [
       ...cutItems(solved, { normal: 'x', at }),
-      ...pinHoles(solved, at),
+      ...pinHoles(solved),
       ...bodyItems(solved, 'y', 'z'),
       ...zoneItems(solved, 'y', 'z'),
     ],
@@ -99,29 +100,44 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
 }
 
 /** Where the side section is taken (mm from the left of the box): through the middle of the first opening. */
-export function sectionPlane(solved: SolvedCabinet): number {
+function sectionPlane(solved: SolvedCabinet): number {
   const { box, face } = solved;
   const cell = face.ok ? face.cells[0] : undefined;
   return besideUprights(solved, cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2);
 }
 
-/** The pin holes of the rooms that are cut, in the upright seen behind them. */
-function pinHoles({ bays, parts }: SolvedCabinet, x: number): DrawingItem[] {
-  return bays.flatMap(({ room, right }) => {
-    const { low, high } = room.inside.h;
-    const upright = parts.find(({ key }) => key === right?.key);
+/** A column of pin holes in the upright seen behind a room that the side section cuts. */
+export interface PinColumn {
+  readonly bay: Bay;
+  readonly upright: Part;
+  readonly holes: readonly DrawingPoint[];
+  readonly diameter: number;
+  /** Key under which it is selected. */
+  readonly shows: string;
+}
+
+/** The columns of pin holes that are seen on the side section. */
+export function pinColumns(solved: SolvedCabinet): PinColumn[] {
+  const { bays, parts } = solved;
+  const x = sectionPlane(solved);
+  return bays.flatMap((bay) => {
+    const { low, high } = bay.room.inside.h;
+    const upright = parts.find(({ key }) => key === bay.right?.key);
     if (!upright || low.mm > x || high.mm < x) return [];
-    return upright.machining.flatMap((operation, at): DrawingItem[] => {
-      if (operation.kind !== 'holes' || operation.by.kind !== 'pins' || operation.by.opening !== room.id) return [];
-      return operation.positions.map(({ mm }) => ({
-        kind: 'hole',
-        at: flat(toCabinet(upright.placement, mm, operation.offset.mm, 0), { normal: 'x', at: x }),
-        diameter: operation.diameter.mm,
-        weight: 'visible',
-        shows: cutKey(upright.key, at),
-      }));
+    return upright.machining.flatMap((operation, at): PinColumn[] => {
+      if (operation.kind !== 'holes' || operation.by.kind !== 'pins' || operation.by.opening !== bay.room.id) return [];
+      const holes = operation.positions.map(({ mm }) =>
+        flat(toCabinet(upright.placement, mm, operation.offset.mm, 0), { normal: 'x', at: x }),
+      );
+      return [{ bay, upright, holes, diameter: operation.diameter.mm, shows: cutKey(upright.key, at) }];
     });
   });
+}
+
+function pinHoles(solved: SolvedCabinet): DrawingItem[] {
+  return pinColumns(solved).flatMap(({ holes, diameter, shows }) =>
+    holes.map((at): DrawingItem => ({ kind: 'hole', at, diameter, weight: 'visible', shows })),
+  );
 }
 
 /** Never along an upright in the middle: through the room at the left of it instead. */

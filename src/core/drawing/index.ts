@@ -17,7 +17,7 @@ export type {
   TitleBlock,
 } from '../drafting/index.js';
 export { drawChoice, hasChoicePicture } from './choices.js';
-export { type CutPlane, drawSection, sectionPlane } from './cut.js';
+export { type CutPlane, drawSection, pinColumns } from './cut.js';
 export { between, type DrawnEdge, edgeNear, edgesOf } from './edges.js';
 export { drawElevation } from './elevation.js';
 export { ALL_LAYERS, inLayers, isCalledFor, type Layers, SIZES, type Sizes } from './layers.js';

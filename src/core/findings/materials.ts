@@ -1,3 +1,4 @@
+import { endShows } from '../carcass/index.js';
 import type { MaterialRole } from '../document/index.js';
 import { pathTo, spreadOf } from '../job/index.js';
 import type { Part } from '../parts/index.js';
@@ -68,14 +69,13 @@ const oneGoodFace: FindingRule = {
 
 /** True for what is seen from both sides: fronts that open, what stands between two rooms, an end that is seen. */
 function showsBoth({ role, hand, piece }: Part, { resolved }: RuleContext): boolean {
-  const { ends } = resolved.settings;
   switch (role) {
     case 'door':
       return piece === undefined || piece.kind === 'slab' || piece.kind === 'panel';
     case 'partition':
       return true;
     case 'side':
-      return hand !== undefined && ends[hand].value === 'exposed';
+      return hand !== undefined && endShows(hand, resolved.settings);
     default:
       return false;
   }

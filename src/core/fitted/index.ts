@@ -14,4 +14,4 @@ export {
   withYoungerKinds,
 } from './library.js';
 export { TRIALS } from './profile.js';
-export { makeTrays, type Runner, runnersOf, type StandingTray, together, travelOf } from './runners/index.js';
+export { makeTrays, mayRise, type Runner, runnersOf, type StandingTray, together, travelOf } from './runners/index.js';

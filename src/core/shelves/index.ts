@@ -10,6 +10,6 @@ export {
   tooThinForBoth,
 } from './bays.js';
 export { balancedHeights, holeDim, holeHeight, holesBetween, type PinGrid, pinGrid } from './grid.js';
-export { type PinLines, pinLines } from './lines.js';
+export { LEAST_BETWEEN_LINES, type PinLines, pinLines } from './lines.js';
 export { loadedShelf } from './loaded.js';
 export { type LoadedShelf, longestSpan, type Sag, SHELF_LOADS, shelfSag, smallestStrip } from './sag.js';

@@ -10,7 +10,7 @@ export interface PinLines {
 }
 
 /** Lines nearer than this serve as one (mm). */
-const LEAST_BETWEEN_LINES = 48;
+export const LEAST_BETWEEN_LINES = 48;
 
 /**
  * Front line behind max(0, yM). Rear line a whole number of grid steps behind it with its hole clear of the back, or a

@@ -1,5 +1,7 @@
 import { type Dim, largest, plain, quantity } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
+import { fromSheet } from '../profile.js';
+import type { FittedDrawer } from './drawers.js';
 import type { DrawerRoom } from './room.js';
 
 /**
@@ -14,8 +16,7 @@ export function boxHeight(
   least: Dim,
 ): { height: Dim; free: Dim } {
   const { up, kind } = room;
-  // Over an inner drawer a hand has to go in.
-  const over = kind === 'inner' && drawers.handRoom.mm > above.mm ? drawers.handRoom : above;
+  const over = clearOver(kind, above, drawers);
   const fits = up.size.minus(over).minus(below).as('room for the box');
   const highest = kind === 'tray' ? traySide(room, drawers, least) : drawers.mostHeight;
   const most = fits.mm > highest.mm ? highest : fits;
@@ -26,6 +27,21 @@ export function boxHeight(
       ? step.times(plain(steps, 'whole steps')).as('box height').because('the highest in whole steps')
       : most.as('box height');
   return { height, free: up.size.minus(below).minus(height).as('free above the box') };
+}
+
+/** What stays free over a box: over an inner drawer a hand has to go in. */
+function clearOver(kind: DrawerRoom['kind'], above: Dim, { handRoom }: ResolvedSettings['drawers']): Dim {
+  return kind === 'inner' && handRoom.mm > above.mm ? handRoom : above;
+}
+
+/**
+ * How much further the runners of a drawer may be raised (mm): first by what is free over its box and need not be, then by
+ * what the box may lose of its height, down to the lowest its runner carries.
+ */
+export function mayRise({ runner, plan, inner }: FittedDrawer, { drawers }: ResolvedSettings): number {
+  if (!runner || !plan) return 0;
+  const over = clearOver(inner ?? 'front', fromSheet(runner.profile, 'clearAbove', 'clear above the box'), drawers);
+  return Math.max(0, plan.free.mm - over.mm) + Math.max(0, plan.height.mm - runner.profile.leastHeight);
 }
 
 /** Sides of a tray: as decided, else at least 60, a tenth of its width, and what its runner carries. */

@@ -144,6 +144,7 @@ export const runners: Kind<'runners', (typeof runnerSettings)['settings'], Runne
 
 export type { FittedDrawer } from './drawers.js';
 export { together, travelOf } from './drawers.js';
+export { mayRise } from './heights.js';
 export type { RunnerProfile } from './profile.js';
 export { type Runner, runnerAt, runnersOf } from './runner.js';
 export { heightsByContents, heightsBySides, sideStep } from './stacks.js';

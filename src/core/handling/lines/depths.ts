@@ -1,3 +1,4 @@
+import { settingLeaf } from '../../document/index.js';
 import { pathTo } from '../../job/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import { type Line, lineOf, round } from './line.js';
@@ -8,6 +9,7 @@ export function depthLines({ box, cabinet, parts, resolved }: SolvedCabinet): Li
   const [foot, top] = [-box.underHeight.mm, box.height.mm];
   const rear = Math.max(...parts.map(({ extent }) => extent.max[1]));
   const setback = resolved.settings.toe.setback.mm;
+  const { min = 0, max = setback } = settingLeaf('toe/setback').limits ?? {};
   const plinth = parts.find(({ role }) => role === 'plinth');
   return [
     lineOf(
@@ -30,9 +32,9 @@ export function depthLines({ box, cabinet, parts, resolved }: SolvedCabinet): Li
               label: 'Toe set back',
               mm: setback,
               path: pathTo.setting(cabinet.id, 'toe/setback'),
-              least: 0,
-              most: 200,
-              reasons: round(setback, 220, 10),
+              least: min,
+              most: max,
+              reasons: round(setback, max, 10),
             },
             'h',
             setback,

@@ -1,4 +1,4 @@
-import { runnersOf } from '../../fitted/index.js';
+import { mayRise, runnersOf } from '../../fitted/index.js';
 import { pathTo } from '../../job/index.js';
 import { holeHeight } from '../../shelves/index.js';
 import type { SolvedCabinet } from '../../solve.js';
@@ -28,16 +28,14 @@ type Seen = (
 ) => Pick<Line, 'from' | 'to'> | undefined;
 
 function linesSeen(solved: SolvedCabinet, seen: Seen): Line[] {
-  const { fitted, grid } = solved;
+  const { fitted, grid, resolved } = solved;
   const heights = grid ? Array.from({ length: grid.count }, (_, k) => holeHeight(grid, k)) : [];
   return fitted.runners.flatMap((drawer): Line[] => {
-    const { runner, plan, raised, name, path } = drawer;
-    if (!runner || !plan) return [];
+    const { runner, raised, name, path } = drawer;
+    if (!runner) return [];
     const at = runner.line.mm;
     const now = raised?.mm ?? 0;
-    // The box gives up what is free above it, then of its height, down to the lowest the runner carries.
-    const { clearAbove, leastHeight } = runner.profile;
-    const spare = Math.max(0, plan.free.mm - clearAbove) + Math.max(0, plan.height.mm - leastHeight);
+    const most = now + mayRise(drawer, resolved.settings);
     const others = fitted.runners.flatMap((other) =>
       other !== drawer && other.runner && Math.abs(other.runner.line.mm - at) > SAME
         ? [{ mm: now + other.runner.line.mm - at, why: `lines up with ${within(other.name)}` }]
@@ -47,7 +45,7 @@ function linesSeen(solved: SolvedCabinet, seen: Seen): Line[] {
       { mm: 0, why: 'as low as it goes' },
       ...others,
       ...heights.map((height) => ({ mm: now + height - at, why: 'on the grid of holes' })),
-    ].filter(({ mm }) => mm >= 0 && mm <= now + spare);
+    ].filter(({ mm }) => mm >= 0 && mm <= most);
     return runnersOf(drawer).flatMap(({ key, hand, extent }): Line[] => {
       const run = hand === 'under' ? undefined : seen(extent, hand);
       if (!run) return [];
@@ -58,7 +56,7 @@ function linesSeen(solved: SolvedCabinet, seen: Seen): Line[] {
             mm: now,
             path: pathTo.raisedOf(path),
             least: 0,
-            most: now + spare,
+            most,
             reasons,
           },
           'v',

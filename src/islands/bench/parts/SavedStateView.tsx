@@ -1,34 +1,38 @@
-import { useState } from 'react';
-import { editsBetween, saidOf } from '../../../core/changes/index.js';
+import { useMemo, useState } from 'react';
+import { editsBetween, type SaveEntry, saidOf } from '../../../core/changes/index.js';
 import type { Job } from '../../../core/document/index.js';
 import { drawThumbnail } from '../../../core/drawing/index.js';
 import type { Edit } from '../../../core/job/index.js';
 import { solveCabinet } from '../../../core/solve.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
 import { useBench } from '../context.js';
-import type { Save, SavedState } from './saves.js';
+import type { SavedState } from './saves.js';
 
 /** So many cabinets of an earlier state are drawn. */
 const DRAWN = 8;
 const TALLEST = 84;
 
 /** The job as it was saved once: how it looked, what that save decided, and what bringing it back would change. */
-export function SavedStateView({ shown, save }: { shown: SavedState; save: Save | undefined }) {
+export function SavedStateView({ shown, save }: { shown: SavedState; save: SaveEntry | undefined }) {
   const bench = useBench((state) => state.job);
   const act = useBench((state) => state.act);
   const [refused, setRefused] = useState<string | null>(null);
   const { job, before, version } = shown;
-  const back = editsBetween(bench, job);
-  const made = before ? editsBetween(before, job) : [];
+  const back = useMemo(() => editsBetween(bench, job), [bench, job]);
+  const made = useMemo(() => (before ? editsBetween(before, job) : []), [before, job]);
   const bringBack = () => {
     const outcome = act({ label: `Version ${version} brought back`, edits: back });
     setRefused(outcome.ok ? null : outcome.message);
   };
-  const drawn = job.cabinets.slice(0, DRAWN).map((cabinet) => ({
-    id: cabinet.id,
-    kind: cabinet.kind,
-    thumbnail: drawThumbnail(solveCabinet(job, cabinet)),
-  }));
+  const drawn = useMemo(
+    () =>
+      job.cabinets.slice(0, DRAWN).map((cabinet) => ({
+        id: cabinet.id,
+        kind: cabinet.kind,
+        thumbnail: drawThumbnail(solveCabinet(job, cabinet)),
+      })),
+    [job],
+  );
   const scale = TALLEST / Math.max(900, ...drawn.map(({ thumbnail }) => thumbnail.height));
   return (
     <section aria-label={`Version ${version}`} className="flex flex-col gap-2 px-3 py-1">

@@ -1,16 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
+import type { SaveEntry } from '../../../core/changes/index.js';
 import type { Job } from '../../../core/document/index.js';
-import type { Edit } from '../../../core/job/index.js';
-
-/** One save of the job, as the server keeps it. */
-export interface Save {
-  readonly version: number;
-  readonly label: string;
-  readonly savedAt: string;
-  readonly edits?: readonly Edit[];
-  /** What gave way to another window's edits. */
-  readonly setAside?: readonly Edit[];
-}
 
 /** A saved state and the one before it, as far as it is kept. */
 export interface SavedState {
@@ -28,7 +18,7 @@ const AWAY = 'The server does not answer, so what was saved cannot be shown. Is 
  * `pending`: what will be saved in a moment is listed then.
  */
 export function useSaves(jobId: string, pending: boolean, moment: string) {
-  const [saves, setSaves] = useState<readonly Save[]>([]);
+  const [saves, setSaves] = useState<readonly SaveEntry[]>([]);
   const [more, setMore] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const current = useRef(saves);
@@ -37,7 +27,7 @@ export function useSaves(jobId: string, pending: boolean, moment: string) {
   const read = async (before: number | undefined) => {
     try {
       const page = await fetch(`/api/jobs/${jobId}/history${before === undefined ? '' : `?before=${before}`}`);
-      const { saved } = (await page.json()) as { saved: Save[] };
+      const { saved } = (await page.json()) as { saved: SaveEntry[] };
       const known = new Map(current.current.map((save) => [save.version, save]));
       for (const save of saved) known.set(save.version, save);
       setSaves([...known.values()].sort((a, b) => a.version - b.version));
