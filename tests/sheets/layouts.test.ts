@@ -38,14 +38,14 @@ const demo = (): Job => {
 };
 const STEPS = { steps: 2 };
 
-function laid(job: Job, demand: Demand, way: CuttingWay = USUAL_WAY) {
+function laid(job: Job, demand: Demand, way: CuttingWay = USUAL_WAY, seed = 5) {
   const plan = planFor(
     job,
     demand,
     way,
     job.layouts?.find(({ id }) => id === demand.material.id),
   );
-  return { plan, ...proposalOf(plan, layOut(plan.problem, STEPS, 5)) };
+  return { plan, ...proposalOf(plan, layOut(plan.problem, STEPS, seed)) };
 }
 
 /** Looks at a layout of a job with the checker that knows nothing of how it was made, sheet size by sheet size. */
@@ -113,14 +113,16 @@ test('every layout of the demo job holds, by every method: each part once, in th
 test('accepted, locked, kept clear, cut, run again: what stays stays, the rest holds; stock goes down and offcuts come in', () => {
   const job = demo();
   const demand = demandOf(solve(job).cabinets).find(({ material }) => material.id === 'birch18') as Demand;
-  const first = laid(job, demand).layout;
+  const leaves = (layout: SheetLayout) => (sheet: LayoutSheet) =>
+    sheet.from === 's1' && offcutsOf(job, layout, sheet).length > 0;
+  const first = [1, 2, 3, 4, 5, 6, 7, 8]
+    .map((seed) => laid(job, demand, USUAL_WAY, seed).layout)
+    .find((layout) => layout.sheets.some(leaves(layout)));
+  assert.ok(first, "none of the shop's own sheets leaves an offcut");
   applyEdits(job, acceptLayout(job, first).edits);
   const layout = job.layouts?.[0] as SheetLayout;
   // One sheet of the shop's own three is cut, a piece of another is locked, a place of a third is kept clear.
-  const own = layout.sheets.find(
-    (sheet) => sheet.from === 's1' && offcutsOf(job, layout, sheet).length > 0,
-  ) as LayoutSheet;
-  assert.ok(own, 'no sheet leaves an offcut');
+  const own = layout.sheets.find(leaves(layout)) as LayoutSheet;
   const before = job.stock.sheets.length;
   applyEdits(job, markCut(job, 'birch18', own.id, countedIds()).edits);
   assert.equal(job.stock.sheets.find(({ id }) => id === 's1')?.count, 2);

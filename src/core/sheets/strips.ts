@@ -16,8 +16,6 @@ interface Strip {
   readonly worth: number;
 }
 
-/** Nothing narrower than this share of a strip is trimmed out of it. */
-const NARROWEST = 0.5;
 /** So many combinations of pieces are looked at for a strip, and of strips for a sheet. */
 const LOOKED_AT = 600;
 const STRIPS_LOOKED_AT = 1500;
@@ -86,9 +84,7 @@ function isThere({ pieces }: Strip, counts: Int32Array): boolean {
 
 /** The combination of pieces with the most worth in a strip: those with most worth for their length first, by bound. */
 function bestStrip(width: number, length: number, candidates: readonly Candidate[], counts: Int32Array): Strip {
-  const own = candidates.filter(({ kind, way }) => {
-    return way.width <= width && way.width >= NARROWEST * width && (counts[kind.at] as number) > 0;
-  });
+  const own = candidates.filter(({ kind, way }) => way.width <= width && (counts[kind.at] as number) > 0);
   const most = own.map(({ worth, way }) => worth / way.length);
   for (let at = most.length - 2; at >= 0; at -= 1) most[at] = Math.max(most[at] as number, most[at + 1] as number);
   const used = new Map<number, number>();
