@@ -115,5 +115,5 @@ export {
   settingPath,
 } from './finding.js';
 export { generalRules } from './general.js';
-export { settled } from './machining.js';
+export { settling } from './machining.js';
 export { type NeighbourShift, neighbourShift } from './neighbours.js';

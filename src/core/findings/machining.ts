@@ -1,6 +1,6 @@
 import { gather } from '../gather.js';
 import type { Act } from '../job/index.js';
-import { type Clash, findClashes, holesNearEdges, isTooNear, type Operation } from '../machining/index.js';
+import { type Clash, clearOf, findClashes, holesNearEdges, type Operation } from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
@@ -41,10 +41,10 @@ function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
   });
 }
 
-/** True when an operation as changed comes too near nothing else on the part. */
-export function settled(context: RuleContext, part: Part, was: Operation, changed: Operation): boolean {
+/** Whether an operation, changed one way or another, comes too near nothing else on the part. */
+export function settling(context: RuleContext, part: Part, was: Operation): (changed: Operation) => boolean {
   const others = takenIn(part, context).filter((operation) => operation !== was);
-  return !isTooNear(changed, others, sizeOf(part), LEAST_SKIN);
+  return clearOf(others, sizeOf(part), LEAST_SKIN);
 }
 
 /** A hole so near an edge that it breaks out. */

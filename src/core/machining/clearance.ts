@@ -23,7 +23,10 @@ const LEAST_BETWEEN_FACES = 1;
  * it from comparing everything with everything.
  */
 export function findClashes(operations: readonly Operation[], size: PartSize, skin: number): Clash[] {
-  const spaces = spacesNear(operations, size, skin).sort((a, b) => a.low[0] - b.low[0]);
+  if (operations.length < 2) return [];
+  const spaces = spacesNear(operations, size, skin);
+  if (spaces.length < 2) return [];
+  spaces.sort((a, b) => a.low[0] - b.low[0]);
   const place = new Map(operations.map((operation, at) => [operation, at]));
   const worst = new Map<number, Clash>();
   for (let at = 0; at < spaces.length; at += 1) {
@@ -55,11 +58,14 @@ export function findClashes(operations: readonly Operation[], size: PartSize, sk
   return [...worst.values()].sort((a, b) => a.left - b.left);
 }
 
-/** True when one operation leaves less than `skin` to any of the others; only those near it are looked at. */
-export function isTooNear(one: Operation, others: readonly Operation[], size: PartSize, skin: number): boolean {
-  const own = footprintOf(one, size);
-  const near = others.filter((other) => other !== one && areNear(own, footprintOf(other, size), skin));
-  return near.length > 0 && findClashes([...near, one], size, skin).some(({ a, b }) => a === one || b === one);
+/** Whether one operation or another would leave `skin` to every one of some; only those near it are looked at. */
+export function clearOf(others: readonly Operation[], size: PartSize, skin: number): (one: Operation) => boolean {
+  const footprints = others.map((other) => footprintOf(other, size));
+  return (one) => {
+    const own = footprintOf(one, size);
+    const near = others.filter((_, at) => areNear(own, footprints[at] as Footprint, skin));
+    return near.length === 0 || !findClashes([...near, one], size, skin).some(({ a, b }) => a === one || b === one);
+  };
 }
 
 function areNear(a: Footprint, b: Footprint, skin: number): boolean {
@@ -68,7 +74,6 @@ function areNear(a: Footprint, b: Footprint, skin: number): boolean {
 
 /** The spaces of the operations that come near another one at all: most of a panel's lines of holes do not. */
 function spacesNear(operations: readonly Operation[], size: PartSize, skin: number): Space[] {
-  if (operations.length < 2) return [];
   const footprints = operations.map((operation) => footprintOf(operation, size));
   const near = new Set<number>();
   const along = footprints.map((_, at) => at).sort((a, b) => startOf(footprints, a) - startOf(footprints, b));

@@ -1,4 +1,4 @@
-export { type Clash, findClashes, holesNearEdges, isTooNear } from './clearance.js';
+export { type Clash, clearOf, findClashes, holesNearEdges } from './clearance.js';
 export type {
   By,
   Cut,

@@ -1,4 +1,4 @@
-import { type RuleContext, settingPath, settled } from '../../findings/index.js';
+import { type RuleContext, settingPath, settling } from '../../findings/index.js';
 import type { Act } from '../../job/index.js';
 import type { Clash, Operation } from '../../machining/index.js';
 import { type Part, toCabinet } from '../../parts/index.js';
@@ -30,6 +30,7 @@ function hingeElsewhere(context: RuleContext, part: Part, { u, v }: Clash, hinge
   const own = heights[at];
   if (own === undefined) return [];
   const per = hinge.positions.length / heights.length;
+  const settles = settling(context, part, hinge);
   const next = freeHeightsOf(door, context)
     .filter((height) => Math.abs(height - own) > 1 && clearOfOthers(door, at, height))
     .sort((a, b) => Math.abs(a - own) - Math.abs(b - own))
@@ -37,7 +38,7 @@ function hingeElsewhere(context: RuleContext, part: Part, { u, v }: Clash, hinge
       const positions = hinge.positions.map((position, n) =>
         Math.floor(n / per) === at ? position.plus(height - own) : position,
       );
-      return settled(context, part, hinge, { ...hinge, positions } as Operation);
+      return settles({ ...hinge, positions } as Operation);
     });
   return next === undefined ? [] : [moveHinge(context, door, at, next)];
 }

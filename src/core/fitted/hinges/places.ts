@@ -123,34 +123,34 @@ const IN_THE_WAY: readonly Part['role'][] = ['divider', 'shelf', 'bottom', 'top'
 function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number) => boolean {
   const { front, carrier, parts } = context;
   const [bottom, top] = [carrier.extent.min[2], carrier.extent.max[2]];
-  const at = (z: number) => hingeRoom(solution, z, context);
-  const level = at(0);
+  const level = hingeRoom(solution, 0, context);
+  const [under, over] = [level.min[2], level.max[2]];
   const blocked = parts
-    .filter((part) => IN_THE_WAY.includes(part.role))
-    .map(({ extent }) => extent)
-    .filter(({ min, max }) => [0, 1].every((axis) => overlaps(min, max, level, axis as 0 | 1)))
-    .map(({ min, max }) => ({ from: min[2], to: max[2] }));
+    .filter(({ role, extent }) => IN_THE_WAY.includes(role) && isBeside(extent, level))
+    .map(({ extent: { min, max } }) => ({ from: min[2], to: max[2] }));
   const reach = familyOf(solution.profile).reach(solution);
-  const { low, high } = front.v;
+  const [low, high] = [front.v.low.mm, front.v.high.mm];
   const half = (familyOf(solution.profile).platesApart(solution) ?? 0) / 2;
   const { behind = [] } = context;
-  const facing = (z: number) =>
-    behind.some((hole) => [z - half, z + half].some((own) => Math.abs(own - hole) < PLATE_HOLES_APART));
-  return (z) => {
-    const { min, max } = at(z);
-    return (
-      !facing(z) &&
-      min[2] >= bottom - 1e-6 &&
-      max[2] <= top + 1e-6 &&
-      z - low.mm >= reach &&
-      high.mm - z >= reach &&
-      blocked.every(({ from, to }) => max[2] <= from + 1e-6 || min[2] >= to - 1e-6)
-    );
-  };
+  const faces = (z: number, hole: number) =>
+    Math.abs(z - half - hole) < PLATE_HOLES_APART || Math.abs(z + half - hole) < PLATE_HOLES_APART;
+  return (z) =>
+    z + under >= bottom - 1e-6 &&
+    z + over <= top + 1e-6 &&
+    z - low >= reach &&
+    high - z >= reach &&
+    blocked.every(({ from, to }) => z + over <= from + 1e-6 || z + under >= to - 1e-6) &&
+    !behind.some((hole) => faces(z, hole));
 }
 
-function overlaps(min: Extent['min'], max: Extent['max'], room: Extent, axis: 0 | 1): boolean {
-  return min[axis] < room.max[axis] - 0.01 && max[axis] > room.min[axis] + 0.01;
+/** True where something reaches into the room across and in depth, at whatever height. */
+function isBeside({ min, max }: Extent, room: Extent): boolean {
+  return (
+    min[0] < room.max[0] - 0.01 &&
+    max[0] > room.min[0] + 0.01 &&
+    min[1] < room.max[1] - 0.01 &&
+    max[1] > room.min[1] + 0.01
+  );
 }
 
 /** Heights at which both plate holes fall on the grid; undefined where hinges do not stand on it. */

@@ -1,4 +1,4 @@
-import { type RuleContext, settingPath, settled } from '../../findings/index.js';
+import { type RuleContext, settingPath, settling } from '../../findings/index.js';
 import type { Act } from '../../job/index.js';
 import type { Clash, Operation } from '../../machining/index.js';
 import { edgeOf, type Part, toCabinet } from '../../parts/index.js';
@@ -11,6 +11,7 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
   if (!grid || !part.receives) return [];
   const [start, edge] = [edgeOf(part, 'u0').mm, edgeOf(part, 'v0').mm];
   const { settings } = resolved;
+  const settles = settling(context, part, pins);
   const acts: Act[] = [];
   const bay = bays.find(({ left, right }) => left?.key === part.key || right?.key === part.key);
   const { front, rear } = pinLines(box, resolved, grid, bay?.stopsAt);
@@ -20,12 +21,12 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
     const steps = settings.pins.rear.value === 'steps';
     const path = settingPath(context, steps ? 'pins/rearClear' : 'pins/rearSet');
     const value = (steps ? settings.pins.rearClear.mm : settings.pins.rearSet.mm) + grid.step.mm;
-    if (settled(context, part, pins, shifted) && value <= 200)
+    if (settles(shifted) && value <= 200)
       acts.push({ label: `Bring the rear line forward by ${show(grid.step.mm)}`, edits: [{ path, value }] });
   }
   if (Math.abs(pins.offset.mm + edge - front.mm) < 0.05) {
     const back = Array.from({ length: MOST_SHIFT }, (_, n) => n + 1).find((more) =>
-      settled(context, part, pins, { ...pins, offset: pins.offset.plus(more) }),
+      settles({ ...pins, offset: pins.offset.plus(more) }),
     );
     if (back !== undefined && (!rear || rear.mm - front.mm - back >= grid.step.mm)) {
       const value = settings.pins.front.mm + back;
@@ -43,7 +44,7 @@ export function pinsApart(context: RuleContext, part: Part, clash: Clash, pins: 
       return standing || (height >= low.mm + ends && height <= high.mm - ends);
     });
     if (ends > settings.pins.ends.mm && ends <= 400 && kept.length > 0 && kept.length < pins.positions.length)
-      if (settled(context, part, pins, { ...pins, positions: kept }))
+      if (settles({ ...pins, positions: kept }))
         acts.push({
           label: `Begin the column ${show(ends)} from the ends of its opening`,
           edits: [{ path: settingPath(context, 'pins/ends'), value: ends }],
