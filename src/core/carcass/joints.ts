@@ -25,9 +25,11 @@ export function machineJoints(
     else lists.set(key, [operation]);
   };
   const lines = new Map<string, Line[]>();
+  const byKey = new Map(parts.map((part) => [part.key, part]));
+  const receiving = parts.filter(({ receives }) => receives);
   for (const wanted of joints) {
-    const member = parts.find((part) => part.key === wanted.member?.key);
-    for (const seat of seatsOf(wanted, parts)) {
+    const member = wanted.member && byKey.get(wanted.member.key);
+    for (const seat of seatsOf(wanted, receiving)) {
       const { joint, places } = clearOfOtherFace(wanted, seat, lines, resolved);
       const made = machineJoint(joint, seat, member, resolved, places);
       for (const operation of made.receiver) addTo(added, seat.part.key, operation);

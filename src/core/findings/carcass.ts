@@ -186,7 +186,8 @@ const solidMoves: FindingRule = {
 const jointWithoutPartner: FindingRule = {
   id: 'carcass/joint-without-partner',
   check({ joints, parts }) {
-    const loose = joints.filter((joint) => seatsOf(joint, parts).length === 0);
+    const receiving = parts.filter(({ receives }) => receives);
+    const loose = joints.filter((joint) => seatsOf(joint, receiving).length === 0);
     const keys = [...new Set(loose.map((joint) => joint.holds))];
     // A partition's head or foot may butt a frame or stretcher on purpose; only ends of horizontals are meant here.
     const horizontals = keys.filter((key) => loose.some((joint) => joint.holds === key && joint.normal === 'x'));

@@ -163,7 +163,9 @@ export function snapHeights(
     return undefined;
   const steps = apart / grid.step.mm;
   if (Math.abs(steps - Math.round(steps)) > 1e-6) return undefined;
-  return Array.from({ length: grid.count }, (_, k) => holeHeight(grid, k) + apart / 2);
+  const heights: number[] = [];
+  for (let k = 0; k < grid.count; k += 1) heights.push(holeHeight(grid, k) + apart / 2);
+  return heights;
 }
 
 /**
@@ -176,10 +178,12 @@ function nearest(
   snaps: readonly number[] | undefined,
   most: number,
 ): number | undefined {
-  const snapped = (snaps ?? [])
-    .map((height) => height - z)
-    .filter((move) => Math.abs(move) <= most + 1e-6 && free(z + move))
-    .sort((a, b) => Math.abs(a) - Math.abs(b))[0];
+  let snapped: number | undefined;
+  for (const height of snaps ?? []) {
+    const move = height - z;
+    const nearer = Math.abs(move) < Math.abs(snapped ?? most + 2e-6);
+    if (nearer && Math.abs(move) <= most + 1e-6 && free(z + move)) snapped = move;
+  }
   if (snapped !== undefined) return snapped;
   // Beside plates in the other face half a step is clear of both their holes.
   const half = most > MOST_MOVE ? [0, HALF_STEP, -HALF_STEP].find((move) => free(z + move)) : undefined;
