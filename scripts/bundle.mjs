@@ -20,9 +20,10 @@ export async function bundle(from, to) {
   return join(root, to);
 }
 
-/** What each thread that figures for the built server runs, and what the terminal runs with the thread it lays sheets out in. */
+/** The server and what each thread that figures for it runs; what the terminal runs, and the thread it lays sheets out in. */
 export const bundlePrograms = () =>
   Promise.all([
+    bundle('src/host/main.ts', 'dist/server/host.mjs'),
     bundle('src/server/figuring/worker.ts', 'dist/server/figuring.mjs'),
     bundle('cli/main.ts', 'dist/cli/main.mjs'),
     bundle('cli/thread.ts', 'dist/cli/thread.mjs'),
