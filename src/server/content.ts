@@ -23,15 +23,25 @@ function keep(db: Db, value: unknown): string {
 
 /** A head put together again, unchecked; one from before contents were kept apart is whole. */
 export function loadHead(db: Db, stored: { head: string; house: string | null; hardware: string | null }): object {
-  const head = JSON.parse(stored.head) as object;
-  if (stored.house === null || stored.hardware === null) return head;
-  return { ...head, house: load(db, stored.house), hardware: load(db, stored.hardware) };
+  const { head, house, hardware } = stored;
+  return headFrom({ head, house: textOf(db, house), hardware: textOf(db, hardware) }, stored.house !== null);
 }
 
-function load(db: Db, hash: string): unknown {
+/** A head from its texts. What is kept apart and is not there is left out: such a head is refused in words when it is read. */
+export function headFrom(
+  { head, house, hardware }: { head: string; house: string | null; hardware: string | null },
+  apart = house !== null || hardware !== null,
+): object {
+  const parsed = (text: string | null) => (text === null ? undefined : (JSON.parse(text) as unknown));
+  const own = JSON.parse(head) as object;
+  return apart ? { ...own, house: parsed(house), hardware: parsed(hardware) } : own;
+}
+
+/** What a hash stands for; null for none. */
+export function textOf(db: Db, hash: string | null): string | null {
+  if (hash === null) return null;
   const row = db.prepare<[string], { text: string }>('SELECT text FROM content WHERE hash = ?').get(hash);
-  // A head without it is refused in words when it is read.
-  return row && (JSON.parse(row.text) as unknown);
+  return row?.text ?? null;
 }
 
 /** Lets contents go that nothing names any more. */

@@ -1,7 +1,8 @@
 import { randomBytes } from 'node:crypto';
 import { EDITION } from '../core/corrections/index.js';
 import { type Cabinet, headOf, JOB_VERSION, type Job, readJob, writeJob } from '../core/document/index.js';
-import { loadHead, storeHead } from './content.js';
+import { checkedBefore, keepChecked, type Written, writtenOf } from './checked.js';
+import { headFrom, storeHead } from './content.js';
 import type { Db } from './database.js';
 import { recordRevision, takeSnapshot } from './history.js';
 import { LARGEST_BODY } from './limits.js';
@@ -100,7 +101,10 @@ export function readStoredJob(db: Db, id: string): StoredJob {
 
 /** The document of a row, validated and brought forward. */
 export function assemble(db: Db, row: JobRow): Job {
-  const read = readJob(rawDocument(db, row));
+  const written = writtenOf(db, row);
+  const known = checkedBefore(row.id, written);
+  if (known) return known;
+  const read = readJob(asWritten(row, written));
   if (!read.ok) {
     const [first] = read.errors;
     throw new Refusal(
@@ -110,20 +114,24 @@ export function assemble(db: Db, row: JobRow): Job {
       read.errors,
     );
   }
-  return read.value;
+  return keepChecked(row.id, written, read.value);
 }
 
-/** The document of a row as it is written, unchecked, and whether it has the form of today. */
-export function rawDocument(db: Db, row: JobRow): unknown {
-  const cabinets = db
-    .prepare<[string], { document: string }>('SELECT document FROM cabinet WHERE job_id = ? ORDER BY position')
-    .all(row.id)
-    .map((cabinet) => JSON.parse(cabinet.document) as unknown);
-  return { ...loadHead(db, row), cabinets };
+/** The document of a row, checked when it was stored and not again; undefined where it has an older form than that of today. */
+export function storedDocument(db: Db, row: JobRow): Job | undefined {
+  const written = writtenOf(db, row);
+  const document = checkedBefore(row.id, written) ?? asWritten(row, written);
+  return isOfToday(document) ? document : undefined;
+}
+
+/** What the texts of a job say, unchecked. */
+function asWritten({ house }: JobRow, written: Written): unknown {
+  const cabinets = written.cabinets.map((cabinet) => JSON.parse(cabinet) as unknown);
+  return { ...headFrom(written, house !== null), cabinets };
 }
 
 /** True for a document that was checked when it was stored, in the form of today. */
-export function isOfToday(document: unknown): document is Job {
+function isOfToday(document: unknown): document is Job {
   return (document as { version?: unknown }).version === JOB_VERSION;
 }
 

@@ -1,21 +1,13 @@
+import { produce } from 'immer';
 import * as z from 'zod/mini';
 import { decidedAt, isRemoval, placeOf } from '../core/changes/index.js';
 import { headOf, type Job, readTouched } from '../core/document/index.js';
 import { applyEdits, type Edit, EditPathError, editSchema } from '../core/job/index.js';
+import { keepChecked, writtenOf } from './checked.js';
 import { dropContent, storeHead } from './content.js';
 import type { Db } from './database.js';
 import { hasSnapshot, prune, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
-import {
-  assemble,
-  epochOf,
-  isOfToday,
-  type JobRow,
-  jobRow,
-  now,
-  putCabinet,
-  rawDocument,
-  refuseTooLarge,
-} from './jobs.js';
+import { assemble, epochOf, type JobRow, jobRow, now, putCabinet, refuseTooLarge, storedDocument } from './jobs.js';
 import { invalid, Refusal } from './refusal.js';
 
 const editsSchema = z.array(editSchema).check(z.maxLength(20_000));
@@ -65,10 +57,10 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   refuseStale(db, row, save);
   if (save.edits.length === 0 && !save.setAside?.length)
     throw new Refusal(422, 'empty', 'This change says nothing: edits were expected.');
-  const raw = rawDocument(db, row);
+  const stored = storedDocument(db, row);
   // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
-  const comesForward = !isOfToday(raw);
-  const before = comesForward ? assemble(db, row) : raw;
+  const comesForward = stored === undefined;
+  const before = stored ?? assemble(db, row);
   const next = edited(before, save.edits);
   if (!hasSnapshot(db, id)) takeSnapshot(db, id, row.version, before);
   refuseTooLarge(next, sizeOf(db, row, save.edits));
@@ -80,6 +72,7 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   const { edits, setAside } = save;
   recordRevision(db, id, version, save.label, at, { edits, ...(setAside?.length ? { setAside } : {}) }, save.id);
   if (comesForward || wantsSnapshot(db, id)) takeSnapshot(db, id, version, next);
+  keepChecked(id, writtenOf(db, jobRow(db, id)), next);
   return { version, updatedAt: at };
 }
 
@@ -128,17 +121,13 @@ function refuseStale(db: Db, row: JobRow, { version, epoch }: Save): void {
   );
 }
 
-/** The job as the edits leave it, on a copy; refused where they lead nowhere or leave what cannot be. */
+/** The job as the edits leave it, the one before as it was; refused where they lead nowhere or leave what cannot be. */
 function edited(before: Job, edits: readonly Edit[]): Job {
-  const next = structuredClone(before);
+  let next: Job;
   try {
-    for (const edit of edits) {
-      const place = placeOf(edit);
-      if (isNamed(edit, place)) throw new EditPathError(`${place} goes by another id`);
-      if (isRemoval(edit) && decidedAt(next, place) === undefined)
-        throw new EditPathError(`there is nothing at ${place} to take away`);
-      applyEdits(next, [edit]);
-    }
+    next = produce(before, (draft) => {
+      for (const edit of edits) carryOutOn(draft as Job, edit);
+    });
   } catch (error) {
     if (error instanceof EditPathError)
       throw new Refusal(422, 'nowhere', `This change cannot be carried out: ${error.message}.`);
@@ -150,6 +139,14 @@ function edited(before: Job, edits: readonly Edit[]): Job {
   const read = readTouched(next, edits.map(placeOf));
   if (!read.ok) throw invalid(read.errors);
   return read.value;
+}
+
+function carryOutOn(job: Job, edit: Edit): void {
+  const place = placeOf(edit);
+  if (isNamed(edit, place)) throw new EditPathError(`${place} goes by another id`);
+  if (isRemoval(edit) && decidedAt(job, place) === undefined)
+    throw new EditPathError(`there is nothing at ${place} to take away`);
+  applyEdits(job, [edit]);
 }
 
 /** An entry keeps the id it has: whatever names it would lose it. */

@@ -151,53 +151,77 @@ export const jobHeadSchema = z.strictObject({
 });
 export type JobHead = z.infer<typeof jobHeadSchema>;
 
-export const jobSchema = z
-  .extend(jobHeadSchema, { cabinets: z.array(cabinetSchema).check(z.maxLength(MOST.cabinets)) })
-  .check(
-    z.superRefine((job, context) => {
-      refuseRepeats(
-        job.cabinets.map((cabinet) => cabinet.id),
-        ['cabinets'],
-        'cabinet id',
-        context,
-      );
-      refuseRepeats(
-        job.materials.map((material) => material.id),
-        ['materials'],
-        'material id',
-        context,
-      );
-      refuseRepeats(
-        (job.standing ?? []).map(({ id }) => id),
-        ['standing'],
-        'id of a standing cabinet',
-        context,
-      );
-      refuseRepeatedStock(job, context);
-      for (const { at, message } of neighbourProblems(job.cabinets))
-        context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
-      job.cabinets.forEach((cabinet, at) => {
-        refuseRepeats(
-          (cabinet.zones ?? []).map((zone) => zone.id),
-          ['cabinets', at, 'zones'],
-          'keep-out id',
-          context,
-        );
-        refuseRepeatedParts(cabinet, at, context);
-        refuseTooMany(cabinet, at, context);
-        const path = ['cabinets', at, 'face', 'parts'];
-        refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
-        if (depthOf(cabinet.face) > DEEPEST_SPLIT)
-          context.addIssue({
-            code: 'custom',
-            path,
-            message: `openings are divided more than ${DEEPEST_SPLIT} times over`,
-          });
-      });
-      refuseUnknownMaterials(job, context);
-    }),
-  );
+const cabinetsField = z.array(cabinetSchema).check(z.maxLength(MOST.cabinets));
+const wholeSchema = z.extend(jobHeadSchema, { cabinets: cabinetsField });
+
+export const jobSchema = wholeSchema.check(z.superRefine(refuseTogether));
 export type Job = z.infer<typeof jobSchema>;
+
+/** Schemas that look at some fields of a head, by their names: a window asks for the same few again and again. */
+const bySomeFields = new Map<string, z.ZodMiniType<Job>>();
+const MOST_SCHEMAS = 64;
+
+/**
+ * Of a job that was good before: looks at some fields of its head only, at the cabinets that are given, and at what has to
+ * be true of all of it together.
+ */
+export function jobSchemaOf(fields: ReadonlySet<string>): z.ZodMiniType<Job> {
+  const head = Object.entries(jobHeadSchema.shape as Readonly<Record<string, z.ZodMiniType>>);
+  const names = head.map(([name]) => name).filter((name) => fields.has(name));
+  const known = bySomeFields.get(names.join());
+  if (known) return known;
+  const shape = Object.fromEntries(
+    head.map(([name, field]) => [name, fields.has(name) ? field : z.optional(z.any())]),
+  ) as typeof jobHeadSchema.shape;
+  const schema = z.strictObject({ ...shape, cabinets: cabinetsField }).check(z.superRefine(refuseTogether));
+  if (bySomeFields.size >= MOST_SCHEMAS) bySomeFields.clear();
+  bySomeFields.set(names.join(), schema);
+  return schema;
+}
+
+/** What has to be true of a job together. */
+function refuseTogether(job: z.infer<typeof wholeSchema>, context: RefineContext): void {
+  refuseRepeats(
+    job.cabinets.map((cabinet) => cabinet.id),
+    ['cabinets'],
+    'cabinet id',
+    context,
+  );
+  refuseRepeats(
+    job.materials.map((material) => material.id),
+    ['materials'],
+    'material id',
+    context,
+  );
+  refuseRepeats(
+    (job.standing ?? []).map(({ id }) => id),
+    ['standing'],
+    'id of a standing cabinet',
+    context,
+  );
+  refuseRepeatedStock(job, context);
+  for (const { at, message } of neighbourProblems(job.cabinets))
+    context.addIssue({ code: 'custom', path: ['cabinets', at, 'leftNeighbour'], message });
+  job.cabinets.forEach((cabinet, at) => {
+    refuseRepeats(
+      (cabinet.zones ?? []).map((zone) => zone.id),
+      ['cabinets', at, 'zones'],
+      'keep-out id',
+      context,
+    );
+    refuseRepeatedParts(cabinet, at, context);
+    refuseTooMany(cabinet, at, context);
+    const path = ['cabinets', at, 'face', 'parts'];
+    refuseRepeats(memberIds(cabinet.face), path, 'opening id', context);
+    if (depthOf(cabinet.face) > DEEPEST_SPLIT)
+      context.addIssue({
+        code: 'custom',
+        path,
+        message: `openings are divided more than ${DEEPEST_SPLIT} times over`,
+      });
+  });
+  refuseUnknownMaterials(job, context);
+}
 
 type RefineContext = z.core.$RefinementCtx<unknown>;
 

@@ -12,6 +12,7 @@ import {
   type JobHead,
   jobHeadSchema,
   jobSchema,
+  jobSchemaOf,
   neighbourProblems,
 } from './document.js';
 import { migrateJob, withYounger } from './migrations.js';
@@ -159,7 +160,7 @@ export function readTouched(job: Job, places: readonly string[]): ReadResult<Job
   const shown = cabinets.map((cabinet, at) => ({ cabinet, at })).filter(({ cabinet }) => touched.has(cabinet.id));
   // Rows of cabinets are another check: here each stands alone.
   const alone = shown.map(({ cabinet }) => ({ ...cabinet, leftNeighbour: null }));
-  const read = validate(jobSchema, { ...job, cabinets: alone });
+  const read = validate(jobSchemaOf(new Set(keys.map(([field = '']) => field))), { ...job, cabinets: alone });
   if (!read.ok)
     return {
       ok: false,
@@ -169,7 +170,18 @@ export function readTouched(job: Job, places: readonly string[]): ReadResult<Job
       })),
     };
   const [row] = neighbourProblems(cabinets);
-  return row ? refuse(`cabinets/${row.at}/leftNeighbour`, `${capital(row.message)}.`) : { ok: true, value: job };
+  if (row) return refuse(`cabinets/${row.at}/leftNeighbour`, `${capital(row.message)}.`);
+  const checked = new Map(read.value.cabinets.map((cabinet) => [cabinet.id, cabinet]));
+  return {
+    ok: true,
+    value: {
+      ...read.value,
+      cabinets: cabinets.map((cabinet) => {
+        const known = checked.get(cabinet.id);
+        return known ? { ...known, leftNeighbour: cabinet.leftNeighbour } : cabinet;
+      }),
+    },
+  };
 }
 
 export const readCabinet = (data: unknown): ReadResult<Cabinet> => validate(cabinetSchema, data);
