@@ -1,5 +1,7 @@
 import assert from 'node:assert/strict';
 import { request as httpRequest } from 'node:http';
+import { newCabinet, newJob, writeJob } from '../../src/core/document/index.js';
+import { countedIds } from '../../src/core/job/index.js';
 import { Random } from '../generator/random.js';
 import { startServer } from '../support/server.js';
 
@@ -183,6 +185,38 @@ export async function askOddly(times: number, seed = 3): Promise<Readonly<Record
     await server.close();
   }
   return counts;
+}
+
+/**
+ * A job of so many cabinets is handed in as a file: how long until it is kept, and until the list shows what all of it
+ * comes to (ms), first on a server that has figured nothing yet, then again.
+ */
+export async function handInLarge(cabinets: number): Promise<Readonly<Record<string, number>>> {
+  const job = newJob('Large', 'metric');
+  const ids = countedIds();
+  for (let at = 0; at < cabinets; at += 1) job.cabinets.push(newCabinet(job, at % 3 ? 'base' : 'wall', ids));
+  const text = writeJob(job);
+  const server = await startServer();
+  const seen: Record<string, number> = {};
+  try {
+    for (const time of ['first', 'again']) {
+      const start = performance.now();
+      const { status, body } = await ask(server.url, 'POST', '/api/jobs/import', text);
+      assert.equal(status, 201, body.slice(0, 200));
+      seen[`${time} kept ms`] = Math.round(performance.now() - start);
+      const { id } = JSON.parse(body) as { id: string };
+      for (;;) {
+        const { body: list } = await ask(server.url, 'GET', '/api/jobs');
+        const { jobs } = JSON.parse(list) as { jobs: { id: string; figuring: number }[] };
+        if (jobs.find((each) => each.id === id)?.figuring === 0) break;
+        await new Promise((resolve) => setTimeout(resolve, 250));
+      }
+      seen[`${time} figured ms`] = Math.round(performance.now() - start);
+    }
+  } finally {
+    await server.close();
+  }
+  return seen;
 }
 
 export interface Served {

@@ -44,6 +44,17 @@ function mutate(data: Data, steps: readonly number[], value: unknown, act: strin
   }
 }
 
+/** How long something takes (ms); looked at up to three times where it seems to take long, since the machine may be busy. */
+function leastTime(act: () => unknown, long: number): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let time = 0; time < 3 && least > long; time += 1) {
+    const start = performance.now();
+    act();
+    least = Math.min(least, performance.now() - start);
+  }
+  return least;
+}
+
 export interface Documents {
   readonly refused: number;
   readonly solved: number;
@@ -73,9 +84,11 @@ export function readOddDocuments(count: number, seed?: number): Documents {
         return;
       }
       solved += 1;
-      const start = performance.now();
       const result = solve(read.value);
-      slowest = Math.max(slowest, performance.now() - start);
+      slowest = Math.max(
+        slowest,
+        leastTime(() => solve(read.value), slowest),
+      );
       const text = JSON.stringify(presentJob(result));
       assert.ok(text.length > 50 && !/NaN|Infinity/.test(text));
       for (const { parts, findings } of result.cabinets) {
@@ -92,10 +105,13 @@ export function readOddDocuments(count: number, seed?: number): Documents {
   return { refused, solved, open, 'slowest cabinet ms': Math.round(slowest) };
 }
 
-/** The largest cabinet there may be, in several sorts (ms for each), and a job of a thousand cabinets. */
+/**
+ * The largest cabinet there may be, in several sorts (ms for each, on a thread that solved one before), and a job of a
+ * thousand cabinets: the first thing a thread does, and later. `pace` is a fixed piece of work, which says how busy the
+ * machine is: 1 to 1.5 s while it is quiet.
+ */
 export function solveTheLargest(): Readonly<Record<string, number>> {
-  const timed = (act: () => void) => {
-    act();
+  const once = (act: () => void) => {
     const start = performance.now();
     act();
     return Math.round(performance.now() - start);
@@ -120,18 +136,31 @@ export function solveTheLargest(): Readonly<Record<string, number>> {
   };
   const cabinet = (fill: object) => {
     const job = grid(fill);
-    return timed(() => solveCabinet(job, job.cabinets[0] as Job['cabinets'][number]));
+    const act = () => void solveCabinet(job, job.cabinets[0] as Job['cabinets'][number]);
+    act();
+    return Math.min(once(act), once(act), once(act));
   };
   const many = newJob('Many', 'metric');
   const ids = countedIds();
   for (let at = 0; at < 1000; at += 1) many.cabinets.push(newCabinet(many, at % 3 ? 'base' : 'wall', ids));
-  const start = performance.now();
-  solve(many);
-  const thousand = Math.round(performance.now() - start);
+  const first = once(() => void solve(many));
   return {
+    pace: once(alwaysTheSame),
     '90 drawers ms': cabinet({ kind: 'drawer' }),
     '90 pairs with 360 shelves ms': cabinet({ kind: 'pair', interior: { kind: 'shelves', shelves: 4 } }),
     '90 open with 360 shelves ms': cabinet({ kind: 'open', interior: { kind: 'shelves', shelves: 4 } }),
-    '1,000 cabinets ms': thousand,
+    '1,000 cabinets ms, first': first,
+    '1,000 cabinets ms': once(() => void solve(many)),
   };
+}
+
+/** Objects made and added up. */
+function alwaysTheSame(): void {
+  let sum = 0;
+  for (let round = 0; round < 40; round += 1) {
+    const made: { readonly x: number; readonly z: readonly number[] }[] = [];
+    for (let at = 0; at < 200_000; at += 1) made.push({ x: at, z: [at] });
+    for (const { x, z } of made) sum += x + (z[0] ?? 0);
+  }
+  assert.ok(sum > 0);
 }

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { parseArgs } from 'node:util';
 import { bundle } from '../../scripts/bundle.mjs';
 import { YOUNG } from '../../src/server/figuring/young.js';
-import { askOddly, serveMany } from './asked.js';
+import { askOddly, handInLarge, serveMany } from './asked.js';
 import { killAmidSaves, startTogether } from './killed.js';
 
 const { values } = parseArgs({
@@ -35,6 +35,7 @@ const proofs: readonly (readonly [string, string, () => unknown])[] = [
   ['requests', 'odd requests', () => askOddly(many(5000), seed)],
   ['documents', 'odd documents', () => figured('documents', String(many(20_000)))],
   ['largest', 'the largest there may be', () => figured('largest')],
+  ['thousand', 'a job of a thousand cabinets on the server', () => handInLarge(many(1000))],
   ['clients', 'fifty clients', () => serveMany(50, many(10_000))],
 ];
 for (const [id, what, prove] of proofs) {

@@ -1,9 +1,10 @@
 import { EDITION } from '../../core/corrections/index.js';
+import type { Job } from '../../core/document/index.js';
 import { type Db, databaseRefusal } from '../database.js';
 import { readStoredJob } from '../jobs.js';
 import { log } from '../log.js';
 import { Refusal } from '../refusal.js';
-import { figure } from './pool.js';
+import { figure, THREADS } from './pool.js';
 import type { Answered, Asked } from './tasks.js';
 
 /** Does the figuring: on another thread in the server, at once in a test. */
@@ -60,7 +61,7 @@ export async function figureJob(db: Db, id: string, by: Figuring): Promise<void>
       .prepare<[string], { id: string }>('SELECT id FROM cabinet WHERE job_id = ? AND stale = 1')
       .all(id)
       .map((row) => row.id);
-    const figured = await by({ job: stored.document, ids });
+    const figured = await inGroups(stored.document, ids, by);
     if (!db.open) return;
     if (!keep(db, id, version, figured)) again = true;
   } catch (error) {
@@ -69,6 +70,31 @@ export async function figureJob(db: Db, id: string, by: Figuring): Promise<void>
     if (databaseRefusal(error)) return;
     failed.set(id, { version: versionOf(db, id) ?? version, why: whyIn(error) });
   }
+}
+
+/** So many cabinets are figured in one go: whoever asks for something else meanwhile waits no longer than for them. */
+const TOGETHER = 50;
+
+/** Cabinets of a job, a group on each thread at a time. */
+async function inGroups(job: Job, ids: readonly string[], by: Figuring): Promise<Answered<'figure'>> {
+  const groups = Array.from({ length: Math.ceil(ids.length / TOGETHER) }, (_, at) =>
+    ids.slice(at * TOGETHER, (at + 1) * TOGETHER),
+  );
+  const byId = new Map(job.cabinets.map((cabinet) => [cabinet.id, cabinet]));
+  const figured: Answered<'figure'>[] = [];
+  const next = groups.entries();
+  const lane = async () => {
+    for (const [at, group] of next)
+      figured[at] = await by({ job: { ...job, cabinets: withLeft(group, byId) }, ids: group });
+  };
+  await Promise.all(Array.from({ length: THREADS }, lane));
+  return figured.flat();
+}
+
+/** Some cabinets of a job, and those they stand against. */
+function withLeft(ids: readonly string[], byId: ReadonlyMap<string, Job['cabinets'][number]>): Job['cabinets'] {
+  const wanted = new Set(ids.flatMap((id) => [id, byId.get(id)?.leftNeighbour ?? id]));
+  return [...wanted].flatMap((id) => byId.get(id) ?? []);
 }
 
 const whyIn = (error: unknown) =>

@@ -9,7 +9,7 @@ import type { Answered, Asked, Task } from './tasks.js';
 import { YOUNG } from './young.js';
 
 /** Two at least: one job that takes long keeps nobody else waiting. */
-const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1));
+export const THREADS = Math.max(2, Math.min(4, availableParallelism() - 1));
 /** What takes longer is given up (ms). ALCOVE_LONGEST sets it otherwise. */
 const LONGEST = Number(process.env.ALCOVE_LONGEST ?? 60_000);
 /** A thread that wants more memory ends, and not the server with it (MB). */
