@@ -123,8 +123,10 @@ export function withoutShared(pins: readonly Operation[], others: readonly Opera
   const taken = others.filter((other): other is Holes => other.kind === 'holes');
   return pins.flatMap((operation): Operation[] => {
     if (operation.kind !== 'holes') return [operation];
+    const along = taken.filter((other) => isSameLine(operation, other));
+    if (along.length === 0) return [operation];
     const positions = operation.positions.filter(
-      (position) => !taken.some((other) => sameHole(operation, position, other)),
+      ({ mm }) => !along.some((other) => other.positions.some((hole) => Math.abs(hole.mm - mm) < SAME_HOLE)),
     );
     if (positions.length === operation.positions.length) return [operation];
     return positions.length > 0 ? [{ ...operation, positions }] : [];
@@ -166,13 +168,13 @@ export function withoutMeeting(
 /** Nearer than this two holes of one size are one hole (mm). */
 const SAME_HOLE = 0.05;
 
-function sameHole(pins: Holes, position: Dim, other: Holes): boolean {
+/** Two rows of holes of one size on one line. */
+function isSameLine(pins: Holes, other: Holes): boolean {
   return (
     other.face === pins.face &&
     other.from === pins.from &&
     Math.abs(other.diameter.mm - pins.diameter.mm) < SAME_HOLE &&
-    Math.abs(other.offset.mm - pins.offset.mm) < SAME_HOLE &&
-    other.positions.some(({ mm }) => Math.abs(mm - position.mm) < SAME_HOLE)
+    Math.abs(other.offset.mm - pins.offset.mm) < SAME_HOLE
   );
 }
 
