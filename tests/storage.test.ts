@@ -107,6 +107,71 @@ test('a change of the job brings the summaries up to date, away from the save', 
   rmSync(folder, { recursive: true });
 });
 
+test('what is written is what is read, whoever wrote it: nothing is shown from before', () => {
+  const folder = temporaryFolder();
+  const db = openDatabase(folder);
+  const job = newJob('Read again', 'metric');
+  job.cabinets.push(newCabinet(job, 'base', countedIds()));
+  const { id } = createJob(db, job);
+  const first = readStoredJob(db, id);
+  assert.equal(readStoredJob(db, id).document, first.document, 'the same texts are not read twice');
+  assert.throws(() => Object.assign(first.document, { name: 'changed' }), TypeError);
+  const { version } = saveEdits(db, id, { version: 1, label: 'name', edits: [decide('name', '  Named anew ')] });
+  assert.equal(readStoredJob(db, id).document.name, 'Named anew', 'trimmed at once, not at the next start');
+  // Another program, which this one never hears of.
+  const other = new Database(join(folder, 'alcove.db'));
+  const cabinet = { ...first.document.cabinets[0], name: 'From elsewhere' };
+  other.prepare('UPDATE cabinet SET document = ? WHERE job_id = ?').run(JSON.stringify(cabinet), id);
+  assert.equal(readStoredJob(db, id).document.cabinets[0]?.name, 'From elsewhere');
+  other.prepare('UPDATE job SET head = replace(head, ?, ?) WHERE id = ?').run('Named anew', 'By hand', id);
+  assert.equal(readStoredJob(db, id).document.name, 'By hand');
+  other.prepare('UPDATE content SET text = replace(text, \'"reveal"\', \'"unheard"\')').run();
+  assert.throws(() => readStoredJob(db, id), /cannot be read as it is stored/);
+  other.prepare('UPDATE content SET text = replace(text, \'"unheard"\', \'"reveal"\')').run();
+  // A save that is refused leaves nothing of itself behind.
+  const edits = [decide('note', 'kept?'), decide('cabinets/c1/size/width', -5)];
+  assert.throws(() => saveEdits(db, id, { version, label: 'refused', edits }), /width/);
+  assert.equal(readStoredJob(db, id).document.note, '');
+  other.close();
+  db.close();
+  rmSync(folder, { recursive: true });
+});
+
+test('a long row figured in groups comes to what it comes to at once, between neighbours of two groups as well', async () => {
+  const folder = temporaryFolder();
+  const db = openDatabase(folder);
+  const job = newJob('Long row', 'metric');
+  const ids = countedIds();
+  for (let at = 0; at < 60; at += 1) {
+    const cabinet = newCabinet(job, 'base', ids);
+    // Doors of neighbours touch at every seventh: some of these stand at the edge of a group.
+    const close = at % 7 === 1;
+    cabinet.settings = close ? { fronts: { reveal: { left: 0, right: 0 } } } : {};
+    cabinet.leftNeighbour = job.cabinets.at(-1)?.id ?? null;
+    job.cabinets.push(cabinet);
+  }
+  const { id } = createJob(db, job);
+  const asked: number[] = [];
+  await figureJob(db, id, (ask) => {
+    asked.push(ask.ids.length);
+    return tasks.figure(ask);
+  });
+  assert.ok(asked.length > 1 && Math.max(...asked) <= 50, `groups of ${asked}`);
+  const expected = tasks.figure({ job, ids: job.cabinets.map((cabinet) => cabinet.id) });
+  const rows = db
+    .prepare<[string], { id: string; summary: string; stale: number }>(
+      'SELECT id, summary, stale FROM cabinet WHERE job_id = ? ORDER BY position',
+    )
+    .all(id);
+  assert.deepEqual(
+    rows.map((row) => [row.id, JSON.parse(row.summary), row.stale]),
+    expected.map(({ id: cabinet, summary }) => [cabinet, JSON.parse(JSON.stringify(summary)), 0]),
+  );
+  assert.ok(expected.some(({ summary }) => summary.stops + summary.warnings > 0));
+  db.close();
+  rmSync(folder, { recursive: true });
+});
+
 test('a server killed in the middle of a burst of saves leaves the database whole', async () => {
   const data = temporaryFolder();
   const server = await startServer({ data });

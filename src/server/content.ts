@@ -21,16 +21,16 @@ function keep(db: Db, value: unknown): string {
   return hash;
 }
 
-/** A head put together again, unchecked; one from before contents were kept apart is whole. */
+/** A head put together again, unchecked. */
 export function loadHead(db: Db, stored: { head: string; house: string | null; hardware: string | null }): object {
   const { head, house, hardware } = stored;
   return headFrom({ head, house: textOf(db, house), hardware: textOf(db, hardware) }, stored.house !== null);
 }
 
-/** A head from its texts. What is kept apart and is not there is left out: such a head is refused in words when it is read. */
+/** A head from its texts. What is kept apart and is not there is left out: such a head is refused in words when it is read. One from before contents were kept apart is whole. */
 export function headFrom(
   { head, house, hardware }: { head: string; house: string | null; hardware: string | null },
-  apart = house !== null || hardware !== null,
+  apart: boolean,
 ): object {
   const parsed = (text: string | null) => (text === null ? undefined : (JSON.parse(text) as unknown));
   const own = JSON.parse(head) as object;

@@ -158,8 +158,11 @@ export function readTouched(job: Job, places: readonly string[]): ReadResult<Job
     return validate(jobSchema, job);
   const touched = new Set(keys.flatMap(([list, id]) => (list === 'cabinets' && id !== undefined ? [id] : [])));
   const shown = cabinets.map((cabinet, at) => ({ cabinet, at })).filter(({ cabinet }) => touched.has(cabinet.id));
-  // Rows of cabinets are another check: here each stands alone.
-  const alone = shown.map(({ cabinet }) => ({ ...cabinet, leftNeighbour: null }));
+  // Rows of cabinets are another check: here each stands alone, unless what it stands beside is no cabinet at all.
+  const ids = new Set<unknown>(cabinets.map(({ id }) => id));
+  const alone = shown.map(({ cabinet }) =>
+    ids.has(cabinet.leftNeighbour) ? { ...cabinet, leftNeighbour: null } : cabinet,
+  );
   const read = validate(jobSchemaOf(new Set(keys.map(([field = '']) => field))), { ...job, cabinets: alone });
   if (!read.ok)
     return {
