@@ -8,7 +8,7 @@ import {
   resolve,
   Standards,
 } from './document/index.js';
-import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding } from './findings/index.js';
+import { type BuiltCabinet, checkCabinet, checkNeighbours, type Finding, Spoken } from './findings/index.js';
 import { allKinds, fitAll } from './fitted/index.js';
 import { fixAdded } from './fixing/index.js';
 import { buildFronts } from './fronts/index.js';
@@ -61,7 +61,12 @@ function settles(fix: Act, finding: Finding, job: Job, { cabinet, findings }: So
 }
 
 /** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
-export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new Standards(head)): SolvedCabinet {
+export function solveCabinet(
+  head: JobHead,
+  cabinet: Cabinet,
+  standards = new Standards(head),
+  spoken = new Spoken(),
+): SolvedCabinet {
   const resolved = resolve(head, cabinet, standards);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
@@ -121,7 +126,14 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
     fittings: [...fittings, ...buy],
     rows: markParts(cabinet.number, parts),
   };
-  return { findings: checkCabinet(head, whole, allKinds), ...whole };
+  return { findings: checkCabinet(head, whole, allKinds, spoken), ...whole };
+}
+
+/** Solves one cabinet after another of a head: what they share is worked out once. */
+export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
+  const standards = new Standards(head);
+  const spoken = new Spoken();
+  return (cabinet) => solveCabinet(head, cabinet, standards, spoken);
 }
 
 /**
@@ -131,6 +143,7 @@ export function solveCabinet(head: JobHead, cabinet: Cabinet, standards = new St
 export function createSolver(): (job: Job) => SolvedJob {
   let head: JobHead | undefined;
   let standards: Standards | undefined;
+  let spoken = new Spoken();
   let solvedCabinets = new Map<string, SolvedCabinet>();
   let converted: ReadonlyMap<Standing, Converted> = new Map();
   return (job) => {
@@ -138,13 +151,14 @@ export function createSolver(): (job: Job) => SolvedJob {
       solvedCabinets = new Map();
       converted = new Map();
       standards = new Standards(job);
+      spoken = new Spoken();
     }
     head = job;
     const shared = standards;
     const next = new Map<string, SolvedCabinet>();
     const cabinets = job.cabinets.map((cabinet) => {
       const known = solvedCabinets.get(cabinet.id);
-      const result = known?.cabinet === cabinet ? known : solveCabinet(job, cabinet, shared);
+      const result = known?.cabinet === cabinet ? known : solveCabinet(job, cabinet, shared, spoken);
       next.set(cabinet.id, result);
       return result;
     });

@@ -19,6 +19,7 @@ import { materialRules } from './materials.js';
 import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
+import { Spoken } from './spoken.js';
 import { zoneRules } from './zones.js';
 
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
@@ -54,12 +55,29 @@ export function rulesOf(kinds: readonly AnyKind[]): readonly FindingRule[] {
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
-/** Runs every rule over one built cabinet; stops come first. */
-export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
+/** Runs every rule over one built cabinet, but for those that had nothing to say of one decided alike; stops come first. */
+export function checkCabinet(
+  head: JobHead,
+  built: BuiltCabinet,
+  kinds: readonly AnyKind[],
+  spoken: Spoken = new Spoken(),
+): Finding[] {
+  const before = spoken.before(built.cabinet);
+  const findings = runRules(head, built, kinds, ({ id }) => before?.has(id) ?? true);
+  if (!before) spoken.keep(built.cabinet, findings);
+  return findings;
+}
+
+function runRules(
+  head: JobHead,
+  built: BuiltCabinet,
+  kinds: readonly AnyKind[],
+  wanted: (rule: { readonly id: string }) => boolean,
+): Finding[] {
   const context: RuleContext = { head, ...built, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
-  const said = gather(rulesOf(kinds), (rule) => all(rule.id, rule.check(context)));
+  const said = gather(rulesOf(kinds), (rule) => (wanted(rule) ? all(rule.id, rule.check(context)) : []));
   const named = new Set<string>();
   const name = (findings: readonly Finding[]) => {
     for (const { severity, parts } of findings) if (severity === 'stop') for (const key of parts) named.add(key);
@@ -67,10 +85,13 @@ export function checkCabinet(head: JobHead, built: BuiltCabinet, kinds: readonly
   };
   name(said);
   // Each of these leaves alone what those before it named.
-  const meetings = meetingsOf(built.parts);
-  const general = generalRules.flatMap((rule) => name(all(rule.id, rule.check(context, named, meetings))));
+  const asked = generalRules.filter(wanted);
+  const meetings = asked.length > 0 ? meetingsOf(built.parts) : NO_MEETINGS;
+  const general = asked.flatMap((rule) => name(all(rule.id, rule.check(context, named, meetings))));
   return [...said, ...general].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
+
+const NO_MEETINGS = { connections: [], overlapping: [] };
 
 /** A finding from what its rule said. */
 function findingFrom({ fixes = [], ...draft }: FindingDraft, rule: string, cabinetId: string, at: number): Finding {
@@ -117,3 +138,4 @@ export {
 export { generalRules } from './general.js';
 export { settling } from './machining.js';
 export { type NeighbourShift, neighbourShift } from './neighbours.js';
+export { Spoken } from './spoken.js';

@@ -7,7 +7,7 @@ import {
 } from '../../core/corrections/index.js';
 import { type Job, type ReadResult, readJobText } from '../../core/document/index.js';
 import { type CabinetSummary, summariseCabinet } from '../../core/present/index.js';
-import { findingsBetween, type SolvedCabinet, solve, solveCabinet } from '../../core/solve.js';
+import { findingsBetween, type SolvedCabinet, solve, solverOf } from '../../core/solve.js';
 import type { LengthStyle } from '../../core/units/index.js';
 import { exports } from '../../formats/exports/index.js';
 
@@ -30,11 +30,12 @@ export const tasks = {
   /** Cabinets of a job, by their ids. */
   figure({ job, ids }: { job: Job; ids: readonly string[] }): Figured[] {
     const solved = new Map<string, SolvedCabinet>();
+    const solveCabinet = solverOf(job);
     const cabinetOf = (id: string | null) => job.cabinets.find((cabinet) => cabinet.id === id);
     const solvedOf = (id: string | null): SolvedCabinet | undefined => {
       const cabinet = cabinetOf(id);
       if (!cabinet) return undefined;
-      const known = solved.get(cabinet.id) ?? solveCabinet(job, cabinet);
+      const known = solved.get(cabinet.id) ?? solveCabinet(cabinet);
       solved.set(cabinet.id, known);
       return known;
     };
