@@ -127,11 +127,16 @@ test('what is written is what is read, whoever wrote it: nothing is shown from b
   assert.equal(readStoredJob(db, id).document.name, 'By hand');
   other.prepare('UPDATE content SET text = replace(text, \'"reveal"\', \'"unheard"\')').run();
   assert.throws(() => readStoredJob(db, id), /cannot be read as it is stored/);
+  // A save that touches something else does not make it good.
+  const wider = [decide('cabinets/c1/size/width', 640)];
+  const saved = saveEdits(db, id, { version, label: 'wider', edits: wider });
+  assert.throws(() => readStoredJob(db, id), /cannot be read as it is stored/);
   other.prepare('UPDATE content SET text = replace(text, \'"unheard"\', \'"reveal"\')').run();
   // A save that is refused leaves nothing of itself behind.
   const edits = [decide('note', 'kept?'), decide('cabinets/c1/size/width', -5)];
-  assert.throws(() => saveEdits(db, id, { version, label: 'refused', edits }), /width/);
-  assert.equal(readStoredJob(db, id).document.note, '');
+  assert.throws(() => saveEdits(db, id, { version: saved.version, label: 'refused', edits }), /width/);
+  const { document } = readStoredJob(db, id);
+  assert.deepEqual([document.note, document.cabinets[0]?.size.width], ['', 640]);
   other.close();
   db.close();
   rmSync(folder, { recursive: true });

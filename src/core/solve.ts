@@ -65,7 +65,7 @@ export function solveCabinet(
   head: JobHead,
   cabinet: Cabinet,
   standards = new Standards(head),
-  spoken = new Spoken(),
+  spoken?: Spoken,
 ): SolvedCabinet {
   const resolved = resolve(head, cabinet, standards);
   const box = deriveBox(cabinet, resolved);
@@ -142,23 +142,21 @@ export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
  */
 export function createSolver(): (job: Job) => SolvedJob {
   let head: JobHead | undefined;
-  let standards: Standards | undefined;
-  let spoken = new Spoken();
+  let solveOne: ((cabinet: Cabinet) => SolvedCabinet) | undefined;
   let solvedCabinets = new Map<string, SolvedCabinet>();
   let converted: ReadonlyMap<Standing, Converted> = new Map();
   return (job) => {
-    if (!head || !standards || !sameHead(head, job)) {
+    if (!head || !solveOne || !sameHead(head, job)) {
       solvedCabinets = new Map();
       converted = new Map();
-      standards = new Standards(job);
-      spoken = new Spoken();
+      solveOne = solverOf(job);
     }
     head = job;
-    const shared = standards;
+    const solved = solveOne;
     const next = new Map<string, SolvedCabinet>();
     const cabinets = job.cabinets.map((cabinet) => {
       const known = solvedCabinets.get(cabinet.id);
-      const result = known?.cabinet === cabinet ? known : solveCabinet(job, cabinet, shared, spoken);
+      const result = known?.cabinet === cabinet ? known : solved(cabinet);
       next.set(cabinet.id, result);
       return result;
     });

@@ -117,11 +117,15 @@ export function assemble(db: Db, row: JobRow): Job {
   return keepChecked(row.id, written, read.value);
 }
 
-/** The document of a row, checked when it was stored and not again; undefined where it has an older form than that of today. */
-export function storedDocument(db: Db, row: JobRow): Job | undefined {
+/**
+ * The document of a row, checked when it was stored and not again, and whether it was read and checked since this program
+ * began; undefined where it has an older form than that of today.
+ */
+export function storedDocument(db: Db, row: JobRow): { readonly document: Job; readonly checked: boolean } | undefined {
   const written = writtenOf(db, row);
-  const document = checkedBefore(row.id, written) ?? asWritten(row, written);
-  return isOfToday(document) ? document : undefined;
+  const known = checkedBefore(row.id, written);
+  const document = known ?? asWritten(row, written);
+  return isOfToday(document) ? { document, checked: known !== undefined } : undefined;
 }
 
 /** What the texts of a job say, unchecked. */

@@ -60,7 +60,7 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   const stored = storedDocument(db, row);
   // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
   const comesForward = stored === undefined;
-  const before = stored ?? assemble(db, row);
+  const before = stored?.document ?? assemble(db, row);
   const next = edited(before, save.edits);
   if (!hasSnapshot(db, id)) takeSnapshot(db, id, row.version, before);
   refuseTooLarge(next, sizeOf(db, row, save.edits));
@@ -72,7 +72,8 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   const { edits, setAside } = save;
   recordRevision(db, id, version, save.label, at, { edits, ...(setAside?.length ? { setAside } : {}) }, save.id);
   if (comesForward || wantsSnapshot(db, id)) takeSnapshot(db, id, version, next);
-  keepChecked(id, writtenOf(db, jobRow(db, id)), next);
+  // Only what was touched is checked: all of it is good where all of it was before.
+  if (!stored || stored.checked) keepChecked(id, writtenOf(db, jobRow(db, id)), next);
   return { version, updatedAt: at };
 }
 

@@ -19,7 +19,7 @@ import { materialRules } from './materials.js';
 import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
-import { Spoken } from './spoken.js';
+import type { Spoken, Wanted } from './spoken.js';
 import { zoneRules } from './zones.js';
 
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
@@ -60,20 +60,13 @@ export function checkCabinet(
   head: JobHead,
   built: BuiltCabinet,
   kinds: readonly AnyKind[],
-  spoken: Spoken = new Spoken(),
+  spoken?: Spoken,
 ): Finding[] {
-  const before = spoken.before(built.cabinet);
-  const findings = runRules(head, built, kinds, ({ id }) => before?.has(id) ?? true);
-  if (!before) spoken.keep(built.cabinet, findings);
-  return findings;
+  const by = (wanted: Wanted) => runRules(head, built, kinds, wanted);
+  return spoken ? spoken.found(built.cabinet, by) : by(() => true);
 }
 
-function runRules(
-  head: JobHead,
-  built: BuiltCabinet,
-  kinds: readonly AnyKind[],
-  wanted: (rule: { readonly id: string }) => boolean,
-): Finding[] {
+function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
   const context: RuleContext = { head, ...built, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
@@ -84,14 +77,15 @@ function runRules(
     return findings;
   };
   name(said);
-  // Each of these leaves alone what those before it named.
-  const asked = generalRules.filter(wanted);
-  const meetings = asked.length > 0 ? meetingsOf(built.parts) : NO_MEETINGS;
-  const general = asked.flatMap((rule) => name(all(rule.id, rule.check(context, named, meetings))));
-  return [...said, ...general].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  const found = [...said];
+  const general = generalRules.filter(wanted);
+  if (general.length > 0) {
+    const meetings = meetingsOf(built.parts);
+    // Each of these leaves alone what those before it named.
+    for (const rule of general) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
+  }
+  return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
-
-const NO_MEETINGS = { connections: [], overlapping: [] };
 
 /** A finding from what its rule said. */
 function findingFrom({ fixes = [], ...draft }: FindingDraft, rule: string, cabinetId: string, at: number): Finding {

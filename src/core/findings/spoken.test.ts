@@ -35,9 +35,9 @@ test('what a rule did not say of one cabinet it does not say of one decided alik
         found += alone.length;
       }
     }),
-    { numRuns: 120 },
+    { numRuns: 50 },
   );
-  assert.ok(found > 500, `${found} findings`);
+  assert.ok(found > 200, `${found} findings`);
 });
 
 test('a change of the job is heard by every cabinet, however alike they are', () => {

@@ -1,4 +1,5 @@
 import type { Cabinet } from '../document/index.js';
+import type { Finding } from './finding.js';
 
 /** So many sorts of cabinets are remembered. */
 const MOST = 2000;
@@ -10,16 +11,20 @@ const MOST = 2000;
 export class Spoken {
   private readonly rules = new Map<string, ReadonlySet<string>>();
 
-  /** The ids of the rules that found something in a cabinet decided like this one; undefined where there was none yet. */
-  before(cabinet: Cabinet): ReadonlySet<string> | undefined {
-    return this.rules.get(decisionsOf(cabinet));
-  }
-
-  keep(cabinet: Cabinet, findings: readonly { readonly rule: string }[]): void {
+  /** What the rules that are wanted find in a cabinet: all of them where none was decided like it yet. */
+  found(cabinet: Cabinet, by: (wanted: Wanted) => Finding[]): Finding[] {
+    const decisions = decisionsOf(cabinet);
+    const before = this.rules.get(decisions);
+    const findings = by(({ id }) => before?.has(id) ?? true);
+    if (before) return findings;
     if (this.rules.size >= MOST) this.rules.clear();
-    this.rules.set(decisionsOf(cabinet), new Set(findings.map(({ rule }) => rule)));
+    this.rules.set(decisions, new Set(findings.map(({ rule }) => rule)));
+    return findings;
   }
 }
+
+/** Whether a rule is asked. */
+export type Wanted = (rule: { readonly id: string }) => boolean;
 
 /** All that is decided of a cabinet but what it goes by and where it stands. */
 function decisionsOf({ id: _, number: __, name: ___, leftNeighbour: ____, ...decisions }: Cabinet): string {

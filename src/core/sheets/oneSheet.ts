@@ -39,13 +39,14 @@ export class OneSheet {
     const { stock, chance, worth, turn } = this;
     const open = stock.kinds.filter(({ at }) => (left[at] as number) > 0);
     // Where all is cut from strips, the best strips are what is asked for.
-    const onlyStrips = stock.method === 'strips' && !sheet.fixed;
+    const strips = this.takesStrips && !sheet.fixed;
+    const onlyStrips = strips && stock.method === 'strips';
     const tries = Array.from({ length: onlyStrips ? 1 : WAYS }, (_, way) =>
       fillerOf(stock)(stock, sheet, this.ordered(open, way === 0 ? 0 : 0.5), left.slice(), this.rule()),
     );
     if (turn % 2 === 0 && turn >= AHEAD_FROM && stock.method !== 'nested' && !onlyStrips)
       tries.push(fillAhead(stock, sheet, this.considered(open), left, worth));
-    if (onlyStrips || (turn % 2 === 1 && this.takesStrips && !sheet.fixed))
+    if (onlyStrips || (strips && turn % 2 === 1))
       tries.push(fillWithStrips(stock, sheet, this.considered(open), left, worth, chance));
     const worthOn = ({ placed }: Filled) => placed.reduce((sum, { kind }) => sum + (worth[kind.at] as number), 0);
     return tries.reduce((best, each) => (worthOn(each) > worthOn(best) ? each : best));

@@ -3,7 +3,7 @@ import { editsBetween, type SaveEntry, saidOf } from '../../../core/changes/inde
 import type { Job } from '../../../core/document/index.js';
 import { drawThumbnail } from '../../../core/drawing/index.js';
 import type { Edit } from '../../../core/job/index.js';
-import { solveCabinet } from '../../../core/solve.js';
+import { solverOf } from '../../../core/solve.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
 import { useBench } from '../context.js';
 import type { SavedState } from './saves.js';
@@ -24,15 +24,14 @@ export function SavedStateView({ shown, save }: { shown: SavedState; save: SaveE
     const outcome = act({ label: `Version ${version} brought back`, edits: back });
     setRefused(outcome.ok ? null : outcome.message);
   };
-  const drawn = useMemo(
-    () =>
-      job.cabinets.slice(0, DRAWN).map((cabinet) => ({
-        id: cabinet.id,
-        kind: cabinet.kind,
-        thumbnail: drawThumbnail(solveCabinet(job, cabinet)),
-      })),
-    [job],
-  );
+  const drawn = useMemo(() => {
+    const solve = solverOf(job);
+    return job.cabinets.slice(0, DRAWN).map((cabinet) => ({
+      id: cabinet.id,
+      kind: cabinet.kind,
+      thumbnail: drawThumbnail(solve(cabinet)),
+    }));
+  }, [job]);
   const scale = TALLEST / Math.max(900, ...drawn.map(({ thumbnail }) => thumbnail.height));
   return (
     <section aria-label={`Version ${version}`} className="flex flex-col gap-2 px-3 py-1">
