@@ -108,11 +108,10 @@ test('of long ago the last state of each day stays; all after it can still be re
     saveEdits(db, id, { version, label: 'x', edits: [decide('name', `Version ${version + 1}`)] });
     names.set(version + 1, `Version ${version + 1}`);
   }
-  // Ten saves a day, from the first of the month.
-  const date = db.prepare('UPDATE revision SET saved_at = ? WHERE version = ?');
-  for (let version = 1; version <= 60; version += 1)
-    date.run(`2026-01-${String(Math.ceil(version / 10)).padStart(2, '0')}T10:00:00.000Z`, version);
-  assert.equal(pruneBefore(db, id, 45, '2026-02-01'), 40, 'forty-five less the last of each of five days');
+  // Ten saves a day of use.
+  const date = db.prepare('UPDATE revision SET day = ? WHERE version = ?');
+  for (let version = 1; version <= 60; version += 1) date.run(Math.ceil(version / 10), version);
+  assert.equal(pruneBefore(db, id, 45, 32), 40, 'forty-five less the last of each of five days');
   for (const version of [10, 20, 30, 40, 45, 46, 53, 60])
     assert.equal(stateAt(db, id, version).name, names.get(version), `version ${version}`);
   for (const version of [9, 11, 44]) assert.throws(() => stateAt(db, id, version), /too long ago/);

@@ -1,100 +1,126 @@
-import { createHmac, randomBytes, randomInt, scryptSync, timingSafeEqual } from 'node:crypto';
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-
-/** The access code as it is kept: hashed, with the secret that signs who has come in. */
-interface Kept {
-  readonly salt: string;
-  readonly hash: string;
-  readonly secret: string;
-}
-
-/** Letters and digits that are not taken for one another when read aloud. */
-const ALPHABET = 'abcdefghjkmnpqrstuvwxyz23456789';
-const GROUPS = 3;
-const LETTERS = 4;
-/** Who has come in stays so long (s). */
-const STAYS = 30 * 86_400;
-/** So many wrong codes from one address in so long (ms), and so many from all. */
-const TRIES = 10;
-const ALL_TRIES = 100;
-const WITHIN = 10 * 60_000;
+import { createHmac, randomBytes } from 'node:crypto';
+import type { Asker } from './asker.js';
+import { codeSetAt, equal, hasCode, isCode, type Kept, readCode, setCode } from './code.js';
+import { type Session, Sessions, STAYS } from './sessions.js';
+import { Tries } from './tries.js';
 
 const COOKIE = 'alcove-access';
+/** Says of a browser that it has come in once; by itself it opens nothing. */
+const KNOWN = 'alcove-known';
+const KNOWN_FOR = 400 * 86_400;
 
-const fileIn = (data: string) => join(data, 'access.json');
+/** What became of a code that was given. */
+export type Entered = { readonly cookies: readonly string[] } | { readonly wait: number } | 'wrong';
 
-function read(data: string): Kept | undefined {
-  return existsSync(fileIn(data)) ? (JSON.parse(readFileSync(fileIn(data), 'utf8')) as Kept) : undefined;
-}
-
-/** Makes a code, or takes one that was chosen, and keeps it hashed. Everybody has to come in anew. */
-export function setCode(data: string, chosen?: string): string {
-  const code = chosen ?? madeUp();
-  const salt = randomBytes(16).toString('hex');
-  const kept: Kept = { salt, hash: hashOf(code, salt), secret: randomBytes(32).toString('hex') };
-  const partial = `${fileIn(data)}.part`;
-  writeFileSync(partial, JSON.stringify(kept), { mode: 0o600 });
-  renameSync(partial, fileIn(data));
-  return code;
-}
-
-const madeUp = () =>
-  Array.from({ length: GROUPS }, () =>
-    Array.from({ length: LETTERS }, () => ALPHABET[randomInt(ALPHABET.length)]).join(''),
-  ).join('-');
-
-/** Hyphens, blanks and capitals do not matter in a code that is typed. */
-const plain = (code: string) => code.toLowerCase().replaceAll(/[\s-]/g, '');
-const hashOf = (code: string, salt: string) => scryptSync(plain(code), Buffer.from(salt, 'hex'), 32).toString('hex');
-const equal = (a: string, b: string) => a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
-
-/** Who may come in to a server that others reach. */
+/** Who may come in to a shop with an access code. */
 export class Access {
-  private readonly wrong: { readonly from: string; readonly at: number }[] = [];
+  private readonly tries = new Tries();
+  private sessions: Sessions;
+  private setAt: number | undefined;
 
   private constructor(
     private readonly data: string,
+    private kept: Kept,
     /** The code that was made just now, to be shown once; undefined when there was one. */
     readonly fresh: string | undefined,
-  ) {}
+  ) {
+    this.sessions = new Sessions(data, kept.salt);
+    this.setAt = codeSetAt(data);
+  }
 
-  static of(data: string, chosen?: string): Access {
-    if (chosen) {
+  /** The access to a shop with its code, one that was chosen, or one that is made now. Throws in words. */
+  static async of(data: string, chosen?: string): Promise<Access> {
+    let fresh: string | undefined;
+    if (chosen !== undefined) {
       // The same code again lets everybody stay who has come in.
-      const kept = read(data);
-      if (!kept || !equal(hashOf(chosen, kept.salt), kept.hash)) setCode(data, chosen);
-      return new Access(data, undefined);
-    }
-    return new Access(data, read(data) ? undefined : setCode(data));
+      const kept = readCode(data);
+      if (!kept || !(await isCode(kept, chosen))) await setCode(data, chosen);
+    } else if (!hasCode(data)) fresh = await setCode(data);
+    return new Access(data, readCode(data) as Kept, fresh);
   }
 
-  /** True for a request with a cookie this server signed, that is still good. */
-  isIn(cookies: string | undefined, now = Date.now()): boolean {
-    const kept = read(this.data);
-    const value = (cookies ?? '')
-      .split(/;\s*/)
-      .find((each) => each.startsWith(`${COOKIE}=`))
-      ?.slice(COOKIE.length + 1);
-    const [until, signature] = value?.split('.') ?? [];
-    if (!kept || !until || !signature) return false;
-    return Number(until) > now / 1000 && equal(signature, sign(kept, until));
+  /** The session a request comes in; undefined for a stranger, and for one whose session was ended. */
+  sessionOf(cookies: string | undefined, address: string, now = Date.now()): string | undefined {
+    this.readAgain();
+    const [id, signature] = valueIn(cookies, COOKIE)?.split('.') ?? [];
+    if (!id || !signature || !equal(signature, sign(this.kept.secret, id))) return undefined;
+    return this.sessions.isOpen(id, address, now) ? id : undefined;
   }
 
-  /** The cookie for whoever gave the right code; undefined for a wrong one; a wait in seconds after too many. */
-  enter(code: string, from: string, now = Date.now()): { cookie: string } | { wait: number } | undefined {
-    while (this.wrong[0] && this.wrong[0].at < now - WITHIN) this.wrong.shift();
-    const own = this.wrong.filter((each) => each.from === from);
-    const first = own.length >= TRIES ? own[0] : this.wrong.length >= ALL_TRIES ? this.wrong[0] : undefined;
-    if (first) return { wait: Math.ceil((first.at + WITHIN - now) / 1000) };
-    const kept = read(this.data);
-    if (!kept || !equal(hashOf(code, kept.salt), kept.hash)) {
-      this.wrong.push({ from, at: now });
-      return undefined;
+  /** Cookies for whoever gives the right code; a wait in seconds after too many wrong ones. */
+  async enter(
+    code: string,
+    { address, encrypted }: Asker,
+    request: { readonly cookie: string | undefined; readonly browser: string | undefined },
+    now = Date.now(),
+  ): Promise<Entered> {
+    this.readAgain();
+    const known = this.knownOf(request.cookie);
+    const who = known ?? address;
+    const wait = this.tries.waitOf(who, known !== undefined, now);
+    if (wait > 0) return { wait };
+    this.tries.begin(who, known !== undefined, now);
+    const { kept } = this;
+    if (!(await isCode(kept, code))) return 'wrong';
+    this.tries.right(who, known !== undefined);
+    const session = this.sessions.begin(address, request.browser ?? '', now);
+    const browser = known ?? randomBytes(12).toString('hex');
+    return {
+      cookies: [
+        cookie(COOKIE, `${session.id}.${sign(kept.secret, session.id)}`, STAYS / 1000, encrypted),
+        cookie(KNOWN, `${browser}.${sign(kept.known ?? kept.secret, browser)}`, KNOWN_FOR, encrypted),
+      ],
+    };
+  }
+
+  /** Ends sessions: one, or all but one. */
+  end(ids: readonly string[]): void {
+    this.sessions.end(ids);
+  }
+
+  all(): readonly Session[] {
+    return this.sessions.all();
+  }
+
+  /** Takes the cookie of the session away. */
+  leave(encrypted: boolean): string {
+    return cookie(COOKIE, '', 0, encrypted);
+  }
+
+  /** The browser that came in before, by a name nobody else can give. */
+  private knownOf(cookies: string | undefined): string | undefined {
+    const [browser, signature] = valueIn(cookies, KNOWN)?.split('.') ?? [];
+    const { known, secret } = this.kept;
+    return browser && signature && equal(signature, sign(known ?? secret, browser)) ? browser : undefined;
+  }
+
+  /** A code that was set meanwhile, by the command, is the one that counts; what was open ends with the one before. */
+  private readAgain(): void {
+    const at = codeSetAt(this.data);
+    if (at === this.setAt || at === undefined) return;
+    try {
+      const kept = readCode(this.data);
+      if (!kept) return;
+      this.setAt = at;
+      if (kept.salt === this.kept.salt) return;
+      this.kept = kept;
+      this.sessions = new Sessions(this.data, kept.salt);
+    } catch {
+      // Damaged while it is being read: the one there was stays until it can be.
     }
-    const until = String(Math.floor(now / 1000) + STAYS);
-    return { cookie: `${COOKIE}=${until}.${sign(kept, until)}; Max-Age=${STAYS}; Path=/; HttpOnly; SameSite=Strict` };
   }
 }
 
-const sign = ({ secret }: Kept, until: string) => createHmac('sha256', secret).update(until).digest('hex');
+/** A cookie's value; nothing where it is none that was made here. */
+function valueIn(cookies: string | undefined, name: string): string | undefined {
+  const value = (cookies ?? '')
+    .split(/;\s*/)
+    .find((each) => each.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
+  return value !== undefined && /^[0-9a-f]+\.[0-9a-f]+$/.test(value) ? value : undefined;
+}
+
+const cookie = (name: string, value: string, seconds: number, encrypted: boolean) =>
+  `${name}=${value}; Max-Age=${seconds}; Path=/; HttpOnly; SameSite=Strict${encrypted ? '; Secure' : ''}`;
+
+const sign = (secret: string, text: string) => createHmac('sha256', secret).update(text).digest('hex');

@@ -1,46 +1,111 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { LARGEST_BODY } from '../server/limits.js';
+import { LARGEST_BODY, LARGEST_OTHER, LARGEST_SAVE, LARGEST_START } from '../server/limits.js';
 import type { Refused } from './door.js';
 
-/** All bodies that are being received together (bytes). */
-const LARGEST_TOGETHER = 128 * 1024 * 1024;
 /** What is refused is still read for so long, so that the answer is heard (ms). */
 const HEAR_OUT = 10_000;
 
-const tooLarge: Refused = {
-  status: 413,
-  code: 'too-large',
-  message: `This is over ${LARGEST_BODY / 1024 / 1024} MB; a job that large cannot be read in one piece.`,
-};
+/** Room for bodies: so many at once, so many bytes together, each within so long (ms). */
+export class Room {
+  private bytes = 0;
+  private bodies = 0;
+
+  constructor(
+    private readonly mostBytes: number,
+    private readonly mostBodies: number,
+    readonly within: number,
+  ) {}
+
+  enter(): boolean {
+    if (this.bodies >= this.mostBodies) return false;
+    this.bodies += 1;
+    return true;
+  }
+
+  take(bytes: number): boolean {
+    if (this.bytes + bytes > this.mostBytes) return false;
+    this.bytes += bytes;
+    return true;
+  }
+
+  leave(bytes: number): void {
+    this.bytes -= bytes;
+    this.bodies -= 1;
+  }
+}
+
+/** For those who have come in: what they send is held until it is answered. */
+export const shopRoom = () => new Room(128 * 1024 * 1024, 200, 60_000);
+/** For strangers, who send nothing but a code. */
+export const strangersRoom = () => new Room(64 * 1024, 32, 5000);
+/** A code, and where to go with it. */
+export const LARGEST_CODE = 4 * 1024;
+
+/** How much may be sent to an address. */
+export function largestFor(method: string, path: string): number {
+  if (path === '/api/jobs/import') return LARGEST_BODY;
+  if (path === '/api/shop/starts') return LARGEST_START;
+  return method === 'PATCH' && /^\/api\/jobs\/[^/]+\/?$/.test(path) ? LARGEST_SAVE : LARGEST_OTHER;
+}
+
+const sizeInWords = (bytes: number) =>
+  bytes >= 1024 * 1024 ? `${bytes / 1024 / 1024} MB` : `${Math.round(bytes / 1024)} kB`;
+
+function tooLarge(largest: number): Refused {
+  const words = sizeInWords(largest);
+  const why =
+    largest === LARGEST_BODY ? 'a job that large cannot be read in one piece.' : 'that is more than is taken here.';
+  return { status: 413, code: 'too-large', message: `This is over ${words}; ${why}` };
+}
+
 const busy: Refused = {
   status: 503,
   code: 'busy',
   message: 'Alcove is receiving too much at once; try again in a moment.',
   headers: { 'retry-after': '2' },
 };
+const tooSlow: Refused = {
+  status: 408,
+  code: 'too-slow',
+  message: 'This took too long to arrive; send it again.',
+  headers: { connection: 'close' },
+};
 
-let together = 0;
-
-/** Receives a body whole, or says why not. An upload that ends early gives undefined: nobody waits for an answer. */
+/**
+ * Receives a body whole, or says why not. Its bytes count in the room until it is answered. An upload that ends early
+ * gives undefined: nobody waits for an answer.
+ */
 export function receive(
   request: IncomingMessage,
+  response: ServerResponse,
+  room: Room,
+  largest: number,
 ): Promise<{ readonly bytes: Buffer } | { readonly refused: Refused } | undefined> {
-  if (Number(request.headers['content-length'] ?? 0) > LARGEST_BODY) return Promise.resolve({ refused: tooLarge });
+  if (Number(request.headers['content-length'] ?? 0) > largest) return Promise.resolve({ refused: tooLarge(largest) });
+  if (!room.enter()) return Promise.resolve({ refused: busy });
   return new Promise((resolve) => {
-    const chunks: Buffer[] = [];
+    let chunks: Buffer[] = [];
     let size = 0;
+    let settled = false;
     const settle = (value: { bytes: Buffer } | { refused: Refused } | undefined) => {
-      together -= size;
-      size = 0;
+      if (settled) return;
+      settled = true;
+      clearTimeout(timer);
       request.removeAllListeners('data');
+      chunks = [];
+      // What was received is held until it is answered.
+      if (value && 'bytes' in value && !response.closed) response.once('close', () => room.leave(size));
+      else room.leave(size);
       resolve(value);
     };
+    const timer = setTimeout(() => settle({ refused: tooSlow }), room.within);
     request.on('data', (chunk: Buffer) => {
-      size += chunk.length;
-      together += chunk.length;
-      if (size > LARGEST_BODY) settle({ refused: tooLarge });
-      else if (together > LARGEST_TOGETHER) settle({ refused: busy });
-      else chunks.push(chunk);
+      if (size + chunk.length > largest) settle({ refused: tooLarge(largest) });
+      else if (!room.take(chunk.length)) settle({ refused: busy });
+      else {
+        size += chunk.length;
+        chunks.push(chunk);
+      }
     });
     request.once('end', () => settle({ bytes: Buffer.concat(chunks) }));
     request.once('close', () => settle(undefined));

@@ -1,4 +1,5 @@
 import type { IncomingMessage } from 'node:http';
+import type { Asker } from './asker.js';
 import type { HostSettings } from './settings.js';
 import { nameIn } from './settings.js';
 
@@ -19,10 +20,10 @@ const OWN_SITE = new Set(['same-origin', 'none']);
  * Looks at a request before anything is done for it: its address, its method, the host name it asks for, and for every
  * write where it comes from, so that no page of another site can reach in.
  */
-export function atTheDoor(request: IncomingMessage, { names }: HostSettings): Refused | undefined {
+export function atTheDoor(request: IncomingMessage, asker: Asker, { names }: HostSettings): Refused | undefined {
   const { method = '', url = '', headers } = request;
-  if (!isAddress(url)) return { status: 400, code: 'address', message: 'This address cannot be read.' };
-  const host = nameIn(headers.host ?? '');
+  if (pathIn(url) === undefined) return { status: 400, code: 'address', message: 'This address cannot be read.' };
+  const host = nameIn(asker.host);
   if (host === undefined || !names.has(host))
     return {
       status: 403,
@@ -41,22 +42,27 @@ export function atTheDoor(request: IncomingMessage, { names }: HostSettings): Re
   const { origin } = headers;
   const foreign =
     (typeof site === 'string' && !OWN_SITE.has(site)) ||
-    (origin !== undefined && origin !== `http://${headers.host}` && origin !== `https://${headers.host}`);
+    (origin !== undefined && origin !== `http://${asker.host}` && origin !== `https://${asker.host}`);
   return foreign
     ? { status: 403, code: 'wrong-origin', message: 'This request comes from another site and was refused.' }
     : undefined;
 }
 
-/** True for a path that can be read, and that leads nowhere above. */
-export function isAddress(url: string): boolean {
-  if (!url.startsWith('/') || url.startsWith('//')) return false;
-  const path = url.split(/[?#]/, 1)[0] as string;
+/**
+ * The path of an address, with what is written in `%` read; undefined for one that cannot be read, leads above, or says in
+ * other words what has plain ones: whoever looks at it afterwards sees what pages and endpoints see.
+ */
+export function pathIn(url: string): string | undefined {
+  const raw = url.split(/[?#]/, 1)[0] as string;
   try {
-    const decoded = decodeURIComponent(path);
-    decodeURIComponent(url.slice(path.length).replaceAll('+', ' '));
+    const path = decodeURIComponent(raw);
+    decodeURIComponent(url.slice(raw.length).replaceAll('+', ' '));
     // biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is looked for
-    return !/[\u0000-\u001f\u007f\\]/.test(decoded) && !decoded.split('/').includes('..');
+    if (!path.startsWith('/') || path.includes('//') || /[\u0000-\u001f\u007f\\]/.test(path)) return undefined;
+    const steps = path.split('/');
+    // A slash within a step would be one step here and two there.
+    return steps.length === raw.split('/').length && !steps.includes('..') && !steps.includes('.') ? path : undefined;
   } catch {
-    return false;
+    return undefined;
   }
 }

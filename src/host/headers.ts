@@ -3,10 +3,12 @@ export const HEADERS: Readonly<Record<string, string>> = {
   'x-content-type-options': 'nosniff',
   'referrer-policy': 'same-origin',
   'x-frame-options': 'DENY',
-  'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
   'permissions-policy': 'camera=(), geolocation=(), microphone=()',
 };
+
+/** Over plain http on a network a browser does not heed this one, and complains of it. */
+export const TRUSTWORTHY_HEADERS: Readonly<Record<string, string>> = { 'cross-origin-opener-policy': 'same-origin' };
 
 /** What a page may load: only what comes from here. Hashes are of the few scripts that stand in a page itself. */
 export function policyWith(hashes: readonly string[]): string {

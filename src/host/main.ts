@@ -1,27 +1,45 @@
 import { existsSync } from 'node:fs';
-import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import type { IncomingMessage, Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import send from 'send';
-import { closeDatabase, dataFolder, openShop } from '../server/database.js';
+import { closeDatabase, dataFolder, openShop, saidOf } from '../server/database.js';
 import { endThreads } from '../server/figuring/pool.js';
-import { log } from '../server/log.js';
+import { healthNow } from '../server/health.js';
+import { keepLog, log } from '../server/log.js';
 import { root } from '../server/root.js';
+import { keepUp, usable } from '../server/upkeep.js';
 import { Access } from './access.js';
-import { hearOut, receive } from './body.js';
-import { atTheDoor, type Refused } from './door.js';
-import { HEADERS, POLICY } from './headers.js';
+import { askerOf } from './asker.js';
+import { hearOut, largestFor, type Room, receive, shopRoom, strangersRoom } from './body.js';
+import { hasCode } from './code.js';
+import { atTheDoor, pathIn, type Refused } from './door.js';
+import { sendFile } from './files.js';
+import { HEADERS, POLICY, TRUSTWORTHY_HEADERS } from './headers.js';
+import { listening, redirectServer, serverFor } from './listen.js';
+import { type AtTheDoor, askForCode, end, enter } from './rooms.js';
 import { type HostSettings, hostSettings, SettingError } from './settings.js';
+import { Strangers } from './strangers.js';
 
 /** Pages and endpoints, as they were built. */
-type Pages = (request: IncomingMessage, response: ServerResponse, next: () => void) => Promise<void>;
+type Pages = (
+  request: IncomingMessage,
+  response: ServerResponse,
+  next: () => void,
+  locals: App.Locals,
+) => Promise<void>;
 
-const CLIENT = join(root, 'dist', 'client');
-/** An upload that is not finished after so long is dropped; so is a connection that says nothing (ms). */
-const UPLOAD_WITHIN = 60_000;
-const HEADERS_WITHIN = 20_000;
 /** What runs when the end is asked for has so long to finish (ms). */
 const GRACE = 1000;
+
+/** Everything a request is answered with. */
+interface Host {
+  readonly settings: HostSettings;
+  readonly access: Access | undefined;
+  readonly pages: Pages;
+  readonly strangers: Strangers;
+  readonly room: Room;
+  readonly strangersRoom: Room;
+}
 
 /** Starts the server. What keeps it from starting is one sentence and an exit code. */
 export async function serve(env: NodeJS.ProcessEnv): Promise<void> {
@@ -31,15 +49,23 @@ export async function serve(env: NodeJS.ProcessEnv): Promise<void> {
     if (!existsSync(entry)) throw new SettingError('The app is not built yet: npm start builds and starts it.');
     const { handler } = (await import(pathToFileURL(entry).href)) as { handler: Pages };
     openShop();
-    const access = settings.open ? Access.of(dataFolder(), env.ALCOVE_CODE) : undefined;
-    const server = createServer((request, response) => {
-      handle(request, response, settings, access, handler).catch((error: unknown) => {
+    const access = await accessFor(settings, env.ALCOVE_CODE);
+    keepLog(dataFolder());
+    const host: Host = {
+      settings,
+      access,
+      pages: handler,
+      strangers: new Strangers(settings),
+      room: shopRoom(),
+      strangersRoom: strangersRoom(),
+    };
+    const server = serverFor(settings, (request, response) => {
+      handle(request, response, host).catch((error: unknown) => {
         log.error({ err: error, url: request.url }, 'request failed');
         refuse(response, { status: 500, code: 'failed', message: 'Something went wrong in Alcove; the log has it.' });
       });
     });
-    server.requestTimeout = UPLOAD_WITHIN;
-    server.headersTimeout = HEADERS_WITHIN;
+    if (access) host.strangers.watch(server);
     server.on('clientError', (_error, socket) => {
       if (!socket.writable) return;
       const body = JSON.stringify({ error: unreadable });
@@ -47,8 +73,10 @@ export async function serve(env: NodeJS.ProcessEnv): Promise<void> {
         `HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-type: application/json\r\ncontent-length: ${Buffer.byteLength(body)}\r\n\r\n${body}`,
       );
     });
-    endWell(server);
-    await listening(server, settings);
+    await listening(server, settings.host, settings.port);
+    const redirect = await redirecting(settings);
+    endWell(server, redirect);
+    keepUp();
     tellWhoMayComeIn(settings, access);
   } catch (error) {
     const said = sentenceFor(error, env);
@@ -58,71 +86,111 @@ export async function serve(env: NodeJS.ProcessEnv): Promise<void> {
   }
 }
 
+/** A code is asked for where others reach the server, and wherever one was set: a proxy on this machine lets others in. */
+async function accessFor({ open }: HostSettings, chosen: string | undefined): Promise<Access | undefined> {
+  const data = dataFolder();
+  const code = chosen?.trim() ? chosen : undefined;
+  return open || code !== undefined || hasCode(data) ? Access.of(data, code) : undefined;
+}
+
+async function redirecting(settings: HostSettings): Promise<Server | undefined> {
+  if (settings.redirectFrom === undefined) return undefined;
+  const server = redirectServer(settings, settings.port);
+  await listening(server, settings.host, settings.redirectFrom);
+  return server;
+}
+
 function sentenceFor(error: unknown, env: NodeJS.ProcessEnv): string | undefined {
   if (error instanceof SettingError) return error.message;
-  switch ((error as { code?: unknown }).code) {
+  const { code, syscall } = error as { code?: unknown; syscall?: unknown };
+  switch (code) {
     case 'EADDRINUSE':
       return `port ${env.PORT ?? ''} is taken: another Alcove may be running. Stop it, or choose another with PORT=4418.`;
     case 'EADDRNOTAVAIL':
     case 'ENOTFOUND':
       return `this machine has no address ${env.HOST}. Leave HOST out to serve this machine alone.`;
     case 'EACCES':
-      return `port ${env.PORT ?? ''} is not for everybody to take. Choose one above 1024 with PORT=4418.`;
-    default:
-      return undefined;
+      if (syscall === 'listen')
+        return `port ${env.PORT ?? ''} is not for everybody to take. Choose one above 1024 with PORT=4418.`;
   }
+  if (typeof code === 'string' && code.startsWith('ERR_OSSL'))
+    return `the certificate and its key cannot be used (${(error as Error).message}). ALCOVE_CERT and ALCOVE_KEY name PEM files that belong together.`;
+  return saidOf(error);
 }
 
-function listening(server: Server, { host, port }: HostSettings): Promise<void> {
-  return new Promise((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, host, () => {
-      server.off('error', reject);
-      resolve();
-    });
-  });
-}
-
-function tellWhoMayComeIn({ host, port, open, names }: HostSettings, access: Access | undefined): void {
-  if (!open) return;
+function tellWhoMayComeIn({ host, port, open, names, certificate }: HostSettings, access: Access | undefined): void {
+  if (open) {
+    console.log(
+      `alcove: OPEN TO THE NETWORK at ${host}:${port}. Whoever has the access code can read and change every job.`,
+    );
+    console.log(`alcove: it answers to ${[...names].join(', ')}; ALCOVE_NAMES adds names.`);
+    if (!certificate)
+      console.log(
+        'alcove: what goes over the network is not encrypted; ALCOVE_CERT and ALCOVE_KEY change that (see the README).',
+      );
+  }
+  if (!access) return;
   console.log(
-    `alcove: OPEN TO THE NETWORK at ${host}:${port}. Whoever has the access code can read and change every job.`,
-  );
-  console.log(`alcove: it answers to ${[...names].join(', ')}; ALCOVE_NAMES adds names.`);
-  console.log(
-    access?.fresh
+    access.fresh
       ? `alcove: the access code is ${access.fresh}. It is shown this once; npm run access-code makes another.`
       : 'alcove: the access code is the one it had; npm run access-code makes another.',
   );
 }
 
-async function handle(
-  request: IncomingMessage,
-  response: ServerResponse,
-  settings: HostSettings,
-  access: Access | undefined,
-  pages: Pages,
-): Promise<void> {
-  for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+async function handle(request: IncomingMessage, response: ServerResponse, host: Host): Promise<void> {
+  const { settings, access } = host;
+  const asker = askerOf(request, settings);
+  for (const [name, value] of Object.entries(asker.trustworthy ? { ...HEADERS, ...TRUSTWORTHY_HEADERS } : HEADERS))
+    response.setHeader(name, value);
   // A page brings its own, with the hashes of its scripts.
   response.setHeader('content-security-policy', POLICY);
-  const refused = atTheDoor(request, settings);
+  const refused = atTheDoor(request, asker, settings);
   if (refused) return refuse(response, refused, request);
-  const path = (request.url ?? '/').split(/[?#]/, 1)[0] as string;
+  const path = pathIn(request.url ?? '/') as string;
   const reading = request.method === 'GET' || request.method === 'HEAD';
+  const own = access?.sessionOf(request.headers.cookie, asker.address);
+  if (own !== undefined) host.strangers.cameIn(request.socket);
+  if (reading && path === '/healthz') return tellHealth(response);
   if (reading && (await sendFile(request, response, path))) return;
-  if (access && path === '/enter' && request.method === 'POST') return enter(request, response, access);
-  if (access && path !== '/enter' && !access.isIn(request.headers.cookie)) return askForCode(request, response, path);
-  if (!reading) {
-    const body = await receive(request);
+  const door: AtTheDoor = { request, response, asker, path };
+  if (access) {
+    const answered = await atTheAccess(door, access, own, host);
+    if (answered === 'answered') return;
+    if (answered) return refuse(response, answered, request);
+  }
+  await letIn(door, access && own !== undefined ? { own, sessions: access.all() } : undefined, host);
+}
+
+/** What is answered where a code is asked for: the code itself, leaving, and whoever has not come in. */
+async function atTheAccess(
+  door: AtTheDoor,
+  access: Access,
+  own: string | undefined,
+  { room, strangersRoom: small }: Host,
+): Promise<Refused | 'answered' | undefined> {
+  const { request, path } = door;
+  const isPost = request.method === 'POST';
+  if (isPost && path === '/enter') return (await enter(door, access, small)) ?? 'answered';
+  if (isPost && path === '/leave' && own !== undefined) return (await end(door, access, own, room)) ?? 'answered';
+  if (own === undefined && path !== '/enter') return askForCode(door) ?? 'answered';
+  // Nobody sends anything to that page but the code.
+  if (own === undefined && !['GET', 'HEAD'].includes(request.method ?? '')) return nothingHere;
+  return undefined;
+}
+
+/** Receives what is sent, and hands it to the pages and endpoints. */
+async function letIn({ request, response, path }: AtTheDoor, known: App.Locals['access'], host: Host): Promise<void> {
+  const { method = '' } = request;
+  if (method !== 'GET' && method !== 'HEAD') {
+    const body = await receive(request, response, host.room, largestFor(method, path));
     if (body === undefined) return;
     if ('refused' in body) return refuse(response, body.refused, request);
     // Pages and endpoints read it from here.
     Object.assign(request, { body: once(body.bytes) });
   }
   // What the framework brings of its own is nothing of this app.
-  if (path.startsWith('/_')) return refuse(response, nothingHere, request);
-  await pages(request, response, () => refuse(response, nothingHere));
+  if (path.split('/').some((step) => step.startsWith('_'))) return refuse(response, nothingHere, request);
+  await host.pages(request, response, () => refuse(response, nothingHere), known ? { access: known } : {});
 }
 
 const unreadable = { code: 'request', message: 'This request cannot be read.', fields: [] };
@@ -134,50 +202,14 @@ const once = (body: Buffer) => ({
   },
 });
 
-/** Files of the program: named by what is in them, they may be kept for good. */
-function sendFile(request: IncomingMessage, response: ServerResponse, path: string): Promise<boolean> {
-  if (path === '/' || path.startsWith('/api/')) return Promise.resolve(false);
-  return new Promise((resolve) => {
-    send(request, path, {
-      root: CLIENT,
-      index: false,
-      dotfiles: 'ignore',
-      immutable: path.startsWith('/_astro/'),
-      maxAge: path.startsWith('/_astro/') ? '1y' : 0,
-    })
-      .on('error', () => resolve(false))
-      .on('directory', () => resolve(false))
-      .pipe(response)
-      .once('close', () => resolve(true));
+/** Says whether the shop is well, to whoever watches over it: no code is asked, and no job is named. */
+function tellHealth(response: ServerResponse): void {
+  const reasons = healthNow(usable());
+  response.writeHead(reasons.length === 0 ? 200 : 503, {
+    'content-type': 'application/json; charset=utf-8',
+    'cache-control': 'no-store',
   });
-}
-
-function askForCode(request: IncomingMessage, response: ServerResponse, path: string): void {
-  if (path.startsWith('/api/')) {
-    refuse(
-      response,
-      { status: 401, code: 'no-access', message: 'This Alcove wants its access code: open /enter.' },
-      request,
-    );
-    return;
-  }
-  response.writeHead(303, { location: '/enter' });
-  response.end();
-}
-
-async function enter(request: IncomingMessage, response: ServerResponse, access: Access): Promise<void> {
-  const body = await receive(request);
-  if (body === undefined) return;
-  if ('refused' in body) return refuse(response, body.refused, request);
-  const code = new URLSearchParams(body.bytes.toString('utf8')).get('code') ?? '';
-  const entered = access.enter(code.slice(0, 200), request.socket.remoteAddress ?? '');
-  const to = (location: string, more: Record<string, string> = {}) => {
-    response.writeHead(303, { location, ...more });
-    response.end();
-  };
-  if (!entered) return to('/enter?wrong=1');
-  if ('wait' in entered) return to(`/enter?wait=${entered.wait}`, { 'retry-after': String(entered.wait) });
-  return to('/', { 'set-cookie': entered.cookie });
+  response.end(JSON.stringify(reasons.length === 0 ? { ok: true } : { ok: false, reasons }));
 }
 
 /** Answers with a refusal as JSON. */
@@ -197,15 +229,21 @@ function refuse(
 }
 
 /** Asked to end, the server lets what runs finish, brings all that is saved into the one file, and ends without a fault. */
-function endWell(server: Server): void {
-  const end = () => {
+function endWell(server: Server, redirect: Server | undefined): void {
+  const finish = () => {
     const done = () => {
-      closeDatabase();
-      void endThreads().finally(() => process.exit(0));
+      // Threads have the database open as well: who lets go last brings the log into it.
+      void endThreads().finally(() => {
+        closeDatabase();
+        process.exit(0);
+      });
     };
+    redirect?.close();
     server.close(done);
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), GRACE).unref();
   };
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, end);
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, finish);
+  // What fails where no answer hangs on it is told in the log, and ends nothing.
+  process.on('unhandledRejection', (reason) => log.error({ err: reason }, 'something failed behind an answer'));
 }

@@ -1,16 +1,21 @@
 import type { APIContext } from 'astro';
 import type * as z from 'zod/mini';
-import { tooDeep, validate } from '../core/document/index.js';
+import { type Body, type BodyKind, bodies } from './bodies.js';
 import { databaseRefusal } from './database.js';
-import { LARGEST_BODY } from './limits.js';
+import { figure } from './figuring/pool.js';
+import { LARGEST_BODY, READ_AT_ONCE } from './limits.js';
 import { log } from './log.js';
-import { invalid, Refusal } from './refusal.js';
+import { parseBody } from './parse.js';
+import { Refusal } from './refusal.js';
 
 export function json(data: unknown, status = 200, more: Readonly<Record<string, string>> = {}): Response {
-  return new Response(JSON.stringify(data), {
-    status,
-    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store', ...more },
-  });
+  return jsonText(JSON.stringify(data), more, status);
+}
+
+/** What is JSON already, as made on another thread. */
+export function jsonText(text: string, more: Readonly<Record<string, string>> = {}, status = 200): Response {
+  const headers = { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store', ...more };
+  return new Response(text, { status, headers });
 }
 
 /** Runs an endpoint: its value becomes JSON, a refusal becomes its status, anything else is logged and becomes a 500. */
@@ -50,41 +55,38 @@ export function onlyBy(...methods: readonly string[]): () => Response {
   return () => json({ error: { code: 'method', message, fields: [] } }, 405, { allow });
 }
 
-/** Reads a body as text, refusing one that is too large before it is held in memory whole. */
-export async function readText(request: Request): Promise<string> {
-  const tooLarge = () =>
-    new Refusal(
-      413,
-      'too-large',
-      `This is over ${LARGEST_BODY / 1024 / 1024} MB; a job that large cannot be read in one piece.`,
-    );
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) throw tooLarge();
+/** Reads a body whole, refusing one that is too large before it is held in memory; the host has looked at its size before. */
+export async function readBytes(request: Request): Promise<Uint8Array<ArrayBuffer>> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of (request.body ?? []) as unknown as AsyncIterable<Uint8Array>) {
     size += chunk.byteLength;
-    if (size > LARGEST_BODY) throw tooLarge();
+    if (size > LARGEST_BODY)
+      throw new Refusal(
+        413,
+        'too-large',
+        `This is over ${LARGEST_BODY / 1024 / 1024} MB; a job that large cannot be read in one piece.`,
+      );
     chunks.push(chunk);
   }
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
-  } catch {
-    throw new Refusal(400, 'not-utf-8', 'This is not text in UTF-8, so it cannot be read as a job.');
+  // Of its own: it may be given to another thread.
+  const whole = new Uint8Array(size);
+  let at = 0;
+  for (const chunk of chunks) {
+    whole.set(chunk, at);
+    at += chunk.byteLength;
   }
+  return whole;
 }
 
-/** Reads and validates a JSON body. */
+/** Reads and validates a small JSON body. */
 export async function readBody<T>(request: Request, schema: z.ZodMiniType<T>): Promise<T> {
-  const text = await readText(request);
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    throw new Refusal(400, 'not-json', 'The request body is not valid JSON.');
-  }
-  const deep = tooDeep(data);
-  if (deep) throw invalid(deep.errors);
-  const result = validate(schema, data);
-  if (!result.ok) throw invalid(result.errors);
-  return result.value;
+  return parseBody(await readBytes(request), schema);
+}
+
+/** Reads and validates a JSON body that may be large: one that is, on another thread, so that nobody else waits for it. */
+export async function readLargeBody<K extends BodyKind>(request: Request, kind: K): Promise<Body<K>> {
+  const bytes = await readBytes(request);
+  if (bytes.byteLength <= READ_AT_ONCE) return bodies[kind](bytes) as Body<K>;
+  return (await figure('body', { bytes, kind }, request.signal)) as Body<K>;
 }

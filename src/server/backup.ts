@@ -1,144 +1,155 @@
-import { randomBytes } from 'node:crypto';
-import { chmodSync, copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { chmodSync, closeSync, fsyncSync, openSync, readdirSync, readSync, renameSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
+import { type Backup, backupsIn, placeOfCopy } from './copies.js';
+import { countDay, dayOf } from './days.js';
+import { type Examined, examine } from './wholeness.js';
 
 /** So many daily copies, and so many made before migrations, are kept. */
 const KEPT = 14;
 
-/** A copy of the database, by the day it was made or what it was made before. */
-export interface Backup {
-  /** `2026-11-28`, or `2026-11-28-before-003-editions` */
-  readonly name: string;
-  readonly file: string;
-  readonly madeAt: Date;
-  readonly bytes: number;
-}
+/** `2026-11-28`; `2026-11-28-2` where a clock was set back to a day that had one. */
+const DAILY = /^\d{4}-\d{2}-\d{2}(-\d{1,3})?$/;
+const dateOf = (now: Date) => now.toISOString().slice(0, 10);
 
-const folderOf = (data: string) => join(data, 'backups');
-const DAILY = /^\d{4}-\d{2}-\d{2}$/;
-const today = (now: Date) => now.toISOString().slice(0, 10);
+/** Looks through a copy: at once, or on another thread. */
+type Examine = (file: string) => Examined | Promise<Examined>;
 
-/** All copies there are, the latest first. */
-export function backupsIn(data: string): Backup[] {
-  const folder = folderOf(data);
-  if (!existsSync(folder)) return [];
-  return readdirSync(folder)
-    .filter((name) => name.endsWith('.db'))
-    .map((name): Backup => {
-      const file = join(folder, name);
-      const { mtime, size } = statSync(file);
-      return { name: name.slice(0, -'.db'.length), file, madeAt: mtime, bytes: size };
-    })
-    .sort((a, b) => b.madeAt.getTime() - a.madeAt.getTime());
-}
+/** Thrown for a copy that is not whole: it replaces none that is. */
+export class CopyError extends Error {}
 
-function place(data: string, name: string): string {
-  const folder = folderOf(data);
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
-  return join(folder, `${name}.db`);
-}
-
-/** Finishes a copy: it gets its name only once it is whole. */
-function finish(data: string, partial: string, file: string): void {
-  chmodSync(partial, 0o600);
-  renameSync(partial, file);
-  const all = backupsIn(data);
-  for (const kind of [all.filter(({ name }) => DAILY.test(name)), all.filter(({ name }) => !DAILY.test(name))])
-    for (const { file: old } of kind.slice(KEPT)) rmSync(old, { force: true });
-}
-
-/** The day's copy by the database's own online backup, while it goes on being used; none where there is one already. */
-export async function backUpToday(db: Database.Database, data: string, now = new Date()): Promise<string | undefined> {
-  const file = place(data, today(now));
-  if (existsSync(file)) return undefined;
-  const partial = `${file}.${process.pid}.part`;
-  rmSync(partial, { force: true });
+/**
+ * The day's copy by the database's own online backup, while it goes on being used; none where there is one already. It
+ * counts once it was looked through and found whole.
+ */
+export async function backUpToday(
+  db: Database.Database,
+  data: string,
+  now = new Date(),
+  look: Examine = examine,
+): Promise<string | undefined> {
+  const day = countDay(db, now);
+  const copies = backupsIn(data);
+  if (copies.some((copy) => DAILY.test(copy.name) && dayIn(copy) === day)) return undefined;
+  const taken = new Set(copies.map(({ name }) => name));
+  const file = placeOfCopy(data, freeName(dateOf(now), taken));
+  const partial = partialOf(file);
   await db.backup(partial);
+  refuseBroken(await look(alone(partial)), partial, file);
   finish(data, partial, file);
   return file;
 }
 
 /** A copy of the database as it is before a migration, made in one go. */
 export function backUpBefore(db: Database.Database, data: string, migration: string, now = new Date()): string {
-  const file = place(data, `${today(now)}-before-${migration.replace(/\.sql$/, '')}`);
-  const partial = `${file}.${process.pid}.part`;
-  rmSync(partial, { force: true });
+  const taken = new Set(backupsIn(data).map(({ name }) => name));
+  const file = placeOfCopy(data, freeName(`${dateOf(now)}-before-${migration.replace(/\.sql$/, '')}`, taken));
+  const partial = partialOf(file);
   db.prepare('VACUUM INTO ?').run(partial);
+  refuseBroken(examine(alone(partial)), partial, file);
   finish(data, partial, file);
   return file;
 }
 
-/** Marks a copy that is put in place of the database: versions that windows hold are of another time. */
-function beginEpoch(file: string): void {
-  const db = new Database(file);
+function freeName(wanted: string, taken: ReadonlySet<string>): string {
+  let name = wanted;
+  for (let at = 2; taken.has(name); at += 1) name = `${wanted}-${at}`;
+  return name;
+}
+
+const PART = /\.(\d+)\.part(-journal|-wal|-shm)?$/;
+
+/** A copy that is being made, by the number of the program that makes it. */
+function partialOf(file: string): string {
+  const partial = `${file}.${process.pid}.part`;
+  rmSync(partial, { force: true });
+  return partial;
+}
+
+/** A copy stands in one file, without a log beside it. */
+function alone(partial: string): string {
+  const db = new Database(partial);
   try {
-    const known = db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'identity'").get();
-    if (known) db.prepare('UPDATE identity SET epoch = ?').run(randomBytes(8).toString('hex'));
+    db.pragma('journal_mode = DELETE');
   } finally {
     db.close();
   }
+  return partial;
 }
 
-export type Restored =
-  | { readonly ok: true; readonly jobs: number; readonly kept: string | undefined }
-  | { readonly ok: false; readonly message: string };
+function refuseBroken(examined: Examined, partial: string, file: string): void {
+  if (examined.ok) return;
+  rmSync(partial, { force: true });
+  throw new CopyError(`The copy ${file} was not whole (${examined.why}), so it was not kept; those from before stay.`);
+}
 
-/**
- * Puts a copy in the place of the database. What stood there is kept beside it. Refused while a server uses the database,
- * and for a copy that is not whole.
- */
-export function restore(data: string, name: string, now = new Date()): Restored {
-  const backup = backupsIn(data).find((each) => each.name === name);
-  if (!backup) return { ok: false, message: `There is no copy "${name}" in ${folderOf(data)}.` };
-  const jobs = jobsIn(backup.file);
-  if (jobs === undefined) return { ok: false, message: `The copy "${name}" is damaged itself; take an older one.` };
-  const file = join(data, 'alcove.db');
-  if (isInUse(file)) return { ok: false, message: 'A running Alcove uses this database. Stop it first.' };
-  const fresh = `${file}.part`;
-  copyFileSync(backup.file, fresh);
-  chmodSync(fresh, 0o600);
-  beginEpoch(fresh);
-  let kept: string | undefined;
-  if (existsSync(file)) {
-    kept = join(data, `alcove-before-restore-${now.toISOString().replaceAll(/[:.]/g, '-')}.db`);
-    renameSync(file, kept);
-    // The log belongs to what it stood beside.
-    for (const end of ['-wal', '-shm']) if (existsSync(file + end)) renameSync(file + end, kept + end);
+/** Finishes a copy: it gets its name only once it is whole and on the disk; older ones than the last so many go. */
+function finish(data: string, partial: string, file: string): void {
+  chmodSync(partial, 0o600);
+  toDisk(partial);
+  renameSync(partial, file);
+  const byAge = backupsIn(data)
+    .map((copy) => ({ copy, day: dayIn(copy) }))
+    .sort((a, b) => b.day - a.day || b.copy.madeAt.getTime() - a.copy.madeAt.getTime())
+    .map(({ copy }) => copy);
+  const isDaily = ({ name }: Backup) => DAILY.test(name);
+  for (const kind of [byAge.filter(isDaily), byAge.filter((each) => !isDaily(each))])
+    for (const old of kind.slice(KEPT)) if (old.file !== file) rmSync(old.file, { force: true });
+}
+
+/** Waits until the disk has a file. */
+export function toDisk(file: string): void {
+  const opened = openSync(file, 'r+');
+  try {
+    fsyncSync(opened);
+  } finally {
+    closeSync(opened);
   }
-  renameSync(fresh, file);
-  return { ok: true, jobs, kept };
 }
 
-/** How many jobs a copy holds; undefined where it cannot be read whole. */
-function jobsIn(file: string): number | undefined {
+/** The day of the shop a copy was made on, by its own count; 0 for those from before days were counted. */
+function dayIn({ file }: Backup): number {
+  if (isLogged(file)) return 0;
   try {
     const db = new Database(file, { readonly: true });
     try {
-      if (db.pragma('quick_check(1)', { simple: true }) !== 'ok') return undefined;
-      return (db.prepare('SELECT count(*) AS jobs FROM job WHERE deleted_at IS NULL').get() as { jobs: number }).jobs;
+      return dayOf(db);
     } finally {
       db.close();
     }
   } catch {
-    return undefined;
+    return 0;
   }
 }
 
-/** True where another program has the database open; one that cannot be opened at all is nobody's. */
-function isInUse(file: string): boolean {
-  if (!existsSync(file)) return false;
+/** True for a file whose header asks for a log: opening it would leave one beside it. */
+function isLogged(file: string): boolean {
+  const header = Buffer.alloc(20);
+  const opened = openSync(file, 'r');
   try {
-    const db = new Database(file, { timeout: 200 });
-    try {
-      // Who reads it alone has to have it alone: everybody who has it open holds a share of it.
-      db.pragma('locking_mode = EXCLUSIVE');
-      db.prepare('SELECT count(*) FROM sqlite_master').get();
-      return false;
-    } finally {
-      db.close();
-    }
+    readSync(opened, header, 0, header.length, 0);
+  } finally {
+    closeSync(opened);
+  }
+  return header[18] === 2;
+}
+
+/** Takes away what copies left behind that were being made when their program ended. */
+export function clearPartial(data: string): void {
+  const folder = dirname(placeOfCopy(data, 'x'));
+  for (const name of readdirSync(folder)) {
+    const maker = Number(PART.exec(name)?.[1] ?? Number.NaN);
+    if (Number.isNaN(maker) || isRunning(maker)) continue;
+    rmSync(join(folder, name), { force: true });
+  }
+}
+
+/** True while a program of this number runs; this one clears what it made before it makes the next. */
+function isRunning(pid: number): boolean {
+  try {
+    process.kill(pid, 0);
+    return true;
   } catch (error) {
-    return String((error as { code?: unknown }).code ?? '').startsWith('SQLITE_BUSY');
+    return (error as { code?: unknown }).code === 'EPERM';
   }
 }

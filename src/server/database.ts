@@ -1,36 +1,19 @@
-import {
-  chmodSync,
-  closeSync,
-  existsSync,
-  mkdirSync,
-  openSync,
-  readdirSync,
-  readFileSync,
-  readSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
-import { join, resolve } from 'node:path';
+import { chmodSync, closeSync, existsSync, openSync, readdirSync, readFileSync, readSync, statSync } from 'node:fs';
+import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { backUpBefore, backUpToday, backupsIn } from './backup.js';
+import { backUpBefore, CopyError } from './backup.js';
+import { lastCopy } from './copies.js';
+import { DatabaseError, databaseIn, dataFolder, markShop, refuseMissing, takeFolder } from './folder.js';
+import { setConcern } from './health.js';
 import { log } from './log.js';
 import { Refusal } from './refusal.js';
 import { root } from './root.js';
 
+export { DatabaseError, dataFolder } from './folder.js';
+
 export type Db = Database.Database;
 
-/** Where the database lives: the setting ALCOVE_DATA, else `data` in the project, wherever it is started from. */
-export function dataFolder(): string {
-  return process.env.ALCOVE_DATA ? resolve(process.env.ALCOVE_DATA) : join(root, 'data');
-}
-
 const MIGRATIONS_FOLDER = join(root, 'src', 'server', 'migrations');
-
-/** Lies beside a database once it holds a shop, so that one that has gone is missed. */
-const MARK = 'shop.mark';
-
-/** A database that cannot be used as it is found, in one sentence a maker can act on. */
-export class DatabaseError extends Error {}
 
 /**
  * Opens (or creates) the database in a folder and brings its schema up to date. Only its owner may look into it; a save
@@ -38,10 +21,9 @@ export class DatabaseError extends Error {}
  * Alcove, is refused in words and left as it is.
  */
 export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db {
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
-  chmodSync(folder, 0o700);
-  const file = join(folder, 'alcove.db');
-  refuseMissing(folder, file);
+  takeFolder(folder);
+  const file = databaseIn(folder);
+  refuseMissing(folder);
   if (isCutShort(file))
     throw new DatabaseError(`The database ${file} is damaged: its end is missing. ${lastCopy(folder)}`);
   const db = new Database(file);
@@ -57,14 +39,14 @@ export function openDatabase(folder: string, migrations = MIGRATIONS_FOLDER): Db
     if (checked !== 'ok') throw new DatabaseError(`The database ${file} is damaged (${checked}). ${lastCopy(folder)}`);
     refuseNewer(db, migrations, file);
     migrate(db, migrations, (name) => backUpBefore(db, folder, name));
+    for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
+    markShop(folder);
   } catch (error) {
     db.close();
     if (isDamage(error))
       throw new DatabaseError(`The database ${file} is damaged and cannot be read. ${lastCopy(folder)}`);
     throw error;
   }
-  for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
-  writeFileSync(join(folder, MARK), 'A shop of Alcove lies in this folder, in alcove.db.\n', { mode: 0o600 });
   return withStatementsKept(db);
 }
 
@@ -95,25 +77,6 @@ function patiently(act: () => void): void {
       if (!String(codeOf(error)).startsWith('SQLITE_BUSY') || Date.now() > until) throw error;
       Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, AGAIN);
     }
-}
-
-/** A shop whose database is gone, or empty, is not quietly begun anew. */
-function refuseMissing(folder: string, file: string): void {
-  if (existsSync(file) && statSync(file).size > 0) return;
-  // One that is just being made by another program is empty as well, and has a log beside it.
-  if (existsSync(`${file}-wal`) || !existsSync(join(folder, MARK))) return;
-  const what = existsSync(file) ? 'is empty' : 'is not there';
-  throw new DatabaseError(
-    `There was a shop in ${folder}, and its database alcove.db ${what}. ${lastCopy(folder)} To begin an empty shop instead, delete ${MARK} there.`,
-  );
-}
-
-/** What a shop with a damaged database can do. */
-function lastCopy(folder: string): string {
-  const [last] = backupsIn(folder);
-  return last
-    ? `Nothing was changed in it. The last copy is of ${last.madeAt.toISOString().slice(0, 10)}: npm run restore -- ${last.name} puts it in its place.`
-    : 'Nothing was changed in it, and there is no copy of it.';
 }
 
 /** A whole database is as long as its header says; with a log beside it the rest may be in there. */
@@ -156,15 +119,29 @@ function refuseNewer(db: Db, folder: string, file: string): void {
     );
 }
 
+/** What the system says of a folder that cannot be made or written in. */
+const CLOSED: ReadonlySet<unknown> = new Set(['EACCES', 'EPERM', 'EROFS', 'ENOTDIR', 'ENOENT']);
+
+/** True for what the system says of the shop's own folder, and of what lies in it. */
+function isFolderClosed(error: unknown): boolean {
+  const { path } = error as { readonly path?: unknown };
+  const folder = dataFolder();
+  // It may not be there yet, and what is above it closed.
+  return CLOSED.has(codeOf(error)) && typeof path === 'string' && (path.startsWith(folder) || folder.startsWith(path));
+}
+
 /** What failed in the database, as an answer: what it is, and where waiting helps how long; undefined for anything else. */
 export function databaseRefusal(error: unknown): Refusal | undefined {
-  if (error instanceof DatabaseError) return new Refusal(503, 'database', error.message);
+  if (error instanceof DatabaseError || error instanceof CopyError) return new Refusal(503, 'database', error.message);
   const code = String(codeOf(error) ?? '');
   const kept = 'Nothing was changed; what you did is still in this window.';
   const [word, message, wait] = code.startsWith('SQLITE_FULL')
     ? ['disk-full', `The disk is full, so this could not be saved. ${kept} Make room on it, then save again.`]
-    : code.startsWith('SQLITE_READONLY') || code.startsWith('SQLITE_CANTOPEN')
-      ? ['read-only', `The data folder cannot be written. ${kept} Make it writable, then save again.`]
+    : code.startsWith('SQLITE_READONLY') || code.startsWith('SQLITE_CANTOPEN') || isFolderClosed(error)
+      ? [
+          'read-only',
+          `The data folder ${dataFolder()} cannot be written. ${kept} Make it writable for whoever runs Alcove, then try again.`,
+        ]
       : code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED')
         ? ['locked', `Another program holds the database. ${kept} It is tried again in a moment.`, 2]
         : code.startsWith('SQLITE_CORRUPT') || code.startsWith('SQLITE_NOTADB')
@@ -204,11 +181,13 @@ interface Open {
   readonly db: Db;
   readonly folder: string;
   readonly file: bigint;
-  copiedOn: string | undefined;
 }
 
 const SLOT = Symbol.for('alcove.database');
 const slot = globalThis as { [SLOT]?: Open | undefined };
+
+/** What keeps a shop from being opened, in words; undefined for what nobody could do anything about. */
+export const saidOf = (error: unknown): string | undefined => databaseRefusal(error)?.message;
 
 /** Opens the shop's database at the start of a server. One that cannot be used is told; each request then says it again. */
 export function openShop(): void {
@@ -217,33 +196,33 @@ export function openShop(): void {
   } catch (error) {
     const refusal = databaseRefusal(error);
     if (!refusal) throw error;
+    setConcern('database', refusal.message);
     console.error(`alcove: ${refusal.message}`);
   }
 }
 
 /**
- * The one database of a running server; on each day it is used a copy of it is made beside the work. Refused when its
- * file is no longer where it was opened: nothing that is written then would be found again.
+ * The one database of a running server. Refused when its file is no longer where it was opened: nothing that is written
+ * then would be found again.
  */
 export function database(): Db {
-  slot[SLOT] ??= open(dataFolder());
-  const { db, folder } = slot[SLOT];
-  assertInPlace();
-  const day = new Date().toDateString();
-  if (day !== slot[SLOT].copiedOn) {
-    slot[SLOT].copiedOn = day;
-    backUpToday(db, folder).catch((error: unknown) => log.error({ err: error }, 'the copy of the day failed'));
+  if (slot[SLOT] === undefined) {
+    slot[SLOT] = open(dataFolder());
+    setConcern('database', undefined);
   }
-  return db;
+  assertInPlace();
+  return slot[SLOT].db;
 }
+
+/** The file of the running server's database, for those that read it on another thread. */
+export const databaseFile = (): string => databaseIn(dataFolder());
 
 function open(folder: string): Open {
   const db = openDatabase(folder);
-  return { db, folder, file: fileNumber(folder) ?? 0n, copiedOn: undefined };
+  return { db, folder, file: fileNumber(folder) ?? 0n };
 }
 
-const fileNumber = (folder: string) =>
-  statSync(join(folder, 'alcove.db'), { bigint: true, throwIfNoEntry: false })?.ino;
+const fileNumber = (folder: string) => statSync(databaseIn(folder), { bigint: true, throwIfNoEntry: false })?.ino;
 
 function assertInPlace(): void {
   const opened = slot[SLOT];
@@ -256,6 +235,14 @@ function assertInPlace(): void {
 /** Writes to the database; what was written is acknowledged only while its file is where it was opened. */
 export function written<T>(act: (db: Db) => T): T {
   const value = act(database());
+  assertInPlace();
+  return value;
+}
+
+/** The same for what is written on another thread, in the same file. */
+export async function writtenElsewhere<T>(act: (file: string) => Promise<T>): Promise<T> {
+  database();
+  const value = await act(databaseFile());
   assertInPlace();
   return value;
 }

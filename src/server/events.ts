@@ -1,3 +1,5 @@
+import { PROGRAM } from './program.js';
+
 /** News of saves for windows that have a job open. */
 type Hear = (version: number) => void;
 
@@ -34,7 +36,8 @@ export function eventsOf(jobId: string, version: number, epoch: string, gone: Ab
           stop();
         }
       };
-      const hear: Hear = (now) => say(`event: saved\ndata: ${JSON.stringify({ version: now, epoch })}\n\n`);
+      const hear: Hear = (now) =>
+        say(`event: saved\ndata: ${JSON.stringify({ version: now, epoch, program: PROGRAM })}\n\n`);
       const unlisten = listen(jobId, hear);
       const beat = setInterval(() => say(': still here\n\n'), BEAT);
       stop = () => {

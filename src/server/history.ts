@@ -3,6 +3,7 @@ import { type Changed, type Job, readJob, withChange } from '../core/document/in
 import type { Edit } from '../core/job/index.js';
 import { dropContent, loadHead, storeHead } from './content.js';
 import type { Db } from './database.js';
+import { dayOf } from './days.js';
 import { Refusal } from './refusal.js';
 
 /** What one save did: its edits, and those of a side that gave way to another window's. */
@@ -11,7 +12,13 @@ export interface Recorded {
   readonly setAside?: readonly Edit[] | undefined;
 }
 
-/** So many saves are kept one by one, and all of so many days; of earlier days the last state each. */
+/** Where a save comes from: the form of the document its edits are said in, and the program. */
+export interface Origin {
+  readonly format?: number | undefined;
+  readonly program?: string | undefined;
+}
+
+/** So many saves are kept one by one, and all of so many days of use; of earlier days the last state each. */
 const KEPT_SAVES = 500;
 const KEPT_DAYS = 90;
 /** Looked at for what is too old after each so many saves. */
@@ -35,17 +42,13 @@ export function recordRevision(
   label: string,
   at: string,
   recorded: Recorded | 'whole',
-  saveId?: string,
+  { id, format, program }: Origin & { readonly id?: string | undefined } = {},
 ): void {
   const change = JSON.stringify(recorded === 'whole' ? {} : recorded);
-  db.prepare('INSERT INTO revision (job_id, version, label, saved_at, change, save_id) VALUES (?, ?, ?, ?, ?, ?)').run(
-    jobId,
-    version,
-    label,
-    at,
-    change,
-    saveId ?? null,
-  );
+  db.prepare(
+    `INSERT INTO revision (job_id, version, label, saved_at, change, save_id, day, format, program)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(jobId, version, label, at, change, id ?? null, dayOf(db), format ?? null, program ?? null);
 }
 
 /** Writes a state down whole. */
@@ -86,8 +89,19 @@ export function historyOf(db: Db, jobId: string, before = Number.MAX_SAFE_INTEGE
 }
 
 function entryOf({ version, label, savedAt, change }: RevisionRow): SaveEntry {
-  const { edits, setAside } = JSON.parse(change) as Partial<Recorded>;
+  const recorded = recordedIn(change);
+  if (!recorded) return { version, label, savedAt, unreadable: true };
+  const { edits, setAside } = recorded;
   return { version, label, savedAt, ...(edits ? { edits } : {}), ...(setAside ? { setAside } : {}) };
+}
+
+/** What a save wrote down; undefined where it cannot be read, which is no reason not to list the others. */
+function recordedIn(change: string): Partial<Recorded> | undefined {
+  try {
+    return JSON.parse(change) as Partial<Recorded>;
+  } catch {
+    return undefined;
+  }
 }
 
 /**
@@ -106,6 +120,8 @@ export function savedSince(db: Db, jobId: string, version: number, present: numb
   const unbroken = entries.every((entry, at) => entry.version === version + 1 + at && entry.edits !== undefined);
   return unbroken && entries.length === present - version ? entries : undefined;
 }
+
+const CANNOT_BE_READ = 'What was kept of this state cannot be read any more.';
 
 interface SnapshotRow {
   version: number;
@@ -127,13 +143,20 @@ export function wholeHistory(
   jobId: string,
 ): {
   saves: readonly SaveEntry[];
-  states: readonly { version: number; document: unknown }[];
+  states: readonly { version: number; document?: unknown; unreadable?: string }[];
 } {
   const saves = historyOf(db, jobId, undefined, Number.MAX_SAFE_INTEGER).reverse();
   const states = db
     .prepare<[string], SnapshotRow>('SELECT * FROM snapshot WHERE job_id = ? ORDER BY version')
     .all(jobId)
-    .map((row) => ({ version: row.version, document: documentOf(db, row) }));
+    .map((row) => {
+      const { version } = row;
+      try {
+        return { version, document: documentOf(db, row) };
+      } catch {
+        return { version, unreadable: CANNOT_BE_READ };
+      }
+    });
   return { saves, states };
 }
 
@@ -154,11 +177,23 @@ export function stateAt(db: Db, jobId: string, version: number): Job {
   const whole = from ? rows.length === version - from.version : rows.length === version;
   if (last !== version || !whole)
     throw new Refusal(404, 'no-such-version', `There is no version ${version} of this job; it may be too long ago.`);
-  const begun = from ? documentOf(db, from) : { cabinets: [] };
-  const state = rows.reduce((job, { change }) => withRecorded(job, JSON.parse(change)), begun as unknown as Job);
-  const read = readJob(state);
+  const read = readJob(
+    orUnreadable(version, () => {
+      const begun = (from ? documentOf(db, from) : { cabinets: [] }) as unknown as Job;
+      return rows.reduce((job, { change }) => withRecorded(job, JSON.parse(change)), begun);
+    }),
+  );
   if (!read.ok) throw new Refusal(422, 'unreadable', `Version ${version} of this job cannot be read.`, read.errors);
   return read.value;
+}
+
+/** What was kept of a state may be damaged: then it is that state that cannot be read, and nothing else. */
+function orUnreadable<T>(version: number, act: () => T): T {
+  try {
+    return act();
+  } catch {
+    throw new Refusal(422, 'unreadable', `Version ${version} of this job cannot be read. ${CANNOT_BE_READ}`);
+  }
 }
 
 /** Earlier saves were kept as the rows they wrote. */
@@ -166,39 +201,65 @@ function withRecorded(job: Job, change: Partial<Recorded> & Changed): Job {
   return change.edits ? withEdits(job, change.edits) : withChange(job, change);
 }
 
-/** Now and then lets go of what is long ago: of each day before the last so many the last state stays. */
-export function prune(db: Db, jobId: string, version: number, now = new Date()): number {
-  if (version % PRUNE_EVERY !== 0) return 0;
-  return pruneBefore(db, jobId, version - KEPT_SAVES, new Date(now.getTime() - KEPT_DAYS * 86_400_000).toISOString());
+/** True where a job has saves that may be too old, looked at now and then. */
+export const wantsPruning = (version: number) => version % PRUNE_EVERY === 0;
+
+/** Lets go of what is long ago: of each day before the last so many the last state stays. Returns how many saves went. */
+export function prune(db: Db, jobId: string, version: number): number {
+  return pruneBefore(db, jobId, version - KEPT_SAVES, dayOf(db) - KEPT_DAYS);
 }
 
-/** Saves that are both older than a version and than a day go, but for the last of each day, which is kept whole. */
-export function pruneBefore(db: Db, jobId: string, version: number, day: string): number {
+interface Old {
+  readonly version: number;
+  readonly day: string;
+}
+
+/**
+ * Saves that are both older than a version and of an earlier day of use go, from the first on without a gap, but for the
+ * last of each day, which is kept whole: whatever clocks said, what stays is counted from a state that stays. Nothing
+ * goes where that state cannot be read; one of another day that cannot be read stays as it is.
+ */
+export function pruneBefore(db: Db, jobId: string, version: number, day: number): number {
   const old = db
-    .prepare<[string, number, string], { version: number; day: string }>(
-      `SELECT version, substr(saved_at, 1, 10) AS day FROM revision
-        WHERE job_id = ? AND version <= ? AND saved_at < ? ORDER BY version`,
+    .prepare<[string, number, number], Old>(
+      `SELECT version, day || '/' || substr(saved_at, 1, 10) AS day FROM revision
+        WHERE job_id = ? AND version <= ? AND day < ? ORDER BY version`,
     )
     .all(jobId, version, day);
-  const kept = old.filter((each, at) => each.day !== old[at + 1]?.day).map((each) => each.version);
-  const wholes = kept.map((each) => [each, stateAt(db, jobId, each)] as const);
+  const last = old.at(-1)?.version;
+  if (last === undefined) return 0;
+  const wholes = new Map<number, Job>();
+  const stays = new Set<number>();
+  for (const [at, each] of old.entries()) {
+    if (each.day === old[at + 1]?.day) continue;
+    stays.add(each.version);
+    try {
+      wholes.set(each.version, stateAt(db, jobId, each.version));
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      // All that is younger is counted from the last one.
+      if (each.version === last) return 0;
+    }
+  }
   return db.transaction(() => {
-    const last = old.at(-1)?.version ?? 0;
     const contents = db
       .prepare<[string, number], { house: string; hardware: string }>(
         'SELECT house, hardware FROM snapshot WHERE job_id = ? AND version <= ?',
       )
       .all(jobId, last);
+    const bare = db.prepare("UPDATE revision SET change = '{}' WHERE job_id = ? AND version = ?");
     db.prepare('DELETE FROM snapshot WHERE job_id = ? AND version <= ?').run(jobId, last);
-    for (const [each, state] of wholes) takeSnapshot(db, jobId, each, state);
+    for (const [each, state] of wholes) {
+      takeSnapshot(db, jobId, each, state);
+      bare.run(jobId, each);
+    }
     dropContent(
       db,
       contents.flatMap(({ house, hardware }) => [house, hardware]),
     );
-    const stays = new Set(kept);
     const drop = db.prepare('DELETE FROM revision WHERE job_id = ? AND version = ?');
-    const bare = db.prepare("UPDATE revision SET change = '{}' WHERE job_id = ? AND version = ?");
-    for (const each of old) (stays.has(each.version) ? bare : drop).run(jobId, each.version);
-    return old.length - kept.length;
+    const gone = old.filter((each) => !stays.has(each.version));
+    for (const each of gone) drop.run(jobId, each.version);
+    return gone.length;
   })();
 }

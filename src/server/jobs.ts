@@ -6,6 +6,7 @@ import { headFrom, storeHead } from './content.js';
 import type { Db } from './database.js';
 import { recordRevision, takeSnapshot } from './history.js';
 import { LARGEST_BODY } from './limits.js';
+import { PROGRAM } from './program.js';
 import { Refusal } from './refusal.js';
 
 /** A job as it is stored: the document and the number of the save it stands at. */
@@ -15,6 +16,8 @@ export interface StoredJob {
   readonly updatedAt: string;
   /** Of the database it lies in: another one after a copy was brought back. */
   readonly epoch: string;
+  /** The program that tells of it. */
+  readonly program: string;
   readonly document: Job;
 }
 
@@ -67,7 +70,7 @@ export function createJob(db: Db, document: Job, label = 'begun'): StoredJob {
     recordRevision(db, id, 1, label, at, 'whole');
     takeSnapshot(db, id, 1, document);
   })();
-  return { id, version: 1, updatedAt: at, epoch: epochOf(db), document };
+  return { id, version: 1, updatedAt: at, epoch: epochOf(db), program: PROGRAM, document };
 }
 
 /** Puts a cabinet into its place in a job. What it comes to is figured afterwards, away from the save. */
@@ -96,7 +99,14 @@ export function jobRow(db: Db, id: string): JobRow {
 /** Reads a job. A stored document is validated and migrated like any other. */
 export function readStoredJob(db: Db, id: string): StoredJob {
   const row = jobRow(db, id);
-  return { id, version: row.version, updatedAt: row.updated_at, epoch: epochOf(db), document: assemble(db, row) };
+  return {
+    id,
+    version: row.version,
+    updatedAt: row.updated_at,
+    epoch: epochOf(db),
+    program: PROGRAM,
+    document: assemble(db, row),
+  };
 }
 
 /** The document of a row, validated and brought forward. */
@@ -128,6 +138,9 @@ export function storedDocument(db: Db, row: JobRow): { readonly document: Job; r
   return isOfToday(document) ? { document, checked: known !== undefined } : undefined;
 }
 
+/** What is stored of a job, in the form it is stored in. */
+export const storedUnchecked = (db: Db, row: JobRow): unknown => asWritten(row, writtenOf(db, row));
+
 /** What the texts of a job say, unchecked. */
 function asWritten({ house }: JobRow, written: Written): unknown {
   const cabinets = written.cabinets.map((cabinet) => JSON.parse(cabinet) as unknown);
@@ -137,17 +150,6 @@ function asWritten({ house }: JobRow, written: Written): unknown {
 /** True for a document that was checked when it was stored, in the form of today. */
 function isOfToday(document: unknown): document is Job {
   return (document as { version?: unknown }).version === JOB_VERSION;
-}
-
-/** Puts a job in the bin; `restoreJob` takes it out again. */
-export function deleteJob(db: Db, id: string): void {
-  jobRow(db, id);
-  db.prepare('UPDATE job SET deleted_at = ? WHERE id = ?').run(now(), id);
-}
-
-export function restoreJob(db: Db, id: string): void {
-  const { changes } = db.prepare('UPDATE job SET deleted_at = NULL WHERE id = ? AND deleted_at IS NOT NULL').run(id);
-  if (changes === 0) throw new Refusal(404, 'no-such-job', 'There is no deleted job of this kind to bring back.');
 }
 
 /** A copy under a new name: "Reading room, copy". */

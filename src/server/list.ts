@@ -1,6 +1,19 @@
 import type { CabinetSummary, JobSummary } from '../core/present/index.js';
+import { countBin } from './bin.js';
 import type { Db } from './database.js';
 import { whyNotFigured } from './figuring/background.js';
+import { openConcerns } from './health.js';
+
+/** The shop as its first page shows it. */
+export interface ShopNow {
+  readonly jobs: readonly JobSummary[];
+  /** So many jobs lie in the bin. */
+  readonly binned: number;
+  /** What is wrong with the shop as a whole. */
+  readonly concerns: readonly string[];
+}
+
+export const shopNow = (db: Db): ShopNow => ({ jobs: listJobs(db), binned: countBin(db), concerns: openConcerns() });
 
 /** So many cabinets of a job are drawn in a list. */
 const SHOWN_CABINETS = 8;

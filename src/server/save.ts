@@ -1,32 +1,25 @@
 import { produce } from 'immer';
-import * as z from 'zod/mini';
-import { decidedAt, isRemoval, placeOf } from '../core/changes/index.js';
-import { headOf, type Job, readTouched } from '../core/document/index.js';
-import { applyEdits, type Edit, EditPathError, editSchema } from '../core/job/index.js';
+import { decidedAt, editsBetween, isRemoval, placeOf } from '../core/changes/index.js';
+import { headOf, JOB_VERSION, type Job, readJob, readTouched } from '../core/document/index.js';
+import { applyEdits, type Edit, EditPathError } from '../core/job/index.js';
+import type { Save } from './bodies.js';
 import { keepChecked, writtenOf } from './checked.js';
 import { dropContent, storeHead } from './content.js';
 import type { Db } from './database.js';
-import { hasSnapshot, prune, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
-import { assemble, epochOf, type JobRow, jobRow, now, putCabinet, refuseTooLarge, storedDocument } from './jobs.js';
+import { hasSnapshot, recordRevision, savedSince, takeSnapshot, wantsSnapshot } from './history.js';
+import {
+  assemble,
+  epochOf,
+  type JobRow,
+  jobRow,
+  now,
+  putCabinet,
+  refuseTooLarge,
+  storedDocument,
+  storedUnchecked,
+} from './jobs.js';
+import { PROGRAM } from './program.js';
 import { invalid, Refusal } from './refusal.js';
-
-const editsSchema = z.array(editSchema).check(z.maxLength(20_000));
-
-/** One save: what was decided since the version it names. */
-export const saveSchema = z.strictObject({
-  version: z.int().check(z.minimum(1)),
-  /** Of the database the version was read from; another one says that a copy was brought back since. */
-  epoch: z.optional(z.string().check(z.maxLength(60))),
-  /** Of this save alone: when it comes again, because its answer was lost, it is known. */
-  id: z.optional(
-    z.string().check(z.regex(/^[a-zA-Z0-9-]{8,60}$/, 'an id of letters, digits and hyphens was expected')),
-  ),
-  label: z._default(z.string().check(z.maxLength(200)), 'edit'),
-  edits: editsSchema,
-  /** What gave way to another window's edits: kept in the history, not carried out. */
-  setAside: z.optional(editsSchema),
-});
-export type Save = z.infer<typeof saveSchema>;
 
 export interface Saved {
   readonly version: number;
@@ -45,15 +38,33 @@ function savedBefore(db: Db, jobId: string, saveId: string | undefined): Saved |
 
 /** Saves edits. A save that names an older version is refused with the present state, and nothing is lost. */
 export function saveEdits(db: Db, id: string, save: Save): Saved {
-  const saved = db.transaction(() => carryOut(db, id, save)).immediate();
-  prune(db, id, saved.version);
-  return saved;
+  return db.transaction(() => carryOut(db, id, save)).immediate();
+}
+
+/**
+ * A window of an older program says its edits in words that may have come to mean something else: it is to be loaded anew,
+ * and the program of today then sends what it left, saying in which form that is.
+ */
+function refuseOtherForms({ format = JOB_VERSION, program }: Save): void {
+  if (format > JOB_VERSION)
+    throw new Refusal(
+      409,
+      'newer-program',
+      'This change comes from a newer Alcove than the one that runs here. It stays in the browser until that one runs again.',
+    );
+  if (format < JOB_VERSION && program !== PROGRAM)
+    throw new Refusal(
+      409,
+      'older-program',
+      'Alcove was renewed while this page was open. Load the page again: what was not saved yet is kept in this browser and is sent then.',
+    );
 }
 
 function carryOut(db: Db, id: string, save: Save): Saved {
   const row = jobRow(db, id);
   const done = savedBefore(db, id, save.id);
   if (done) return done;
+  refuseOtherForms(save);
   refuseStale(db, row, save);
   if (save.edits.length === 0 && !save.setAside?.length)
     throw new Refusal(422, 'empty', 'This change says nothing: edits were expected.');
@@ -61,7 +72,7 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   // A job stored in an older form of the document comes forward whole: no row may stay behind its head.
   const comesForward = stored === undefined;
   const before = stored?.document ?? assemble(db, row);
-  const next = edited(before, save.edits);
+  const next = editedInOlderForm(db, row, save) ?? edited(before, save.edits);
   if (!hasSnapshot(db, id)) takeSnapshot(db, id, row.version, before);
   refuseTooLarge(next, sizeOf(db, row, save.edits));
   const version = row.version + 1;
@@ -69,8 +80,10 @@ function carryOut(db: Db, id: string, save: Save): Saved {
   write(db, row, before, next, save.edits, comesForward);
   db.prepare('UPDATE job SET version = ?, updated_at = ? WHERE id = ?').run(version, at, id);
   if (comesForward || save.edits.some((edit) => !placeOf(edit).startsWith('cabinets/'))) writeHead(db, row, next);
-  const { edits, setAside } = save;
-  recordRevision(db, id, version, save.label, at, { edits, ...(setAside?.length ? { setAside } : {}) }, save.id);
+  const { setAside } = save;
+  // What is said in an older form is kept in that of today.
+  const edits = (save.format ?? JOB_VERSION) < JOB_VERSION ? editsBetween(before, next) : save.edits;
+  recordRevision(db, id, version, save.label, at, { edits, ...(setAside?.length ? { setAside } : {}) }, save);
   if (comesForward || wantsSnapshot(db, id)) takeSnapshot(db, id, version, next);
   // Only what was touched is checked: all of it is good where all of it was before.
   if (!stored || stored.checked) keepChecked(id, writtenOf(db, jobRow(db, id)), next);
@@ -122,13 +135,38 @@ function refuseStale(db: Db, row: JobRow, { version, epoch }: Save): void {
   );
 }
 
+/**
+ * Edits said in the form a job is still stored in, carried out there and brought forward with it; undefined for any other
+ * save.
+ */
+function editedInOlderForm(db: Db, row: JobRow, { format = JOB_VERSION, edits }: Save): Job | undefined {
+  if (format >= JOB_VERSION) return undefined;
+  const stored = storedUnchecked(db, row) as Job;
+  if (Number(stored.version) !== format) return undefined;
+  inPlaces(() => {
+    for (const edit of edits) carryOutOn(stored, edit);
+  });
+  const read = readJob(stored);
+  if (!read.ok) throw invalid(read.errors);
+  return read.value;
+}
+
 /** The job as the edits leave it, the one before as it was; refused where they lead nowhere or leave what cannot be. */
 function edited(before: Job, edits: readonly Edit[]): Job {
-  let next: Job;
-  try {
-    next = produce(before, (draft) => {
+  const next = inPlaces(() =>
+    produce(before, (draft) => {
       for (const edit of edits) carryOutOn(draft as Job, edit);
-    });
+    }),
+  );
+  const read = readTouched(next, edits.map(placeOf));
+  if (!read.ok) throw invalid(read.errors);
+  return read.value;
+}
+
+/** Carries something out on a job; an edit that leads nowhere in it is refused in words. */
+function inPlaces<T>(act: () => T): T {
+  try {
+    return act();
   } catch (error) {
     if (error instanceof EditPathError)
       throw new Refusal(422, 'nowhere', `This change cannot be carried out: ${error.message}.`);
@@ -137,9 +175,6 @@ function edited(before: Job, edits: readonly Edit[]): Job {
       throw new Refusal(422, 'nowhere', 'This change cannot be carried out: one of its places is none of a job.');
     throw error;
   }
-  const read = readTouched(next, edits.map(placeOf));
-  if (!read.ok) throw invalid(read.errors);
-  return read.value;
 }
 
 function carryOutOn(job: Job, edit: Edit): void {

@@ -6,10 +6,12 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import { newCabinet, newJob } from '../../src/core/document/index.js';
 import { countedIds } from '../../src/core/job/index.js';
-import { backUpToday, backupsIn, restore } from '../../src/server/backup.js';
+import { backUpToday } from '../../src/server/backup.js';
+import { backupsIn } from '../../src/server/copies.js';
 import { DatabaseError, openDatabase } from '../../src/server/database.js';
 import { createJob, readStoredJob } from '../../src/server/jobs.js';
 import { listJobs } from '../../src/server/list.js';
+import { restore } from '../../src/server/restore.js';
 import { startServer, temporaryFolder } from '../support/server.js';
 
 function jobNamed(name: string) {
@@ -36,8 +38,8 @@ test('a shop that was damaged comes back from the copy of the day, job for job, 
     (error) => error instanceof DatabaseError && /npm run restore -- 2026-11-27/.test(error.message),
   );
   const done = restore(data, '2026-11-27');
-  assert.ok(done.ok && done.jobs === 2 && done.kept);
-  assert.deepEqual(readFileSync(done.kept), bytes);
+  assert.ok(done.ok && done.jobs === 2 && done.kept[0]);
+  assert.deepEqual(readFileSync(done.kept[0]), bytes);
   const again = openDatabase(data);
   const after = ids.map((id) => readStoredJob(again, id));
   const now = after[0]?.epoch;

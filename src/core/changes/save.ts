@@ -9,4 +9,6 @@ export interface SaveEntry {
   readonly edits?: readonly Edit[];
   /** What gave way to another window's edits. */
   readonly setAside?: readonly Edit[];
+  /** What was kept of it is damaged: it can be named, and no more. */
+  readonly unreadable?: true;
 }

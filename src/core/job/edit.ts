@@ -182,9 +182,14 @@ function pruneOverrides(job: Job, keys: readonly string[]): void {
 /** Makes ids for new entries. */
 export type IdMaker = (prefix: string) => string;
 
-/** An id nobody else picks, in this window or another, now or later. */
-export const newId: IdMaker = (prefix) =>
-  `${prefix}-${globalThis.crypto.randomUUID().replaceAll('-', '').slice(0, 12)}`;
+/**
+ * An id nobody else picks, in this window or another, now or later: 48 random bits in hexadecimal behind the prefix. Made
+ * of random bytes alone, since a page that came over plain http on a network is given nothing else.
+ */
+export const newId: IdMaker = (prefix) => {
+  const bytes = globalThis.crypto.getRandomValues(new Uint8Array(6));
+  return `${prefix}-${Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+};
 
 /** Ids counted from 1, for documents that are made anew and for tests. */
 export function countedIds(): IdMaker {

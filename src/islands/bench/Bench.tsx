@@ -39,6 +39,7 @@ export interface BenchProps {
     readonly version: number;
     readonly updatedAt: string;
     readonly epoch: string;
+    readonly program: string;
     readonly document: Job;
   };
   readonly cabinetId: string | null;
@@ -56,7 +57,7 @@ export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
   );
   return (
     <BenchContext value={store}>
-      <Saves jobId={stored.id} version={stored.version} epoch={stored.epoch}>
+      <Saves jobId={stored.id} made={stored}>
         <BenchView jobId={stored.id} savedAt={stored.updatedAt} dismissed={dismissed} corrected={corrected} />
       </Saves>
     </BenchContext>

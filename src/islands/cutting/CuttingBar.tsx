@@ -1,24 +1,14 @@
 import { useBench } from '../bench/context.js';
 import { RefusedSteps, SaveWord } from '../bench/saving/SaveWords.js';
 import { SidesDialog } from '../bench/saving/SidesDialog.js';
-import { useAutosave } from '../bench/saving/saving.js';
+import { type Made, useAutosave } from '../bench/saving/saving.js';
 import { UndoRedo } from '../bench/UndoRedo.js';
 import { CUTTING_VIEWS, type CuttingView } from './views.js';
 
 /** The way back to the bench, the pages from stock to costs, and what the save is doing. */
-export function CuttingBar({
-  jobId,
-  version,
-  epoch,
-  view,
-}: {
-  jobId: string;
-  version: number;
-  epoch: string;
-  view: CuttingView;
-}) {
+export function CuttingBar({ jobId, made, view }: { jobId: string; made: Made; view: CuttingView }) {
   const name = useBench((state) => state.job.name);
-  const saving = useAutosave(jobId, { version, epoch });
+  const saving = useAutosave(jobId, made);
   /** Another page reads what is saved. */
   const goTo = (event: React.MouseEvent, address: string) => {
     if (event.metaKey || event.ctrlKey || event.shiftKey) return;
@@ -41,7 +31,7 @@ export function CuttingBar({
         >
           {name}
         </a>
-        <SaveWord state={saving.state} inBrowser={saving.inBrowser} />
+        <SaveWord told={saving} />
         <nav aria-label="From parts to the saw" className="ml-4 flex flex-wrap gap-1">
           {Object.entries(CUTTING_VIEWS).map(([id, words]) => (
             <a

@@ -13,6 +13,7 @@ export interface CuttingDeskProps {
     readonly id: string;
     readonly version: number;
     readonly epoch: string;
+    readonly program: string;
     readonly document: Job;
   };
   readonly view: CuttingView;
@@ -36,7 +37,7 @@ export function CuttingDesk({ stored, view }: CuttingDeskProps) {
   const View = VIEWS[view];
   return (
     <BenchContext value={store}>
-      <CuttingBar jobId={stored.id} version={stored.version} epoch={stored.epoch} view={view} />
+      <CuttingBar jobId={stored.id} made={stored} view={view} />
       <main
         className="mx-auto flex max-w-[80rem] flex-col gap-3 px-4 pb-10 print:block print:max-w-none print:p-0"
         aria-label={CUTTING_VIEWS[view]}

@@ -1,6 +1,7 @@
 import { EDITION } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
-import { type Db, databaseRefusal } from '../database.js';
+import { type Db, databaseFile, databaseRefusal } from '../database.js';
+import { wantsPruning } from '../history.js';
 import { readStoredJob } from '../jobs.js';
 import { log } from '../log.js';
 import { Refusal } from '../refusal.js';
@@ -39,9 +40,20 @@ export function figureSoon(db: Db): void {
   again = true;
   if (running) return;
   running = true;
-  void figureAll(db).finally(() => {
-    running = false;
-  });
+  figureAll(db)
+    // The answer is given already: what fails here is told in the log, and tried with the next save.
+    .catch((error: unknown) => log.error({ err: error }, 'what changed could not be figured'))
+    .finally(() => {
+      running = false;
+    });
+}
+
+/** Lets go of what is long ago in the history of a job that was saved, now and then, where no answer hangs on it. */
+export function pruneSoon(id: string, version: number): void {
+  if (!wantsPruning(version)) return;
+  figure('prune', { file: databaseFile(), id, version }).catch((error: unknown) =>
+    log.error({ err: error, job: id }, 'what is long ago could not be let go'),
+  );
 }
 
 async function figureAll(db: Db): Promise<void> {
@@ -67,7 +79,7 @@ export async function figureJob(db: Db, id: string, by: Figuring): Promise<void>
   } catch (error) {
     if (!(error instanceof Refusal)) log.error({ err: error, job: id }, 'a job could not be figured');
     // What a database cannot do now it may do the next time.
-    if (databaseRefusal(error)) return;
+    if (databaseRefusal(error) || !db.open) return;
     failed.set(id, { version: versionOf(db, id) ?? version, why: whyIn(error) });
   }
 }

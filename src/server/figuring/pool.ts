@@ -6,6 +6,7 @@ import { Piscina } from 'piscina';
 import { Refusal } from '../refusal.js';
 import { root } from '../root.js';
 import type { Answered, Asked, Task } from './tasks.js';
+import type { Done } from './worker.js';
 import { YOUNG } from './young.js';
 
 /** Two at least: one job that takes long keeps nobody else waiting. */
@@ -20,18 +21,23 @@ const WORK = isBuilt ? join('dist', 'server', 'figuring.mjs') : join('src', 'ser
 /** So many wait at most; whoever comes after is told to come again. */
 const QUEUE = 64;
 
-let pool: Piscina | undefined;
+/** One for the host and the pages it runs. */
+const SLOT = Symbol.for('alcove.threads');
+const slot = globalThis as { [SLOT]?: { readonly pool: Piscina; ending: boolean } };
 
-function threads(): Piscina {
-  if (!pool) setFlagsFromString(YOUNG);
-  pool ??= new Piscina({
-    filename: join(root, WORK),
-    minThreads: 1,
-    maxThreads: THREADS,
-    maxQueue: QUEUE,
-    resourceLimits: { maxOldGenerationSizeMb: MEMORY },
-  });
-  return pool;
+function threads(): { readonly pool: Piscina; ending: boolean } {
+  if (!slot[SLOT]) setFlagsFromString(YOUNG);
+  slot[SLOT] ??= {
+    ending: false,
+    pool: new Piscina({
+      filename: join(root, WORK),
+      minThreads: 1,
+      maxThreads: THREADS,
+      maxQueue: QUEUE,
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY },
+    }),
+  };
+  return slot[SLOT];
 }
 
 /**
@@ -39,13 +45,20 @@ function threads(): Piscina {
  * ended and another begun.
  */
 export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: AbortSignal): Promise<Answered<T>> {
-  if (threads().queueSize >= QUEUE)
+  const threading = threads();
+  const { pool } = threading;
+  if (pool.queueSize >= QUEUE)
     throw new Refusal(503, 'busy', 'Alcove is busy with other jobs; try again in a moment.', [], {}, 2);
   const late = AbortSignal.timeout(LONGEST);
   try {
     const signal = gone ? AbortSignal.any([gone, late]) : late;
-    return (await threads().run({ task, asked }, { signal })) as Answered<T>;
+    const done = (await pool.run({ task, asked }, { signal })) as Done;
+    if (!('refused' in done)) return done.value as Answered<T>;
+    const { status, code, message, fields } = done.refused;
+    throw new Refusal(status, code, message, fields);
   } catch (error) {
+    if (error instanceof Refusal) throw error;
+    if (threading.ending) throw new Refusal(503, 'ending', 'Alcove is being stopped.');
     if (late.aborted)
       throw new Refusal(
         503,
@@ -65,8 +78,11 @@ export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: Ab
 
 const codeOf = (error: unknown) => (error as { code?: unknown } | null)?.code;
 
-/** Ends the threads. */
+/** Ends the threads; what was asked of them is told that Alcove is being stopped. */
 export async function endThreads(): Promise<void> {
-  await pool?.destroy();
-  pool = undefined;
+  const threading = slot[SLOT];
+  if (!threading) return;
+  threading.ending = true;
+  await threading.pool.destroy();
+  delete slot[SLOT];
 }

@@ -1,3 +1,4 @@
+import Database from 'better-sqlite3';
 import {
   type Built,
   builtOf,
@@ -10,6 +11,13 @@ import { type CabinetSummary, summariseCabinet } from '../../core/present/index.
 import { findingsBetween, type SolvedCabinet, solve, solverOf } from '../../core/solve.js';
 import type { LengthStyle } from '../../core/units/index.js';
 import { exports } from '../../formats/exports/index.js';
+import { type Body, type BodyKind, bodies } from '../bodies.js';
+import type { Db } from '../database.js';
+import { prune, stateAt, wholeHistory } from '../history.js';
+import { createJob, readStoredJob } from '../jobs.js';
+import { textIn } from '../parse.js';
+import { invalid } from '../refusal.js';
+import { type Examined, examine } from '../wholeness.js';
 
 /** What a cabinet comes to: as a list shows it, with what was found between it and its left neighbour, and its parts. */
 export interface Figured {
@@ -75,7 +83,58 @@ export const tasks = {
   read({ text }: { text: string }): ReadResult<Job> {
     return readJobText(text);
   },
+
+  /** A body that is too large to be read by the thread that serves. */
+  body({ bytes, kind }: { bytes: Uint8Array; kind: BodyKind }): Body<BodyKind> {
+    return bodies[kind](bytes);
+  },
+
+  /** Reads a job file and stores it as a new job. */
+  take({ file, bytes }: { file: string; bytes: Uint8Array }): { id: string; version: number } {
+    const read = readJobText(textIn(bytes));
+    if (!read.ok) throw invalid(read.errors);
+    return withDatabase(file, (db) => {
+      const { id, version } = createJob(db, read.value, 'imported');
+      return { id, version };
+    });
+  },
+
+  /** A job as it stood after a save, as JSON. */
+  state({ file, id, version }: { file: string; id: string; version: number }): string {
+    return withDatabase(file, (db) => JSON.stringify({ version, document: stateAt(db, id, version) }));
+  },
+
+  /** A job with all that was saved of it, as a file. */
+  history({ file, id }: { file: string; id: string }): string {
+    return withDatabase(file, (db) => {
+      const { version, document } = readStoredJob(db, id);
+      const history = { format: 'alcove-history', version: 1, job: document, at: version, ...wholeHistory(db, id) };
+      return `${JSON.stringify(history, null, 1)}\n`;
+    });
+  },
+
+  /** Lets go of what is long ago in the history of a job. */
+  prune({ file, id, version }: { file: string; id: string; version: number }): number {
+    return withDatabase(file, (db) => prune(db, id, version));
+  },
+
+  /** Looks through a database file. */
+  examine({ file }: { file: string }): Examined {
+    return examine(file);
+  },
 } as const;
+
+/** The shop's database, opened for one task beside the thread that serves; its schema is that of this program already. */
+function withDatabase<T>(file: string, act: (db: Db) => T): T {
+  const db = new Database(file, { fileMustExist: true, timeout: 5000 });
+  try {
+    db.pragma('synchronous = FULL');
+    db.pragma('foreign_keys = ON');
+    return act(db);
+  } finally {
+    db.close();
+  }
+}
 
 export type Task = keyof typeof tasks;
 export type Asked<T extends Task> = Parameters<(typeof tasks)[T]>[0];

@@ -76,7 +76,7 @@ export function Steps() {
           </button>
         )}
         <ol aria-label="Saves">
-          {saves.map(({ version, label, savedAt, setAside }) => (
+          {saves.map(({ version, label, savedAt, setAside, unreadable }) => (
             <li key={version}>
               <button
                 type="button"
@@ -89,6 +89,7 @@ export function Steps() {
                 <span className="min-w-0 flex-1 truncate">
                   {label}
                   {setAside && `, ${setAside.length} gave way`}
+                  {unreadable && <span className="font-semibold text-finding">, cannot be read any more</span>}
                 </span>
                 <time className="shrink-0 text-[0.875rem] text-ink-soft tabular-nums" dateTime={savedAt}>
                   {here(savedAt)}

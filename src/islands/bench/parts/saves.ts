@@ -43,9 +43,10 @@ export function useSaves(jobId: string, pending: boolean, moment: string) {
     if (!pending) void read(undefined);
   }, [jobId, pending, moment]);
 
-  const state = async (version: number): Promise<Job | undefined> => {
+  const state = async (version: number): Promise<Job | string> => {
     const response = await fetch(`/api/jobs/${jobId}/history/${version}`);
-    return response.ok ? ((await response.json()) as { document: Job }).document : undefined;
+    const body = (await response.json()) as { document?: Job; error?: { message: string } };
+    return body.document ?? body.error?.message ?? 'That state is not kept any more.';
   };
   return {
     saves,
@@ -56,13 +57,14 @@ export function useSaves(jobId: string, pending: boolean, moment: string) {
     async stateOf(version: number): Promise<SavedState | undefined> {
       try {
         const job = await state(version);
-        if (!job) {
-          setProblem('That state is not kept any more.');
+        if (typeof job === 'string') {
+          setProblem(job);
           return undefined;
         }
         const previous = saves[saves.findIndex((save) => save.version === version) - 1];
+        const before = previous && (await state(previous.version));
         setProblem(null);
-        return { version, job, before: previous && (await state(previous.version)) };
+        return { version, job, before: typeof before === 'string' ? undefined : before };
       } catch {
         setProblem(AWAY);
         return undefined;

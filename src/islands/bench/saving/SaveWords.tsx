@@ -1,12 +1,27 @@
-import type { SaveState } from './answers.js';
+import type { Told } from './answers.js';
 import type { RefusedStep } from './unsent.js';
 
-/** What the save is doing, in a word. */
-export function SaveWord({ state, inBrowser }: { state: SaveState; inBrowser: boolean }) {
+/** What the save is doing, in a word, and what to do where it waits for somebody. */
+export function SaveWord({ told: { state, inBrowser, renewed } }: { told: Told }) {
   if (state.kind === 'failed')
     return (
-      <span role="alert" className="font-semibold text-finding">
+      <span role="alert" className="font-semibold text-finding" data-save={state.kind}>
         Not saved: {state.message}
+      </span>
+    );
+  if (state.kind === 'locked')
+    return (
+      <span role="alert" className="font-semibold text-finding" data-save={state.kind}>
+        Not saved: the access of this window has ended. {where(inBrowser)}{' '}
+        <a className="underline" href={doorTo(window.location)}>
+          Give the code
+        </a>
+      </span>
+    );
+  if (state.kind === 'outdated')
+    return (
+      <span role="alert" className="font-semibold text-finding" data-save={state.kind}>
+        Not saved: Alcove was renewed while this page was open. {where(inBrowser)} <Reload />
       </span>
     );
   if (state.kind === 'kept')
@@ -19,10 +34,31 @@ export function SaveWord({ state, inBrowser }: { state: SaveState; inBrowser: bo
     );
   const words = { saved: 'Saved', pending: 'Saving…', sides: 'Not saved' } as const;
   return (
-    <span className="shrink-0 text-ink-soft" data-save={state.kind}>
-      {words[state.kind]}
-      {!inBrowser && ' (this browser keeps nothing unsaved)'}
-    </span>
+    <>
+      <span className="shrink-0 text-ink-soft" data-save={state.kind}>
+        {words[state.kind]}
+        {!inBrowser && ' (this browser keeps nothing unsaved)'}
+      </span>
+      {renewed && (
+        <span role="status" className="shrink-0">
+          Alcove was renewed. <Reload />
+        </span>
+      )}
+    </>
+  );
+}
+
+const where = (inBrowser: boolean) =>
+  inBrowser ? 'What you did is kept in this browser.' : 'This browser keeps nothing: leave the page open.';
+
+/** The door, and back to this page. */
+const doorTo = ({ pathname, search }: Location) => `/enter?to=${encodeURIComponent(pathname + search)}`;
+
+function Reload() {
+  return (
+    <button type="button" className="min-h-7 font-semibold underline" onClick={() => window.location.reload()}>
+      Load the page again
+    </button>
   );
 }
 

@@ -27,7 +27,11 @@ export type SaveState =
   | { readonly kind: 'pending' }
   /** The server does not answer, or cannot save now: kept in the browser, and tried again. */
   | { readonly kind: 'kept'; readonly message: string }
-  /** Nothing of this job can be saved any more, as when it was deleted: it stays on the bench. */
+  /** The server wants the access code anew: kept in the browser until it was given. */
+  | { readonly kind: 'locked' }
+  /** The page is of an older program than the server: kept in the browser until the page is loaded anew. */
+  | { readonly kind: 'outdated' }
+  /** It cannot be saved as things are, as when the job was deleted, or something failed here: it stays on the bench. */
   | { readonly kind: 'failed'; readonly message: string }
   | { readonly kind: 'sides'; readonly sides: Sides };
 
@@ -44,7 +48,9 @@ export type SaveAnswer =
   | { readonly kind: 'later'; readonly message: string }
   /** Refused as it is, with the places that are wrong. */
   | { readonly kind: 'refused'; readonly message: string; readonly fields: readonly FieldError[] }
-  /** Nothing can be saved here any more. */
+  | { readonly kind: 'locked' }
+  | { readonly kind: 'outdated' }
+  /** There is nothing here to save it to. */
   | { readonly kind: 'ended'; readonly message: string };
 
 /** The server and the browser's shelf, as the saver needs them. */
@@ -62,4 +68,6 @@ export interface Told {
   readonly refused: readonly RefusedStep[];
   /** False where the browser keeps nothing: what is not sent yet is lost with the page. */
   readonly inBrowser: boolean;
+  /** True once the server is of another program than the page. */
+  readonly renewed: boolean;
 }

@@ -1,21 +1,19 @@
 import { createContext, type ReactNode, useContext } from 'react';
-import { type Saving, useAutosave } from './saving.js';
+import { type Made, type Saving, useAutosave } from './saving.js';
 
 const SavingContext = createContext<(Saving & { readonly jobId: string }) | null>(null);
 
 /** Saves what is done under it. What the save is doing is known only to those who ask: the bench is not drawn anew for it. */
 export function Saves({
   jobId,
-  version,
-  epoch,
+  made,
   children,
 }: {
   readonly jobId: string;
-  readonly version: number;
-  readonly epoch: string;
+  readonly made: Made;
   readonly children: ReactNode;
 }) {
-  const saving = useAutosave(jobId, { version, epoch });
+  const saving = useAutosave(jobId, made);
   return <SavingContext value={{ ...saving, jobId }}>{children}</SavingContext>;
 }
 

@@ -7,11 +7,11 @@ import {
   saidInShort,
   withEdits,
 } from '../../../core/changes/index.js';
-import type { FieldError, Job } from '../../../core/document/index.js';
-import type { Edit } from '../../../core/job/index.js';
+import { type FieldError, JOB_VERSION, type Job } from '../../../core/document/index.js';
+import { type Edit, newId } from '../../../core/job/index.js';
 import type { BenchStore } from '../store.js';
 import type { SaveAnswer, SaverWorld, SaveState, ServerState, Sides, Told } from './answers.js';
-import type { RefusedStep, Save } from './unsent.js';
+import type { LeftOver, RefusedStep, Save } from './unsent.js';
 
 /** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
 const QUIET_MS = 350;
@@ -33,6 +33,7 @@ export class Saver {
   private retry = FIRST_RETRY_MS;
   private sides: Sides | undefined;
   private inBrowser = true;
+  private renewed = false;
   /** Settled once what was left over is dealt with: until then nothing of this window is sent, or laid over it. */
   private begun: Promise<void> = Promise.resolve();
   private shelfRead = false;
@@ -64,15 +65,26 @@ export class Saver {
     );
   }
 
+  /** True while something would be lost, or be long in coming, if the page were left now. */
+  get losesByLeaving(): boolean {
+    const { kind } = this.state;
+    return this.unsaved && !(this.inBrowser && (kind === 'locked' || kind === 'outdated'));
+  }
+
   /** Begins to save, what was left over first. Returns how to stop. */
   start(hear: (told: Told) => void): () => void {
     this.hear = hear;
     const unsubscribe = this.store.subscribe((now, before) => {
       if (now.job === before.job || now.job === this.saved.job) return;
-      this.keep();
-      if (this.sides) return;
-      if (this.unsaved) this.tell({ kind: 'pending' });
-      this.later(QUIET_MS);
+      // Whoever changes the bench hears nothing of what fails here: it is told as not saved.
+      try {
+        this.keep();
+        if (this.sides) return;
+        if (this.unsaved && !this.isHeldUp) this.tell({ kind: 'pending' });
+        this.later(QUIET_MS);
+      } catch (error) {
+        this.fail(error);
+      }
     });
     this.begun = this.takeOver();
     return () => {
@@ -87,6 +99,7 @@ export class Saver {
     if (this.sides || this.waits) return;
     this.running ??= this.begun
       .then(() => this.sendAll(leaving))
+      .catch((error: unknown) => this.fail(error))
       .finally(() => {
         this.running = undefined;
       });
@@ -96,6 +109,8 @@ export class Saver {
   /** Another window saved, or an earlier state was brought back: what it is now is laid under what is on the bench. */
   async news(version: number, epoch: string): Promise<void> {
     await this.running;
+    // A job that was brought back out of the bin takes saves again.
+    if (this.state.kind === 'failed') return this.flush();
     const restored = epoch !== this.saved.epoch;
     if (this.sides || (!restored && version <= this.saved.version)) return;
     await this.begun;
@@ -133,9 +148,34 @@ export class Saver {
     this.tell(this.state);
   }
 
+  /** The server is of another program than this page. */
+  newsOfProgram(): void {
+    if (this.renewed) return;
+    this.renewed = true;
+    this.tell(this.state);
+  }
+
   private tell(state: SaveState): void {
     this.state = state;
-    this.hear({ state, refused: this.refused, inBrowser: this.inBrowser });
+    const { refused, inBrowser, renewed } = this;
+    this.hear({ state, refused, inBrowser, renewed });
+  }
+
+  /** Something failed that nobody thought of: it is told, and tried again. */
+  private fail(error: unknown): void {
+    const why = error instanceof Error ? error.message : String(error);
+    this.tell({ kind: 'failed', message: `something failed in this page (${why}). What you did is on the bench.` });
+    this.tryLater();
+  }
+
+  /** True while what is typed waits for something that typing does not bring about. */
+  private get isHeldUp(): boolean {
+    return this.state.kind === 'locked' || this.state.kind === 'outdated' || this.state.kind === 'failed';
+  }
+
+  private tryLater(): void {
+    this.later(this.retry);
+    this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
   }
 
   private settle({ document, version, epoch }: ServerState): void {
@@ -161,12 +201,12 @@ export class Saver {
     const edits = editsBetween(before, after);
     if (edits.length === 0) return undefined;
     const label = saidInShort(edits, before, after).slice(0, LONGEST_LABEL);
-    return { id: globalThis.crypto.randomUUID(), version, epoch: this.saved.epoch, label, edits };
+    return { id: newId('save'), version, epoch: this.saved.epoch, format: JOB_VERSION, label, edits };
   }
 
   private emptySave(): Save {
     const { version, epoch } = this.saved;
-    return { id: globalThis.crypto.randomUUID(), version, epoch, label: 'Gave way to another window', edits: [] };
+    return { id: newId('save'), version, epoch, format: JOB_VERSION, label: 'Gave way to another window', edits: [] };
   }
 
   private async sendAll(leaving: boolean): Promise<void> {
@@ -183,9 +223,7 @@ export class Saver {
         this.keep();
       }
       const { save, job: sent } = this.onItsWay;
-      const answer = await this.world
-        .send(save, leaving)
-        .catch((): SaveAnswer => ({ kind: 'later', message: 'the server does not answer' }));
+      const answer = await this.world.send(save, leaving).catch(noAnswer);
       switch (answer.kind) {
         case 'saved':
           this.retry = FIRST_RETRY_MS;
@@ -204,11 +242,15 @@ export class Saver {
           this.onItsWay = undefined;
           this.keep();
           this.tell({ kind: 'failed', message: answer.message });
+          // It may be brought back.
+          this.tryLater();
           return;
-        case 'later':
-          this.tell({ kind: 'kept', message: answer.message });
-          this.later(this.retry);
-          this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
+        case 'outdated':
+          this.tell({ kind: 'outdated' });
+          return;
+        default:
+          this.tell(waitingFor(answer));
+          this.tryLater();
           return;
       }
     }
@@ -293,21 +335,20 @@ export class Saver {
 
   /** Sends what a reload, a crash or a closed tab left over, and shows it. */
   private async takeOver(): Promise<void> {
+    const leftOver = await this.readShelf();
     try {
-      await this.world.hold();
-      const leftOver = await this.world.leftOver();
-      this.left = leftOver.filter(({ own }) => own).flatMap(({ unsent }) => unsent.saves);
-      this.refused = leftOver.flatMap(({ unsent }) => unsent.refused ?? []);
-      this.shelfRead = true;
       for (const { unsent, own, done } of leftOver) {
-        while (!(await this.sendLeftOver(unsent.saves))) await this.pause();
+        for (;;) {
+          const waiting = await this.sendLeftOver(unsent.saves);
+          if (!waiting) break;
+          await this.pause(waiting);
+        }
         if (own) this.left = [];
         else await done();
       }
-    } catch {
-      this.keepsNothing();
+    } catch (error) {
+      this.fail(error);
     }
-    this.shelfRead = true;
     this.waits = false;
     this.keep();
     // What was typed meanwhile was not sent, nor will anything call for it.
@@ -315,34 +356,49 @@ export class Saver {
     if (this.refused.length > 0) this.tell(this.state);
   }
 
+  private async readShelf(): Promise<readonly LeftOver[]> {
+    try {
+      await this.world.hold();
+      const leftOver = await this.world.leftOver();
+      this.left = leftOver.filter(({ own }) => own).flatMap(({ unsent }) => unsent.saves);
+      this.refused = leftOver.flatMap(({ unsent }) => unsent.refused ?? []);
+      return leftOver;
+    } catch {
+      this.keepsNothing();
+      return [];
+    } finally {
+      this.shelfRead = true;
+    }
+  }
+
   /** Waits before something is tried again, each time twice as long. */
-  private async pause(): Promise<void> {
+  private async pause(state: SaveState): Promise<void> {
     this.waits = true;
-    this.tell({ kind: 'kept', message: 'the server does not answer' });
+    this.tell(state);
     await new Promise((done) => setTimeout(done, this.retry));
     this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
   }
 
-  /** True when all of it is saved, or lies on the bench again. */
-  private async sendLeftOver(saves: readonly Save[]): Promise<boolean> {
-    let version: number | undefined;
+  /** What it waits for, if anything: without that, all of it is saved, or lies on the bench again. */
+  private async sendLeftOver(saves: readonly Save[]): Promise<SaveState | undefined> {
+    // Each was made on top of the one before it; one that is refused leaves the job as it was.
+    let version = saves[0]?.version ?? 0;
     for (const [at, save] of saves.entries()) {
-      const answer = await this.world
-        .send(version === undefined ? save : { ...save, version }, false)
-        .catch((): SaveAnswer => ({ kind: 'later', message: 'the server does not answer' }));
+      const answer = await this.world.send({ ...save, version }, false).catch(noAnswer);
       if (answer.kind === 'saved') version = answer.version;
-      else if (answer.kind === 'later') return false;
+      else if (answer.kind === 'refused' || answer.kind === 'ended') this.refuse(save, answer.message);
       else if (answer.kind === 'stale') {
         this.layLeftOver(answer, saves.slice(at));
-        return true;
-      } else this.refuse(save, answer.message);
+        return undefined;
+      } else return waitingFor(answer);
     }
-    if (saves.length === 0) return true;
-    const theirs = await this.world.load();
+    if (saves.length === 0) return undefined;
+    const theirs = await this.world.load().catch(() => undefined);
+    if (!theirs) return waitingFor(noAnswer());
     const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
     this.settle(theirs);
     this.store.getState().rebase(laid(theirs.document, meanwhile).job, []);
-    return true;
+    return undefined;
   }
 
   /** Somebody saved meanwhile: what was left over is laid on that, or both sides are put before the maker. */
@@ -354,13 +410,21 @@ export class Saver {
     const conflicts = since && !restored ? conflictsBetween(mine, since) : [];
     this.settle(theirs);
     this.store.getState().rebase(job, []);
-    if (since && !restored && conflicts.length === 0) return;
-    if (since && !restored) {
+    if (since && !restored && conflicts.length > 0) {
       this.face({ theirs, mine, their: since, conflicts, restored });
       return;
     }
-    // What was saved since is not known edit by edit: all that is otherwise is looked at, and what led nowhere is kept.
+    // What leads nowhere any more goes into the history.
     this.gaveWay = [...this.gaveWay, ...mine.filter((edit) => !kept.has(edit))];
+    if (since && !restored) return;
+    // What was saved since is not known edit by edit: all that is otherwise is looked at.
     this.face({ theirs, mine: editsBetween(theirs.document, job), their: [], conflicts: [], restored: true });
   }
+}
+
+const noAnswer = () => ({ kind: 'later', message: 'the server does not answer' }) as const;
+
+/** What a save waits for that was not taken and will be. */
+function waitingFor(answer: Extract<SaveAnswer, { kind: 'later' | 'locked' | 'outdated' }>): SaveState {
+  return answer.kind === 'later' ? { kind: 'kept', message: answer.message } : { kind: answer.kind };
 }

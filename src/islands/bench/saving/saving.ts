@@ -6,14 +6,27 @@ import type { SaveAnswer, ServerState, Told } from './answers.js';
 import { Saver } from './saver.js';
 import { type RefusedStep, type Save, UnsentShelf } from './unsent.js';
 
+/** What a page was made from: the save it shows, in which database, and by which program. */
+export interface Made {
+  readonly version: number;
+  readonly epoch: string;
+  readonly program: string;
+}
+
 interface Body {
   readonly version?: number;
+  readonly program?: string;
   readonly error?: { readonly code: string; readonly message: string; readonly fields?: readonly FieldError[] };
   readonly current?: ServerState & { readonly saved?: readonly { readonly edits: readonly Edit[] }[] };
 }
 
 /** Sends one save; what is no answer at all rejects. */
-async function send(jobId: string, save: Save, leaving: boolean): Promise<SaveAnswer> {
+async function send(
+  jobId: string,
+  save: Save & { readonly program: string },
+  leaving: boolean,
+  onRenewed: () => void,
+): Promise<SaveAnswer> {
   const text = JSON.stringify(save);
   const response = await fetch(`/api/jobs/${jobId}`, {
     method: 'PATCH',
@@ -24,7 +37,12 @@ async function send(jobId: string, save: Save, leaving: boolean): Promise<SaveAn
   });
   const body = (await response.json()) as Body;
   const { error, current } = body;
-  if (response.ok && body.version !== undefined) return { kind: 'saved', version: body.version };
+  if (response.ok && body.version !== undefined) {
+    if (body.program !== undefined && body.program !== save.program) onRenewed();
+    return { kind: 'saved', version: body.version };
+  }
+  if (response.status === 401) return { kind: 'locked' };
+  if (error?.code === 'older-program') return { kind: 'outdated' };
   if (response.status === 409 && current) {
     const since = current.saved?.flatMap(({ edits }) => edits);
     return { kind: 'stale', theirs: current, since, restored: error?.code === 'restored' };
@@ -40,17 +58,16 @@ async function send(jobId: string, save: Save, leaving: boolean): Promise<SaveAn
 const KEEPALIVE = 60_000;
 
 /** Saves the bench's document a moment after every change, and keeps it in the browser until it is known to be saved. */
-export function useAutosave(jobId: string, first: { readonly version: number; readonly epoch: string }) {
+export function useAutosave(jobId: string, { version, epoch, program }: Made) {
   const store = useBenchStore();
-  const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [], inBrowser: true });
-  const { version, epoch } = first;
+  const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [], inBrowser: true, renewed: false });
   const saver = useMemo(() => {
     const shelf = new UnsentShelf(jobId);
-    return new Saver(
+    const made: Saver = new Saver(
       store,
       { version, epoch },
       {
-        send: (save, leaving) => send(jobId, save, leaving),
+        send: (save, leaving) => send(jobId, { ...save, program }, leaving, () => made.newsOfProgram()),
         keep: (unsent) => shelf.keep(unsent),
         hold: () => shelf.hold(),
         leftOver: () => shelf.leftOver(),
@@ -61,7 +78,8 @@ export function useAutosave(jobId: string, first: { readonly version: number; re
         },
       },
     );
-  }, [jobId, store, version, epoch]);
+    return made;
+  }, [jobId, store, version, epoch, program]);
 
   useEffect(() => {
     const stop = saver.start(setTold);
@@ -69,9 +87,9 @@ export function useAutosave(jobId: string, first: { readonly version: number; re
       if (document.visibilityState === 'hidden') void saver.flush(true);
     };
     const warn = (event: BeforeUnloadEvent) => {
-      if (saver.unsaved) event.preventDefault();
+      if (saver.losesByLeaving) event.preventDefault();
     };
-    const deafen = hearNews(jobId, saver);
+    const deafen = hearNews(jobId, saver, program);
     document.addEventListener('visibilitychange', leave);
     window.addEventListener('pagehide', leave);
     window.addEventListener('beforeunload', warn);
@@ -82,7 +100,7 @@ export function useAutosave(jobId: string, first: { readonly version: number; re
       window.removeEventListener('pagehide', leave);
       window.removeEventListener('beforeunload', warn);
     };
-  }, [saver, jobId]);
+  }, [saver, jobId, program]);
 
   return {
     ...told,
@@ -103,7 +121,7 @@ export type Saving = ReturnType<typeof useAutosave>;
  * Hears of other windows' saves as they happen, while the page is seen: a browser gives one server a handful of lines,
  * and a page that is not seen should hold none. Seen again, it hears first how the job stands.
  */
-function hearNews(jobId: string, saver: Saver): () => void {
+function hearNews(jobId: string, saver: Saver, program: string): () => void {
   let source: EventSource | undefined;
   const follow = () => {
     if (document.visibilityState === 'hidden') {
@@ -112,8 +130,9 @@ function hearNews(jobId: string, saver: Saver): () => void {
     } else if (!source) {
       source = new EventSource(`/api/jobs/${jobId}/events`);
       source.addEventListener('saved', (event) => {
-        const { version, epoch } = JSON.parse((event as MessageEvent<string>).data) as ServerState;
-        void saver.news(version, epoch);
+        const news = JSON.parse((event as MessageEvent<string>).data) as Made;
+        if (news.program !== program) saver.newsOfProgram();
+        void saver.news(news.version, news.epoch);
       });
     }
   };

@@ -1,5 +1,6 @@
 import { createStore, del, get, keys, set, type UseStore } from 'idb-keyval';
-import type { Edit } from '../../../core/job/index.js';
+import { type Edit, newId } from '../../../core/job/index.js';
+import { openTabs, type Tabs } from './tabs.js';
 
 /** One save: what was decided since the version it names. Its id tells it from every other. */
 export interface Save {
@@ -10,6 +11,8 @@ export interface Save {
   readonly edits: readonly Edit[];
   /** What gave way to another window's edits: kept in the history, not carried out. */
   readonly setAside?: readonly Edit[] | undefined;
+  /** The form of the document in which the edits are said. */
+  readonly format?: number | undefined;
 }
 
 /** What one tab has not yet heard to be saved: what is on its way, what came after it, and what was refused. */
@@ -37,21 +40,21 @@ const TAB = 'alcove-tab';
 function ownTab(): string {
   const known = sessionStorage.getItem(TAB);
   if (known) return known;
-  const fresh = globalThis.crypto.randomUUID();
+  const fresh = newId('tab');
   sessionStorage.setItem(TAB, fresh);
   return fresh;
 }
 
 const keyOf = (jobId: string, tab: string) => `${jobId}/${tab}`;
-const lockOf = (tab: string) => `${TAB}/${tab}`;
 
 /**
- * Keeps what a tab has not sent yet in the browser, under the name of the tab, until it is known to be saved. A tab holds
- * a lock while it lives: what a closed one left over is taken over by the next that opens the job.
+ * Keeps what a tab has not sent yet in the browser, under the name of the tab, until it is known to be saved. A page holds
+ * the name of its tab while it lives: what a closed one left over is taken over by the next that opens the job.
  */
 export class UnsentShelf {
-  /** Opened when it is first asked for: on the server there is none. */
+  /** Opened when they are first asked for: on the server there are none. */
   private opened: UseStore | undefined;
+  private pages: Tabs | undefined;
   private tab = '';
 
   constructor(private readonly jobId: string) {}
@@ -61,22 +64,18 @@ export class UnsentShelf {
     return this.opened;
   }
 
-  /** Holds this tab's lock; a copy of a tab, which has its name as well, takes another name. */
+  private get tabs(): Tabs {
+    this.pages ??= openTabs();
+    return this.pages;
+  }
+
+  /** Holds this tab's name; a copy of a tab, which has its name as well, takes another. */
   async hold(): Promise<void> {
     this.tab = ownTab();
-    await new Promise<void>((held) => {
-      void navigator.locks.request(lockOf(this.tab), { ifAvailable: true }, (lock) => {
-        if (!lock) {
-          sessionStorage.removeItem(TAB);
-          this.tab = ownTab();
-          void navigator.locks.request(lockOf(this.tab), () => new Promise(() => {}));
-          held();
-          return undefined;
-        }
-        held();
-        return new Promise(() => {});
-      });
-    });
+    while (!(await this.tabs.take(this.tab))) {
+      sessionStorage.removeItem(TAB);
+      this.tab = ownTab();
+    }
   }
 
   /** Rejects where the browser keeps nothing. */
@@ -89,18 +88,17 @@ export class UnsentShelf {
 
   /** What this tab, or one that is closed, left over; each is taken off the shelf once it is known to be saved. */
   async leftOver(): Promise<LeftOver[]> {
-    const found: LeftOver[] = [];
-    for (const key of await keys<string>(this.store)) {
-      const [jobId, tab] = key.split('/');
-      if (jobId !== this.jobId || !tab) continue;
-      if (tab !== this.tab && (await this.isOpen(tab))) continue;
-      const unsent = await get<Unsent>(key, this.store);
-      if (unsent) found.push({ unsent, own: tab === this.tab, done: () => del(key, this.store) });
-    }
-    return found;
-  }
-
-  private async isOpen(tab: string): Promise<boolean> {
-    return navigator.locks.request(lockOf(tab), { ifAvailable: true }, (lock) => lock === null);
+    const all = (await keys<string>(this.store)).map((key) => ({ key, tab: key.split('/')[1] ?? '' }));
+    const ofJob = all.filter(({ key, tab }) => tab !== '' && key === keyOf(this.jobId, tab));
+    const closed = await Promise.all(ofJob.map(async ({ tab }) => tab === this.tab || !(await this.tabs.isOpen(tab))));
+    const found = await Promise.all(
+      ofJob
+        .filter((_, at) => closed[at])
+        .map(async ({ key, tab }): Promise<LeftOver[]> => {
+          const unsent = await get<Unsent>(key, this.store);
+          return unsent ? [{ unsent, own: tab === this.tab, done: () => del(key, this.store) }] : [];
+        }),
+    );
+    return found.flat();
   }
 }

@@ -1,22 +1,18 @@
 import type { APIRoute } from 'astro';
-import { answer, onlyBy, readText } from '../../../server/answer.js';
-import { database, written } from '../../../server/database.js';
+import { answer, onlyBy, readBytes } from '../../../server/answer.js';
+import { database, writtenElsewhere } from '../../../server/database.js';
 import { figureSoon } from '../../../server/figuring/background.js';
 import { figure } from '../../../server/figuring/pool.js';
-import { createJob } from '../../../server/jobs.js';
-import { invalid } from '../../../server/refusal.js';
 
-/** Reads a job file and stores it as a new job. */
+/** Reads a job file and stores it as a new job, on another thread. */
 export const POST: APIRoute = (context) =>
   answer(
     context,
     async () => {
-      const text = await readText(context.request);
-      const read = await figure('read', { text }, context.request.signal);
-      if (!read.ok) throw invalid(read.errors);
-      const { id, version } = written((db) => createJob(db, read.value, 'imported'));
+      const bytes = await readBytes(context.request);
+      const stored = await writtenElsewhere((file) => figure('take', { file, bytes }, context.request.signal));
       figureSoon(database());
-      return { id, version };
+      return stored;
     },
     201,
   );

@@ -6,9 +6,9 @@ import { answer, onlyBy, readBody } from '../../../server/answer.js';
 import { database, written } from '../../../server/database.js';
 import { figureSoon } from '../../../server/figuring/background.js';
 import { createJob } from '../../../server/jobs.js';
-import { listJobs } from '../../../server/list.js';
+import { shopNow } from '../../../server/list.js';
 
-export const GET: APIRoute = (context) => answer(context, () => ({ jobs: listJobs(database()) }));
+export const GET: APIRoute = (context) => answer(context, () => shopNow(database()));
 
 const newJobRequest = z.strictObject({
   name: jobSchema.shape.name,

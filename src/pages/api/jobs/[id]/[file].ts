@@ -24,6 +24,7 @@ export const GET: APIRoute = (context) =>
     return new Response(await figure('write', { job: document, file: wanted.id, style }, context.request.signal), {
       headers: {
         'content-type': wanted.type,
+        'cache-control': 'no-store',
         'content-disposition': `attachment; filename="${wanted.file(fileNameFor(document.name))}"`,
       },
     });

@@ -1,11 +1,13 @@
 import type { APIRoute } from 'astro';
-import { answer, onlyBy, readBody } from '../../../../server/answer.js';
+import { answer, onlyBy, readLargeBody } from '../../../../server/answer.js';
+import { deleteJob } from '../../../../server/bin.js';
 import { bringForward, isBehind } from '../../../../server/corrections.js';
 import { database, written } from '../../../../server/database.js';
 import { tellSaved } from '../../../../server/events.js';
-import { figureSoon } from '../../../../server/figuring/background.js';
-import { deleteJob, readStoredJob } from '../../../../server/jobs.js';
-import { saveEdits, saveSchema } from '../../../../server/save.js';
+import { figureSoon, pruneSoon } from '../../../../server/figuring/background.js';
+import { readStoredJob } from '../../../../server/jobs.js';
+import { PROGRAM } from '../../../../server/program.js';
+import { saveEdits } from '../../../../server/save.js';
 
 const idOf = (params: Record<string, string | undefined>) => params.id ?? '';
 
@@ -15,13 +17,14 @@ export const GET: APIRoute = (context) => answer(context, () => readStoredJob(da
 export const PATCH: APIRoute = (context) =>
   answer(context, async () => {
     const id = idOf(context.params);
-    const save = await readBody(context.request, saveSchema);
+    const save = await readLargeBody(context.request, 'save');
     // What it came to by earlier rules is kept before it changes.
     if (isBehind(database(), id)) await bringForward(database(), id, readStoredJob(database(), id).document);
     const saved = written((db) => saveEdits(db, id, save));
     tellSaved(id, saved.version);
     figureSoon(database());
-    return saved;
+    pruneSoon(id, saved.version);
+    return { ...saved, program: PROGRAM };
   });
 
 export const DELETE: APIRoute = (context) =>

@@ -1,6 +1,5 @@
 import type { APIRoute } from 'astro';
-import * as z from 'zod/mini';
-import { answer, onlyBy, readBody } from '../../../../server/answer.js';
+import { answer, onlyBy, readLargeBody } from '../../../../server/answer.js';
 import { database, written } from '../../../../server/database.js';
 import { figure } from '../../../../server/figuring/pool.js';
 import { invalid, Refusal } from '../../../../server/refusal.js';
@@ -9,18 +8,12 @@ import { keepStart, listStarts } from '../../../../server/starts.js';
 /** Cabinets the shop starts others from. */
 export const GET: APIRoute = (context) => answer(context, () => ({ starts: listStarts(database()) }));
 
-const request = z.strictObject({
-  name: z.string().check(z.trim(), z.minLength(1, 'a name was expected'), z.maxLength(80)),
-  /** A job of one cabinet. */
-  document: z.unknown(),
-});
-
 /** Keeps a cabinet as a start. */
 export const POST: APIRoute = (context) =>
   answer(
     context,
     async () => {
-      const { name, document } = await readBody(context.request, request);
+      const { name, document } = await readLargeBody(context.request, 'start');
       // Whatever a file may hold is read away from the thread that serves.
       const read = await figure('read', { text: JSON.stringify(document ?? null) }, context.request.signal);
       if (!read.ok) throw invalid(read.errors);
