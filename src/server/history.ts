@@ -222,7 +222,7 @@ interface Old {
 export function pruneBefore(db: Db, jobId: string, version: number, day: number): number {
   const old = db
     .prepare<[string, number, number], Old>(
-      `SELECT version, day || '/' || substr(saved_at, 1, 10) AS day FROM revision
+      `SELECT version, CASE day WHEN 0 THEN substr(saved_at, 1, 10) ELSE CAST(day AS TEXT) END AS day FROM revision
         WHERE job_id = ? AND version <= ? AND day < ? ORDER BY version`,
     )
     .all(jobId, version, day);

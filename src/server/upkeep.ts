@@ -40,7 +40,6 @@ async function upkeep(): Promise<void> {
   const day = countDay(db);
   if (day === lookedOn) return;
   const folder = dataFolder();
-  clearPartial(folder);
   const whole = await examineElsewhere(databaseFile());
   setConcern(
     'database',
@@ -49,6 +48,7 @@ async function upkeep(): Promise<void> {
       : `The database is damaged (${whole.why}). Stop Alcove and bring back the last copy: npm run restore lists them.`,
   );
   try {
+    clearPartial(folder);
     // What is damaged is not copied: it would push out a good copy in the end.
     if (whole.ok) await backUpToday(db, folder, new Date(), examineElsewhere);
     setConcern('copy', undefined);

@@ -51,7 +51,7 @@ export function Bin({ moment, onBringBack }: { moment: unknown; onBringBack: (id
               {cabinets} {cabinets === 1 ? 'cabinet' : 'cabinets'}, deleted {deletedAt.slice(0, 10)}, stays {daysLeft}{' '}
               more {daysLeft === 1 ? 'day' : 'days'} of use
             </span>
-            <button type="button" className="act" onClick={() => onBringBack(id)} aria-label={`Bring ${name} back`}>
+            <button type="button" className="act" onClick={() => onBringBack(id)} aria-label={`Bring it back: ${name}`}>
               <Undo2 size={15} aria-hidden="true" /> Bring it back
             </button>
           </li>
