@@ -30,8 +30,8 @@ export class Tries {
     const ownWait = own ? Math.ceil((own.at + own.waits * 1000 - now) / 1000) : 0;
     if (isKnown) return Math.max(0, ownWait);
     while (this.all[0] !== undefined && this.all[0] < now - ALL_WITHIN) this.all.shift();
-    const [first] = this.all;
-    const allWait = this.all.length >= ALL && first !== undefined ? Math.ceil((first + ALL_WITHIN - now) / 1000) : 0;
+    const limiting = this.all[this.all.length - ALL];
+    const allWait = limiting === undefined ? 0 : Math.ceil((limiting + ALL_WITHIN - now) / 1000);
     return Math.max(0, ownWait, allWait);
   }
 

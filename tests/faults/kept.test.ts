@@ -39,7 +39,7 @@ test('a database that is missing or empty beside its log is refused, and neither
       const { data, ids } = shopWith('Logged');
       const db = openDatabase(data);
       saveWidth(db, ids[0] as string, 611);
-      const { wal } = asKilled(db, data);
+      const { wal } = asKilled(data);
       db.close();
       leaveOnly(data, wal);
       if (left === 'empty') writeFileSync(join(data, 'alcove.db'), '');
@@ -60,10 +60,10 @@ test('a shop that lies in its log alone comes back from it; a log that holds a p
   const db = openDatabase(data);
   const { id } = createJob(db, jobNamed('In its log'));
   saveWidth(db, id, 733);
-  const whole = asKilled(db, data).wal;
+  const whole = asKilled(data).wal;
   db.pragma('wal_checkpoint(TRUNCATE)');
   saveWidth(db, id, 744);
-  const part = asKilled(db, data).wal;
+  const part = asKilled(data).wal;
   db.close();
   leaveOnly(data, part);
   const refused = restoreFromLog(data);
@@ -88,7 +88,7 @@ test('a log of another time beside a database spoils nothing that is put back; w
     saveWidth(db, first, 511);
     assert.ok(await backUpToday(db, data, new Date('2026-11-20T10:00:00Z')));
     for (let width = 600; width < 640; width += 1) saveWidth(db, first, width);
-    const stray = asKilled(db, data);
+    const stray = asKilled(data);
     db.close();
     const file = join(data, 'alcove.db');
     const stood = {

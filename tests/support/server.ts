@@ -5,6 +5,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
+import { ask } from './asking.js';
 
 export interface TestServer {
   readonly url: string;
@@ -42,6 +43,8 @@ export async function startServer(
     cwd?: string;
     /** The answer that says it runs; any that is one when a shop cannot be opened. */
     runs?: (response: Response) => boolean;
+    /** Over https, with the certificate in `env`, which nobody has signed: it runs once it says that it is well. */
+    secure?: boolean;
   } = {},
 ): Promise<TestServer> {
   const data = options.data ?? temporaryFolder();
@@ -64,10 +67,13 @@ export async function startServer(
   server.stdout?.on('data', (chunk: Buffer) => {
     said += chunk.toString('utf8');
   });
-  const url = `http://127.0.0.1:${env.PORT}`;
+  const url = `${options.secure ? 'https' : 'http'}://127.0.0.1:${env.PORT}`;
+  const runs = async () => {
+    if (options.secure) return (await ask(`${url}/healthz`)).status === 200;
+    return (options.runs ?? ((response) => response.ok))(await fetch(`${url}/api/jobs`));
+  };
   for (let tries = 0; tries < 100; tries += 1) {
-    const answered = await fetch(`${url}/api/jobs`).then(options.runs ?? ((response) => response.ok), () => false);
-    if (answered)
+    if (await runs().catch(() => false))
       return {
         url,
         data,

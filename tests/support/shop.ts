@@ -33,6 +33,6 @@ export function saveWidth(db: Db, id: string, width: number): number {
 }
 
 /** A shop as a killed program leaves it: what was saved last is in the log beside the database. */
-export function asKilled(db: Db, folder: string): Readonly<Record<'db' | 'wal', Buffer>> {
+export function asKilled(folder: string): Readonly<Record<'db' | 'wal', Buffer>> {
   return { db: readFileSync(join(folder, 'alcove.db')), wal: readFileSync(join(folder, 'alcove.db-wal')) };
 }
