@@ -3,13 +3,16 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import Database from 'better-sqlite3';
-import { type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
+import { JOB_VERSION, type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
 import { countedIds } from '../src/core/job/index.js';
 import { migrate, openDatabase } from '../src/server/database.js';
 import { figureJob } from '../src/server/figuring/background.js';
 import { tasks } from '../src/server/figuring/tasks.js';
+import { historyOf, stateAt } from '../src/server/history.js';
 import { createJob, readStoredJob } from '../src/server/jobs.js';
 import { listJobs } from '../src/server/list.js';
+import { PROGRAM } from '../src/server/program.js';
+import { Refusal } from '../src/server/refusal.js';
 import { saveEdits } from '../src/server/save.js';
 import { decide } from './support/edit.js';
 import { ended, startServer, temporaryFolder } from './support/server.js';
@@ -67,6 +70,44 @@ test('a job stored in an older form comes forward whole with its first save', ()
   const again = readStoredJob(db, id);
   assert.equal(again.document.cabinets[0]?.size.width, 901);
   assert.deepEqual(again.document.cabinets.slice(1), stored.document.cabinets.slice(1));
+  db.close();
+  rmSync(data, { recursive: true });
+});
+
+test('edits said in an older form are carried out in it and come forward with the job; from a window of before they are refused', () => {
+  const data = temporaryFolder();
+  const db = openDatabase(data);
+  const old = JSON.parse(readFileSync(new URL('./cases/version-2.alcove.json', import.meta.url), 'utf8')) as Job;
+  const fresh = readJobText(JSON.stringify(old));
+  assert.ok(fresh.ok);
+  const { id } = createJob(db, fresh.value, 'begun');
+  const { cabinets, ...head } = old;
+  db.prepare('UPDATE job SET head = ?, house = NULL, hardware = NULL WHERE id = ?').run(JSON.stringify(head), id);
+  db.prepare('DELETE FROM snapshot').run();
+  const put = db.prepare('UPDATE cabinet SET document = ? WHERE job_id = ? AND id = ?');
+  for (const cabinet of cabinets) put.run(JSON.stringify(cabinet), id, cabinet.id);
+  // Heights of shelves were a list with gaps then; today each has an id.
+  const edits = [decide('cabinets/c1/face/parts/o2/fill/shelvesAt', [310])];
+  const save = { version: 1, label: 'shelf', edits, format: 2 };
+  for (const program of [undefined, '0.0.1-before'])
+    assert.throws(
+      () => saveEdits(db, id, { ...save, program }),
+      (error) => error instanceof Refusal && error.status === 409 && error.code === 'older-program',
+    );
+  assert.throws(
+    () => saveEdits(db, id, { ...save, format: JOB_VERSION + 1 }),
+    (error) => error instanceof Refusal && error.code === 'newer-program',
+  );
+  saveEdits(db, id, { ...save, program: PROGRAM });
+  const { document } = readStoredJob(db, id);
+  const fill = JSON.stringify(document.cabinets[0]?.face);
+  assert.match(fill, /"shelvesAt":\[\{"id":"s1","mm":310\}\]/);
+  assert.equal(document.version, JOB_VERSION);
+  assert.deepEqual(stateAt(db, id, 2), document);
+  const [entry] = historyOf(db, id);
+  assert.match(JSON.stringify(entry?.edits), /"s1"/, 'kept in the words of today');
+  const row = db.prepare('SELECT format, program FROM revision WHERE version = 2').get();
+  assert.deepEqual(row, { format: 2, program: PROGRAM });
   db.close();
   rmSync(data, { recursive: true });
 });

@@ -5,20 +5,31 @@ import type { Refused } from './door.js';
 /** What is refused is still read for so long, so that the answer is heard (ms). */
 const HEAR_OUT = 10_000;
 
-/** Room for bodies: so many at once, so many bytes together, each within so long (ms). */
+/** A body that is being received: how to end it early. */
+type End = () => void;
+
+/**
+ * Room for bodies: so many at once, so many bytes together, each within so long (ms). Where it is full a newcomer waits
+ * outside, or, in a room of those nobody knows, the one that has been longest at it goes.
+ */
 export class Room {
   private bytes = 0;
-  private bodies = 0;
+  private readonly bodies = new Set<End>();
 
   constructor(
     private readonly mostBytes: number,
     private readonly mostBodies: number,
     readonly within: number,
+    private readonly full: 'waits' | 'oldest goes',
   ) {}
 
-  enter(): boolean {
-    if (this.bodies >= this.mostBodies) return false;
-    this.bodies += 1;
+  enter(end: End): boolean {
+    if (this.bodies.size >= this.mostBodies) {
+      if (this.full === 'waits') return false;
+      const [oldest] = this.bodies;
+      oldest?.();
+    }
+    this.bodies.add(end);
     return true;
   }
 
@@ -28,18 +39,18 @@ export class Room {
     return true;
   }
 
-  leave(bytes: number): void {
-    this.bytes -= bytes;
-    this.bodies -= 1;
+  leave(end: End, bytes: number): void {
+    if (this.bodies.delete(end)) this.bytes -= bytes;
   }
 }
 
 /** For those who have come in: what they send is held until it is answered. */
-export const shopRoom = () => new Room(128 * 1024 * 1024, 200, 60_000);
-/** For strangers, who send nothing but a code. */
-export const strangersRoom = () => new Room(64 * 1024, 32, 5000);
+export const shopRoom = () => new Room(128 * 1024 * 1024, 200, 60_000, 'waits');
 /** A code, and where to go with it. */
 export const LARGEST_CODE = 4 * 1024;
+/** For strangers, who send nothing but a code. */
+const MOST_STRANGERS = 32;
+export const strangersRoom = () => new Room(MOST_STRANGERS * LARGEST_CODE, MOST_STRANGERS, 5000, 'oldest goes');
 
 /** How much may be sent to an address. */
 export function largestFor(method: string, path: string): number {
@@ -82,7 +93,6 @@ export function receive(
   largest: number,
 ): Promise<{ readonly bytes: Buffer } | { readonly refused: Refused } | undefined> {
   if (Number(request.headers['content-length'] ?? 0) > largest) return Promise.resolve({ refused: tooLarge(largest) });
-  if (!room.enter()) return Promise.resolve({ refused: busy });
   return new Promise((resolve) => {
     let chunks: Buffer[] = [];
     let size = 0;
@@ -94,11 +104,13 @@ export function receive(
       request.removeAllListeners('data');
       chunks = [];
       // What was received is held until it is answered.
-      if (value && 'bytes' in value && !response.closed) response.once('close', () => room.leave(size));
-      else room.leave(size);
+      if (value && 'bytes' in value && !response.closed) response.once('close', () => room.leave(goes, size));
+      else room.leave(goes, size);
       resolve(value);
     };
+    const goes = () => settle({ refused: busy });
     const timer = setTimeout(() => settle({ refused: tooSlow }), room.within);
+    if (!room.enter(goes)) return goes();
     request.on('data', (chunk: Buffer) => {
       if (size + chunk.length > largest) settle({ refused: tooLarge(largest) });
       else if (!room.take(chunk.length)) settle({ refused: busy });

@@ -4,7 +4,12 @@ import { parseArgs } from 'node:util';
 import { bundle } from '../../scripts/bundle.mjs';
 import { YOUNG } from '../../src/server/figuring/young.js';
 import { askOddly, handInLarge, serveMany } from './asked.js';
+import { setClocks } from './clock.js';
+import { crowdTheDoor } from './door.js';
 import { killAmidSaves, startTogether } from './killed.js';
+import { sendLarge } from './large.js';
+import { workOverANetwork } from './network.js';
+import { restoreShops } from './restored.js';
 
 const { values } = parseArgs({
   options: {
@@ -33,6 +38,11 @@ const proofs: readonly (readonly [string, string, () => unknown])[] = [
   ['kills', 'killed amid its saves', () => killAmidSaves(many(1000), seed)],
   ['starts', 'two starts at once on an old shop, one killed', () => startTogether(many(200), seed)],
   ['requests', 'odd requests', () => askOddly(many(5000), seed)],
+  ['network', 'acts of two windows over plain http on a network', () => workOverANetwork(many(300), seed)],
+  ['clock', 'shops whose clock is set', () => setClocks(many(100), seed)],
+  ['restore', 'shops restored from any state', () => restoreShops(many(300), seed)],
+  ['door', 'strangers at the door', () => crowdTheDoor(many(5000), seed)],
+  ['large', 'bodies as large as can be', () => sendLarge(many(300), seed)],
   ['documents', 'odd documents', () => figured('documents', String(many(20_000)))],
   ['largest', 'the largest there may be', () => figured('largest')],
   ['thousand', 'a job of a thousand cabinets on the server', () => handInLarge(many(1000))],

@@ -41,6 +41,8 @@ export async function startServer(
     /** More of the environment, and the folder it is started from. */
     env?: Readonly<Record<string, string>>;
     cwd?: string;
+    /** The folder of another program than this one. */
+    program?: string;
     /** The answer that says it runs; any that is one when a shop cannot be opened. */
     runs?: (response: Response) => boolean;
     /** Over https, with the certificate in `env`, which nobody has signed: it runs once it says that it is well. */
@@ -58,7 +60,7 @@ export async function startServer(
   };
   if (options.seed)
     await ended(spawn(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], { env, stdio: 'ignore' }));
-  const server = spawn(process.execPath, [resolve('src/host/start.mjs')], {
+  const server = spawn(process.execPath, [resolve(options.program ?? '.', 'src/host/start.mjs')], {
     env,
     stdio: ['ignore', 'pipe', 'inherit'],
     ...(options.cwd ? { cwd: options.cwd } : {}),

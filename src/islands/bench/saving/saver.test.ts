@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { decide } from '../../../../tests/support/edit.js';
 import { withEdits } from '../../../core/changes/index.js';
-import { type Job, newCabinet, newJob, readJob } from '../../../core/document/index.js';
+import { JOB_VERSION, type Job, newCabinet, newJob, readJob } from '../../../core/document/index.js';
 import { countedIds, type Edit } from '../../../core/job/index.js';
 import { createBenchStore } from '../store.js';
 import type { SaveAnswer, SaverWorld, SaveState, Told } from './answers.js';
@@ -18,7 +18,7 @@ class World implements SaverWorld {
   readonly sent: Save[] = [];
   shelf: Unsent | undefined;
   /** How the next sends fail: before they arrive, or after they were carried out. */
-  readonly failures: ('away' | 'lost' | 'busy' | 'refused')[] = [];
+  readonly failures: ('away' | 'lost' | 'busy' | 'refused' | 'locked' | 'outdated' | 'gone')[] = [];
 
   constructor(public job: Job) {}
 
@@ -27,6 +27,8 @@ class World implements SaverWorld {
     const failure = this.failures.shift();
     if (failure === 'away') throw new Error('no answer');
     if (failure === 'busy') return { kind: 'later', message: 'the database is held' };
+    if (failure === 'locked' || failure === 'outdated') return { kind: failure };
+    if (failure === 'gone') return { kind: 'ended', message: 'There is no job here.' };
     if (failure === 'refused') return { kind: 'refused', message: 'no', fields: [] };
     const before = this.known.get(change.id);
     if (before !== undefined) return { kind: 'saved', version: before };
@@ -356,5 +358,131 @@ test('while what was left over cannot be sent, whoever waits for a save is told 
   await second.saver.flush();
   assert.equal(widthOf(first.world.job), 640);
   assert.equal(second.saver.unsaved, false);
+  second.stop();
+});
+
+test('a window whose access ended says so, keeps what it has, and sends it as it was once it may', async () => {
+  const { world, saver, states, width, stop } = setUp();
+  await settle();
+  world.failures.push('locked', 'locked');
+  width(640);
+  await saver.flush();
+  assert.equal(states.at(-1), 'locked');
+  assert.equal(world.shelf?.saves.length, 1);
+  assert.equal(saver.losesByLeaving, false, 'it may be left: the browser has it');
+  width(650);
+  assert.equal(states.at(-1), 'locked', 'typing opens no door');
+  await saver.flush();
+  await saver.flush();
+  assert.deepEqual([widthOf(world.job), states.at(-1)], [650, 'saved']);
+  assert.equal(new Set(world.sent.slice(0, 3).map(({ id }) => id)).size, 1, 'the first as it was');
+  stop();
+});
+
+test('a page of an older program says so; the next one sends what it left, saying in which form that is', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('outdated');
+  first.width(640);
+  await first.saver.flush();
+  assert.equal(first.states.at(-1), 'outdated');
+  assert.equal(first.saver.losesByLeaving, false);
+  first.width(650);
+  await settle();
+  first.stop();
+  assert.deepEqual(
+    first.world.shelf?.saves.map(({ format }) => format),
+    [JOB_VERSION, JOB_VERSION],
+  );
+  const second = setUp(first.world);
+  await settle();
+  await second.saver.flush();
+  assert.equal(widthOf(first.world.job), 650);
+  assert.equal(second.saver.unsaved, false);
+  second.stop();
+});
+
+test('of two left-over saves, the second names the version that is, where the first is refused', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.store.getState().act({ label: 'Name', edits: [decide('name', 'Hall')] });
+  await settle();
+  first.stop();
+  assert.deepEqual(
+    first.world.shelf?.saves.map(({ version }) => version),
+    [1, 2],
+  );
+  first.world.failures.push('refused');
+  const second = setUp(first.world);
+  await settle();
+  await second.saver.flush();
+  assert.deepEqual(
+    first.world.sent.slice(-2).map(({ version }) => version),
+    [1, 1],
+  );
+  assert.equal(first.world.job.name, 'Hall');
+  assert.ok(!second.states.includes('sides'));
+  assert.equal(second.told.at(-1)?.refused.length, 1, 'the first is kept by its name');
+  second.stop();
+});
+
+test('a job that is gone ends nothing for good: brought back, it takes what was done meanwhile', async () => {
+  const { world, saver, states, width, stop } = setUp();
+  await settle();
+  world.failures.push('gone');
+  width(640);
+  await saver.flush();
+  assert.equal(states.at(-1), 'failed');
+  width(650);
+  // As the server tells every window that has it open.
+  await saver.news(world.version, world.epoch);
+  assert.deepEqual([widthOf(world.job), states.at(-1)], [650, 'saved']);
+  stop();
+});
+
+test('whatever fails in the window is told as not saved, disturbs nobody, and is tried again', async () => {
+  const { world, saver, store, states, told, width, stop } = setUp();
+  await settle();
+  const { getRandomValues } = globalThis.crypto;
+  globalThis.crypto.getRandomValues = () => {
+    throw new TypeError('no random numbers');
+  };
+  try {
+    width(640);
+    assert.equal(widthOf(store.getState().job), 640, 'the bench goes on');
+    assert.equal(states.at(-1), 'failed');
+    await saver.flush();
+    const state = told.at(-1)?.state;
+    assert.ok(state?.kind === 'failed' && state.message.includes('no random numbers'));
+    assert.equal(saver.unsaved, true);
+  } finally {
+    globalThis.crypto.getRandomValues = getRandomValues;
+  }
+  await saver.flush();
+  assert.deepEqual([widthOf(world.job), states.at(-1)], [640, 'saved']);
+  stop();
+});
+
+test('what was left over and leads nowhere any more goes into the history', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.store.getState().act({ label: 'Name', edits: [decide('cabinets/c1/name', 'Left')] });
+  await first.saver.flush();
+  first.stop();
+  // What it was said of has gone meanwhile, and nothing else was touched that it says.
+  const [save] = first.world.shelf?.saves ?? [];
+  assert.ok(save);
+  const nowhere = decide('cabinets/c9/name', 'Nobody');
+  first.world.shelf = { saves: [{ ...save, edits: [...save.edits, nowhere] }] };
+  first.world.other([decide('name', 'Elsewhere')]);
+  const second = setUp(first.world);
+  await settle();
+  await second.saver.flush();
+  assert.equal(first.world.job.cabinets[0]?.name, 'Left');
+  assert.deepEqual(first.world.saved.at(-1)?.setAside, [nowhere]);
   second.stop();
 });

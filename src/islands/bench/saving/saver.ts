@@ -11,7 +11,7 @@ import { type FieldError, JOB_VERSION, type Job } from '../../../core/document/i
 import { type Edit, newId } from '../../../core/job/index.js';
 import type { BenchStore } from '../store.js';
 import type { SaveAnswer, SaverWorld, SaveState, ServerState, Sides, Told } from './answers.js';
-import type { LeftOver, RefusedStep, Save } from './unsent.js';
+import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
 
 /** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
 const QUIET_MS = 350;
@@ -86,7 +86,7 @@ export class Saver {
         this.fail(error);
       }
     });
-    this.begun = this.takeOver();
+    this.begun = this.takeOver().catch((error: unknown) => this.fail(error));
     return () => {
       unsubscribe();
       clearTimeout(this.timer);
@@ -316,15 +316,22 @@ export class Saver {
   /** Lays what is not known to be saved on the browser's shelf. */
   private keep(): void {
     if (!this.shelfRead) return;
+    try {
+      this.world.keep(this.unsent()).catch(() => this.keepsNothing());
+    } catch (error) {
+      this.fail(error);
+    }
+  }
+
+  private unsent(): Unsent | undefined {
     const first = this.onItsWay;
     const { job } = this.store.getState();
     const { version } = this.saved;
     const after = this.saveBetween(first?.job ?? this.saved.job, job, version + (first ? 1 : 0));
     const saves = [...this.left, ...(first ? [first.save] : []), ...(after ? [after] : [])];
     const { refused } = this;
-    this.world
-      .keep(saves.length > 0 || refused.length > 0 ? { saves, ...(refused.length > 0 ? { refused } : {}) } : undefined)
-      .catch(() => this.keepsNothing());
+    if (saves.length === 0 && refused.length === 0) return undefined;
+    return { saves, ...(refused.length > 0 ? { refused } : {}) };
   }
 
   private keepsNothing(): void {
