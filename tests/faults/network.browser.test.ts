@@ -4,6 +4,7 @@ import { rmSync } from 'node:fs';
 import { after, before, test } from 'node:test';
 import { Key } from 'selenium-webdriver';
 import { setCode } from '../../src/host/code.js';
+import { workOverANetwork } from '../ordeal/network.js';
 import {
   accessProblems,
   consoleErrors,
@@ -16,6 +17,7 @@ import {
   untilAlive,
 } from '../support/browser.js';
 import { ended, startServer, type TestServer, temporaryFolder } from '../support/server.js';
+import { benchWindow } from '../support/window.js';
 
 const NAME = 'alcove.shop';
 const data = temporaryFolder();
@@ -47,17 +49,10 @@ const bench = async () => {
   await browser.driver.get(`http://${NAME}:${port}/jobs/${job}?cabinet=c1&view=front&parts=shown&decisions=shown`);
   await untilAlive(browser.driver);
 };
-const field = async (label: string) => {
-  const id = await browser.driver.executeScript(
-    'return [...document.querySelectorAll("label")].find((each) => each.textContent === arguments[0])?.htmlFor ?? ""',
-    label,
-  );
-  return find(browser.driver, `input[id="${id}"]`);
-};
-const type = async (label: string, size: number) =>
-  (await field(label)).sendKeys(Key.chord(Key.CONTROL, 'a'), String(size), Key.ENTER);
-const word = () => textOf(browser.driver, '[data-save]');
-const isSaved = () => eventually(word, (text) => text === 'Saved', 'it does not say that it is saved');
+const type = (label: string, size: number) => benchWindow(browser.driver).type(label, size);
+const reads = (label: string, size: number) => benchWindow(browser.driver).reads(label, size);
+const word = () => benchWindow(browser.driver).word();
+const isSaved = () => benchWindow(browser.driver).isSaved();
 let cookie = '';
 const stored = async (): Promise<readonly [number | undefined, number | undefined]> => {
   const answer = await fetch(`http://127.0.0.1:${port}/api/jobs/${job}`, { headers: { cookie } });
@@ -69,7 +64,6 @@ const stored = async (): Promise<readonly [number | undefined, number | undefine
 };
 const until = (width: number) =>
   eventually(stored, ([now]) => now === width, `the server has not got a width of ${width}`);
-const onBench = async (label: string) => (await field(label)).getAttribute('value');
 
 test('the page is one that a browser does not trust, and what is typed is saved all the same', async () => {
   await bench();
@@ -88,11 +82,7 @@ test('reloaded at once after typing, before anything was sent: it is there and i
   await browser.driver.navigate().refresh();
   await untilAlive(browser.driver);
   await until(912);
-  await eventually(
-    () => onBench('Overall width'),
-    (value) => value === '912',
-    'the bench does not show it',
-  );
+  await reads('Overall width', 912);
   await isSaved();
 });
 
@@ -115,19 +105,11 @@ test('two windows: what each types reaches the other, and a copy of a tab is a w
   await type('Overall depth', 571);
   await isSaved();
   await driver.switchTo().window(first);
-  await eventually(
-    () => onBench('Overall depth'),
-    (value) => value === '571',
-    'the first window does not hear of it',
-  );
+  await reads('Overall depth', 571);
   await type('Overall width', 913);
   await isSaved();
   await driver.switchTo().window(second);
-  await eventually(
-    () => onBench('Overall width'),
-    (value) => value === '913',
-    'the second window does not hear of it',
-  );
+  await reads('Overall width', 913);
   assert.deepEqual(await stored(), [913, 571]);
   await driver.close();
   await driver.switchTo().window(first);
@@ -188,11 +170,7 @@ test('a window that crashed, whose lease nobody gave back, is taken over once it
   await driver.navigate().refresh();
   await untilAlive(driver);
   await until(944);
-  await eventually(
-    () => onBench('Overall width'),
-    (value) => value === '944',
-    'the bench does not show it',
-  );
+  await reads('Overall width', 944);
 });
 
 test('a page whose saver fails says so, whatever failed, and saves once it no longer does', async () => {
@@ -233,6 +211,11 @@ test('a deleted job that is brought back is saved again at once', async () => {
     errors.filter((message) => !/status of 404|ERR_|Failed to load/.test(message)),
     [],
   );
+});
+
+test('two windows amid reloads, a killed server and cut lines: what each typed last is there', async () => {
+  const seen = await workOverANetwork(14, 28);
+  assert.ok(seen.reloads > 0 && seen.killed + seen.offline > 0, JSON.stringify(seen));
 });
 
 test('a code that is changed under an open window leads to the door and back, with what was not saved', async () => {

@@ -2,10 +2,10 @@
 import assert from 'node:assert/strict';
 import { rmSync } from 'node:fs';
 import { after, before, test } from 'node:test';
-import { Key } from 'selenium-webdriver';
-import { eventually, find, named, openBrowser, type TestBrowser, textOf, untilAlive } from '../support/browser.js';
+import { eventually, named, openBrowser, type TestBrowser, untilAlive } from '../support/browser.js';
 import { NEXT_VERSION, nextProgram } from '../support/program.js';
 import { ended, startServer, type TestServer, temporaryFolder } from '../support/server.js';
+import { benchWindow } from '../support/window.js';
 
 const data = temporaryFolder();
 const program = nextProgram();
@@ -37,16 +37,7 @@ test('a window from before an upgrade is told to load its page again, keeps its 
     await driver.get(`${server.url}/jobs/${job}?cabinet=c1&view=front&parts=shown&decisions=shown`);
     await untilAlive(driver);
   };
-  const field = async (label: string) => {
-    const id = await driver.executeScript(
-      'return [...document.querySelectorAll("label")].find((each) => each.textContent === arguments[0])?.htmlFor ?? ""',
-      label,
-    );
-    return find(driver, `input[id="${id}"]`);
-  };
-  const type = async (label: string, size: number) =>
-    (await field(label)).sendKeys(Key.chord(Key.CONTROL, 'a'), String(size), Key.ENTER);
-  const word = () => textOf(driver, '[data-save]');
+  const { type, word } = benchWindow(driver);
   await open();
   await type('Overall width', 811);
   await eventually(word, (text) => text === 'Saved', 'it is not saved');

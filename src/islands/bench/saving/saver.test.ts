@@ -486,3 +486,24 @@ test('what was left over and leads nowhere any more goes into the history', asyn
   assert.deepEqual(first.world.saved.at(-1)?.setAside, [nowhere]);
   second.stop();
 });
+
+test('what lies on the shelf is what is sent: a page that goes amid its save leaves nothing that is not known again', async () => {
+  const first = setUp();
+  await settle();
+  first.width(640);
+  await settle();
+  const [kept] = first.world.shelf?.saves ?? [];
+  assert.ok(kept);
+  await first.saver.flush(true);
+  first.stop();
+  assert.equal(first.world.sent[0]?.id, kept.id);
+  // The page went before it could take it off the shelf, and the next types before that is dealt with.
+  first.world.shelf = { saves: [kept] };
+  const second = setUp(first.world);
+  second.width(700);
+  await settle();
+  await second.saver.flush();
+  assert.ok(!second.states.includes('sides'));
+  assert.equal(widthOf(first.world.job), 700);
+  second.stop();
+});

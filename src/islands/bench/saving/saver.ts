@@ -28,6 +28,7 @@ const LONGEST_LABEL = 200;
 export class Saver {
   private saved: { job: Job; version: number; epoch: string };
   private onItsWay: { save: Save; job: Job } | undefined;
+  private draft: { readonly before: Job; readonly after: Job; readonly save: Save } | undefined;
   private running: Promise<void> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY_MS;
@@ -197,11 +198,26 @@ export class Saver {
     return { save: { ...(save ?? this.emptySave()), setAside }, job };
   }
 
+  /**
+   * What is to be saved between two documents. The same has the same id when it is asked for again: what lies on the shelf
+   * is what is sent, so that a page that goes while it sends leaves nothing the server would not know again.
+   */
   private saveBetween(before: Job, after: Job, version: number): Save | undefined {
+    const { epoch } = this.saved;
+    const { draft } = this;
+    if (
+      draft?.before === before &&
+      draft.after === after &&
+      draft.save.version === version &&
+      draft.save.epoch === epoch
+    )
+      return draft.save;
     const edits = editsBetween(before, after);
     if (edits.length === 0) return undefined;
     const label = saidInShort(edits, before, after).slice(0, LONGEST_LABEL);
-    return { id: newId('save'), version, epoch: this.saved.epoch, format: JOB_VERSION, label, edits };
+    const save: Save = { id: newId('save'), version, epoch, format: JOB_VERSION, label, edits };
+    this.draft = { before, after, save };
+    return save;
   }
 
   private emptySave(): Save {
