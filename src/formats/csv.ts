@@ -79,7 +79,10 @@ function forSpreadsheets(rows: readonly (readonly (string | number)[])[]): strin
   return /[^\t\n\r -~]/.test(text) ? `\uFEFF${text}` : text;
 }
 
+/** What a formula begins with in a spreadsheet; some take the full-width letters of other keyboards for the same. */
+const FORMULA = /^[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20]/;
+
 /** A text that a spreadsheet would take for a formula is led by an apostrophe. */
 function inert(value: string | number): string | number {
-  return typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+  return typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value;
 }

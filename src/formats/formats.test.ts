@@ -28,10 +28,12 @@ test('inches go out as fractions with their remainder', () => {
 });
 
 test('a name that a spreadsheet would run is made harmless', () => {
-  const job = jobWith({});
-  for (const material of job.materials) material.name = '=HYPERLINK("x")';
-  for (const row of parse(cutListCsv(solve(job), metric), { columns: true }) as Record<string, string>[])
-    assert.match(row.material ?? '', /^'=/);
+  for (const first of '=+-@＝＋－＠') {
+    const job = jobWith({});
+    for (const material of job.materials) material.name = `${first}HYPERLINK("x")`;
+    for (const row of parse(cutListCsv(solve(job), metric), { columns: true, bom: true }) as Record<string, string>[])
+      assert.equal(row.material, `'${first}HYPERLINK("x")`);
+  }
 });
 
 test('the text list lines its columns up', () => {

@@ -32,6 +32,7 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
   const seen = { acts, typed: 0, reloads: 0, killed: 0, offline: 0 };
   const last: Partial<Record<(typeof FIELDS)[number], number>> = {};
   let away: Promise<void> = Promise.resolve();
+  const done: string[] = [];
   try {
     const { jobs } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
     const job = jobs.find(({ name }) => name.includes('reading room'))?.id ?? '';
@@ -50,6 +51,7 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
       const label = FIELDS[at as 0 | 1];
       await driver.switchTo().window(windows[at] as string);
       const size = 400 + random.whole(0, 400);
+      done.push(`${label} ${size}`);
       await type(label, size);
       last[label] = size;
       seen.typed += 1;
@@ -59,11 +61,13 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
         await driver.navigate().refresh();
         await untilAlive(driver);
         seen.reloads += 1;
+        done.push('reload');
       } else if (random.chance(0.12)) {
         await away;
         server.process.kill('SIGKILL');
         await ended(server.process);
         seen.killed += 1;
+        done.push('kill');
         away = new Promise<void>((back) => setTimeout(back, random.between(0, 3000))).then(async () => {
           server = await startServer({ data, port, env: { ALCOVE_NAMES: NAME } });
         });
@@ -71,10 +75,12 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
         const cut = (offline: boolean) =>
           // biome-ignore lint/suspicious/noExplicitAny: the driver has it for this browser, its types do not
           (driver as any).setNetworkConditions({ offline, latency: 0, download_throughput: -1, upload_throughput: -1 });
+        done.push(`cut, ${label}`);
         await cut(true);
         const meanwhile = 400 + random.whole(0, 400);
         await type(label, meanwhile);
         last[label] = meanwhile;
+        done.push(String(meanwhile));
         await new Promise((done) => setTimeout(done, random.between(0, 1500)));
         await cut(false);
         seen.offline += 1;
@@ -105,8 +111,12 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
     return seen;
   } catch (error) {
     // What the window showed says more than what was looked for in it.
-    const shown = await driver.executeScript('return document.body.innerText').catch(() => '');
-    throw new Error(`${error}, act ${seen.typed}; the window shows: ${String(shown).slice(0, 1500)}`, { cause: error });
+    const shown = await driver
+      .executeScript('return (document.querySelector("[role=dialog]") ?? document.body).innerText')
+      .catch(() => '');
+    throw new Error(`${error} after ${done.slice(-12).join(', ')}; the window shows: ${String(shown).slice(0, 1000)}`, {
+      cause: error,
+    });
   } finally {
     await away.catch(() => {});
     await browser.close();

@@ -507,3 +507,24 @@ test('what lies on the shelf is what is sent: a page that goes amid its save lea
   assert.equal(widthOf(first.world.job), 700);
   second.stop();
 });
+
+test('a page that went before its shelf knew what it sent last does not meet itself as another window', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  const [left] = first.world.shelf?.saves ?? [];
+  assert.ok(left);
+  // Another window saved something, and the page laid its own on that and sent it under another id.
+  first.world.other([decide('name', 'Elsewhere')]);
+  first.world.other(left.edits);
+  const second = setUp(first.world);
+  second.width(700);
+  await settle();
+  await second.saver.flush();
+  assert.ok(!second.states.includes('sides'));
+  assert.deepEqual([widthOf(first.world.job), first.world.job.name], [700, 'Elsewhere']);
+  second.stop();
+});

@@ -2,6 +2,7 @@ import {
   blamed,
   conflictsBetween,
   editsBetween,
+  isSame,
   laid,
   merge,
   saidInShort,
@@ -428,9 +429,12 @@ export class Saver {
   private layLeftOver(answer: Extract<SaveAnswer, { kind: 'stale' }>, saves: readonly Save[]): void {
     const { theirs, since, restored } = answer;
     const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
-    const mine = [...saves.flatMap(({ edits }) => edits), ...meanwhile];
+    const left = saves.flatMap(({ edits }) => edits);
+    const mine = [...left, ...meanwhile];
     const { job, kept } = laid(theirs.document, mine);
-    const conflicts = since && !restored ? conflictsBetween(mine, since) : [];
+    // What was decided just as here does not stand against what is decided here now: the page that went may have sent it.
+    const others = since?.filter((edit) => !left.some((own) => isSame(own, edit)));
+    const conflicts = others && !restored ? conflictsBetween(mine, others) : [];
     this.settle(theirs);
     this.store.getState().rebase(job, []);
     if (since && !restored && conflicts.length > 0) {
