@@ -60,20 +60,22 @@ function testsIn(folder) {
     .sort();
 }
 
-/** Browser tests need Chromium and its driver, from Debian's packages where this machine has them. */
+/** Browser tests need Chromium and its driver, those of https a certificate; from Debian's packages where this machine has them. */
 function installBrowser() {
   const driver = process.env.CHROMEDRIVER_PATH ?? '/usr/bin/chromedriver';
-  if (existsSync(driver)) return;
+  if (existsSync(driver) && spawnSync('openssl', ['version']).status === 0) return;
   const root = process.getuid?.() === 0;
   const apt = spawnSync('apt-get', ['--version']).status === 0;
   if (!root || !apt) {
-    say('the browser tests need Chromium and ChromeDriver. Install the packages chromium and chromium-driver, or set');
-    say('CHROMIUM_PATH and CHROMEDRIVER_PATH to where they are, and call npm test again.');
+    say(
+      'the tests need Chromium, ChromeDriver and OpenSSL. Install the packages chromium, chromium-driver and openssl, or',
+    );
+    say('set CHROMIUM_PATH and CHROMEDRIVER_PATH to where the first two are, and call npm test again.');
     process.exit(1);
   }
-  say('installing chromium and chromium-driver');
+  say('installing chromium, chromium-driver and openssl');
   run('apt-get', ['update', '-qq']);
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'chromium-driver'], {
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'chromium-driver', 'openssl'], {
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   });
 }
