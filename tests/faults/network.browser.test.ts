@@ -76,6 +76,23 @@ test('the page is one that a browser does not trust, and what is typed is saved 
   await until(911);
 });
 
+test('every view opens there as it does on the machine itself, without a word in the console', async () => {
+  const { driver } = browser;
+  await consoleErrors(driver);
+  const views = ['?view=all', '?view=section', '?view=plan&parts=shown', '?view=hinge', '?view=panel&part=side%2Fleft'];
+  for (const path of ['', ...views]
+    .map((view) => `/jobs/${job}${view}`)
+    .concat(
+      ['sheets', 'setups', 'labels', 'stock', 'costs'].map((view) => `/jobs/${job}/${view}`),
+      '/',
+    )) {
+    await driver.get(`http://${NAME}:${port}${path}`);
+    await untilAlive(driver);
+    await driver.sleep(300);
+    assert.deepEqual(await consoleErrors(driver), [], path);
+  }
+});
+
 test('reloaded at once after typing, before anything was sent: it is there and is saved', async () => {
   await bench();
   await type('Overall width', 912);
@@ -214,8 +231,8 @@ test('a deleted job that is brought back is saved again at once', async () => {
 });
 
 test('two windows amid reloads, a killed server and cut lines: what each typed last is there', async () => {
-  const seen = await workOverANetwork(14, 28);
-  assert.ok(seen.reloads > 0 && seen.killed + seen.offline > 0, JSON.stringify(seen));
+  const seen = await workOverANetwork(14, 2);
+  assert.ok(seen.reloads > 0 && seen.killed > 0 && seen.offline > 0, JSON.stringify(seen));
 });
 
 test('a code that is changed under an open window leads to the door and back, with what was not saved', async () => {
