@@ -46,23 +46,24 @@ test('a list counts what is found between two cabinets, and figures it anew when
   rmSync(data, { recursive: true });
 });
 
-test('a job stored in an older form comes forward whole with its first save', () => {
+/** A shop with a job of version 2, as the program of then left it. */
+function oldShop() {
   const data = temporaryFolder();
   const db = openDatabase(data);
   const old = JSON.parse(readFileSync(new URL('./cases/version-2.alcove.json', import.meta.url), 'utf8')) as Job;
   const fresh = readJobText(JSON.stringify(old));
   assert.ok(fresh.ok);
   const { id } = createJob(db, fresh.value, 'begun');
-  // As the program before this one left it.
   const { cabinets, ...head } = old;
   db.prepare('UPDATE job SET head = ?, house = NULL, hardware = NULL WHERE id = ?').run(JSON.stringify(head), id);
   db.prepare('DELETE FROM snapshot').run();
-  for (const cabinet of cabinets)
-    db.prepare('UPDATE cabinet SET document = ? WHERE job_id = ? AND id = ?').run(
-      JSON.stringify(cabinet),
-      id,
-      cabinet.id,
-    );
+  const put = db.prepare('UPDATE cabinet SET document = ? WHERE job_id = ? AND id = ?');
+  for (const cabinet of cabinets) put.run(JSON.stringify(cabinet), id, cabinet.id);
+  return { data, db, id };
+}
+
+test('a job stored in an older form comes forward whole with its first save', () => {
+  const { data, db, id } = oldShop();
   const stored = readStoredJob(db, id);
   const [first] = stored.document.cabinets;
   assert.ok(first);
@@ -75,17 +76,7 @@ test('a job stored in an older form comes forward whole with its first save', ()
 });
 
 test('edits said in an older form are carried out in it and come forward with the job; from a window of before they are refused', () => {
-  const data = temporaryFolder();
-  const db = openDatabase(data);
-  const old = JSON.parse(readFileSync(new URL('./cases/version-2.alcove.json', import.meta.url), 'utf8')) as Job;
-  const fresh = readJobText(JSON.stringify(old));
-  assert.ok(fresh.ok);
-  const { id } = createJob(db, fresh.value, 'begun');
-  const { cabinets, ...head } = old;
-  db.prepare('UPDATE job SET head = ?, house = NULL, hardware = NULL WHERE id = ?').run(JSON.stringify(head), id);
-  db.prepare('DELETE FROM snapshot').run();
-  const put = db.prepare('UPDATE cabinet SET document = ? WHERE job_id = ? AND id = ?');
-  for (const cabinet of cabinets) put.run(JSON.stringify(cabinet), id, cabinet.id);
+  const { data, db, id } = oldShop();
   // Heights of shelves were a list with gaps then; today each has an id.
   const edits = [decide('cabinets/c1/face/parts/o2/fill/shelvesAt', [310])];
   const save = { version: 1, label: 'shelf', edits, format: 2 };

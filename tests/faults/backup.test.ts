@@ -4,8 +4,6 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { newCabinet, newJob } from '../../src/core/document/index.js';
-import { countedIds } from '../../src/core/job/index.js';
 import { backUpToday } from '../../src/server/backup.js';
 import { backupsIn } from '../../src/server/copies.js';
 import { DatabaseError, openDatabase } from '../../src/server/database.js';
@@ -13,12 +11,7 @@ import { createJob, readStoredJob } from '../../src/server/jobs.js';
 import { listJobs } from '../../src/server/list.js';
 import { restore } from '../../src/server/restore.js';
 import { startServer, temporaryFolder } from '../support/server.js';
-
-function jobNamed(name: string) {
-  const job = newJob(name, 'metric');
-  job.cabinets.push(newCabinet(job, 'base', countedIds()));
-  return job;
-}
+import { jobNamed } from '../support/shop.js';
 
 test('a shop that was damaged comes back from the copy of the day, job for job, and what was damaged is kept', async () => {
   const data = temporaryFolder();

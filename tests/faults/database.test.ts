@@ -6,8 +6,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import Database from 'better-sqlite3';
-import { type Cabinet, newCabinet, newJob } from '../../src/core/document/index.js';
-import { countedIds } from '../../src/core/job/index.js';
+import { type Cabinet, newJob } from '../../src/core/document/index.js';
 import { DatabaseError, databaseRefusal, openDatabase } from '../../src/server/database.js';
 import { figureJob } from '../../src/server/figuring/background.js';
 import { tasks } from '../../src/server/figuring/tasks.js';
@@ -16,15 +15,11 @@ import { listJobs } from '../../src/server/list.js';
 import { saveEdits } from '../../src/server/save.js';
 import { decide } from '../support/edit.js';
 import { ended, startServer, temporaryFolder } from '../support/server.js';
+import { shopWith } from '../support/shop.js';
 
 function shop(): { folder: string; id: string } {
-  const folder = temporaryFolder();
-  const db = openDatabase(folder);
-  const job = newJob('Kept', 'metric');
-  job.cabinets.push(newCabinet(job, 'base', countedIds()));
-  const { id } = createJob(db, job);
-  db.close();
-  return { folder, id };
+  const { data, ids } = shopWith('Kept');
+  return { folder: data, id: ids[0] as string };
 }
 
 test('a save waits for the disk, and nobody but the owner looks into the folder', () => {

@@ -231,7 +231,7 @@ test('a deleted job that is brought back is saved again at once', async () => {
 });
 
 test('two windows amid reloads, a killed server and cut lines: what each typed last is there', async () => {
-  const seen = await workOverANetwork(14, 2);
+  const seen = await workOverANetwork(14, 4);
   assert.ok(seen.reloads > 0 && seen.killed > 0 && seen.offline > 0, JSON.stringify(seen));
 });
 

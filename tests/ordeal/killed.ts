@@ -4,14 +4,13 @@ import { copyFileSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { bundle } from '../../scripts/bundle.mjs';
-import { newCabinet, newJob } from '../../src/core/document/index.js';
-import { countedIds } from '../../src/core/job/index.js';
 import { migrate, openDatabase } from '../../src/server/database.js';
 import { stateAt } from '../../src/server/history.js';
 import { createJob, readStoredJob } from '../../src/server/jobs.js';
 import { listJobs } from '../../src/server/list.js';
 import { Random } from '../generator/random.js';
 import { temporaryFolder } from '../support/server.js';
+import { jobNamed } from '../support/shop.js';
 
 /** A program of this folder, with the lines it says. */
 class Program {
@@ -56,12 +55,6 @@ const built = (name: 'writer' | 'starter') =>
   bundle(`tests/ordeal/${name}.ts`, `node_modules/.cache/alcove/${name}.mjs`);
 
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
-
-function jobNamed(name: string) {
-  const job = newJob(name, 'metric');
-  job.cabinets.push(newCabinet(job, 'base', countedIds()));
-  return job;
-}
 
 /**
  * Kills a program amid its saves, again and again on one shop, at moments that differ. Every save that was answered must

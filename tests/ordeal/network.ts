@@ -55,14 +55,15 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
       await type(label, size);
       last[label] = size;
       seen.typed += 1;
-      if (random.chance(0.25)) {
+      const what = random.between(0, 1);
+      if (what < 0.25) {
         // A page cannot be loaded again while there is nobody to send it.
         await away;
         await driver.navigate().refresh();
         await untilAlive(driver);
         seen.reloads += 1;
         done.push('reload');
-      } else if (random.chance(0.12)) {
+      } else if (what < 0.34) {
         await away;
         server.process.kill('SIGKILL');
         await ended(server.process);
@@ -71,7 +72,7 @@ export async function workOverANetwork(acts: number, seed = 8): Promise<NetworkS
         away = new Promise<void>((back) => setTimeout(back, random.between(0, 3000))).then(async () => {
           server = await startServer({ data, port, env: { ALCOVE_NAMES: NAME } });
         });
-      } else if (random.chance(0.12)) {
+      } else if (what < 0.43) {
         const cut = (offline: boolean) =>
           // biome-ignore lint/suspicious/noExplicitAny: the driver has it for this browser, its types do not
           (driver as any).setNetworkConditions({ offline, latency: 0, download_throughput: -1, upload_throughput: -1 });
