@@ -1,7 +1,7 @@
 /** A real server on a database of its own, for endpoint and browser tests. */
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { createServer, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -65,6 +65,10 @@ export async function startServer(
     stdio: ['ignore', 'pipe', 'inherit'],
     ...(options.cwd ? { cwd: options.cwd } : {}),
   });
+  // A test that fails leaves its server behind: it keeps nobody waiting, and goes with the test's program.
+  server.unref();
+  (server.stdout as Socket | null)?.unref();
+  process.once('exit', () => server.kill('SIGKILL'));
   let said = '';
   server.stdout?.on('data', (chunk: Buffer) => {
     said += chunk.toString('utf8');
@@ -96,6 +100,8 @@ export async function startServer(
 
 export function ended(process: ChildProcess): Promise<void> {
   return new Promise((over) => {
+    // Whoever waits for it is not let go before.
+    process.ref();
     if (process.exitCode !== null || process.signalCode !== null) over();
     else process.once('exit', () => over());
   });
