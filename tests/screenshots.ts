@@ -60,7 +60,16 @@ try {
   const room = job('reading room');
   // The small elevations are figured after the first look.
   await open('/');
-  await new Promise((resolve) => setTimeout(resolve, 4000));
+  for (;;) {
+    const { jobs: now } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { figuring: number }[] };
+    if (now.every(({ figuring }) => figuring === 0)) break;
+    await new Promise((resolve) => setTimeout(resolve, 500));
+  }
+  // A job that was copied and deleted again lies in the bin.
+  const copied = await fetch(`${server.url}/api/jobs/${job('issue desk')}/duplicate`, { method: 'POST' });
+  await fetch(`${server.url}/api/jobs/${((await copied.json()) as { id: string }).id}`, { method: 'DELETE' });
+  await open('/');
+  await (await named(driver, 'Bin, 1 job')).click();
   await picture('jobs');
   await open(`/jobs/${room}?cabinet=c1`);
   await picture('sheet');

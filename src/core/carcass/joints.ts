@@ -124,18 +124,20 @@ export function screwInEnd(thickness: Dim, { screwLength }: ResolvedSettings['fa
 }
 
 /** Where the fasteners of a joint stand, from its start: dowels and pocket screws closer than the rest. */
-function placesOf(joint: Joint, { depth }: Seat, settings: ResolvedSettings): Dim[] {
+function placesOf(joint: Joint, { depth, part }: Seat, settings: ResolvedSettings): Dim[] {
   const { fasteners } = settings;
   const close = joint.kind === 'pocket' || joint.kind === 'dowels';
   const spacing = joint.spacing ?? (close ? fasteners.pocketSpacing : fasteners.spacing);
   // What is glued into its holes wants wood beside it; screws are thin.
   const half = joint.kind === 'dowels' || joint.kind === 'tenons' ? (halfOf(joint.kind, settings) ?? 0) : 0;
   // Screws along an edge begin beyond the reach of those in its ends.
-  const first = joint.member?.end.startsWith('v') ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
+  const onEdge = joint.member?.end.startsWith('v') === true;
+  const first = onEdge ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
   return fastenersAlong(joint.runs === 'along' ? joint.thickness : depth, {
     first,
     spacing,
     half,
+    ...(onEdge ? { beyond: screwInEnd(part.thickness, fasteners).mm + SCREW_WAY.mm / 2 } : {}),
   });
 }
 

@@ -90,6 +90,9 @@ const screwThroughFace: FindingRule = {
     }),
 };
 
+/** A size of one unit is met by the like size of the other: 25 by 1 in, and the reverse (mm). */
+const AS_MUCH = 0.5;
+
 /** Screws whose way in an end or an edge is too short to hold. */
 const screwHoldsLittle: FindingRule = {
   id: 'machining/screw-holds-little',
@@ -98,7 +101,9 @@ const screwHoldsLittle: FindingRule = {
     const path = settingPath(context, 'fasteners/screwLength');
     const short = context.parts.flatMap((part) =>
       gather(context.paths.get(part.key) ?? [], (way) =>
-        way.kind === 'edge holes' && HOLDING.has(way.by.kind) && way.depth.mm < hold.mm - 1e-6 ? [{ part, way }] : [],
+        way.kind === 'edge holes' && HOLDING.has(way.by.kind) && way.depth.mm < hold.mm - AS_MUCH
+          ? [{ part, way }]
+          : [],
       ),
     );
     const [worst] = [...short].sort((a, b) => a.way.depth.mm - b.way.depth.mm);

@@ -44,3 +44,33 @@ export function placesFree(
       );
     });
 }
+
+/**
+ * What a hole may not stand in along a line of a part: runs along its length, at a place across it, or the reverse. The
+ * same margins as `placesFree`, for a placer, which wants to know where what is taken ends.
+ */
+export function takenAlong(
+  taken: readonly Operation[],
+  size: PartSize,
+  { face, depth, diameter, beside, behind }: Bore,
+  axis: 'u' | 'v',
+  line: number,
+): (readonly [from: number, to: number])[] {
+  const [near, far] = into(size, face, depth);
+  const apart = diameter / 2 + beside;
+  const [along, across] = axis === 'u' ? ([0, 1] as const) : ([1, 0] as const);
+  return taken.flatMap((operation) => {
+    const foot = footprintOf(operation, size);
+    const [low, high] = axis === 'u' ? foot.v : foot.u;
+    if (low - apart >= line || high + apart <= line) return [];
+    return spacesOf(operation, size)
+      .filter(
+        (space) =>
+          space.low[2] < far + behind &&
+          space.high[2] > near - behind &&
+          space.low[across] - apart < line &&
+          space.high[across] + apart > line,
+      )
+      .map((space) => [space.low[along] - apart, space.high[along] + apart] as const);
+  });
+}

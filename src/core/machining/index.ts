@@ -10,7 +10,7 @@ export type {
   PartSize,
   PlanPoint,
 } from './definition.js';
-export { placesFree } from './free.js';
+export { type Bore, placesFree, takenAlong } from './free.js';
 export {
   type CutOut,
   cutsOf,
@@ -36,5 +36,6 @@ export {
   wordsOf,
 } from './operations/index.js';
 export { fromStart, type Stopped } from './place.js';
+export { type FastenerRow, type PlacedRow, placeRow } from './placer.js';
 export { fromPoint } from './plan.js';
 export { FACING_EDGES_APART, fastenersAlong, mayFace, SCREW_WAY, spacedAlong } from './spacing.js';

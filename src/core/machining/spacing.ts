@@ -36,18 +36,18 @@ const FROM_EDGE = { least: 12, most: 25 };
 /**
  * Fasteners of what joins with an end so wide. Never one alone where there is room for two, or it could turn: from 38 to
  * 250 wide two, max(12, min(25, width / 4)) from its edges; wider by the rule for edges. `half` is how far one reaches
- * along the joint to each side of its middle.
+ * along the joint to each side of its middle; `beyond` how far from its ends other fasteners reach in from there (mm).
  */
 export function fastenersAlong(
   width: Dim,
-  { first, spacing, half }: { first: Dim; spacing: Dim; half: number },
+  { first, spacing, half, beyond = 0 }: { first: Dim; spacing: Dim; half: number; beyond?: number },
 ): Dim[] {
   if (width.mm > TWO_TO) return spacedAlong(width, first, spacing);
   const middle = () => [width.over(2).as('middle of the joint')];
   if (width.mm < ONE_BELOW) return middle();
   const quarter = width.over(4).as('a quarter of the width');
   const { least, most } = FROM_EDGE;
-  const near = Math.max(least, half + SKIN, Math.min(most, quarter.mm));
+  const near = Math.max(least, half + SKIN, Math.min(most, quarter.mm), beyond > 0 ? beyond + half + SKIN : 0);
   const edge = near === quarter.mm ? quarter : length(near, 'first fastener from the edge');
   if (width.mm - 2 * edge.mm < 2 * half + SKIN) return middle();
   return [edge, width.minus(edge).as('position along the joint')];

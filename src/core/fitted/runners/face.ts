@@ -1,8 +1,8 @@
 import { type Dim, length, type Span } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
-import { type Operation, SCREW_WAY } from '../../machining/index.js';
-import { alongPart, type Part } from '../../parts/index.js';
+import { type Operation, placeRow, SCREW_WAY, takenAlong } from '../../machining/index.js';
+import { alongPart, type Part, sizeOf } from '../../parts/index.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { BoxParts } from './box.js';
@@ -57,7 +57,6 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
     for (const part of front.parts) {
       const inside = places.filter((at) => lies(part, at.mm, z.mm));
       if (inside.length === 0) continue;
-      const most = part.thickness.minus(SHORT_OF_FACE).as('screw in the face');
       ways.push([
         part.key,
         {
@@ -65,7 +64,7 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
           face: 2,
           ...on(part, z, inside),
           diameter: SCREW_WAY,
-          depth: most.mm < IN_FACE ? most : length(IN_FACE, 'screw in the face'),
+          depth: depthIn(part),
           reason: 'way of the screws: drawer face',
           by: { kind: 'box', what: 'face', front: front.key },
         },
@@ -94,11 +93,24 @@ const TALL = 350;
 const LEAST_FOR_TWO_ROWS = 110;
 /** Screws of the face begin beyond those of the corners (mm); in what is narrower than twice that in the middle. */
 const BEYOND_CORNERS = 38;
-/** A member of a framed face that laps the inside of the box by less holds no screw (mm). */
-const LEAST_LAP = 14;
+/** How deep a screw goes into a member of the face. */
+function depthIn(part: Part): Dim {
+  const most = part.thickness.minus(SHORT_OF_FACE).as('screw in the face');
+  return most.mm < IN_FACE ? most : length(IN_FACE, 'screw in the face');
+}
 
-/** Where screws through stiles may stand, as shares of the height, and how far two are apart (mm). */
-const FRAMED_HEIGHTS = [0.36, 0.42, 0.3, 0.48, 0.54, 0.6, 0.66, 0.72, 0.78, 0.84];
+/** A screw through a stile's lap stands so far from its ends, and leaves so much beside what is cut there (mm). */
+const FROM_LAP = 7;
+const BESIDE = 2;
+
+/**
+ * Where screws through stiles may stand, as shares of the height: the ones that are wanted first, then all between; and how
+ * far two are apart (mm).
+ */
+const FRAMED_HEIGHTS = [
+  ...[0.36, 0.42, 0.3, 0.48, 0.54, 0.6, 0.66, 0.72, 0.78, 0.84],
+  ...Array.from({ length: 39 }, (_, at) => 0.12 + at * 0.02),
+];
 const APART = 40;
 const FROM_CORNER_SCREW = 10;
 
@@ -130,16 +142,20 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   const at = (share: number) => low.plus(high.minus(low).times(share)).as('height of the screws');
   const two = high.mm - low.mm > LEAST_FOR_TWO_ROWS;
   if (!slab && stiles.length > 0) {
-    const columns = stiles.flatMap(({ stands: { x } }): Dim[] => {
-      const from = x.low.mm > box.inner.low.mm ? x.low : box.inner.low;
-      const to = x.high.mm < box.inner.high.mm ? x.high : box.inner.high;
-      return to.mm - from.mm < LEAST_LAP ? [] : [from.plus(to.minus(from).over(2)).as('middle of the stile’s lap')];
-    });
-    if (columns.length === 0) return [];
-    const heights = FRAMED_HEIGHTS.map(at).filter((z) => clearOfCorners(z, box, boxFront));
-    const [first = at(1 / 2)] = heights;
-    const second = two ? heights.find((z) => z.mm - first.mm > APART) : undefined;
-    return [first, ...(second ? [second] : [])].map((z) => ({ z, places: columns }));
+    const heights = FRAMED_HEIGHTS.map(at)
+      .filter((z) => clearOfCorners(z, box, boxFront))
+      .map((z) => ({ z, places: stiles.flatMap((stile) => placeInLap(stile, z, box.inner)) }));
+    const most = Math.max(0, ...heights.map(({ places }) => places.length));
+    const free = heights.filter(({ places }) => places.length === most && most > 0);
+    for (const first of two ? free : []) {
+      const second = free.find(({ z }) => Math.abs(z.mm - first.z.mm) > APART);
+      if (second) return first.z.mm < second.z.mm ? [first, second] : [second, first];
+    }
+    const [only] = free;
+    if (only) return [only];
+    // Where none is free the middle of the laps says what is in the way.
+    const middles = stiles.flatMap((stile) => lapOf(stile, box.inner)?.middle ?? []);
+    return middles.length > 0 ? [{ z: at(1 / 2), places: middles }] : [];
   }
   const { size } = box.inner;
   const wide = size.mm > FOUR_OVER;
@@ -154,6 +170,40 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
       return clearOf(place, z, box.inner, bores);
     }),
   }));
+}
+
+/** Where a stile laps the inside of the box, along x; undefined where it laps too little to hold a screw. */
+function lapOf(
+  { stands: { x } }: Part,
+  inner: Span,
+): { readonly from: Dim; readonly to: Dim; readonly middle: Dim } | undefined {
+  const from = x.low.mm > inner.low.mm ? x.low : inner.low;
+  const to = x.high.mm < inner.high.mm ? x.high : inner.high;
+  if (to.mm - from.mm < 2 * FROM_LAP) return undefined;
+  return { from, to, middle: from.plus(to.minus(from).over(2)).as('middle of the stile’s lap') };
+}
+
+/** The place of a screw through a stile at a height: in the middle of its lap, or as near to it as nothing is cut. */
+function placeInLap(stile: Part, z: Dim, inner: Span): Dim[] {
+  const lap = lapOf(stile, inner);
+  if (!lap) return [];
+  const upright = stile.placement.u.endsWith('z');
+  const [along, across] = upright ? (['v', 'u'] as const) : (['u', 'v'] as const);
+  const [low, high] = [alongPart(stile, along, lap.from).mm, alongPart(stile, along, lap.to).mm];
+  const forward = high >= low ? 1 : -1;
+  const middle = alongPart(stile, along, lap.middle).mm;
+  const bore = { face: 2, depth: depthIn(stile).mm, diameter: SCREW_WAY.mm, beside: BESIDE, behind: BESIDE } as const;
+  const placed = placeRow({
+    regular: [middle],
+    within: [Math.min(low, high) + FROM_LAP, Math.max(low, high) - FROM_LAP],
+    apart: APART,
+    taken: takenAlong(stile.machining, sizeOf(stile), bore, along, alongPart(stile, across, z).mm),
+    least: 1,
+  });
+  const [place] = placed.ok ? placed.places : [];
+  if (place === undefined) return [];
+  const by = (place - middle) * forward;
+  return [Math.abs(by) < 0.001 ? lap.middle : lap.middle.plus(by).because('moved clear of what is cut there')];
 }
 
 /** Moved towards the middle until no pull is bored where it goes, and it stands beyond the corner screws. */

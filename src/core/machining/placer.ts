@@ -1,0 +1,97 @@
+/** What a row of fasteners is to keep, all of it in mm along the row. */
+export interface FastenerRow {
+  /** Where they would stand if nothing were in the way, in order. */
+  readonly regular: readonly number[];
+  /** The first and the last place there is. */
+  readonly within: readonly [first: number, last: number];
+  /** Two stand at least so far apart. */
+  readonly apart: number;
+  /** Two stand at most so far apart, where that matters. */
+  readonly mostApart?: number;
+  /** What none may stand in: from here to there, both ends free. */
+  readonly taken: readonly (readonly [from: number, to: number])[];
+  /** So many are wanted at least: never one alone where two are. */
+  readonly least: number;
+}
+
+/** Places for a row, or why there are none. */
+export type PlacedRow =
+  | { readonly ok: true; readonly places: readonly number[] }
+  | { readonly ok: false; readonly why: 'too short' | 'all taken' };
+
+/** Longer rows are looked for with fewer ways of standing one beside another. */
+const EXACT_TO = 8;
+const SAME = 1e-6;
+/** More than any row is long: leaving one out costs more than moving all of them (mm). */
+const LEFT_OUT = 1e7;
+
+/**
+ * Places for a row of fasteners, clear of what is taken: as many of the regular ones as can stand, moved the least in
+ * all, the same for the same row. Up to eight it is the best there is: where the sum of the moves is least, each stands
+ * at its regular place, at an end of what is free, or a whole number of least distances from another that does.
+ */
+export function placeRow(row: FastenerRow): PlacedRow {
+  const { regular, within, apart, mostApart = Number.POSITIVE_INFINITY, least } = row;
+  if (within[1] < within[0] - SAME) return { ok: false, why: 'too short' };
+  const candidates = candidatesOf(row);
+  const best = leastMoved(regular, candidates, apart, mostApart);
+  if (best.length >= Math.max(1, least)) return { ok: true, places: best };
+  const room = (within[1] - within[0]) / Math.max(apart, SAME) + 1;
+  return { ok: false, why: room < least ? 'too short' : 'all taken' };
+}
+
+/** Places worth looking at, in order: each free. */
+function candidatesOf({ regular, within, apart, mostApart, taken }: FastenerRow): number[] {
+  const anchors = [...regular, ...within, ...taken.flat()];
+  const steps = Math.min(regular.length, EXACT_TO) - 1;
+  const all: number[] = [];
+  for (const anchor of anchors)
+    for (const step of mostApart === undefined ? [apart] : [apart, mostApart])
+      for (let at = -steps; at <= steps; at += 1) all.push(anchor + at * step);
+  const free = (at: number) =>
+    at >= within[0] - SAME &&
+    at <= within[1] + SAME &&
+    taken.every(([from, to]) => at <= from + SAME || at >= to - SAME);
+  const sorted = all.filter(free).sort((a, b) => a - b);
+  return sorted.filter((at, index) => index === 0 || at - (sorted[index - 1] as number) > SAME);
+}
+
+/** How a row may stand whose last one is at a candidate: what it costs, and where the one before it is. */
+interface Standing {
+  readonly cost: number;
+  readonly at: number;
+  readonly before: Standing | undefined;
+}
+
+/** The places, among candidates, that leave out the fewest and move the others least. */
+function leastMoved(
+  regular: readonly number[],
+  candidates: readonly number[],
+  apart: number,
+  mostApart: number,
+): number[] {
+  let best: Standing | undefined;
+  /** The best standing that ends at each candidate, and how many regular ones are decided by then. */
+  let rows: (Standing | undefined)[] = candidates.map(() => undefined);
+  for (const [index, wanted] of regular.entries()) {
+    const next = rows.map((row) => (row ? { ...row, cost: row.cost + LEFT_OUT } : undefined));
+    for (const [at, place] of candidates.entries()) {
+      const moved = Math.abs(place - wanted);
+      // Where it is the first that stands, all before it were left out.
+      let cheapest: Standing = { cost: index * LEFT_OUT + moved, at: place, before: undefined };
+      for (const [from, row] of rows.entries()) {
+        const gap = place - (candidates[from] as number);
+        if (gap < apart - SAME) break;
+        if (!row || gap > mostApart + SAME) continue;
+        if (row.cost + moved < cheapest.cost - SAME) cheapest = { cost: row.cost + moved, at: place, before: row };
+      }
+      const kept = next[at];
+      if (!kept || cheapest.cost < kept.cost - SAME) next[at] = cheapest;
+    }
+    rows = next;
+  }
+  for (const row of rows) if (row && (!best || row.cost < best.cost - SAME)) best = row;
+  const places: number[] = [];
+  for (let row = best; row; row = row.before) places.unshift(row.at);
+  return places;
+}
