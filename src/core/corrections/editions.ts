@@ -1,7 +1,7 @@
 import type { SolvedCabinet } from '../solve.js';
 
 /** The edition of the rules by which cabinets are figured now. It is raised when a correction changes what stored ones come to. */
-export const EDITION = 2;
+export const EDITION = 3;
 
 /** A correction of the rules that changes what comes out of decisions that stay as they were. */
 export interface Correction {
@@ -74,5 +74,18 @@ export const corrections: readonly Correction[] = [
     what: 'Sheet bottoms, tops and fixed shelves that stop at the back of solid sides are shorter by what these shrink.',
     why: 'Only web frames were; a panel pushes the back off when the sides shrink.',
     touches: ({ parts }) => parts.some(({ role, material }) => role === 'side' && material.form === 'solid'),
+  },
+  {
+    edition: 3,
+    what: 'The screws of a framed drawer front stand in its stiles beside the groove of the panel.',
+    why: 'They stood in the middle of what laps the box, and met the groove.',
+    touches: ({ parts }) => parts.some(({ piece, role }) => piece?.kind === 'stile' && role === 'drawer front'),
+  },
+  {
+    edition: 3,
+    what: 'The screws along the edge of a nailer begin beyond those in its ends, in narrow cabinets as well.',
+    why: 'Both met in cabinets up to 275 wide.',
+    touches: (cabinet) =>
+      has('nailer')(cabinet) && cabinet.parts.some(({ role, length }) => role === 'nailer' && length.mm <= 250),
   },
 ];
