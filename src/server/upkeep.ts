@@ -8,8 +8,9 @@ import { log } from './log.js';
 import { Refusal } from './refusal.js';
 import type { Examined } from './wholeness.js';
 
-/** It is looked whether a day has begun each so often (ms). */
+/** It is looked whether a day has begun each so often; what failed is tried again sooner, and then slower and slower (ms). */
 const EACH = 10 * 60_000;
+const FIRST_RETRY = 5000;
 
 /** On another thread: a large database takes a while to look through. */
 const examineElsewhere = (file: string): Promise<Examined> => figure('examine', { file });
@@ -19,26 +20,37 @@ const examineElsewhere = (file: string): Promise<Examined> => figure('examine', 
  * is looked through, a copy of it is made and looked through, and the bin lets go of what lay there long enough.
  */
 export function keepUp(): void {
-  const tick = () => {
-    upkeep().catch((error: unknown) => {
+  let retry = FIRST_RETRY;
+  const look = (after: number) => {
+    // Nothing waits for it, whoever comes first least of all.
+    setTimeout(() => void tick(), after).unref();
+  };
+  const tick = async () => {
+    const done = await upkeep().catch((error: unknown) => {
       // Stopped amid it: the next start does it.
       if (!(error instanceof Refusal)) log.error({ err: error }, 'the upkeep of the day failed');
+      return false;
     });
+    retry = done ? FIRST_RETRY : Math.min(EACH, retry * 2);
+    look(done ? EACH : retry);
   };
-  // Nothing waits for it, whoever comes first least of all.
-  setTimeout(tick, SOON).unref();
-  setInterval(tick, EACH).unref();
+  look(SOON);
 }
 
 const SOON = 500;
 
 let lookedOn: number | undefined;
 
-async function upkeep(): Promise<void> {
+/** True when all of it is done for the day. */
+async function upkeep(): Promise<boolean> {
   const db = openNow();
-  if (!db) return;
+  if (!db) return false;
   const day = countDay(db);
-  if (day === lookedOn) return;
+  if (day === lookedOn) {
+    // It was whole when it was looked through, and can be used again where it could not for a while.
+    setConcern('database', undefined);
+    return true;
+  }
   const folder = dataFolder();
   const whole = await examineElsewhere(databaseFile());
   setConcern(
@@ -55,10 +67,11 @@ async function upkeep(): Promise<void> {
   } catch (error) {
     setConcern('copy', sentenceOf(error));
     log.error({ err: error }, 'the copy of the day failed');
-    return;
+    return false;
   }
   emptyBin(db, day);
-  lookedOn = day;
+  if (whole.ok) lookedOn = day;
+  return whole.ok;
 }
 
 /** The database, where it can be used now. */
@@ -87,5 +100,5 @@ export function usable(): boolean {
 function sentenceOf(error: unknown): string {
   if (error instanceof CopyError) return error.message;
   const why = databaseRefusal(error)?.message ?? (error instanceof Error ? error.message : String(error));
-  return `The copy of the day could not be made: ${why} It is tried again in ten minutes.`;
+  return `The copy of the day could not be made: ${why} It is tried again.`;
 }

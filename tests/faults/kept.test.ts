@@ -328,6 +328,9 @@ test('who watches over a server hears whether the shop is well, in short, and no
   assert.match(away.text, /"reasons":\["The database cannot be used/);
   assert.doesNotMatch(away.text, /Thistledown|alcove-test/);
   spawnSync('mv', [`${data}-away`, data]);
+  // What was looked at while it was away is looked at again in a moment.
+  for (let tries = 0; tries < 120 && (await health()).status !== 200; tries += 1)
+    await new Promise((resolve) => setTimeout(resolve, 250));
   assert.equal((await health()).status, 200);
   await own.close();
   rmSync(data, { recursive: true });
