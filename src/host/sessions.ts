@@ -24,8 +24,8 @@ const MOST = 500;
 const WRITTEN_EACH = 10 * 60_000;
 
 /**
- * Browsers that have come in with one code, kept beside it: ended with it, one by one, or all. A clock that is set back or
- * forward ends nobody who is seen meanwhile.
+ * Browsers that have come in with one code, kept beside it: ended with it, one by one, or all. A clock that jumps further
+ * ahead than they stay ends them: they give the code again.
  */
 export class Sessions {
   private readonly open = new Map<string, Session>();

@@ -103,14 +103,9 @@ function depthIn(part: Part): Dim {
 const FROM_LAP = 7;
 const BESIDE = 2;
 
-/**
- * Where screws through stiles may stand, as shares of the height: the ones that are wanted first, then all between; and how
- * far two are apart (mm).
- */
-const FRAMED_HEIGHTS = [
-  ...[0.36, 0.42, 0.3, 0.48, 0.54, 0.6, 0.66, 0.72, 0.78, 0.84],
-  ...Array.from({ length: 39 }, (_, at) => 0.12 + at * 0.02),
-];
+/** Where screws through stiles are wanted, as shares of the height, the best first; all between; how far two are apart (mm). */
+const WANTED_HEIGHTS = [0.36, 0.42, 0.3, 0.48, 0.54, 0.6, 0.66, 0.72, 0.78, 0.84];
+const HEIGHTS_BETWEEN = Array.from({ length: 39 }, (_, at) => 0.12 + at * 0.02);
 const APART = 40;
 const FROM_CORNER_SCREW = 10;
 
@@ -142,17 +137,16 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   const at = (share: number) => low.plus(high.minus(low).times(share)).as('height of the screws');
   const two = high.mm - low.mm > LEAST_FOR_TWO_ROWS;
   if (!slab && stiles.length > 0) {
-    const heights = FRAMED_HEIGHTS.map(at)
-      .filter((z) => clearOfCorners(z, box, boxFront))
-      .map((z) => ({ z, places: stiles.flatMap((stile) => placeInLap(stile, z, box.inner)) }));
-    const most = Math.max(0, ...heights.map(({ places }) => places.length));
-    const free = heights.filter(({ places }) => places.length === most && most > 0);
-    for (const first of two ? free : []) {
-      const second = free.find(({ z }) => Math.abs(z.mm - first.z.mm) > APART);
-      if (second) return first.z.mm < second.z.mm ? [first, second] : [second, first];
-    }
-    const [only] = free;
-    if (only) return [only];
+    const freeIn = (shares: readonly number[]) =>
+      shares
+        .map(at)
+        .filter((z) => clearOfCorners(z, box, boxFront))
+        .map((z) => ({ z, places: stiles.flatMap((stile) => placeInLap(stile, z, box.inner)) }));
+    const wanted = freeIn(WANTED_HEIGHTS);
+    // All between are looked at only where the wanted ones do not do.
+    const found =
+      rowsAmong(wanted, two, stiles.length) ?? rowsAmong([...wanted, ...freeIn(HEIGHTS_BETWEEN)], two) ?? [];
+    if (found.length > 0) return found;
     // Where none is free the middle of the laps says what is in the way.
     const middles = stiles.flatMap((stile) => lapOf(stile, box.inner)?.middle ?? []);
     return middles.length > 0 ? [{ z: at(1 / 2), places: middles }] : [];
@@ -170,6 +164,22 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
       return clearOf(place, z, box.inner, bores);
     }),
   }));
+}
+
+/**
+ * One or two rows among those that could be, the first that do, each with as many screws as any has; with `least` only
+ * where that many are had, and two rows where two are wanted.
+ */
+function rowsAmong(rows: readonly Row[], two: boolean, least?: number): Row[] | undefined {
+  const most = Math.max(0, ...rows.map(({ places }) => places.length));
+  if (most < (least ?? 1)) return undefined;
+  const free = rows.filter(({ places }) => places.length === most);
+  for (const first of two ? free : []) {
+    const second = free.find(({ z }) => Math.abs(z.mm - first.z.mm) > APART);
+    if (second) return first.z.mm < second.z.mm ? [first, second] : [second, first];
+  }
+  const [only] = free;
+  return only && !(two && least !== undefined) ? [only] : undefined;
 }
 
 /** Where a stile laps the inside of the box, along x; undefined where it laps too little to hold a screw. */
