@@ -1,5 +1,5 @@
-import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
-import type { Resolved } from '../document/index.js';
+import { type Dim, length, type Source, type Span, spanBetween, spanFrom } from '../derive/index.js';
+import type { CabinetKind, Resolved, ResolvedSettings } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { BuildContext } from './build.js';
@@ -30,12 +30,13 @@ function nailersBehind({ settings }: Resolved): boolean {
 
 /**
  * Nailers: a wall cabinet one high and one low, a base cabinet one high, a tall one a third in the middle. They stand
- * behind a grooved back, in front of any other. An upright rear stretcher with no hollow behind it serves as the high one.
+ * behind a grooved back, in front of any other. An upright rear stretcher with no hollow behind it serves as the high
+ * one; a box that hangs by hangers leaves their corners free; one too low for two has the high one.
  */
 export function nailerPlaces({ cabinet, box, resolved }: Where): NailerPlace[] {
   const { settings, materials } = resolved;
   const { nailer, back, top } = settings;
-  if (nailer.rails.value === 'none' || back.kind.value === 'structural') return [];
+  if (back.kind.value === 'structural' || !wantsNailers(cabinet.kind, settings)) return [];
   const { thickness } = materials.nailer;
   const behind = nailersBehind(resolved);
   const y = spanFrom(behind ? box.sideDepth.minus(box.grooveOffset) : box.clearDepth.minus(thickness), thickness);
@@ -50,14 +51,31 @@ export function nailerPlaces({ cabinet, box, resolved }: Where): NailerPlace[] {
     divided: !behind && nailer.runs.value === 'divided',
   });
   const high = place('high', highest.minus(nailer.width).as('lower edge of the nailer'));
-  const served = top.kind.value === 'uprightRear' && !behind;
-  return [
+  const served = (top.kind.value === 'uprightRear' && !behind) || hungFree(cabinet.kind, settings);
+  const places = [
     ...(served ? [] : [high]),
     ...(cabinet.kind === 'tall'
       ? [place('middle', low.plus(highest).minus(nailer.width).over(2).as('lower edge of the middle nailer'))]
       : []),
     ...(cabinet.kind === 'base' ? [] : [place('low', low)]),
   ];
+  // So many of that width were asked for: that they meet is found.
+  if (saidHere(nailer.rails) || saidHere(nailer.width)) return places;
+  return places.filter(({ z }, at) => places.slice(0, at).every((above) => !overlaps(above.z, z)));
+}
+
+const saidHere = ({ source }: { readonly source?: Source | undefined }) => source?.kind === 'here';
+
+/** By the standard, the corners hangers take stay free of nailers. */
+function hungFree(kind: CabinetKind, { hangers, nailer }: ResolvedSettings): boolean {
+  return kind === 'wall' && hangers.fitted.value === 'hangers' && !saidHere(nailer.rails);
+}
+
+/** Whether a box has nailers at all: where only those are wanted that nothing does without, a box that hangs, or has no back. */
+function wantsNailers(kind: CabinetKind, settings: ResolvedSettings): boolean {
+  const { nailer, back } = settings;
+  if (nailer.rails.value !== 'needed') return nailer.rails.value === 'standard';
+  return back.kind.value === 'none' || (kind === 'wall' && settings.hangers.fitted.value !== 'hangers');
 }
 
 /** Where an upright stretcher stands: at the front over a sink, at the rear against the back. */

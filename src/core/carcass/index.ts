@@ -5,3 +5,5 @@ export type { Crossing } from './crossings.js';
 export { endShows } from './ends.js';
 export { shrinkage } from './movement.js';
 export { seatsOf } from './seats.js';
+export { drivenFromBehind } from './toe.js';
+export { crossMembersIn } from './web.js';

@@ -73,6 +73,14 @@ function onBottom({ boundaries, box }: BuildContext): Boundary[] {
   );
 }
 
+/** Between rails so near, no driver reaches the second pockets of a cross member once it is on its first rail (mm). */
+const ROOM_FOR_POCKETS = 140;
+
+/** True for a cross member so short that the rear rail is screwed on through its back, which is at the wall. */
+export function drivenFromBehind({ length: size }: Part): boolean {
+  return size.mm < ROOM_FOR_POCKETS;
+}
+
 /** A ladder plinth: two rails full length, cross members at most 600 apart and one under each partition. */
 function plinth(context: BuildContext): BuilderResult {
   const { box, resolved } = context;
@@ -121,10 +129,8 @@ function plinth(context: BuildContext): BuilderResult {
   // Pocket holes lie in faces that look into the ladder.
   const joined = crosses.map((cross, at) => {
     const face = at === last ? 1 : 2;
-    return [
-      pocketed(context, { part: cross, edge: 'u0', face, into: rails[0] }),
-      pocketed(context, { part: cross, edge: 'u1', face, into: rails[1] }),
-    ];
+    const front = pocketed(context, { part: cross, edge: 'u0', face, into: rails[0] });
+    return drivenFromBehind(cross) ? [front] : [front, pocketed(context, { part: cross, edge: 'u1', face, into: rails[1] })];
   });
   return withPockets([...rails, ...crosses], joined.flat());
 }

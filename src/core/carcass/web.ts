@@ -1,4 +1,5 @@
 import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import type { ResolvedSettings } from '../document/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { across, type BuildContext, type BuilderResult, type Joint } from './build.js';
@@ -41,7 +42,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
     ? 'glue the front 75 to 100 only; the rear runs dry so that the solid sides can move'
     : 'trimmed after glue-up';
   const crossLength = frameDepth.minus(web.member.times(2)).plus(web.tenon.times(2));
-  const count = web.crossMembers.mm;
+  const count = crossMembersIn(frameWidth, web).mm;
   const pitch = frameWidth.minus(web.member).over(plain(count - 1, 'spaces'));
   const places = Array.from({ length: count }, (_, at) => (at === 0 ? START : pitch.times(at)));
   const kind = jointSettings[draft.where].value;
@@ -117,6 +118,16 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
     parts: [rail('front', rails.front), rail('rear', rails.rear), ...crosses],
     joints,
   };
+}
+
+/**
+ * How many cross members a frame gets: what is decided here, else so many of the standard that as much as half a member
+ * stays open between two of them, two at least.
+ */
+export function crossMembersIn(width: Dim, { member, crossMembers }: ResolvedSettings['web']): Dim {
+  const room = Math.max(2, Math.floor((width.mm + member.mm / 2) / (member.mm * 1.5) + 1e-9));
+  if (crossMembers.source?.kind === 'here' || room >= crossMembers.mm) return crossMembers;
+  return plain(room, 'cross members').because('the frame is too narrow for more');
 }
 
 const ENDS = { low: 'u0', high: 'u1' } as const;

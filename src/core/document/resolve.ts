@@ -63,16 +63,23 @@ function ownLayer(cabinet: Cabinet): Layer {
 
 /** The layers behind the cabinet in the order in which they speak, the house last. */
 function layersBehind({ house, standards }: JobHead, kind: CabinetKind, school: SchoolId): Layer[] {
+  // The school is itself a setting; what it brings speaks before the rest of the house.
+  const ofSchool: Layer = {
+    kind: 'house',
+    note: `${house.name}, ${schools[school].label}`,
+    tree: house.schools[school],
+    path: `house/schools/${school}`,
+  };
+  const ofKind: Layer = {
+    kind: 'house',
+    note: `${house.name}, ${kind} cabinets`,
+    tree: house[kind],
+    path: `house/${kind}`,
+  };
   return [
     ...jobLayers(standards, kind),
-    // The school is itself a setting; what it brings speaks before the rest of the house.
-    {
-      kind: 'house',
-      note: `${house.name}, ${schools[school].label}`,
-      tree: house.schools[school],
-      path: `house/schools/${school}`,
-    },
-    { kind: 'house', note: `${house.name}, ${kind} cabinets`, tree: house[kind], path: `house/${kind}` },
+    // What stands is built as its school builds; what hangs has no toe, and hangs, in every school.
+    ...(kind === 'wall' ? [ofKind, ofSchool] : [ofSchool, ofKind]),
     { kind: 'house', note: house.name, tree: house.all, path: 'house/all' },
   ];
 }
@@ -189,7 +196,8 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   const own = ownLayer(cabinet);
   const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
   // What a cabinet decides nothing of it shares with the others.
-  const settings = groups.length === 0 ? behind.settings : { ...behind.settings, ...overlaid(groups, own, behind) };
+  const said = groups.length === 0 ? behind.settings : { ...behind.settings, ...overlaid(groups, own, behind) };
+  const settings = withCarryingBack(said, standards);
   const { materials } = settings;
   const resolved = Object.fromEntries(
     (Object.keys(materials) as MaterialRole[]).map((role) => [role, standards.material(materials[role].value)]),
@@ -198,6 +206,21 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   // A cabinet has one bottom and one back: what is decided of them holds for the role.
   for (const role of ['bottom', 'back'] as const) if (pieces[role]) resolved[role] = pieces[role];
   return { settings, materials: resolved, pieces, decided: { cabinetId: cabinet.id, parts: cabinet.parts ?? [] } };
+}
+
+/** A back thinner than this does not carry what a structural one has to (mm). */
+const CARRYING_BACK = 12;
+
+/**
+ * A structural back does the work of nailers: where the standard's back is too thin for it, it is of the nailers' stock.
+ * What the job or the cabinet decides of the back stays as it is decided.
+ */
+function withCarryingBack(settings: ResolvedSettings, standards: Standards): ResolvedSettings {
+  const { back, materials } = settings;
+  if (back.kind.value !== 'structural' || materials.back.source.kind !== 'house') return settings;
+  if (standards.material(materials.back.value).thickness.mm >= CARRYING_BACK) return settings;
+  const source: Source = { ...materials.nailer.source, note: 'as the nailers, since the back carries' };
+  return { ...settings, materials: { ...materials, back: { ...materials.back, value: materials.nailer.value, source } } };
 }
 
 const NO_PIECES: Resolved['pieces'] = {};

@@ -1,3 +1,4 @@
+import { crossMembersIn } from '../carcass/index.js';
 import { frameSizes } from '../frame/index.js';
 import { isFrameStile } from '../parts/index.js';
 import { meeting } from '../solids/index.js';
@@ -71,26 +72,25 @@ const tenonThroughStile: FindingRule = {
 /** A web frame too narrow for its own members. */
 const webFrameTooSmall: FindingRule = {
   id: 'carcass/web-frame-too-small',
-  check({ parts, resolved, show }) {
-    const { member, crossMembers } = resolved.settings.web;
-    const needed = member.times(crossMembers).as('cross members side by side');
+  check(context) {
+    const { parts, resolved, show } = context;
+    const { web } = resolved.settings;
     return parts
-      .filter(
-        (part) =>
-          part.role === 'web' &&
-          part.piece?.kind === 'rail' &&
-          part.piece.where === 'front' &&
-          part.length.mm < needed.mm,
-      )
-      .map(
-        (part): FindingDraft => ({
-          severity: 'stop',
-          what: `A web frame is ${show(part.length.mm)} wide; its cross members side by side take ${show(needed.mm)}.`,
-          why: 'There is no frame left to make. Use fewer or narrower members, or a fixed shelf.',
-          numbers: [part.length, needed],
-          parts: [part.key],
-        }),
-      );
+      .filter((part) => part.role === 'web' && part.piece?.kind === 'rail' && part.piece.where === 'front')
+      .flatMap((part): FindingDraft[] => {
+        const needed = web.member.times(crossMembersIn(part.length, web)).as('cross members side by side');
+        if (part.length.mm >= needed.mm) return [];
+        return [
+          {
+            severity: 'stop',
+            what: `A web frame is ${show(part.length.mm)} wide; its cross members side by side take ${show(needed.mm)}.`,
+            why: 'There is no frame left to make. Use fewer or narrower members, or a fixed shelf.',
+            numbers: [part.length, needed],
+            parts: [part.key],
+            settings: [settingPath(context, 'web/crossMembers'), settingPath(context, 'web/member')],
+          },
+        ];
+      });
   },
 };
 

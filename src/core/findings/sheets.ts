@@ -11,7 +11,9 @@ interface Usable {
 
 /** What can be cut out of the sheets there are of a material, edges trimmed: its own size, and those in stock. */
 function usable({ workshop, stock }: JobHead, { id, sheet, form }: Material): Usable[] {
-  const trim = form === 'sheet' ? workshop.cutting.trim : 0;
+  // Solid wood is glued up of boards: as wide as is wanted, and no longer than a board.
+  if (form === 'solid') return [{ length: sheet.length, width: Number.POSITIVE_INFINITY }];
+  const trim = workshop.cutting.trim;
   const inside = ({ length, width }: Usable, off: number) => ({ length: length - 2 * off, width: width - 2 * off });
   return [
     inside(sheet, trim),
@@ -57,9 +59,19 @@ const partExceedsSheet: FindingRule = {
       const names = group.map(({ part }) => `${part.name} (${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)})`);
       const turned = group.every(({ part }) => !exceeds(part, sheets, true));
       const raw = group.every(({ part }) => !exceeds(part, [material.sheet], false));
+      const are = names.length === 1 ? 'is' : 'are';
+      if (material.form === 'solid')
+        return {
+          severity: 'stop',
+          what: `${names.join(', ')} ${are} longer along the grain than a board of ${material.name}, ${show(material.sheet.length)}.`,
+          why: 'Boards are glued up side by side, not end to end. Get longer boards, or split the cabinet.',
+          numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
+          parts: group.flatMap(({ keys }) => keys),
+          settings: [pathTo.materialField(material.id, 'sheet')],
+        };
       return {
         severity: 'stop',
-        what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} larger than a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}${raw ? ', when its edges are trimmed' : ''}.`,
+        what: `${names.join(', ')} ${are} larger than a sheet of ${material.name}, ${show(material.sheet.length)} by ${show(material.sheet.width)}${raw ? ', when its edges are trimmed' : ''}.`,
         why: raw
           ? `It would take the edges, of which ${show(head.workshop.cutting.trim)} each are trimmed off: trim less, or choose a larger sheet.`
           : turned

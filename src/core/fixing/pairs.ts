@@ -1,4 +1,4 @@
-import { BACK_IN_RABBET, endShows } from '../carcass/index.js';
+import { BACK_IN_RABBET, drivenFromBehind, endShows } from '../carcass/index.js';
 import { type Dim, length } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import { axisIndex, type Part, SAME_PLANE, uprightAt } from '../parts/index.js';
@@ -59,7 +59,12 @@ function plinth(parts: Parts, all: readonly Part[]): Pair[] {
   const crosses = all.filter(({ piece, role }) => role === 'plinth' && piece?.kind === 'cross');
   const reached = rails.filter((rail): rail is Part => rail !== undefined && under(rail));
   const held = reached.length === rails.length ? reached : [...reached, ...crosses.slice(0, 1), ...crosses.slice(-1)];
-  return held.flatMap((rail) => pair(bottom, rail, 'fastens the box to its plinth', ADDED));
+  return [
+    ...held.flatMap((rail) => pair(bottom, rail, 'fastens the box to its plinth', ADDED)),
+    ...crosses
+      .filter(drivenFromBehind)
+      .flatMap((cross) => pair(rails[1], cross, 'holds the plinth together, from behind', ADDED)),
+  ];
 }
 
 /** The cleats of a toe board are screwed to the sides. */

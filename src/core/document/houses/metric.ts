@@ -6,7 +6,7 @@ export const metricHouse: House = {
   name: 'Metric house standards',
   all: startingSettings('metric'),
   base: { toe: { kind: 'plinth' }, top: { kind: 'stretchers' }, fronts: { reveal: { top: 3, bottom: 0 } } },
-  wall: {},
+  wall: { toe: { kind: 'none' } },
   tall: { toe: { kind: 'plinth' } },
   schools: schoolStandards('metric'),
   starts: {

@@ -7,7 +7,7 @@ const shared = {
   toe: { kind: 'standing' },
   dividers: { betweenFronts: 'web', atOpenBay: 'shelf' },
   banding: { frontEdges: 'none', caseEdges: 'none' },
-  nailer: { rails: 'none' },
+  nailer: { rails: 'needed' },
   drawers: { family: 'wooden', corner: 'rabbet' },
 } as const;
 

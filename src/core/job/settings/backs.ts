@@ -77,7 +77,15 @@ export const backs = section('Back and nailers', {
     }),
   },
   nailer: {
-    rails: choice('nailers', { standard: 'where the kind needs them', none: 'none' }, { metric: 'standard' }),
+    rails: choice(
+      'nailers',
+      { standard: 'where the kind needs them', needed: 'only where nothing else holds the box', none: 'none' },
+      {
+        metric: 'standard',
+        trade:
+          'A wall box hangs by its nailers, a base box is screwed to the wall through one. A back let into solid sides squares a standing box by itself; a box without a back, or hung without hangers, still needs them.',
+      },
+    ),
     width: length('nailer width', {
       min: 20,
       max: 400,
