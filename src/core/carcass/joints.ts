@@ -1,7 +1,16 @@
-import { type Dim, largest, measuredFrom } from '../derive/index.js';
-import type { Resolved, ResolvedSettings } from '../document/index.js';
-import { type By, type EdgeReference, fastenersAlong, type Operation, SCREW_WAY } from '../machining/index.js';
-import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
+import { type Dim, largest, length, measuredFrom } from '../derive/index.js';
+import type { JointKind, Resolved, ResolvedSettings } from '../document/index.js';
+import {
+  type By,
+  type EdgeReference,
+  type Face,
+  fastenersAlong,
+  type Operation,
+  placeRow,
+  SCREW_WAY,
+  takenAlong,
+} from '../machining/index.js';
+import { edgeOf, type Part, SAME_PLANE, sizeOf } from '../parts/index.js';
 import type { Joint } from './build.js';
 import { cutIn, notchedFor, stopShort } from './dadoes.js';
 import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
@@ -30,7 +39,8 @@ export function machineJoints(
   for (const wanted of joints) {
     const member = wanted.member && byKey.get(wanted.member.key);
     for (const seat of seatsOf(wanted, receiving)) {
-      const { joint, places } = clearOfOtherFace(wanted, seat, lines, resolved);
+      const cut = added.get(seat.part.key) ?? [];
+      const { joint, places } = clearOfOtherFace(wanted, seat, lines, cut, resolved);
       const made = machineJoint(joint, seat, member, resolved, places);
       for (const operation of made.receiver) addTo(added, seat.part.key, operation);
       for (const operation of made.member) if (joint.member) addTo(added, joint.member.key, operation);
@@ -50,17 +60,19 @@ export function machineJoints(
 
 /**
  * A joint as it can be made on a panel to whose other face something may be joined already, and where its fasteners stand
- * from its start.
+ * from its start, clear of what is cut there.
  */
 function clearOfOtherFace(
   wanted: Joint,
   seat: Seat,
   lines: Map<string, Line[]>,
+  cut: readonly Operation[],
   { settings }: Resolved,
 ): { joint: Joint; places: readonly Dim[] } {
   const half = halfOf(wanted.kind, settings);
-  if (half === undefined || !wanted.member || wanted.runs === 'along')
-    return { joint: wanted, places: half === undefined ? [] : placesOf(wanted, seat, settings) };
+  if (half === undefined) return { joint: wanted, places: [] };
+  if (!wanted.member || wanted.runs === 'along')
+    return { joint: wanted, places: clearOfCuts(wanted, seat, placesOf(wanted, seat, settings), cut, settings) };
   const known = lines.get(seat.part.key) ?? [];
   lines.set(seat.part.key, known);
   const facing = facingLines(known, seat.face, wanted);
@@ -70,7 +82,9 @@ function clearOfOtherFace(
   const there = facing.flatMap((line) => line.positions.map((at) => ({ at: at - start, half: line.half })));
   const usual = placesOf(joint, seat, settings);
   const places =
-    there.length > 0 ? movedClear([usual, placesOf(wanted, seat, settings)], seat.depth, own, there) : usual;
+    there.length > 0
+      ? movedClear([usual, placesOf(wanted, seat, settings)], seat.depth, own, there)
+      : clearOfCuts(joint, seat, usual, cut, settings);
   known.push({
     face: seat.face,
     from: joint.level.mm,
@@ -80,6 +94,67 @@ function clearOfOtherFace(
   });
   return { joint, places };
 }
+
+/** Fasteners moved clear of a cut stand so far apart, and so far from the ends of the joint, beside their own half (mm). */
+const APART = 16;
+const FROM_END = 8;
+const BESIDE = 3;
+
+/** The same fasteners, moved along the joint where they would come into what is cut in the receiving part; as they were where there is no room for all of them. */
+function clearOfCuts(
+  joint: Joint,
+  seat: Seat,
+  usual: readonly Dim[],
+  cut: readonly Operation[],
+  settings: ResolvedSettings,
+): readonly Dim[] {
+  const { fasteners } = settings;
+  const half = halfOf(joint.kind, settings) ?? 0;
+  const { part, face } = seat;
+  const { from, offset, positions } = onReceiver(joint, seat, usual);
+  const by = (positions[0]?.mm ?? 0) - (usual[0]?.mm ?? 0);
+  const other: Face = face === 1 ? 2 : 1;
+  const into: Readonly<Record<JointKind, { face: Face; depth: number } | undefined>>[JointKind] = {
+    screws: { face: other, depth: part.thickness.mm },
+    pocket: { face, depth: fasteners.pocketReach.mm },
+    dowels: { face, depth: fasteners.dowelInFace.mm },
+    tenons: { face, depth: fasteners.tenonDepth.mm },
+    dado: undefined,
+    rabbet: undefined,
+  }[joint.kind];
+  if (!into) return usual;
+  const bore = {
+    ...into,
+    depth: Math.min(into.depth, part.thickness.mm),
+    diameter: 2 * half,
+    beside: BESIDE,
+    behind: 0,
+  } as const;
+  const taken = takenAlong([...part.machining, ...cut], sizeOf(part), bore, from === 'v0' ? 'u' : 'v', offset.mm).map(
+    ([low, high]) => [low - by, high - by] as const,
+  );
+  if (usual.every(({ mm }) => taken.every(([low, high]) => mm <= low || mm >= high))) return usual;
+  const long = joint.runs === 'along' ? joint.thickness.mm : seat.depth.mm;
+  const placed = placeRow({
+    regular: usual.map(({ mm }) => mm),
+    within: [FROM_END + half, long - FROM_END - half],
+    apart: 2 * half + APART,
+    taken,
+    // A tenon is wide: one alone keeps its part from turning. Of any other fastener none may go.
+    least: joint.kind === 'tenons' ? 1 : usual.length,
+  });
+  if (!placed.ok) return usual;
+  return placed.places.map((mm) => {
+    const own = nearestOf(usual, mm);
+    const moved = mm - own.mm;
+    return Math.abs(moved) < 1e-6
+      ? own
+      : own.plus(length(moved, 'moved clear of what is cut there')).as('position along the joint');
+  });
+}
+
+const nearestOf = (places: readonly Dim[], mm: number): Dim =>
+  places.reduce((best, each) => (Math.abs(each.mm - mm) < Math.abs(best.mm - mm) ? each : best));
 
 /**
  * The way a screw takes beyond the joint, where nothing is bored but nothing else may be: on through the receiving panel

@@ -130,7 +130,9 @@ function plinth(context: BuildContext): BuilderResult {
   const joined = crosses.map((cross, at) => {
     const face = at === last ? 1 : 2;
     const front = pocketed(context, { part: cross, edge: 'u0', face, into: rails[0] });
-    return drivenFromBehind(cross) ? [front] : [front, pocketed(context, { part: cross, edge: 'u1', face, into: rails[1] })];
+    return drivenFromBehind(cross)
+      ? [front]
+      : [front, pocketed(context, { part: cross, edge: 'u1', face, into: rails[1] })];
   });
   return withPockets([...rails, ...crosses], joined.flat());
 }

@@ -220,7 +220,10 @@ function withCarryingBack(settings: ResolvedSettings, standards: Standards): Res
   if (back.kind.value !== 'structural' || materials.back.source.kind !== 'house') return settings;
   if (standards.material(materials.back.value).thickness.mm >= CARRYING_BACK) return settings;
   const source: Source = { ...materials.nailer.source, note: 'as the nailers, since the back carries' };
-  return { ...settings, materials: { ...materials, back: { ...materials.back, value: materials.nailer.value, source } } };
+  return {
+    ...settings,
+    materials: { ...materials, back: { ...materials.back, value: materials.nailer.value, source } },
+  };
 }
 
 const NO_PIECES: Resolved['pieces'] = {};

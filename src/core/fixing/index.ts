@@ -1,6 +1,7 @@
 import type { Resolved } from '../document/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from '../parts/index.js';
+import { framePocketsClear } from './frame.js';
 import { screwedPairs } from './pairs.js';
 import { screwLines, type Taken, takenBy } from './screws.js';
 
@@ -11,10 +12,11 @@ type Ways = ReadonlyMap<string, readonly Operation[]>;
  * that is bored, clear of it, since they may stand anywhere along what they hold.
  */
 export function fixAdded(
-  parts: readonly Part[],
-  paths: Ways,
+  given: readonly Part[],
+  waysGiven: Ways,
   resolved: Resolved,
 ): { readonly parts: readonly Part[]; readonly paths: Ways } {
+  const { parts, paths } = framePocketsClear(given, waysGiven);
   const bored = new Map<string, Operation[]>();
   const ways = new Map(paths);
   const known = new Map<string, Taken[]>();

@@ -38,4 +38,5 @@ export {
 export { fromStart, type Stopped } from './place.js';
 export { type FastenerRow, type PlacedRow, placeRow } from './placer.js';
 export { fromPoint } from './plan.js';
+export { movedRow, movesTaken, type RowIn, type RowOperation } from './rows.js';
 export { FACING_EDGES_APART, fastenersAlong, mayFace, SCREW_WAY, spacedAlong } from './spacing.js';

@@ -3,15 +3,16 @@ import { type Dim, length } from '../../derive/index.js';
 import type { ResolvedSettings } from '../../document/index.js';
 import { type Front, lippedClearance } from '../../fronts/index.js';
 import type { Box, Cell } from '../../layout/index.js';
-import { mayFace, type Operation } from '../../machining/index.js';
+import { mayFace, movesTaken, type Operation } from '../../machining/index.js';
 import type { Turn } from '../../motions/index.js';
-import { isFrameStile, isUpright, type Part, uprightAt } from '../../parts/index.js';
+import { isFrameStile, isUpright, type Part, sizeOf, uprightAt } from '../../parts/index.js';
 import type { SolvedCabinet } from '../../solve.js';
 import type { FitContext } from '../kind.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/pulls.js';
 import { runnerStrips } from '../runners/strips.js';
 import { familyOf } from './families/index.js';
+import type { BoringContext } from './family.js';
 import { type HingePlace, heightsFree, type PlaceContext, placeHinges } from './places.js';
 import type { HingeProfile } from './profile.js';
 import type { HingeSolution } from './solution.js';
@@ -108,18 +109,38 @@ function hang(
   const mountingPlane = box.mountingPlane.mm;
   const behind = platesBehind({ places: [], ...base }, before);
   const runners = runnerStrips(interiors.compartments, cell.opening.id, head.hardware.runners, resolved);
+  const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };
   const where: PlaceContext = {
     behind,
     ...{ front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings },
     runners,
+    takenOnDoor: takenOnDoor(chosen, front, context),
   };
   const places = placeHinges(chosen, count, where);
   const clear = places.filter((place) => place.clear);
-  const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };
   return {
     door: { places, ...base },
     machining: clear.length > 0 ? familyOf(chosen.profile).bore(chosen, clear, context) : new Map(),
   };
+}
+
+/** What is left of a door between a hinge's holes and what else is cut in it (mm). */
+const BESIDE_HINGE = 2;
+
+/** Where on a door no hinge can be let in: at its mitres, their tenons, and whatever else is cut in its edge. */
+function takenOnDoor(
+  solution: HingeSolution,
+  { v }: Front,
+  context: BoringContext,
+): (readonly [from: number, to: number])[] {
+  const { door } = context;
+  if (door.machining.length === 0 || !door.placement.u.endsWith('z')) return [];
+  const middle = v.size.over(2).as('middle of the door');
+  const one = { onDoor: middle, onCase: v.low.plus(middle), moved: 0, clear: true, decided: false };
+  const holes = familyOf(solution.profile).bore(solution, [one], context).get(door.key) ?? [];
+  return holes
+    .flatMap((hole) => movesTaken(hole, sizeOf(door), door.machining, BESIDE_HINGE))
+    .map(([from, to]) => [middle.mm + from, middle.mm + to] as const);
 }
 
 /**

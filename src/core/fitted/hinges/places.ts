@@ -43,6 +43,8 @@ export interface PlaceContext {
   readonly settings: ResolvedSettings;
   /** Heights (mm) of plate holes already in the other face of what carries the hinge, too deep to face these. */
   readonly behind?: readonly number[];
+  /** Runs of heights on the door (mm above its lower edge) where something else is cut in it. */
+  readonly takenOnDoor?: readonly (readonly [from: number, to: number])[];
   /** Heights between which runners behind the door want to stand: kept out of where another place is in reach. */
   readonly runners?: readonly { readonly low: number; readonly high: number }[];
 }
@@ -61,7 +63,11 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
   const snaps = snapHeights(solution, context);
   const most = context.behind?.length ? MOST_MOVE_BEHIND : MOST_MOVE;
   const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
-  return Array.from({ length: count }, (_, at): HingePlace => {
+  // One hinge takes so much of the door's edge that the next is clear of it.
+  const apart = 2 * familyOf(solution.profile).reach(solution);
+  let last: number | undefined;
+  const above = (z: number) => last === undefined || z >= last + apart - 1e-6;
+  const place = (at: number): HingePlace => {
     const own = decided.find(({ id }) => id === `h${at + 1}`)?.mm;
     if (own !== undefined) {
       const path = `${cell.path}/fill/hingesAt`;
@@ -73,8 +79,8 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
       'hinge above the lower edge of the door',
     );
     const moved =
-      nearest(low.mm + even.mm, (z) => free(z) && beside(z), snaps, most) ??
-      nearest(low.mm + even.mm, free, snaps, most);
+      nearest(low.mm + even.mm, (z) => free(z) && above(z) && beside(z), snaps, most) ??
+      nearest(low.mm + even.mm, (z) => free(z) && above(z), snaps, most);
     const onDoor = (moved ? even.plus(setting('moved to keep clear', moved, { kind: 'rule' })) : even).as(
       'hinge on the door',
     );
@@ -85,6 +91,11 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
       clear: moved !== undefined,
       decided: false,
     };
+  };
+  return Array.from({ length: count }, (_, at) => {
+    const placed = place(at);
+    if (placed.clear) last = placed.onCase.mm;
+    return placed;
   });
 }
 
@@ -131,7 +142,7 @@ function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number
   const reach = familyOf(solution.profile).reach(solution);
   const [low, high] = [front.v.low.mm, front.v.high.mm];
   const half = (familyOf(solution.profile).platesApart(solution) ?? 0) / 2;
-  const { behind = [] } = context;
+  const { behind = [], takenOnDoor = [] } = context;
   const faces = (z: number, hole: number) =>
     Math.abs(z - half - hole) < PLATE_HOLES_APART || Math.abs(z + half - hole) < PLATE_HOLES_APART;
   return (z) =>
@@ -139,6 +150,7 @@ function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number
     z + over <= top + 1e-6 &&
     z - low >= reach &&
     high - z >= reach &&
+    takenOnDoor.every(([from, to]) => z - low <= from + 1e-6 || z - low >= to - 1e-6) &&
     blocked.every(({ from, to }) => z + over <= from + 1e-6 || z + under >= to - 1e-6) &&
     !behind.some((hole) => faces(z, hole));
 }

@@ -134,7 +134,7 @@ export function withoutShared(pins: readonly Operation[], others: readonly Opera
 }
 
 /**
- * Pin holes that would meet plate holes in the other face of a partition are left out, unless a shelf stands in them:
+ * Pin holes that would meet plate holes, in their own face or in the other one of a partition, are left out, unless a shelf stands in them:
  * those are found when the holes are looked at.
  */
 export function withoutMeeting(
@@ -151,7 +151,9 @@ export function withoutMeeting(
     const behind = plates.filter(
       (plate) => plate.face !== operation.face && plate.from === operation.from && deep(plate),
     );
+    const beside = plates.filter((plate) => plate.face === operation.face && plate.from === operation.from);
     const meets = (at: number) =>
+      beside.some((plate) => plate.positions.some(({ mm }) => overlaps(at, mm, operation, plate))) ||
       behind.some((plate) =>
         plate.positions.some(
           ({ mm }) =>
@@ -163,6 +165,15 @@ export function withoutMeeting(
     if (positions.length === operation.positions.length) return [operation];
     return positions.length > 0 ? [{ ...operation, positions }] : [];
   });
+}
+
+/** Wood between a pin hole and a plate hole in the same face (mm). */
+const BESIDE_PLATE = 2;
+
+/** True where a pin hole would run into a plate hole of its face, and is not that hole itself. */
+function overlaps(at: number, plateAt: number, pins: Holes, plate: Holes): boolean {
+  const apart = Math.hypot(plateAt - at, plate.offset.mm - pins.offset.mm);
+  return apart > SAME_HOLE && apart < (plate.diameter.mm + pins.diameter.mm) / 2 + BESIDE_PLATE;
 }
 
 /** Nearer than this two holes of one size are one hole (mm). */

@@ -2,6 +2,7 @@ import { type Dim, length, plain, type Span, spanBetween, spanFrom, spanTo } fro
 import type { Resolved } from '../../document/index.js';
 import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
+import type { PlacedPull } from '../pulls/index.js';
 import { openedRound } from './around.js';
 import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners/index.js';
 import type { BoxPlan } from './plan.js';
@@ -27,7 +28,12 @@ export interface BoxParts {
 }
 
 /** A box of a plan, in its place, its corners joined as the shop joins them. */
-export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): BoxParts {
+export function buildBox(
+  room: DrawerRoom,
+  plan: BoxPlan,
+  resolved: Resolved,
+  pulls: readonly PlacedPull[] = [],
+): BoxParts {
   const { settings, materials } = resolved;
   const { drawers } = settings;
   const { material, thickness: side } = materials.drawerBox;
@@ -72,6 +78,7 @@ export function buildBox(room: DrawerRoom, plan: BoxPlan, resolved: Resolved): B
     back: { up: shortBack ? backLow.minus(low).as('short back above the sides') : NOTHING, height: backZ.size },
     bottom: { thickness: base.thickness, applied },
     by,
+    crossed: crossedBy(pulls, room, { low, inner, reach: drawers.screw.mm }),
   };
   const joined = corner.join(context);
   const groove = (stopped: Stopped | undefined) => bottomGroove(context, stopped);
@@ -280,4 +287,22 @@ function stiffened(
     ];
     return { part, through, ways: shortBack ? [way('u0')] : [way('u0'), way('u1')] };
   });
+}
+
+/** Where pulls are bored through the ends of a box front that its corner screws go into. */
+function crossedBy(
+  pulls: readonly PlacedPull[],
+  { front }: DrawerRoom,
+  { low, inner, reach }: { readonly low: Dim; readonly inner: Span; readonly reach: number },
+): { at: number; half: number }[] {
+  if (!front) return [];
+  return pulls
+    .filter(({ frontKey }) => frontKey === front.key)
+    .flatMap(({ holes, profile }) =>
+      holes.flatMap(({ across, up }) => {
+        const x = front.h.low.mm + across.mm;
+        const fromEnd = Math.min(x - inner.low.mm, inner.high.mm - x);
+        return fromEnd < reach ? [{ at: front.v.low.mm + up.mm - low.mm, half: profile.hole / 2 }] : [];
+      }),
+    );
 }

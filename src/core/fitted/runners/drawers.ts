@@ -94,7 +94,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     };
     if (runnerFamily(room, drawers) === 'wooden') {
       const plan = woodenPlan(room, resolved);
-      const made = buildBox(room, plan, resolved);
+      const made = buildBox(room, plan, resolved, pulls);
       const face = fixFace(room, made, pulls, resolved);
       const under = runsOn(room, parts, plan.length);
       return {
@@ -110,7 +110,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
     if (!chosen)
       return { fitted: { against, ...said, parts: [], carried }, parts: [], operations: [], ways: [], buy: [] };
     const { profile, length, plan, contents, load } = chosen;
-    const made = buildBox(room, plan, resolved);
+    const made = buildBox(room, plan, resolved, pulls);
     const face = fixFace(room, made, pulls, resolved);
     const brackets = onBrackets(room, drawers);
     const fixed = onCase(room, chosen, resolved, context.paths, parts);

@@ -99,8 +99,8 @@ function depthIn(part: Part): Dim {
   return most.mm < IN_FACE ? most : length(IN_FACE, 'screw in the face');
 }
 
-/** A screw through a stile's lap stands so far from its ends, and leaves so much beside what is cut there (mm). */
-const FROM_LAP = 7;
+/** A screw through a stile's lap stands so far from its ends, or in a narrow one so that its head just clears the side of the box; and leaves so much beside what is cut there (mm). */
+const FROM_LAP = [7, 5] as const;
 const BESIDE = 2;
 
 /** Where screws through stiles are wanted, as shares of the height, the best first; all between; how far two are apart (mm). */
@@ -108,9 +108,16 @@ const WANTED_HEIGHTS = [0.36, 0.42, 0.3, 0.48, 0.54, 0.6, 0.66, 0.72, 0.78, 0.84
 const HEIGHTS_BETWEEN = Array.from({ length: 39 }, (_, at) => 0.12 + at * 0.02);
 const APART = 40;
 const FROM_CORNER_SCREW = 10;
+const FROM_GROOVE = 5;
 
-/** The stiles lie before the ends of the box front, where the corner screws go in. */
-function clearOfCorners(z: Dim, { ways, low }: BoxParts, { key, machining }: Part): boolean {
+/** The stiles lie before the ends of the box front, where the corner screws go in; its bottom runs in a groove. */
+function clearOfBox(z: Dim, { ways, low }: BoxParts, { key, machining }: Part): boolean {
+  const up = z.mm - low.mm;
+  const inGroove = machining.some(
+    (each) =>
+      each.kind === 'groove' && up > each.offset.mm - FROM_GROOVE && up < each.offset.mm + each.width.mm + FROM_GROOVE,
+  );
+  if (inGroove) return false;
   return [...ways, ...machining.map((operation) => [key, operation] as const)].every(
     ([part, way]) =>
       part !== key ||
@@ -140,7 +147,7 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
     const freeIn = (shares: readonly number[]) =>
       shares
         .map(at)
-        .filter((z) => clearOfCorners(z, box, boxFront))
+        .filter((z) => clearOfBox(z, box, boxFront))
         .map((z) => ({ z, places: stiles.flatMap((stile) => placeInLap(stile, z, box.inner)) }));
     const wanted = freeIn(WANTED_HEIGHTS);
     // All between are looked at only where the wanted ones do not do.
@@ -182,21 +189,36 @@ function rowsAmong(rows: readonly Row[], two: boolean, least?: number): Row[] | 
   return only && !(two && least !== undefined) ? [only] : undefined;
 }
 
+interface Lap {
+  readonly from: Dim;
+  readonly to: Dim;
+  readonly middle: Dim;
+}
+
 /** Where a stile laps the inside of the box, along x; undefined where it laps too little to hold a screw. */
-function lapOf(
-  { stands: { x } }: Part,
-  inner: Span,
-): { readonly from: Dim; readonly to: Dim; readonly middle: Dim } | undefined {
+function lapOf({ stands: { x } }: Part, inner: Span): Lap | undefined {
   const from = x.low.mm > inner.low.mm ? x.low : inner.low;
   const to = x.high.mm < inner.high.mm ? x.high : inner.high;
-  if (to.mm - from.mm < 2 * FROM_LAP) return undefined;
+  if (to.mm - from.mm < 2 * FROM_LAP[1]) return undefined;
   return { from, to, middle: from.plus(to.minus(from).over(2)).as('middle of the stile’s lap') };
 }
 
 /** The place of a screw through a stile at a height: in the middle of its lap, or as near to it as nothing is cut. */
 function placeInLap(stile: Part, z: Dim, inner: Span): Dim[] {
   const lap = lapOf(stile, inner);
-  if (!lap) return [];
+  return lap ? firstOf(FROM_LAP, (fromLap) => placedIn(lap, fromLap, stile, z)) : [];
+}
+
+/** What the first of some gives that gives anything. */
+function firstOf<T>(all: readonly T[], give: (each: T) => Dim[]): Dim[] {
+  for (const each of all) {
+    const given = give(each);
+    if (given.length > 0) return given;
+  }
+  return [];
+}
+
+function placedIn(lap: Lap, fromLap: number, stile: Part, z: Dim): Dim[] {
   const upright = stile.placement.u.endsWith('z');
   const [along, across] = upright ? (['v', 'u'] as const) : (['u', 'v'] as const);
   const [low, high] = [alongPart(stile, along, lap.from).mm, alongPart(stile, along, lap.to).mm];
@@ -205,7 +227,7 @@ function placeInLap(stile: Part, z: Dim, inner: Span): Dim[] {
   const bore = { face: 2, depth: depthIn(stile).mm, diameter: SCREW_WAY.mm, beside: BESIDE, behind: BESIDE } as const;
   const placed = placeRow({
     regular: [middle],
-    within: [Math.min(low, high) + FROM_LAP, Math.max(low, high) - FROM_LAP],
+    within: [Math.min(low, high) + fromLap, Math.max(low, high) - fromLap],
     apart: APART,
     taken: takenAlong(stile.machining, sizeOf(stile), bore, along, alongPart(stile, across, z).mm),
     least: 1,

@@ -16,6 +16,8 @@ export interface CornerContext {
   readonly back: { readonly up: Dim; readonly height: Dim };
   readonly bottom: { readonly thickness: Dim; readonly applied: boolean };
   readonly by: (what: string) => By;
+  /** Heights above the lower edge of the sides at which something is bored through the ends of the front, and how far to each side (mm). */
+  readonly crossed?: readonly { readonly at: number; readonly half: number }[];
 }
 
 /** Operations by part: each of the sides alike, front, back, and the ways of screws by the key of a part. */

@@ -1,5 +1,5 @@
 import { type Dim, length, plain } from '../../../derive/index.js';
-import { type Operation, SCREW_WAY } from '../../../machining/index.js';
+import { type Operation, placeRow, SCREW_WAY } from '../../../machining/index.js';
 import type { CornerContext } from './corner.js';
 
 /** Fasteners keep this far above the groove of the bottom, from the upper edge, and from one to the next (mm). */
@@ -10,13 +10,44 @@ const APART = 100;
 const LEAST_APART = 12;
 
 /** Heights of the fasteners along the sides: two to a corner in low boxes, else at most 100 apart, clear of the groove. */
-export function fastenerHeights({ plan, height, back, bottom }: CornerContext): {
+export function fastenerHeights({ plan, height, back, bottom, crossed = [] }: CornerContext): {
   front: readonly Dim[];
   back: readonly Dim[];
 } {
   const above = plan.recess.plus(bottom.thickness).plus(ABOVE_GROOVE).as('first screw above the bottom');
   const first = bottom.applied ? FROM_LOWER : plan.clear && plan.clear.mm > above.mm ? plan.clear : above;
-  return { front: column(first, height), back: column(first, back.up.plus(back.height).as('top of the back')) };
+  return {
+    front: clearOf(column(first, height), [first.mm, height.mm], crossed),
+    back: column(first, back.up.plus(back.height).as('top of the back')),
+  };
+}
+
+/** Wood between a corner screw and a pull's hole that crosses it; how near the upper edge one may stand to be clear (mm). */
+const BESIDE_PULL = 5;
+const LEAST_FROM_TOP = 12;
+
+/** A column moved clear of what is bored across it: a wide pull on a narrow drawer goes through the ends of the front. */
+function clearOf(
+  column: readonly Dim[],
+  [first, top]: readonly [number, number],
+  crossed: NonNullable<CornerContext['crossed']>,
+): readonly Dim[] {
+  const taken = crossed.map(({ at, half }) => [at - half - BESIDE_PULL, at + half + BESIDE_PULL] as const);
+  if (column.every(({ mm }) => taken.every(([from, to]) => mm <= from || mm >= to))) return column;
+  const placed = placeRow({
+    regular: column.map(({ mm }) => mm),
+    within: [first, top - LEAST_FROM_TOP],
+    apart: LEAST_APART,
+    taken,
+    least: column.length,
+  });
+  if (!placed.ok) return column;
+  return placed.places.map((mm, at) => {
+    const own = column[at] as Dim;
+    return Math.abs(mm - own.mm) < 1e-6
+      ? own
+      : own.plus(length(mm - own.mm, 'moved clear of the pull')).as('screw of the corner');
+  });
 }
 
 function column(first: Dim, top: Dim): Dim[] {
