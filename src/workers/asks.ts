@@ -1,15 +1,18 @@
 import { type Cabinet, type JobHead, readCabinet, readJobHead, type SettingPath } from '../core/document/index.js';
 import { drawChoice, type Picture } from '../core/drawing/index.js';
-import { compareSchools, type SchoolComparison } from '../core/present/index.js';
+import { compareSchools, type OptionStops, type SchoolComparison, stopsOfOptions } from '../core/present/index.js';
 
 /** What a screen asks about a cabinet as it would be if it were decided otherwise: answered beside the bench, not on it. */
 export type Ask =
   | { readonly kind: 'choices'; readonly path: SettingPath; readonly options: readonly string[] }
+  | { readonly kind: 'stops'; readonly path: SettingPath; readonly options: readonly string[] }
   | { readonly kind: 'schools' };
 
 export interface Answers {
   /** A small drawing for each option, in order. */
   readonly choices: readonly (Picture | undefined)[];
+  /** What each option would stop for. */
+  readonly stops: readonly OptionStops[];
   readonly schools: readonly SchoolComparison[];
 }
 
@@ -26,6 +29,8 @@ function answer(head: JobHead, cabinet: Cabinet, ask: Ask): Answers[Ask['kind']]
   switch (ask.kind) {
     case 'choices':
       return ask.options.map((option) => drawChoice(head, cabinet, ask.path, option));
+    case 'stops':
+      return stopsOfOptions(head, cabinet, ask.path, ask.options);
     case 'schools':
       return compareSchools(head, cabinet);
   }

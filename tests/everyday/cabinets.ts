@@ -79,10 +79,9 @@ const SIZES: Readonly<
 };
 
 const SHARE = { rule: 'share', weight: 1 } as const;
-const door = (hinged: 'left' | 'right'): Fill =>
-  ({ kind: 'door', hinge: hinged, interior: shelved(1) }) as unknown as Fill;
-const pair = (shelves: number): Fill => ({ kind: 'pair', interior: { kind: 'shelves', shelves } }) as unknown as Fill;
-const drawer: Fill = { kind: 'drawer' } as unknown as Fill;
+const door = (hinged: 'left' | 'right'): Fill => ({ kind: 'door', hinged, interior: shelved(1) });
+const pair = (shelves: number): Fill => ({ kind: 'pair', interior: shelved(shelves) });
+const drawer: Fill = { kind: 'drawer' };
 const rows = (...fills: readonly (Fill | readonly [Fill, number])[]): Cabinet['face']['parts'] =>
   fills.map((each, at): Opening => {
     const [fill, mm] = Array.isArray(each) ? (each as readonly [Fill, number]) : [each as Fill, undefined];
@@ -109,7 +108,7 @@ export const FACES: Readonly<Record<string, Face>> = {
   'three drawers': { parts: () => rows([drawer, 140], drawer, drawer), widths: [225, 1250], kinds: ['base'] },
   'four drawers': { parts: () => rows(drawer, drawer, drawer, drawer), widths: [225, 1250], kinds: ['base'] },
   'open, adjustable shelves': {
-    parts: () => rows({ kind: 'open', interior: { kind: 'shelves', shelves: 2 } } as unknown as Fill),
+    parts: () => rows({ kind: 'open', interior: shelved(2) }),
     widths: [190, 1250],
     kinds: ['base', 'wall', 'tall'],
   },

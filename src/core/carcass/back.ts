@@ -1,9 +1,10 @@
 import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
+import type { Resolved } from '../document/index.js';
 import { madeOf, sidesOf } from '../job/index.js';
-
 import { insideOf } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import { makePart, type Part, SAME_PLANE } from '../parts/index.js';
+import { TOLERANCE_MM } from '../units/index.js';
 import type { BuildContext, Builder, Joint } from './build.js';
 import { type NailerPlace, nailerPlaces } from './crossings.js';
 import { endShows } from './ends.js';
@@ -83,10 +84,19 @@ export const back: Builder = (context) => {
       y: spanFrom(edges.y, materials.back.thickness),
       z: spanBetween(edges.lower, edges.upper),
     },
-    axes: settings.back.grain.value === 'up' ? { u: '+z', v: '+x', w: '+y' } : { u: '+x', v: '+z', w: '+y' },
+    axes: runsUp(context.resolved, edges) ? { u: '+z', v: '+x', w: '+y' } : { u: '+x', v: '+z', w: '+y' },
   });
   return { parts: [part], joints: kind === 'structural' ? structuralJoints(context, part) : [] };
 };
+
+/** Whether the grain of the back runs up: by the standard, unless only across does it come out of a sheet, edges trimmed. */
+function runsUp({ settings, materials, trim }: Resolved, { width, lower, upper }: BackEdges): boolean {
+  const { grain } = settings.back;
+  if (grain.value !== 'fits') return grain.value === 'up';
+  const { material } = materials.back;
+  const across = material.sheet.width - 2 * trim;
+  return material.form !== 'sheet' || width.mm <= across + TOLERANCE_MM || upper.mm - lower.mm > across + TOLERANCE_MM;
+}
 
 /**
  * A structural back is held by its edges. Where an end shows it is pulled to that side by pocket screws from behind; all

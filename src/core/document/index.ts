@@ -30,6 +30,7 @@ export {
 export {
   type Choice,
   choiceOf,
+  offeredOn,
   type Resolved,
   type ResolvedSettings,
   resolve,
@@ -49,5 +50,6 @@ export {
   settingSectionsShown,
   settingsSchema,
   valueAt,
+  withSetting,
 } from './settings.js';
 export { stableJson, writeHardware, writeJob } from './write.js';

@@ -1,5 +1,5 @@
 import { Dim, type Source, type SourceKind } from '../derive/index.js';
-import { type DecidedPart, type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
+import { type DecidedPart, matters, type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document.js';
 import {
   type Leaf,
@@ -28,6 +28,21 @@ export function choiceOf(solved: { readonly resolved: Pick<Resolved, 'settings'>
   return found instanceof Dim ? '' : found.value;
 }
 
+/** The words conditions of settings are asked about: those of other choices, and the kind of the cabinet. */
+export const CABINET_KIND = 'cabinet/kind';
+
+/** True when a setting matters on a cabinet, or is decided there, so that it can be let go again. */
+export function offeredOn(
+  solved: { readonly cabinet: Pick<Cabinet, 'kind'>; readonly resolved: Pick<Resolved, 'settings'> },
+  { when, key }: Pick<Leaf, 'when' | 'key'>,
+): boolean {
+  const is = (path: string) => (path === CABINET_KIND ? solved.cabinet.kind : choiceOf(solved, path));
+  return matters(when, is) || (asksForKind(when) && settingOf(solved, key).source?.kind === 'here');
+}
+
+const asksForKind = (when: Leaf['when']) =>
+  (Array.isArray(when) ? when : [when ?? {}]).some((conditions) => CABINET_KIND in conditions);
+
 /** The settings with every length a `Dim` and every word a `Choice`. */
 type ResolvedGroup<T> = {
   readonly [K in keyof T]: T[K] extends number ? Dim : T[K] extends string ? Choice<T[K]> : ResolvedGroup<T[K]>;
@@ -39,6 +54,8 @@ export interface Resolved {
   readonly materials: Readonly<Record<MaterialRole, ResolvedMaterial>>;
   /** Materials decided for single parts, by the keys of the parts. */
   readonly pieces: Readonly<Record<string, ResolvedMaterial>>;
+  /** What is trimmed off each edge of a sheet before parts are cut (mm). */
+  readonly trim: number;
   /** What a cabinet decides of single parts. */
   readonly decided: { readonly cabinetId: string; readonly parts: readonly DecidedPart[] };
 }
@@ -141,7 +158,11 @@ export class Standards {
   /** What came of a cabinet's own decisions, by their identity. */
   private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Resolved }>();
 
-  constructor(private readonly head: JobHead) {}
+  readonly trim: number;
+
+  constructor(private readonly head: JobHead) {
+    this.trim = head.workshop.cutting.trim;
+  }
 
   /** Every setting and material of a cabinet; the same again while what it decides itself stays. */
   resolved(cabinet: Cabinet): Resolved {
@@ -197,7 +218,7 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
   // What a cabinet decides nothing of it shares with the others.
   const said = groups.length === 0 ? behind.settings : { ...behind.settings, ...overlaid(groups, own, behind) };
-  const settings = withCarryingBack(said, standards);
+  const settings = withWhatFollows(said, standards);
   const { materials } = settings;
   const resolved = Object.fromEntries(
     (Object.keys(materials) as MaterialRole[]).map((role) => [role, standards.material(materials[role].value)]),
@@ -205,26 +226,44 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   const pieces = piecesOf(cabinet, standards);
   // A cabinet has one bottom and one back: what is decided of them holds for the role.
   for (const role of ['bottom', 'back'] as const) if (pieces[role]) resolved[role] = pieces[role];
-  return { settings, materials: resolved, pieces, decided: { cabinetId: cabinet.id, parts: cabinet.parts ?? [] } };
+  return {
+    settings,
+    materials: resolved,
+    pieces,
+    trim: standards.trim,
+    decided: { cabinetId: cabinet.id, parts: cabinet.parts ?? [] },
+  };
 }
 
 /** A back thinner than this does not carry what a structural one has to (mm). */
 const CARRYING_BACK = 12;
 
 /**
- * A structural back does the work of nailers: where the standard's back is too thin for it, it is of the nailers' stock.
- * What the job or the cabinet decides of the back stays as it is decided.
+ * What a choice brings with it where nobody has said otherwise: what the job or the cabinet decides stays as it is
+ * decided.
+ *
+ * A structural back does the work of nailers, so where the standard's back is too thin for it, it is of the nailers'
+ * stock. Drawers that run wood on wood run on web frames.
  */
-function withCarryingBack(settings: ResolvedSettings, standards: Standards): ResolvedSettings {
-  const { back, materials } = settings;
-  if (back.kind.value !== 'structural' || materials.back.source.kind !== 'house') return settings;
-  if (standards.material(materials.back.value).thickness.mm >= CARRYING_BACK) return settings;
-  const source: Source = { ...materials.nailer.source, note: 'as the nailers, since the back carries' };
-  return {
-    ...settings,
-    materials: { ...materials, back: { ...materials.back, value: materials.nailer.value, source } },
-  };
+function withWhatFollows(settings: ResolvedSettings, standards: Standards): ResolvedSettings {
+  const { back, materials, drawers, dividers } = settings;
+  let now = settings;
+  if (back.kind.value === 'structural' && byStandard(materials.back)) {
+    const carries = standards.material(materials.back.value).thickness.mm >= CARRYING_BACK;
+    const source: Source = { ...materials.nailer.source, note: 'as the nailers, since the back carries' };
+    if (!carries)
+      now = { ...now, materials: { ...materials, back: { ...materials.back, value: materials.nailer.value, source } } };
+  }
+  const { betweenFronts } = dividers;
+  const carried = betweenFronts.value === 'web' || betweenFronts.value === 'shelf';
+  if (drawers.family.value === 'wooden' && !carried && byStandard(betweenFronts)) {
+    const source: Source = { ...drawers.family.source, note: 'wooden runners lie on web frames' };
+    now = { ...now, dividers: { ...dividers, betweenFronts: { ...betweenFronts, value: 'web', source } } };
+  }
+  return now;
 }
+
+const byStandard = ({ source }: Choice) => source.kind === 'house';
 
 const NO_PIECES: Resolved['pieces'] = {};
 

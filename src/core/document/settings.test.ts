@@ -1,16 +1,15 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { solveWith } from '../../../tests/support/cabinets.js';
-import { Dim } from '../derive/index.js';
 import { type Conditions, choice, isDeclared, length, matters, not, pathTo, section } from '../job/index.js';
 import {
+  offeredOn,
   type SettingOverrides,
   type SettingPath,
   settingLeaf,
   settingLeaves,
   settingSectionsShown,
   settingsSchema,
-  valueAt,
 } from './index.js';
 import { fillYounger, type Leaf, startingSettings } from './settings.js';
 
@@ -95,11 +94,7 @@ test('conditions: all of one set, any of several, one of some words, any but one
 /** What is shown for a cabinet with these settings. */
 function shown(settings: SettingOverrides): string[] {
   const solved = solveWith({ settings });
-  const is = (path: string) => {
-    const found = valueAt(solved.resolved.settings, path.split('/'));
-    return found instanceof Dim ? '' : (found as { value: string }).value;
-  };
-  return settingLeaves.filter(({ when }) => matters(when, is)).map(({ key }) => key);
+  return settingLeaves.filter((leaf) => offeredOn(solved, leaf)).map(({ key }) => key);
 }
 
 test('a setting that another choice rules out is not shown; it comes back with the choice', () => {
@@ -131,8 +126,8 @@ test('a setting that another choice rules out is not shown; it comes back with t
     [{ back: { cut: 'cutter', offsetFrom: 'set' } }, ['back/cutter', 'back/offset'], ['back/inset']],
     [{ toe: { kind: 'none' } }, ['toe/kind'], ['toe/height', 'toe/setback']],
     [{ toe: { kind: 'notched' } }, ['toe/board', 'toe/setback'], ['toe/rearSetback']],
-    [{ ends: { left: 'wall' } }, ['ends/filler'], ['ends/scribe']],
-    [{ ends: { left: 'wall', filler: 'strip' } }, ['ends/scribe'], []],
+    [{ ends: { left: 'wall', filler: 'none' } }, ['ends/filler'], ['ends/scribe']],
+    [{ ends: { left: 'wall' } }, ['ends/filler', 'ends/scribe'], []],
     [
       { joints: { bottom: 'dowels', top: 'dowels', shelf: 'dowels', partition: 'dowels' } },
       ['fasteners/dowel'],

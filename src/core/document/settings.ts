@@ -105,6 +105,20 @@ function put(tree: Tree, path: readonly string[], value: unknown): void {
   node[path.at(-1) as string] = value;
 }
 
+/** A layer of settings with one of them decided otherwise; the layer it is given stays as it is. */
+export function withSetting(
+  settings: SettingOverrides,
+  [key, ...rest]: readonly string[],
+  value: string | number,
+): SettingOverrides {
+  if (key === undefined) return settings;
+  const inner = (settings as Record<string, unknown>)[key];
+  return {
+    ...settings,
+    [key]: rest.length === 0 ? value : withSetting((inner ?? {}) as SettingOverrides, rest, value),
+  };
+}
+
 /** Every setting at what it is in a starting set. */
 export function startingSettings(set: HouseSet): Settings {
   const tree: Tree = {};

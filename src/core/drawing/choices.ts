@@ -1,5 +1,5 @@
 import type { Joint } from '../carcass/index.js';
-import type { Cabinet, JobHead, SettingOverrides } from '../document/index.js';
+import { type Cabinet, type JobHead, withSetting } from '../document/index.js';
 import { type DrawingItem, type DrawingPoint, regionBetween } from '../drafting/index.js';
 import type { Opening } from '../job/index.js';
 import { type SolvedCabinet, solveCabinet } from '../solve.js';
@@ -70,7 +70,7 @@ const CORNER = 46;
 export function drawChoice(head: JobHead, cabinet: Cabinet, path: string, option: string): Picture | undefined {
   const view = VIEW_OF[path];
   if (!view) return undefined;
-  const settings = withOption(cabinet.settings, path.split('/'), option);
+  const settings = withSetting(cabinet.settings, path.split('/'), option);
   return drawView(solveCabinet(head, { ...cabinet, settings, face: faceFor(view, cabinet) }), view);
 }
 
@@ -87,15 +87,6 @@ function faceFor(view: View, { face }: Cabinet): Cabinet['face'] {
     kind: view === 'shelf joint' ? 'rows' : 'columns',
     graduation: face.graduation,
     parts: [bay('o1'), bay('o2')],
-  };
-}
-
-function withOption(settings: SettingOverrides, [key, ...rest]: readonly string[], option: string): SettingOverrides {
-  if (key === undefined) return settings;
-  const inner = (settings as Record<string, unknown>)[key];
-  return {
-    ...settings,
-    [key]: rest.length === 0 ? option : withOption((inner ?? {}) as SettingOverrides, rest, option),
   };
 }
 

@@ -1,6 +1,6 @@
 import { Dim } from '../derive/index.js';
-import { choiceOf, type Job, settingOf, settingSectionsShown } from '../document/index.js';
-import { matters, pathTo } from '../job/index.js';
+import { type Job, offeredOn, settingOf, settingSectionsShown } from '../document/index.js';
+import { pathTo } from '../job/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatLength, formatLengthWithUnit, formatMm } from '../units/index.js';
 import { capital } from '../words.js';
@@ -55,7 +55,7 @@ function decisions(solved: SolvedCabinet, job: Job): Findable[] {
   const named = new Map([...job.materials, ...Object.values(job.hardware).flat()].map(({ id, name }) => [id, name]));
   return settingSectionsShown.flatMap(({ title, leaves }) =>
     leaves
-      .filter(({ when }) => matters(when, (path) => choiceOf(solved, path)))
+      .filter((leaf) => offeredOn(solved, leaf))
       .map(({ key, label, measure, options }) => {
         const value = settingOf(solved, key);
         const shown =

@@ -89,12 +89,13 @@ const PASSED: By = { kind: 'fixing', what: 'passed' };
  * two lines where two faces meet; each moved clear of what is cut in either. None where what they share is too small or
  * everything of it is taken.
  */
-export function screwLines(screwed: Screwed, around: InTheWay): ScrewLine[] {
-  const { through, into } = screwed;
+export function screwLines(wanted: Screwed, around: InTheWay): ScrewLine[] {
+  const { through, into } = wanted;
   const normal = axisIndex(through.placement.w);
-  const [along, across] = runOf(screwed, normal);
+  const [along, across] = runOf(wanted, normal);
   const [run, width] = [commonSpan(through, into, along), commonSpan(through, into, across)];
   if (run.size.mm < 2 * FROM_END || width.size.mm < LEAST) return [];
+  const screwed = withRoomBeside(wanted, linesAcross(wanted, normal, across, width), width);
   const lines: { readonly at: Dim; readonly places: Dim[] }[] = linesAcross(screwed, normal, across, width).map(
     (at) => ({
       at,
@@ -102,12 +103,12 @@ export function screwLines(screwed: Screwed, around: InTheWay): ScrewLine[] {
     }),
   );
   const free = lines.map(({ at }) => freePlaces(screwed, normal, along, [across, at.mm], around));
-  const wanted =
+  const regular =
     run.size.mm > 2 * screwed.first.mm
       ? spacedAlong(run.size, screwed.first, screwed.spacing)
       : fastenersAlong(run.size, { half: screwed.pilot.mm / 2, ...screwed });
   for (const [index, { places }] of lines.entries())
-    for (const place of wanted) {
+    for (const place of regular) {
       const start = run.low.plus(place);
       const moved = MOVES.find((by) => {
         const mm = start.mm + by;
@@ -130,6 +131,16 @@ function runOf({ through, into }: Screwed, normal: AxisIndex): [along: AxisIndex
   if (thin !== normal) return plane[0] === thin ? [plane[1], thin] : [plane[0], thin];
   const [a, b] = plane.map((axis) => commonSpan(through, into, axis).size.mm) as [number, number];
   return a >= b ? plane : [plane[1], plane[0]];
+}
+
+/** Wood from a hole to the edge of what is screwed on (mm). */
+const LEFT_BESIDE = 2;
+
+/** Beside a narrow rest behind a rabbet the hole is bored as wide as the screw, no wider, so that it does not break out. */
+function withRoomBeside(screwed: Screwed, lines: readonly Dim[], { low, high }: Span): Screwed {
+  const { pilot } = screwed;
+  const least = Math.min(...lines.map(({ mm }) => Math.min(mm - low.mm, high.mm - mm)));
+  return pilot.mm > SCREW_WAY.mm && least - pilot.mm / 2 < LEFT_BESIDE ? { ...screwed, pilot: SCREW_WAY } : screwed;
 }
 
 /** Where both parts are, along an axis. */

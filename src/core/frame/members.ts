@@ -34,9 +34,9 @@ export function frameSizes(box: Box, resolved: Resolved): FrameSizes {
     width: box.overallWidth.as('frame width'),
     height: box.height.plus(frame.rise).minus(foot).as('frame height'),
     foot,
-    opening: frameOpening(box, { settings }).size,
-    packingLeft: packing(stileWidth('left', settings), box.beyondLeft, 'left'),
-    packingRight: packing(stileWidth('right', settings), box.beyondRight, 'right'),
+    opening: frameOpening(box, resolved).size,
+    packingLeft: packing(stileWidth('left', resolved), box.beyondLeft, 'left'),
+    packingRight: packing(stileWidth('right', resolved), box.beyondRight, 'right'),
   };
 }
 
@@ -67,7 +67,7 @@ class Frame {
   stile(hand: 'left' | 'right'): Part {
     const { box, resolved } = this.context;
     const { ends, frame } = resolved.settings;
-    const width = stileWidth(hand, resolved.settings);
+    const width = stileWidth(hand, resolved);
     const x =
       hand === 'left'
         ? spanFrom(length(0).minus(box.beyondLeft), width)

@@ -76,21 +76,30 @@ function caseOpenings(box: Box, resolved: Resolved): Openings {
   };
 }
 
-/** Width of an outer stile as it is made: at a wall wider by scribe and filler, unless these are to lie within it. */
-export function stileWidth(end: 'left' | 'right', settings: Resolved['settings']): Dim {
+type Framed = Pick<Resolved, 'settings' | 'materials'>;
+
+/**
+ * Width of an outer stile as it is made: at a wall wider by scribe and filler, unless these are to lie within it; before
+ * an applied end panel wider by the panel, unless its width is decided here.
+ */
+export function stileWidth(end: 'left' | 'right', { settings, materials }: Framed): Dim {
   const { frame, ends } = settings;
   const decided = end === 'left' ? frame.stileLeft : frame.stileRight;
-  return ends[end].value === 'wall' && frame.wallStile.value === 'wider'
-    ? decided
-        .plus(reachToWall(settings))
-        .as(`${end} stile as made`)
-        .because('it reaches the wall, the rails stay as they are')
-    : decided;
+  const atWall = ends[end].value === 'wall' && frame.wallStile.value === 'wider';
+  const covers = ends[`${end}Panel`].value === 'applied' && decided.source?.kind !== 'here';
+  if (!atWall && !covers) return decided;
+  const reached = atWall ? decided.plus(reachToWall(settings)) : decided;
+  const why = atWall
+    ? 'it reaches the wall, the rails stay as they are'
+    : 'it covers the end panel, the rails stay as they are';
+  return (covers ? reached.plus(materials.end.thickness.as('end panel thickness')) : reached)
+    .as(`${end} stile as made`)
+    .because(why);
 }
 
 /** What a frame leaves between its stiles. */
-export function frameOpening(box: Box, { settings }: Pick<Resolved, 'settings'>): Span {
-  const [left, right] = [stileWidth('left', settings), stileWidth('right', settings)];
+export function frameOpening(box: Box, resolved: Framed): Span {
+  const [left, right] = [stileWidth('left', resolved), stileWidth('right', resolved)];
   return {
     low: left.minus(box.beyondLeft).as('inner edge of the left stile'),
     high: box.width.plus(box.beyondRight).minus(right).as('inner edge of the right stile'),

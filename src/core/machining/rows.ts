@@ -53,9 +53,22 @@ export function movesTaken(
   return spacesOf(operation, size).flatMap((mine) =>
     others
       .flatMap((other) => spacesOf(other, size))
-      .filter(({ low, high }) => high[0] - low[0] < size.length / 2 && beside(mine, { low, high }, 1, skin))
-      .map(({ low, high }) => [low[0] - mine.high[0] - skin, high[0] - mine.low[0] + skin] as const),
+      .filter((other) => other.high[0] - other.low[0] < size.length / 2 && beside(mine, other, 1, skin))
+      .flatMap((other) => alongWithin(other, mine.low[1] - skin, mine.high[1] + skin))
+      .map(([low, high]) => [low - mine.high[0] - skin, high - mine.low[0] + skin] as const),
   );
+}
+
+/** From where to where a space reaches along the length between two places across: what lies slanting reaches less far. */
+function alongWithin({ low, high, corners }: Space, from: number, to: number): (readonly [number, number])[] {
+  if (!corners) return [[low[0], high[0]]];
+  const reached = corners.flatMap(([u, v], at): number[] => {
+    const [nextU, nextV] = corners[(at + 1) % corners.length] ?? [u, v];
+    const crossing = (line: number) =>
+      (v - line) * (nextV - line) < 0 ? [u + ((nextU - u) * (line - v)) / (nextV - v)] : [];
+    return [...(v >= from && v <= to ? [u] : []), ...crossing(from), ...crossing(to)];
+  });
+  return reached.length > 0 ? [[Math.min(...reached), Math.max(...reached)]] : [];
 }
 
 type Block = Pick<Space, 'low' | 'high'>;

@@ -25,14 +25,19 @@ function workerPort(): Port {
 
 /**
  * What a worker says of a cabinet were it decided otherwise. Until it has answered for the cabinet as it is now, what it
- * said last; undefined before the first answer. `name` tells one question from another.
+ * said last; undefined before the first answer, and while nothing is asked. `name` tells one question from another.
  */
-export function useAnswer<A extends Ask>(name: string, solved: SolvedCabinet, ask: A): Answers[A['kind']] | undefined {
+export function useAnswer<A extends Ask>(
+  name: string,
+  solved: SolvedCabinet,
+  ask: A | undefined,
+): Answers[A['kind']] | undefined {
   const job = useBench((state) => state.job);
   const { cabinet } = solved;
   const [last, setLast] = useState<{ readonly cabinetId: string; readonly answer: Answers[A['kind']] }>();
-  const wanted = JSON.stringify(ask);
+  const wanted = ask && JSON.stringify(ask);
   useEffect(() => {
+    if (wanted === undefined) return undefined;
     let left = false;
     theAsker().ask(name, job, cabinet, JSON.parse(wanted) as A, (answer) => {
       if (!left) setLast({ cabinetId: cabinet.id, answer: answer as Answers[A['kind']] });

@@ -10,6 +10,7 @@ export const hangerSettings = section('Wall hangers', {
       {
         metric: 'none',
         since: SINCE,
+        when: { 'cabinet/kind': 'wall' },
         trade:
           'Nailers want no hardware and spread the load. Hangers let the cabinet be hooked on and turned true afterwards.',
       },

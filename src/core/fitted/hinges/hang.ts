@@ -98,7 +98,12 @@ function hang(
     ? front.weight.plus(fromSheet(pull.profile, 'weight', 'weight of the pull', 'kg')).as('weight with its pull')
     : front.weight;
   const tooSmall = front.v.size.mm < LEAST_DOOR.height || front.h.size.mm < LEAST_DOOR.width;
-  const stopAngle = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
+  const opening = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
+  const limited =
+    settings.hinges.stopAt.source?.kind !== 'here' &&
+    opening > SQUARE &&
+    toWall(front, hinged, box, settings) < sweptAt(opening, front, box, pull);
+  const stopAngle = limited ? SQUARE : opening;
   const base = { front, hinged, weight, wish, chosen, carrier, plane, bored, tooSmall, stopAngle };
   if (!chosen || !carrier || !bored || tooSmall) return { door: { places: [], ...base }, machining: new Map() };
   const count = hingeCount(chosen.profile, {
@@ -122,6 +127,26 @@ function hang(
     door: { places, ...base },
     machining: clear.length > 0 ? familyOf(chosen.profile).bore(chosen, clear, context) : new Map(),
   };
+}
+
+/** Beside a wall a door is stopped square, unless its angle is decided (degrees). */
+const SQUARE = 90;
+
+/** From the hinge edge of a shut door to the wall at that end (mm); no end of room where there is none. */
+function toWall({ h }: Front, hinged: 'left' | 'right', box: Box, { ends }: ResolvedSettings): number {
+  if (ends[hinged].value !== 'wall') return Number.POSITIVE_INFINITY;
+  return hinged === 'left'
+    ? h.low.mm + box.beyondLeft.mm + ends.leftClear.mm
+    : box.width.mm + box.beyondRight.mm + ends.rightClear.mm - h.high.mm;
+}
+
+/**
+ * How far a door sweeps past its own hinge edge when it is open so far (mm): its width by the sine of what is over square,
+ * and what stands out from its back, with its own thickness, by the cosine.
+ */
+function sweptAt(opening: number, { h }: Front, { frontThickness }: Box, pull: PlacedPull | undefined): number {
+  const over = ((opening - SQUARE) * Math.PI) / 180;
+  return h.size.mm * Math.sin(over) + ((pull?.profile.projection ?? 0) + frontThickness.mm) * Math.cos(over);
 }
 
 /** What is left of a door between a hinge's holes and what else is cut in it (mm). */
@@ -275,11 +300,13 @@ function carrierAt(
 /** Hinges and plates to buy, counted by kind. */
 export function hingesToBuy(doors: readonly HungDoor[]): Fitting[] {
   const counts = new Map<string, Fitting>();
-  for (const { chosen, places } of doors) {
+  const add = (name: string, quantity: number, note: string) =>
+    counts.set(name, { name, quantity: (counts.get(name)?.quantity ?? 0) + quantity, note });
+  for (const { chosen, places, stopAngle } of doors) {
     if (!chosen || places.length === 0) continue;
-    const name = familyOf(chosen.profile).bought(chosen);
-    const known = counts.get(name);
-    counts.set(name, { name, quantity: (known?.quantity ?? 0) + places.length, note: chosen.profile.maker });
+    add(familyOf(chosen.profile).bought(chosen), places.length, chosen.profile.maker);
+    if (stopAngle < chosen.profile.opening)
+      add(`Opening limiter, ${stopAngle} degrees`, 1, 'one to a door, at its upper hinge');
   }
   return [...counts.values()];
 }

@@ -18,12 +18,14 @@ export const traditional = {
   standards: {
     metric: {
       ...shared,
+      ends: { scribe: 40 },
       back: { kind: 'rabbeted', rabbetDepth: 10 },
       fronts: { lay: 'openings', reveal: { top: 3, bottom: 3 } },
       materials: { side: 'oak20', front: 'oak20' },
     },
     inch: {
       ...shared,
+      ends: { scribe: inches(1 + 3 / 4) },
       back: { kind: 'rabbeted', rabbetDepth: inches(3 / 8) },
       fronts: { lay: 'openings', reveal: { top: inches(1 / 8), bottom: inches(1 / 8) } },
       materials: { side: 'oak34', front: 'oak34' },

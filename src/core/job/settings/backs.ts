@@ -23,10 +23,11 @@ export const backs = section('Back and nailers', {
     ),
     grain: choice(
       'grain of the back',
-      { up: 'upright', across: 'across' },
+      { fits: 'upright, across where it is wider than a sheet', up: 'upright', across: 'across' },
       {
-        metric: 'up',
+        metric: 'fits',
         since: 7,
+        before: 'up',
         trade: 'Upright it runs on from the doors. Across, a back wider than a sheet comes out of one piece.',
         when: { 'back/kind': not('none') },
       },

@@ -14,7 +14,8 @@ export const ends = section('Ends', {
       'filler at a wall',
       { none: 'none', strip: 'strip' },
       {
-        metric: 'none',
+        metric: 'strip',
+        before: 'none',
         trade:
           'A strip beside the box is scribed to the wall and takes the scribe allowance out of the overall width; a frame carries it as a wider stile.',
         when: [

@@ -14,6 +14,7 @@ export const toe = section('Toe', {
       },
       {
         metric: 'none',
+        when: { 'cabinet/kind': ['base', 'tall'] },
         trade: 'A plinth is levelled on its own. Notched sides make toe and box one piece. Legs adjust after setting.',
       },
     ),

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { choiceOf, settingSectionsShown } from '../../../core/document/index.js';
-import { matters, pathTo } from '../../../core/job/index.js';
+import { offeredOn, settingSectionsShown } from '../../../core/document/index.js';
+import { pathTo } from '../../../core/job/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
 import { BalancedHeight } from './BalancedHeight.js';
@@ -19,7 +19,6 @@ const groups = settingSectionsShown.flatMap(({ title, elsewhere, leaves }) =>
 
 /** Everything the maker decides about this cabinet, in the order in which it is decided. */
 export function Decisions({ solved }: { solved: SolvedCabinet }) {
-  const is = (path: string) => choiceOf(solved, path);
   return (
     <section aria-label="Decisions" className="relative min-h-0 overflow-y-auto px-3 pb-4" key={solved.cabinet.id}>
       <OverallSize solved={solved} />
@@ -37,7 +36,7 @@ export function Decisions({ solved }: { solved: SolvedCabinet }) {
             <>
               {title === 'Ends' && <Neighbours solved={solved} />}
               {leaves
-                .filter(({ when }) => matters(when, is))
+                .filter((leaf) => offeredOn(solved, leaf))
                 .map(({ key }) => (
                   <Setting key={key} path={key} solved={solved} />
                 ))}

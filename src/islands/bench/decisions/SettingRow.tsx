@@ -123,14 +123,28 @@ function ChoiceSetting({
   const options = leaf.options
     ? Object.entries(leaf.options)
     : libraryOptions(value, hardware[leaf.from as keyof typeof hardware] ?? []);
+  // Asked for once somebody comes near: it solves the cabinet with every option.
+  const [near, setNear] = useState(false);
+  const names = options.map(([option]) => option);
+  const answered = useAnswer(`stops ${path}`, solved, near ? { kind: 'stops', path, options: names } : undefined);
+  const stops = new Map(
+    (answered ?? [])
+      .filter(({ option, stops: all }) => option !== value && all.length > 0)
+      .map((each) => [each.option, each.stops]),
+  );
   return (
-    <div className="flex flex-col gap-0.5 py-0.5">
+    <fieldset
+      aria-label={label}
+      className="flex min-w-0 flex-col gap-0.5 py-0.5"
+      onPointerEnter={() => setNear(true)}
+      onFocus={() => setNear(true)}
+    >
       <span className="flex items-center justify-between gap-2">
         <span>{label}</span>
         {where}
       </span>
       {hasChoicePicture(path) ? (
-        <Pictures path={path} label={label} value={value} options={options} solved={solved} set={set} />
+        <Pictures path={path} label={label} value={value} options={options} stops={stops} solved={solved} set={set} />
       ) : (
         <select
           aria-label={label}
@@ -141,7 +155,7 @@ function ChoiceSetting({
         >
           {options.map(([option, words]) => (
             <option key={option} value={option}>
-              {words}
+              {stops.has(option) ? `${words}: stops` : words}
             </option>
           ))}
         </select>
@@ -151,8 +165,17 @@ function ChoiceSetting({
           {problem}
         </span>
       )}
+      {options.map(([option, words]) => {
+        const [first, ...others] = stops.get(option) ?? [];
+        return first ? (
+          <span key={option} data-stops={option} className="text-[0.875rem] leading-snug text-finding">
+            {capital(words)} stops: {first}
+            {others.length > 0 && ` And ${others.length} more.`}
+          </span>
+        ) : null;
+      })}
       {leaf.trade && <span className="text-[0.875rem] leading-snug text-ink-soft">{leaf.trade}</span>}
-    </div>
+    </fieldset>
   );
 }
 
@@ -171,12 +194,14 @@ interface PicturesProps {
   readonly label: string;
   readonly value: string;
   readonly options: readonly [string, string][];
+  /** What each would stop for. */
+  readonly stops: ReadonlyMap<string, readonly string[]>;
   readonly solved: SolvedCabinet;
   readonly set: (value: unknown) => Outcome;
 }
 
 /** Every option drawn as this very cabinet would be with it. */
-function Pictures({ path, label, value, options, solved, set }: PicturesProps) {
+function Pictures({ path, label, value, options, stops, solved, set }: PicturesProps) {
   const { cabinet } = solved;
   const pictures = useAnswer(path, solved, { kind: 'choices', path, options: options.map(([option]) => option) });
   return (
@@ -207,6 +232,7 @@ function Pictures({ path, label, value, options, solved, set }: PicturesProps) {
               )}
             </span>
             <span>{words}</span>
+            {stops.has(option) && <span className="font-semibold text-finding">stops</span>}
           </label>
         );
       })}
