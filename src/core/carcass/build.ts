@@ -1,5 +1,5 @@
 import { type Dim, longer, type Span } from '../derive/index.js';
-import type { Cabinet, JointKind, Resolved } from '../document/index.js';
+import type { Cabinet, Choice, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 import type { EdgeReference, Operation } from '../machining/index.js';
 import { type Band, bandsOn, type Part } from '../parts/index.js';
@@ -40,6 +40,8 @@ export interface Joint {
   readonly front: Dim;
   readonly depth: Dim;
   readonly kind: JointKind;
+  /** True where nobody has decided the kind but the shop's standard: where screws would show, it is made otherwise. */
+  readonly standard?: boolean;
   /** How far it enters. */
   readonly engagement: Dim;
   /** How far its fasteners may be apart, where that is not the shop's rule. */
@@ -82,6 +84,11 @@ export type Builder = (context: BuildContext) => BuilderResult;
 export function caseBands({ settings }: Resolved): readonly Band[] {
   if (settings.banding.caseEdges.value !== 'front' || settings.frame.fitted.value === 'fitted') return [];
   return bandsOn(['v0'], settings.banding.caseThickness, settings.banding.preMilling);
+}
+
+/** The kind of a joint, and whether it is only the shop's standard. */
+export function kindOf({ value, source }: Choice<JointKind>): { readonly kind: JointKind; readonly standard: boolean } {
+  return { kind: value, standard: source.kind === 'house' };
 }
 
 /** From upright to upright and as far as it enters each: clear width + 2 · engagement. */

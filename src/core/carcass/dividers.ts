@@ -4,7 +4,7 @@ import { madeOf } from '../job/index.js';
 import type { Boundary } from '../layout/index.js';
 import { makePart } from '../parts/index.js';
 import type { BuildContext, Builder, BuilderResult, Joint } from './build.js';
-import { caseBands } from './build.js';
+import { caseBands, kindOf } from './build.js';
 import { clearDepthAt, notchedRound } from './crossings.js';
 import { between } from './horizontals.js';
 import { clearOfShrinking, leftForTrimming } from './movement.js';
@@ -57,7 +57,7 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
             )
           : resolved.settings.top.stretcherWidth,
         ...frontOf(boundary),
-        joint: { kind: resolved.settings.joints.shelf.value, engagement: box.engagement.shelf },
+        joint: { ...kindOf(resolved.settings.joints.shelf), engagement: box.engagement.shelf },
         faceDown: false,
         banded: true,
         pocketsShow: shelf,

@@ -4,7 +4,7 @@ import { madeOf } from '../job/index.js';
 import { insideOf, type Region } from '../layout/index.js';
 import { makePart, type Part, type PartRole, type Piece } from '../parts/index.js';
 import { backRecess } from './back.js';
-import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint } from './build.js';
+import { across, type BuildContext, type Builder, type BuilderResult, caseBands, type Joint, kindOf } from './build.js';
 import { uprightStretcher } from './crossings.js';
 import { bottomPockets } from './framing.js';
 import { clearOfShrinking, leftForTrimming } from './movement.js';
@@ -19,7 +19,7 @@ interface Horizontal {
   readonly underside: Dim;
   readonly depth: Dim;
   readonly front?: Dim;
-  readonly joint: { readonly kind: JointKind; readonly engagement: Dim };
+  readonly joint: { readonly kind: JointKind; readonly standard: boolean; readonly engagement: Dim };
   /** True when the inside face looks down, as a top's does. */
   readonly faceDown: boolean;
   readonly banded: boolean;
@@ -44,7 +44,7 @@ export function between(
   const { material, thickness } = isRail(draft)
     ? resolved.materials[draft.material]
     : madeOf(resolved, draft.material, draft.key);
-  const { kind, engagement } = draft.joint;
+  const { kind, standard, engagement } = draft.joint;
   const front = draft.front ?? length(0);
   const x = across(region.h, engagement, draft.name);
   const part = makePart({
@@ -79,6 +79,7 @@ export function between(
       front,
       depth: draft.depth,
       kind,
+      standard,
       engagement,
       member: { key: draft.key, end, pocketFace: 2, pocketsShow: draft.pocketsShow },
       reason: draft.reason,
@@ -125,7 +126,7 @@ export const bottom: Builder = (context) => {
     depth: stopsAtBack(context)
       ? clearOfShrinking(box.bottomDepth, materials.bottom.material, context)
       : box.bottomDepth,
-    joint: { kind: settings.joints.bottom.value, engagement: box.engagement.bottom },
+    joint: { ...kindOf(settings.joints.bottom), engagement: box.engagement.bottom },
     faceDown: false,
     banded: true,
     pocketsShow: false,
@@ -164,7 +165,7 @@ function joined(built: readonly { part: Part; joints: Joint[] }[]): BuilderResul
 }
 
 function topJoint({ box, resolved }: BuildContext) {
-  return { kind: resolved.settings.joints.top.value, engagement: box.engagement.top };
+  return { ...kindOf(resolved.settings.joints.top), engagement: box.engagement.top };
 }
 
 function fullTop(context: BuildContext): BuilderResult {
@@ -238,7 +239,7 @@ function upright(context: BuildContext): { part: Part; joints: Joint[] } {
   const place = uprightStretcher(context);
   if (!place) throw new Error('no upright stretcher is asked for');
   const { key, where, y, z } = place;
-  const { kind, engagement } = topJoint(context);
+  const { engagement, ...kind } = topJoint(context);
   const region = insideOf(box, resolved);
   const part = makePart({
     key,
@@ -258,7 +259,7 @@ function upright(context: BuildContext): { part: Part; joints: Joint[] } {
       thickness: z.size,
       front: y.low,
       depth: y.size,
-      kind,
+      ...kind,
       engagement,
       member: { key, end, pocketFace: 2, pocketsShow: where === 'front' },
       reason: `carries the upright ${where} stretcher`,

@@ -13,6 +13,7 @@ import {
 import { edgeOf, type Part, SAME_PLANE, sizeOf } from '../parts/index.js';
 import type { Joint } from './build.js';
 import { cutIn, notchedFor, stopShort } from './dadoes.js';
+import { endShows } from './ends.js';
 import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
 import { type Seat, seatsOf } from './seats.js';
 
@@ -36,9 +37,10 @@ export function machineJoints(
   const lines = new Map<string, Line[]>();
   const byKey = new Map(parts.map((part) => [part.key, part]));
   const receiving = parts.filter(({ receives }) => receives);
-  for (const wanted of joints) {
-    const member = wanted.member && byKey.get(wanted.member.key);
-    for (const seat of seatsOf(wanted, receiving)) {
+  for (const decided of joints) {
+    const member = decided.member && byKey.get(decided.member.key);
+    for (const seat of seatsOf(decided, receiving)) {
+      const wanted = whereItShows(decided, seat, resolved);
       const cut = added.get(seat.part.key) ?? [];
       const { joint, places } = clearOfOtherFace(wanted, seat, lines, cut, resolved);
       const made = machineJoint(joint, seat, member, resolved, places);
@@ -56,6 +58,17 @@ export function machineJoints(
     }),
     paths,
   };
+}
+
+/**
+ * Screws by the shop's standard would show in the outside of an exposed end: there it is pocket screws from the face of
+ * what joins that nobody sees, or dowels where it has none.
+ */
+function whereItShows(joint: Joint, { part }: Seat, { settings }: Resolved): Joint {
+  const { kind, standard, member } = joint;
+  if (kind !== 'screws' || !standard || !member || part.role !== 'side') return joint;
+  if (!endShows(part.hand ?? 'left', settings)) return joint;
+  return { ...joint, kind: member.pocketsShow ? 'dowels' : 'pocket' };
 }
 
 /**

@@ -2,7 +2,7 @@ import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/i
 import type { ResolvedSettings } from '../document/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
-import { across, type BuildContext, type BuilderResult, type Joint } from './build.js';
+import { across, type BuildContext, type BuilderResult, type Joint, kindOf } from './build.js';
 import { clearDepthAt } from './crossings.js';
 import { shrinkage } from './movement.js';
 import { endReach, inRail, onCross } from './webJoinery.js';
@@ -45,7 +45,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   const count = crossMembersIn(frameWidth, web).mm;
   const pitch = frameWidth.minus(web.member).over(plain(count - 1, 'spaces'));
   const places = Array.from({ length: count }, (_, at) => (at === 0 ? START : pitch.times(at)));
-  const kind = jointSettings[draft.where].value;
+  const { kind, standard } = kindOf(jointSettings[draft.where]);
   const stock = { tenon: web.tenon, member: web.member, thickness, reach: endReach(kind, resolved) };
   const placed = places.map(
     (along, at) => ({ from: along, end: at === 0 ? 'low' : at === count - 1 ? 'high' : undefined }) as const,
@@ -94,6 +94,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
     front: depth.low,
     depth: depth.size,
     kind,
+    standard,
     engagement,
     ...(member ? { member } : {}),
     reason: `carries the ${draft.name.toLowerCase()}`,
