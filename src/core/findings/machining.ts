@@ -5,7 +5,7 @@ import { type Part, sizeOf } from '../parts/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
 /** Material that has to stay between two cuts, and between a hole and an edge (mm). */
-const LEAST_SKIN = 2;
+const skinOf = ({ resolved }: Pick<RuleContext, 'resolved'>) => resolved.settings.fasteners.skin.mm;
 
 /** Everything that is cut or bored in a part, and the ways screws take in it. */
 function takenIn(part: Part, { paths }: RuleContext): readonly Operation[] {
@@ -18,13 +18,13 @@ const operationsMeet: FindingRule = {
   id: 'machining/operations-meet',
   check: (context) =>
     context.rows.flatMap(({ part, keys }): FindingDraft[] =>
-      findClashes(takenIn(part, context), sizeOf(part), LEAST_SKIN).map((clash) => {
+      findClashes(takenIn(part, context), sizeOf(part), skinOf(context)).map((clash) => {
         const { a, b, left, u, v } = clash;
         const { show } = context;
         return {
           severity: left <= 0 ? 'stop' : 'warn',
           what: `On ${part.name.toLowerCase()} two operations ${left <= 0 ? 'meet' : `leave ${show(left)} between them`}: ${a.reason}, and ${b.reason}.`,
-          why: `It is at ${show(u)} along and ${show(v)} across the part; at least ${show(LEAST_SKIN)} has to stay. Move the hinge, the divider or the joint.`,
+          why: `It is at ${show(u)} along and ${show(v)} across the part; at least ${show(skinOf(context))} has to stay. Move the hinge, the divider or the joint.`,
           parts: keys,
           at: { u, v },
           fixes: waysApart(context, part, clash),
@@ -44,15 +44,15 @@ function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
 /** Whether an operation, changed one way or another, comes too near nothing else on the part. */
 export function settling(context: RuleContext, part: Part, was: Operation): (changed: Operation) => boolean {
   const others = takenIn(part, context).filter((operation) => operation !== was);
-  return clearOf(others, sizeOf(part), LEAST_SKIN);
+  return clearOf(others, sizeOf(part), skinOf(context));
 }
 
 /** A hole so near an edge that it breaks out. */
 const holeNearEdge: FindingRule = {
   id: 'machining/hole-near-edge',
-  check: ({ rows, show }) =>
+  check: ({ rows, show, resolved }) =>
     rows.flatMap(({ part, keys }): FindingDraft[] =>
-      holesNearEdges(part.machining, sizeOf(part), LEAST_SKIN).map(({ operation, left }) => ({
+      holesNearEdges(part.machining, sizeOf(part), skinOf({ resolved })).map(({ operation, left }) => ({
         severity: left <= 0 ? 'stop' : 'warn',
         what: `On ${part.name.toLowerCase()} a hole leaves ${show(Math.max(0, left))} to the edge: ${operation.reason}.`,
         why: 'It breaks out when it is bored.',
@@ -70,12 +70,12 @@ const screwThroughFace: FindingRule = {
         .get(part.key)
         ?.find(
           (operation) =>
-            operation.kind === 'holes' && (operation.depth?.mm ?? 0) > part.thickness.mm - LEAST_SKIN + 1e-6,
+            operation.kind === 'holes' && (operation.depth?.mm ?? 0) > part.thickness.mm - skinOf(context) + 1e-6,
         );
       if (way?.kind !== 'holes' || !way.depth) return [];
       const { show } = context;
       const path = settingPath(context, 'fasteners/pocketReach');
-      const value = Math.floor((part.thickness.mm - LEAST_SKIN) * 2) / 2;
+      const value = Math.floor((part.thickness.mm - skinOf(context)) * 2) / 2;
       return [
         {
           severity: way.depth.mm >= part.thickness.mm ? 'stop' : 'warn',

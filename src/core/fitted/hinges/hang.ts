@@ -15,7 +15,7 @@ import { familyOf } from './families/index.js';
 import type { BoringContext } from './family.js';
 import { type HingePlace, heightsFree, type PlaceContext, placeHinges } from './places.js';
 import type { HingeProfile } from './profile.js';
-import type { HingeSolution } from './solution.js';
+import { type HingeSolution, leastGap } from './solution.js';
 import { bestSolution, hingeCount, solutionId, solutionsFor } from './solver.js';
 import { type Considered, type HingeWish, narrow } from './wish.js';
 
@@ -92,7 +92,11 @@ function hang(
   const decided = settings.hinges.choice.value;
   const chosen =
     (decided === 'auto' ? undefined : solutions.find((solution) => solutionId(solution) === decided)) ??
-    bestSolution(solutions, plates);
+    bestSolution(
+      solutions,
+      plates,
+      ({ profile, offset }) => leastGap(profile, box.frontThickness.mm, offset) <= wish.gap.mm + 1e-6,
+    );
   const bored = boredPart(front, hinged);
   const weight = pull
     ? front.weight.plus(fromSheet(pull.profile, 'weight', 'weight of the pull', 'kg')).as('weight with its pull')

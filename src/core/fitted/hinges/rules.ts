@@ -203,7 +203,6 @@ function gapThatTurns(
 
 /** Between cup and panel groove, and between cup and face (mm). */
 const CUP_MARGIN = 2;
-const LEAST_SKIN = 2;
 
 /**
  * The cup must stay in the stile and leave a skin under it. Where the cup is deeper than the panel's groove lies from
@@ -211,7 +210,7 @@ const LEAST_SKIN = 2;
  */
 const cupDoesNotFit: FindingRule = {
   id: 'hinges/cup-does-not-fit',
-  check: ({ fitted: { hinges }, resolved, show }) =>
+  check: ({ fitted: { hinges }, resolved, box, show }) =>
     hinges.flatMap((door): FindingDraft[] => {
       const { chosen, bored, front } = door;
       if (chosen?.kind !== 'concealed') return [];
@@ -234,12 +233,15 @@ const cupDoesNotFit: FindingRule = {
             parts: keysOf(door.front),
           });
       }
-      const skin = (bored?.thickness.mm ?? 0) - cup.depth;
-      if (skin < LEAST_SKIN)
+      // A strip of trim before the cup is wood as well.
+      const trimmed = making.kind.value === 'trim' && making.stile.mm >= chosen.offset + cup.diameter;
+      const skin = (trimmed ? box.frontThickness.mm : (bored?.thickness.mm ?? 0)) - cup.depth;
+      const least = resolved.settings.fasteners.skin.mm;
+      if (skin < least)
         findings.push({
           severity: 'stop',
           what: `Under the hinge cup only ${show(skin)} of the door is left.`,
-          why: `At least ${show(LEAST_SKIN)} has to stay, or the bit comes through the face.`,
+          why: `At least ${show(least)} has to stay, or the bit comes through the face.`,
           parts: keysOf(door.front),
         });
       return findings;
@@ -249,12 +251,12 @@ const cupDoesNotFit: FindingRule = {
 /** A leaf wider than the edge it is let into. */
 const leafTooWide: FindingRule = {
   id: 'hinges/leaf-too-wide',
-  check: ({ fitted: { hinges }, show }) =>
+  check: ({ fitted: { hinges }, resolved, show }) =>
     hinges.flatMap((door): FindingDraft[] => {
       const { chosen, bored } = door;
       if (chosen?.kind !== 'leaf' || chosen.profile.family === 'semi' || !bored) return [];
       const { width } = chosen.profile.leaf;
-      if (width <= bored.thickness.mm - LEAST_SKIN) return [];
+      if (width <= bored.thickness.mm - resolved.settings.fasteners.skin.mm) return [];
       return [
         {
           severity: 'warn',

@@ -18,23 +18,31 @@ export function solutionsFor(wish: HingeWish, profiles: readonly HingeProfile[])
 }
 
 /**
- * The best of them: in stock, exact, cup offset nearest the middle of its range, then a plate the cabinet has already,
- * so that few kinds are bought. Where nothing concealed serves, the first leaf.
+ * The best of them: in stock, exact, one the door turns with in the gap it has, cup offset nearest the middle of its
+ * range, then a plate the cabinet has already, so that few kinds are bought. Where nothing concealed serves, the first
+ * leaf. `turns` tells of a solution whether the door clears what is beside it.
  */
 export function bestSolution(
   solutions: readonly HingeSolution[],
   platesInUse: ReadonlySet<number>,
+  turns: (solution: ConcealedSolution) => boolean = () => true,
 ): HingeSolution | undefined {
   let best: ConcealedSolution | undefined;
   for (const solution of solutions)
-    if (solution.kind === 'concealed' && (!best || better(solution, best, platesInUse) < 0)) best = solution;
+    if (solution.kind === 'concealed' && (!best || better(solution, best, { platesInUse, turns }) < 0)) best = solution;
   return best ?? solutions[0];
 }
 
-function better(a: ConcealedSolution, b: ConcealedSolution, platesInUse: ReadonlySet<number>): number {
+interface Preferences {
+  readonly platesInUse: ReadonlySet<number>;
+  readonly turns: (solution: ConcealedSolution) => boolean;
+}
+
+function better(a: ConcealedSolution, b: ConcealedSolution, { platesInUse, turns }: Preferences): number {
   return (
     Number(b.profile.stock) - Number(a.profile.stock) ||
     Number(b.exact) - Number(a.exact) ||
+    Number(turns(b)) - Number(turns(a)) ||
     (a.exact ? 0 : residualOf(a) - residualOf(b)) ||
     fromMiddle(a) - fromMiddle(b) ||
     Number(platesInUse.has(b.plate)) - Number(platesInUse.has(a.plate)) ||

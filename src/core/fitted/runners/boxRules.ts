@@ -36,11 +36,8 @@ const boxTooSmall: FindingRule = {
 };
 
 /** Bottoms are this thick at least, up to these widths inside (mm). */
-const BOTTOMS = [
-  { upTo: 600, least: 5 },
-  { upTo: 900, least: 8.5 },
-  { upTo: Number.POSITIVE_INFINITY, least: 11 },
-] as const;
+const bottomFor = (span: number, wideOver: number): number =>
+  span <= wideOver ? 5 : span <= (wideOver * 3) / 2 ? 8.5 : 11;
 
 /** A bottom that sags under what lies in it. */
 const bottomTooThin: FindingRule = {
@@ -52,7 +49,7 @@ const bottomTooThin: FindingRule = {
       if (!plan || !bottom) return [];
       const stiffeners = own.filter((key) => key.includes('/stiffener/')).length;
       const span = plan.inside.mm / (stiffeners + 1);
-      const least = BOTTOMS.find(({ upTo }) => span <= upTo)?.least ?? 0;
+      const least = bottomFor(span, resolved.settings.drawers.wideOver.mm);
       return bottom.thickness.mm < least ? [{ name, bottom, plan, least }] : [];
     });
     const [widest] = [...found].sort((a, b) => b.plan.inside.mm - a.plan.inside.mm);

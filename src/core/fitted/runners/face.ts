@@ -163,15 +163,34 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   const shares = size.mm < 3 * BEYOND_CORNERS ? [1 / 2] : wide && !two ? [1 / 8, 3 / 8, 5 / 8, 7 / 8] : [1 / 6, 5 / 6];
   const tall = high.mm - low.mm > TALL;
   const heights = tall ? [0.12, 0.5, 0.88] : (wide && two) || shares.length === 1 ? [0.45, 0.8] : [0.5];
-  const rows = heights.map(at);
-  return rows.map((z) => ({
-    z,
-    places: shares.map((share) => {
-      const place = box.inner.low.plus(size.times(share)).as('screw of the face');
-      return clearOf(place, z, box.inner, bores);
-    }),
-  }));
+  const rowAt = (height: number) => {
+    const z = at(height);
+    const places = shares.map((share) =>
+      clearOf(box.inner.low.plus(size.times(share)).as('screw of the face'), z, box.inner, bores),
+    );
+    return { z, places, clear: places.every((place) => clearOfPulls(place.mm, z.mm, bores)) };
+  };
+  // Where there is no room beside a pull there is above or below it.
+  const found: Row[] = [];
+  for (const height of heights) {
+    const apart = ({ z }: Row) => found.every((row) => Math.abs(row.z.mm - z.mm) > APART / 2);
+    const usual = rowAt(height);
+    found.push(
+      usual.clear
+        ? usual
+        : (UP_OR_DOWN.map((by) => height + by)
+            .filter((share) => share > LOWEST_ROW && share < HIGHEST_ROW)
+            .map(rowAt)
+            .find((row) => row.clear && apart(row)) ?? usual),
+    );
+  }
+  return found.map(({ z, places }) => ({ z, places }));
 }
+
+/** Other heights of a row, as shares of the box's, the nearest first, and between which they lie. */
+const UP_OR_DOWN = [0.08, -0.08, 0.16, -0.16, 0.24, -0.24, 0.32, -0.32];
+const LOWEST_ROW = 0.25;
+const HIGHEST_ROW = 0.92;
 
 /**
  * One or two rows among those that could be, the first that do, each with as many screws as any has; with `least` only
@@ -244,9 +263,13 @@ function clearOf(place: Dim, z: Dim, inner: Span, bores: readonly Bored[]): Dim 
   const free = (x: number) =>
     (inner.size.mm < 2 * BEYOND_CORNERS ||
       (x >= inner.low.mm + BEYOND_CORNERS && x <= inner.high.mm - BEYOND_CORNERS)) &&
-    bores.every((bore) => Math.hypot(bore.x.mm - x, bore.z.mm - z.mm) >= CLEAR_OF_PULL);
+    clearOfPulls(x, z.mm, bores);
   const by = MOVES.find((move) => free(place.mm + inwards * move));
   return by ? place.plus(length(inwards * by, 'clear of pull and corner')).as('screw of the face') : place;
+}
+
+function clearOfPulls(x: number, z: number, bores: readonly Bored[]): boolean {
+  return bores.every((bore) => Math.hypot(bore.x.mm - x, bore.z.mm - z) >= CLEAR_OF_PULL);
 }
 
 /** In steps towards the middle, then back (mm). */

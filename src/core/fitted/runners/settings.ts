@@ -136,7 +136,7 @@ export const runnerSettings = section('Drawers', {
       min: 4,
       max: 40,
       metric: 10,
-      inch: inches(3 / 8),
+      inch: inches(7 / 16),
       since: SINCE,
       when: { 'drawers/fitted': 'boxes', 'drawers/bottom': ['groove', 'slid'] },
     }),
