@@ -5,14 +5,17 @@
 import {
   type Cabinet,
   type CabinetKind,
+  choiceOf,
   type Job,
   newCabinet,
   newJob,
+  offeredOn,
   type SettingOverrides,
   type StartingPoint,
   settingLeaves,
 } from '../../src/core/document/index.js';
 import { countedIds, type Fill, type HouseSet, type Opening, shelved } from '../../src/core/job/index.js';
+import { type SolvedCabinet, solveCabinet } from '../../src/core/solve.js';
 
 export const UNITS = ['metric', 'inch'] as const;
 export const SCHOOLS = ['frameless', 'faceFrame', 'traditional'] as const;
@@ -107,6 +110,11 @@ export const FACES: Readonly<Record<string, Face>> = {
   'a drawer over a pair': { parts: () => rows([drawer, 140], pair(1)), widths: [590, 1250], kinds: ['base'] },
   'three drawers': { parts: () => rows([drawer, 140], drawer, drawer), widths: [225, 1250], kinds: ['base'] },
   'four drawers': { parts: () => rows(drawer, drawer, drawer, drawer), widths: [225, 1250], kinds: ['base'] },
+  'a tall pull-out': {
+    parts: () => rows(drawer),
+    widths: [0, 0],
+    kinds: ['tall'],
+  },
   'open, adjustable shelves': {
     parts: () => rows({ kind: 'open', interior: shelved(2) }),
     widths: [190, 1250],
@@ -116,6 +124,26 @@ export const FACES: Readonly<Record<string, Face>> = {
 
 const STARTS: readonly StartingPoint[] = ['base', 'wall', 'tall', 'open'];
 const kindOf = (from: StartingPoint): CabinetKind => (from === 'open' ? 'tall' : from);
+
+/** Stiles and overhangs of face frames shops make besides the standard (mm): flush with the side, and wider. */
+const FRAMES: Readonly<Record<HouseSet, readonly (readonly [stile: number, overhang: number])[]>> = {
+  metric: [
+    [38, 19],
+    [45, 3],
+    [60, 5],
+  ],
+  inch: [
+    [1.5 * IN, 0.75 * IN],
+    [1.75 * IN, IN / 8],
+    [2 * IN, IN / 4],
+  ],
+};
+
+/** The start as it is solved, to ask what the dialogs offer on it. */
+function startOf(each: Pick<Everyday, 'unit' | 'school' | 'from' | 'size'>): SolvedCabinet {
+  const job = jobOf({ ...each, name: '', face: 'as it starts', settings: {} });
+  return solveCabinet(job, job.cabinets[0] as Cabinet);
+}
 
 /** The job of one cabinet of the sweep. */
 export function jobOf({ unit, school, from, size, face, settings }: Everyday): Job {
@@ -170,6 +198,8 @@ export function everydayCabinets(): { readonly cabinets: readonly Everyday[]; re
             kinds,
           },
         ] of Object.entries(FACES)) {
+          // Made by a choice of its own, further down.
+          if (most === 0) continue;
           if (!kinds.includes(kind) || (from === 'open' && face !== 'as it starts')) {
             miss('a face that is not made in this kind of cabinet');
             continue;
@@ -185,12 +215,13 @@ export function everydayCabinets(): { readonly cabinets: readonly Everyday[]; re
             add({ unit, school, from, face, size: { ...usual, width, depth }, settings: {} }, '');
         }
         // Everything the dialogs offer in one step, one at a time, on the start.
-        for (const { key, options, defaults } of settingLeaves) {
+        const start = startOf({ unit, school, from, size: usual });
+        for (const leaf of settingLeaves) {
+          const { key, options } = leaf;
           if (options === undefined || key === 'school') continue;
           for (const option of Object.keys(options)) {
-            if (option === defaults[unit]) miss('a choice that is the standard already');
-            else if (from === 'open' && /^(hinges|pulls|drawers|making)\//.test(key))
-              miss('a choice of fronts, where there are none');
+            if (option === choiceOf(start, key)) miss('a choice that is the standard already');
+            else if (!offeredOn(start, leaf)) miss('a choice the dialogs do not offer with the others as they are');
             else
               add(
                 { unit, school, from, face: 'as it starts', size: usual, settings: { [key]: option } },
@@ -200,22 +231,58 @@ export function everydayCabinets(): { readonly cabinets: readonly Everyday[]; re
         }
         if (from === 'open') continue;
         // Two steps that often go together.
-        const two = (settings: Record<string, string>, face = 'as it starts') =>
+        const two = (settings: Record<string, string | number>, face = 'as it starts') =>
           add({ unit, school, from, face, size: usual, settings }, Object.entries(settings).flat().join(' '));
         for (const making of ['stick', 'mitred', 'trim']) {
-          for (const fit of ['overlay', 'inset']) two({ 'making/kind': making, 'fronts/fit': fit });
+          for (const fit of ['overlay', 'inset', 'lipped']) two({ 'making/kind': making, 'fronts/fit': fit });
           if (kind === 'base')
-            for (const family of ['side', 'corner', 'under']) {
-              two({ 'making/kind': making, 'drawers/family': family });
-              two({ 'making/kind': making, 'drawers/family': family }, 'three drawers');
-            }
+            for (const family of ['side', 'corner', 'under'])
+              for (const face of ['as it starts', 'three drawers', 'four drawers'])
+                two({ 'making/kind': making, 'drawers/family': family }, face);
         }
+        if (kind === 'base')
+          for (const fit of ['overlay', 'inset', 'lipped'])
+            for (const family of ['side', 'corner', 'under', 'wooden'])
+              for (const face of ['a drawer over a pair', 'three drawers', 'four drawers'])
+                two({ 'fronts/fit': fit, 'drawers/family': family }, face);
+        if (school === 'faceFrame')
+          for (const [stile, overhang] of FRAMES[unit])
+            for (const face of ['as it starts', 'three drawers', 'four drawers', 'a pair of doors']) {
+              if (kind !== 'base' && /drawer/.test(face)) continue;
+              for (const fit of ['overlay', 'inset']) {
+                const sizes = {
+                  'frame/stileLeft': stile,
+                  'frame/stileRight': stile,
+                  'frame/overhangNeighbour': overhang,
+                };
+                two({ ...sizes, 'fronts/fit': fit }, face);
+                if (kind === 'base')
+                  for (const family of ['corner', 'under'])
+                    two({ ...sizes, 'fronts/fit': fit, 'drawers/family': family }, face);
+              }
+            }
+        if (kind === 'tall')
+          for (const width of [300, 400]) {
+            const size = { ...usual, width: unit === 'inch' ? Math.round(width / 25) * IN : width };
+            add(
+              {
+                unit,
+                school,
+                from,
+                face: 'a tall pull-out',
+                size: { ...size, depth: depths.at(-1) as number },
+                settings: { 'drawers/family': 'tall' },
+              },
+              '',
+            );
+          }
         for (const end of ['exposed', 'wall'])
           for (const face of ['as it starts', 'open, adjustable shelves'])
             two({ 'ends/left': end, 'ends/right': 'neighbour' }, face);
         if (kind !== 'wall')
           for (const toe of ['plinth', 'notched', 'legs', 'standing'])
-            for (const end of ['exposed', 'wall']) two({ 'toe/kind': toe, 'ends/right': end });
+            for (const end of ['exposed', 'wall'])
+              for (const fit of ['overlay', 'inset']) two({ 'toe/kind': toe, 'ends/right': end, 'fronts/fit': fit });
         for (const back of ['rabbeted', 'applied', 'structural'])
           for (const fit of ['overlay', 'inset']) two({ 'back/kind': back, 'fronts/fit': fit });
       }

@@ -7,7 +7,7 @@ import { sweep } from './sweep.js';
 const { cabinets, leftOut } = everydayCabinets();
 const stopsOf = (some: readonly Everyday[], rules = /./) =>
   sweep(some)
-    .filter(({ severity, rule }) => severity === 'stop' && rules.test(rule))
+    .found.filter(({ severity, rule }) => severity === 'stop' && rules.test(rule))
     .map(({ name, rule, what }) => `${name}: ${rule}: ${what}`);
 
 test('the sweep is the same each time, and says what it leaves out', () => {

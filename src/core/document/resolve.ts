@@ -218,7 +218,7 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
   // What a cabinet decides nothing of it shares with the others.
   const said = groups.length === 0 ? behind.settings : { ...behind.settings, ...overlaid(groups, own, behind) };
-  const settings = withWhatFollows(said, standards);
+  const settings = withWhatFollows(said, cabinet.kind, standards);
   const { materials } = settings;
   const resolved = Object.fromEntries(
     (Object.keys(materials) as MaterialRole[]).map((role) => [role, standards.material(materials[role].value)]),
@@ -243,10 +243,11 @@ const CARRYING_BACK = 12;
  * decided.
  *
  * A structural back does the work of nailers, so where the standard's back is too thin for it, it is of the nailers'
- * stock. Drawers that run wood on wood run on web frames.
+ * stock. Drawers that run wood on wood run on web frames; the front of a tall pull-out has its grain upright. A frame on
+ * a standing box without a toe ends on the floor.
  */
-function withWhatFollows(settings: ResolvedSettings, standards: Standards): ResolvedSettings {
-  const { back, materials, drawers, dividers } = settings;
+function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standards: Standards): ResolvedSettings {
+  const { back, materials, drawers, dividers, fronts, frame, toe } = settings;
   let now = settings;
   if (back.kind.value === 'structural' && byStandard(materials.back)) {
     const carries = standards.material(materials.back.value).thickness.mm >= CARRYING_BACK;
@@ -260,10 +261,20 @@ function withWhatFollows(settings: ResolvedSettings, standards: Standards): Reso
     const source: Source = { ...drawers.family.source, note: 'wooden runners lie on web frames' };
     now = { ...now, dividers: { ...dividers, betweenFronts: { ...betweenFronts, value: 'web', source } } };
   }
+  if (drawers.family.value === 'tall' && byStandard(fronts.drawerGrain)) {
+    const source: Source = { ...drawers.family.source, note: 'upright on a tall pull-out' };
+    now = { ...now, fronts: { ...fronts, drawerGrain: { ...fronts.drawerGrain, value: 'up', source } } };
+  }
+  const onFloor = kind !== 'wall' && toe.kind.value === 'none' && frame.fitted.value === 'fitted';
+  if (onFloor && byStandard(frame.lip)) {
+    const { thickness } = standards.material(materials.bottom.value);
+    const lip = frame.bottomRail.minus(thickness).as(frame.lip.label).because('the frame ends on the floor');
+    if (lip.mm > frame.lip.mm) now = { ...now, frame: { ...frame, lip } };
+  }
   return now;
 }
 
-const byStandard = ({ source }: Choice) => source.kind === 'house';
+const byStandard = ({ source }: { readonly source?: Source | undefined }) => source?.kind === 'house';
 
 const NO_PIECES: Resolved['pieces'] = {};
 

@@ -19,7 +19,22 @@ export function framePocketsClear(
 ): { readonly parts: readonly Part[]; readonly paths: Ways } {
   let now = { parts, paths };
   for (const hand of ['left', 'right'] as const) now = clearOn(hand, now);
-  return now;
+  return { ...now, parts: now.parts.map((part) => (part.key === 'bottom' ? bottomClear(part, now.paths) : part)) };
+}
+
+/** Those in the underside of the bottom that pull its front edge to the rail, clear of runners screwed to it. */
+function bottomClear(bottom: Part, paths: Ways): Part {
+  const pockets = bottom.machining.find(({ kind, by }) => kind === 'pockets' && by.kind === 'frame');
+  if (pockets?.kind !== 'pockets') return bottom;
+  const others = [...bottom.machining, ...(paths.get(bottom.key) ?? [])].filter((each) => each !== pockets);
+  const moves = movedRow([{ operation: pockets, size: sizeOf(bottom), others }], {
+    skin: SKIN,
+    within: [FROM_END, bottom.length.mm - FROM_END],
+    apart: APART,
+  });
+  if (!moves) return bottom;
+  const now = moved(pockets, moves);
+  return { ...bottom, machining: bottom.machining.map((each) => (each === pockets ? now : each)) };
 }
 
 function clearOn(
@@ -58,7 +73,7 @@ function moved<T extends RowOperation>(operation: T, moves: readonly number[]): 
     const by = moves[index] ?? 0;
     return Math.abs(by) < 1e-6
       ? at
-      : at.plus(length(by, 'moved clear of what is bored there')).as('position along the side');
+      : at.plus(length(by, 'moved clear of what is bored there')).as('position along the part');
   });
   return { ...operation, positions };
 }

@@ -179,9 +179,9 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
   ];
 }
 
-/** A lipped front is stepped round its back: along the outer edge of each member, and over the ends of stiles that reach the corners. */
-function rebatesOf({ kind, outer }: Member, { rebates }: FrontBlank, mitred: boolean): Operation[] {
-  const ends = kind === 'stile' && !mitred;
+/** A lipped front is stepped round its back: along the outer edge of each member, and over the ends of what reaches the corners: stiles, or the wider member of a mitre. */
+function rebatesOf({ kind, outer, width, meets }: Member, { rebates }: FrontBlank, mitred: boolean): Operation[] {
+  const ends = mitred ? width.mm > meets.mm : kind === 'stile';
   return rebates.filter(
     (each) => each.kind === 'rabbet' && (each.from === outer || (ends && each.from.startsWith('u'))),
   );

@@ -63,6 +63,37 @@ interface Standing {
   readonly before: Standing | undefined;
 }
 
+/** The cheapest way to stand before a place, asked of places in order. */
+class CheapestBefore {
+  private from = 0;
+  private best: Standing | undefined;
+
+  constructor(
+    private readonly rows: readonly (Standing | undefined)[],
+    private readonly candidates: readonly number[],
+    private readonly apart: number,
+    private readonly mostApart: number,
+  ) {}
+
+  of(place: number): Standing | undefined {
+    const near = (at: number) => place - (this.candidates[at] as number) >= this.apart - SAME;
+    if (this.mostApart === Number.POSITIVE_INFINITY) {
+      for (; this.from < this.rows.length && near(this.from); this.from += 1)
+        this.best = this.cheaper(this.best, this.from);
+      return this.best;
+    }
+    let best: Standing | undefined;
+    for (let at = 0; at < this.rows.length && near(at); at += 1)
+      if (place - (this.candidates[at] as number) <= this.mostApart + SAME) best = this.cheaper(best, at);
+    return best;
+  }
+
+  private cheaper(best: Standing | undefined, at: number): Standing | undefined {
+    const row = this.rows[at];
+    return row && (!best || row.cost < best.cost - SAME) ? row : best;
+  }
+}
+
 /** The places, among candidates, that leave out the fewest and move the others least. */
 function leastMoved(
   regular: readonly number[],
@@ -75,16 +106,16 @@ function leastMoved(
   let rows: (Standing | undefined)[] = candidates.map(() => undefined);
   for (const [index, wanted] of regular.entries()) {
     const next = rows.map((row) => (row ? { ...row, cost: row.cost + LEFT_OUT } : undefined));
+    const before = new CheapestBefore(rows, candidates, apart, mostApart);
     for (const [at, place] of candidates.entries()) {
       const moved = Math.abs(place - wanted);
+      const row = before.of(place);
       // Where it is the first that stands, all before it were left out.
-      let cheapest: Standing = { cost: index * LEFT_OUT + moved, at: place, before: undefined };
-      for (const [from, row] of rows.entries()) {
-        const gap = place - (candidates[from] as number);
-        if (gap < apart - SAME) break;
-        if (!row || gap > mostApart + SAME) continue;
-        if (row.cost + moved < cheapest.cost - SAME) cheapest = { cost: row.cost + moved, at: place, before: row };
-      }
+      const alone = index * LEFT_OUT + moved;
+      const cheapest: Standing =
+        row && row.cost + moved < alone - SAME
+          ? { cost: row.cost + moved, at: place, before: row }
+          : { cost: alone, at: place, before: undefined };
       const kept = next[at];
       if (!kept || cheapest.cost < kept.cost - SAME) next[at] = cheapest;
     }

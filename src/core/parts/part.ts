@@ -142,6 +142,8 @@ export interface PartDraft {
   readonly piece?: Piece;
   readonly opening?: string;
   readonly machining?: readonly Operation[];
+  /** Which way its grain runs, where that is not along its length. */
+  readonly grainRuns?: GrainRuns;
   readonly note?: string;
 }
 
@@ -187,7 +189,7 @@ export function makePart(draft: PartDraft): Part {
     opening: draft.opening,
     machining: draft.machining ?? NO_MACHINING,
     grain: undefined,
-    grainRuns: undefined,
+    grainRuns: draft.grainRuns,
     allowance,
     over: NO_OVER,
     bought: false,

@@ -65,7 +65,15 @@ export function buildBox(
 
   const by = (what: string): By => ({ kind: 'box', what, opening: id });
   const whole = `${room.name} box`;
-  const common = { whole, unit: key, role: 'drawer box', material } as const;
+  // Boards of a box that is higher than long stand with their grain upright.
+  const upright = plan.height.mm > plan.length.mm && material.grain !== 'none';
+  const common = {
+    whole,
+    unit: key,
+    role: 'drawer box',
+    material,
+    ...(upright ? ({ grainRuns: 'width' } as const) : {}),
+  } as const;
   const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
   const backZ = shortBack ? spanBetween(backLow, z.high) : z;
 

@@ -47,6 +47,8 @@ export interface DrawerRoom {
 
 /** Thinner packing is play (mm). */
 export const LEAST_PACKING = 0.1;
+/** Beside runners so thin a strip is none, nobody planes it and the runner takes it up; wood on wood runs on the frame itself (mm). */
+const LEAST_STRIP = 2;
 /** What lies nearer to the front than this is not behind the drawer (mm). */
 const BEHIND = 60;
 
@@ -76,10 +78,11 @@ export function roomOf(
 ): DrawerRoom {
   const { settings } = resolved;
   const { clear, inside } = cell;
+  const least = settings.drawers.family.value === 'wooden' ? LEAST_PACKING : LEAST_STRIP;
   const same = clear.h === inside.h;
   const [low, high] = [
-    same || clear.h.low.mm <= inside.h.low.mm ? inside.h.low : clear.h.low,
-    same || clear.h.high.mm >= inside.h.high.mm ? inside.h.high : clear.h.high,
+    same || clear.h.low.mm - inside.h.low.mm <= least ? inside.h.low : clear.h.low,
+    same || inside.h.high.mm - clear.h.high.mm <= least ? inside.h.high : clear.h.high,
   ];
   const size = low === inside.h.low && high === inside.h.high ? inside.h.size : spanBetween(low, high).size;
   const across = { low, high, size: size.as('opening for the runners', `drawer/${cell.opening.id}.opening`) };
@@ -138,7 +141,7 @@ export function common(clear: Span, inside: Span): Span {
 }
 
 function packed(to: Dim, from: Dim, hand: string): Dim {
-  return to.mm - from.mm > LEAST_PACKING ? to.minus(from).as(`packing, ${hand}`) : length(0, `packing, ${hand}`);
+  return to.mm > from.mm ? to.minus(from).as(`packing, ${hand}`) : length(0, `packing, ${hand}`);
 }
 
 function overlapsRoom(min: Zone['extent']['min'], max: Zone['extent']['max'], across: Span, up: Span): boolean {

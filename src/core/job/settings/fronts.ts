@@ -22,7 +22,7 @@ export const fronts = section('Fronts, reveals and gaps', {
     ),
     lip: length('lip over the opening', { max: 40, metric: 7, inch: inches(5 / 16), when: LIPPED }),
     rebateWidth: length('rebate width on the front', { max: 60, metric: 10, inch: inches(3 / 8), when: LIPPED }),
-    rebateDepth: length('rebate depth on the front', { max: 40, metric: 9, inch: inches(3 / 8), when: LIPPED }),
+    rebateDepth: length('rebate depth on the front', { max: 40, metric: 9, inch: inches(5 / 16), when: LIPPED }),
     lay: choice(
       'the face is divided by',
       { fronts: 'fronts first', openings: 'openings first' },
