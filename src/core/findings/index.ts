@@ -20,6 +20,7 @@ import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
 import type { Spoken, Wanted } from './spoken.js';
+import { standingNeighbourRules, standingRules } from './standing.js';
 import { zoneRules } from './zones.js';
 
 /** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
@@ -33,6 +34,7 @@ const constructionRules: readonly FindingRule[] = [
   ...frontRules,
   ...framedFrontRules,
   ...interiorRules,
+  ...standingRules,
   ...zoneRules,
   ...shelfRules,
   ...machiningRules,
@@ -109,11 +111,14 @@ export function checkNeighbours(
   kinds: readonly AnyKind[],
 ): Finding[] {
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
-  return kinds
-    .flatMap(({ neighbourRules = [] }) => neighbourRules)
-    .flatMap((rule) =>
-      rule.check(left, right, show).map(({ cabinetId, ...draft }, at) => findingFrom(draft, rule.id, cabinetId, at)),
-    );
+  // A cabinet has two neighbours: both are in the name of what is found between it and one of them.
+  const between = `${left.cabinet.id}+${right.cabinet.id}`;
+  return [...standingNeighbourRules, ...kinds.flatMap(({ neighbourRules = [] }) => neighbourRules)].flatMap((rule) =>
+    rule.check(left, right, show).map(({ cabinetId, ...draft }, at) => ({
+      ...findingFrom(draft, rule.id, cabinetId, at),
+      id: `${between}/${rule.id}/${at + 1}`,
+    })),
+  );
 }
 
 export {

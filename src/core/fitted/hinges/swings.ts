@@ -1,10 +1,20 @@
-import { type FindingDraft, type FindingRule, keysOf, type RuleContext, settingPath } from '../../findings/index.js';
+import {
+  type FindingDraft,
+  type FindingRule,
+  keysOf,
+  type RuleContext,
+  setChoice,
+  settingPath,
+} from '../../findings/index.js';
 import { frontName } from '../../fronts/index.js';
+import { type Act, pathTo } from '../../job/index.js';
 import { capital } from '../../words.js';
 import type { HungDoor } from './hang.js';
 
 /** A door that cannot be opened this far is no door (degrees). */
 const LEAST_OPENING = 85;
+/** One that opens less is of no use (degrees). */
+const LEAST_OF_USE = 60;
 
 /** What a door or its pull touches before the hinge stops it: a wall, a pull beside it. */
 function swingFinding(context: RuleContext, door: HungDoor, tight: boolean): FindingDraft[] {
@@ -19,6 +29,8 @@ function swingFinding(context: RuleContext, door: HungDoor, tight: boolean): Fin
           what: `${what}: it does not open.`,
           why: 'A door should open square at least. Move it away with a filler or a wider stile, hang it on the other side, or take a flatter pull.',
           parts: keysOf(door.front),
+          settings: [settingPath(context, `ends/${door.hinged}`)],
+          fixes: waysOpen(context, door, contact.free),
         }
       : {
           severity: 'warn',
@@ -27,10 +39,40 @@ function swingFinding(context: RuleContext, door: HungDoor, tight: boolean): Fin
           parts: keysOf(door.front),
           settings: [path],
           fixes:
-            contact.free >= 60
+            contact.free >= LEAST_OF_USE
               ? [{ label: `Stop the doors at ${contact.free} degrees`, edits: [{ path, value: contact.free }] }]
               : [],
         },
+  ];
+}
+
+/** A filler at the wall, the other hand, or no further than it goes. */
+function waysOpen(context: RuleContext, { hinged, front }: HungDoor, free: number): Act[] {
+  const { resolved, face } = context;
+  const { ends, frame } = resolved.settings;
+  const atWall = ends[hinged].value === 'wall' && frame.fitted.value === 'none';
+  const cell = face.ok ? face.cells.find(({ opening }) => opening.id === front.openingId) : undefined;
+  const other = hinged === 'left' ? 'right' : 'left';
+  return [
+    ...(atWall && ends.filler.value === 'none'
+      ? [setChoice(context, 'Put a filler strip at the wall', 'ends/filler', 'strip')]
+      : []),
+    ...(cell?.fill.kind === 'door'
+      ? [
+          {
+            label: `Hang it on the ${other}`,
+            edits: [{ path: pathTo.openingField(cell.path, 'fill'), value: { ...cell.fill, hinged: other } }],
+          },
+        ]
+      : []),
+    ...(free >= LEAST_OF_USE
+      ? [
+          {
+            label: `Let it open ${free} degrees, no further`,
+            edits: [{ path: settingPath(context, 'hinges/stopAt'), value: free }],
+          },
+        ]
+      : []),
   ];
 }
 
