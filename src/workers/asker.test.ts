@@ -5,7 +5,7 @@ import type { Cabinet, Job } from '../core/document/index.js';
 import { drawChoice } from '../core/drawing/index.js';
 import { compareSchools } from '../core/present/index.js';
 import { Asker, type Port } from './asker.js';
-import { type Ask, answering, type FromWorker, type ToWorker } from './asks.js';
+import { type Answers, type Ask, answering, type FromWorker, type ToWorker } from './asks.js';
 
 /** A worker that answers when it is told to, over cloned messages as a real one has them. */
 function slowWorker() {
@@ -88,4 +88,24 @@ test('what is no cabinet is refused, what comes after it is answered, and a dead
     id: 7,
     refused: 'There is no valid job to answer for.',
   });
+});
+
+test('of options it is told which would stop the cabinet, and for what', () => {
+  const { port, work } = slowWorker();
+  const job = jobWith({});
+  const ask: Ask = { kind: 'stops', path: 'hinges/family', options: ['any', 'butt', 'concealed'] };
+  const heard: unknown[] = [];
+  new Asker(port).ask('stops', job, only(job), ask, (answer) => heard.push(answer));
+  work();
+  work();
+  const [told] = heard as [Answers['stops']];
+  assert.deepEqual(
+    told.map(({ option, stops }) => [option, stops.length > 0]),
+    [
+      ['any', false],
+      ['butt', true],
+      ['concealed', false],
+    ],
+  );
+  assert.match(told[1]?.stops[0] ?? '', /No hinge in the library hangs/);
 });

@@ -63,7 +63,14 @@ test('a back has the size its kind and its captured edges give it', () => {
     ],
     // Applied: over everything, 1 in all round; the side is the back's thickness less deep.
     ['applied', { back: { kind: 'applied' } }, [718, 798], 554],
-    ['structural', { back: { kind: 'structural' }, top: { kind: 'full' } }, [684, 764], 554],
+    // Of the nailers' stock, 18, since it does their work; as thin as it is decided, where it is.
+    ['structural', { back: { kind: 'structural' }, top: { kind: 'full' } }, [684, 764], 542],
+    [
+      'structural, thin',
+      { back: { kind: 'structural' }, top: { kind: 'full' }, materials: { back: 'birch6' } },
+      [684, 764],
+      554,
+    ],
     ['none', { back: { kind: 'none' } }, null, 560],
   ];
   for (const [name, settings, wanted, clearDepth] of table) {
@@ -289,7 +296,7 @@ test('end panels and fillers come out of the overall width', () => {
   const filled = box({ ends: { right: 'wall', filler: 'strip', scribe: 30 } });
   assert.equal(filled.box.width.mm, 770);
   assert.equal(partOf(filled, 'filler/right').width.mm, 30);
-  const plain = box({ ends: { right: 'wall' } });
+  const plain = box({ ends: { right: 'wall', filler: 'none' } });
   assert.equal(plain.box.width.mm, 800);
   const onPlinth = box({ toe: { kind: 'plinth', height: 100 }, ends: { right: 'exposed', rightPanel: 'applied' } });
   assert.equal(partOf(onPlinth, 'end/right').length.mm, 720, 'the panel goes down to the floor');
@@ -300,7 +307,7 @@ test('a face frame: overhangs by end, tenons, tongue, drop and packing', () => {
     box({
       school: 'faceFrame',
       top: { kind: 'full' },
-      frame: { overhangNeighbour: 3, ...(more.frame ?? {}) },
+      frame: { overhangNeighbour: 3, lip: 0, ...(more.frame ?? {}) },
       ...(more.ends ? { ends: more.ends } : {}),
     });
   const both = framed();

@@ -1,7 +1,7 @@
 import type { SolvedCabinet } from '../solve.js';
 
 /** The edition of the rules by which cabinets are figured now. It is raised when a correction changes what stored ones come to. */
-export const EDITION = 3;
+export const EDITION = 4;
 
 /** A correction of the rules that changes what comes out of decisions that stay as they were. */
 export interface Correction {
@@ -87,5 +87,46 @@ export const corrections: readonly Correction[] = [
     why: 'Both met in cabinets up to 275 wide.',
     touches: (cabinet) =>
       has('nailer')(cabinet) && cabinet.parts.some(({ role, length }) => role === 'nailer' && length.mm <= 250),
+  },
+  {
+    edition: 4,
+    what: 'Rows of screws, dowels and pockets stand clear of dadoes, shelf pins, hinge plates and pulls they would have met.',
+    why: 'They stood at their regular places, and such a cabinet could not be made as it was drawn.',
+    touches: has('nailer', 'frame', 'drawer box', 'back'),
+  },
+  {
+    edition: 4,
+    what: 'Where the standard is screws, an exposed end is joined by pocket screws from inside, or by dowels.',
+    why: 'Screws through an end that is seen show.',
+    touches: ({ resolved: { settings } }) =>
+      settings.ends.left.value === 'exposed' || settings.ends.right.value === 'exposed',
+  },
+  {
+    edition: 4,
+    what: 'Before an applied end panel the stile of a face frame is wider by the panel.',
+    why: 'It took the width out of the opening, and left the side standing in it.',
+    touches: (cabinet) => has('frame')(cabinet) && has('end')(cabinet),
+  },
+  {
+    edition: 4,
+    what: 'A structural back is of the stock of the nailers, drawers on wooden runners run on web frames, a frame without a toe ends on the floor, the front of a tall pull-out has its grain upright: where nothing else is decided.',
+    why: 'What they were by the standard could not be made.',
+    touches: ({ resolved: { settings } }) =>
+      settings.back.kind.value === 'structural' ||
+      settings.drawers.family.value === 'wooden' ||
+      settings.drawers.family.value === 'tall' ||
+      (settings.frame.fitted.value === 'fitted' && settings.toe.kind.value === 'none'),
+  },
+  {
+    edition: 4,
+    what: 'A web frame too narrow for its cross members has fewer, a plinth too shallow for pockets is screwed from behind, a box too low for two nailers has one, hangers keep their corners free of nailers, and a runner beside less than 2 mm of packing has none.',
+    why: 'Each stopped a cabinet that is made every day.',
+    touches: has('web', 'plinth', 'nailer', 'packing'),
+  },
+  {
+    edition: 4,
+    what: 'A door beside a wall is stopped square by a limiter, which is bought, and hinges stand clear of mitres and of each other.',
+    why: 'It struck the wall, or its hinges met the joint.',
+    touches: ({ fitted }) => fitted.hinges.length > 0,
   },
 ];

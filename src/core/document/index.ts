@@ -28,6 +28,7 @@ export {
   validate,
 } from './read.js';
 export {
+  CABINET_KIND,
   type Choice,
   choiceOf,
   offeredOn,

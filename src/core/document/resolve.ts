@@ -266,7 +266,7 @@ function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standard
     now = { ...now, fronts: { ...fronts, drawerGrain: { ...fronts.drawerGrain, value: 'up', source } } };
   }
   const onFloor = kind !== 'wall' && toe.kind.value === 'none' && frame.fitted.value === 'fitted';
-  if (onFloor && byStandard(frame.lip)) {
+  if (onFloor && byStandard(frame.lip) && byStandard(frame.bottomRail)) {
     const { thickness } = standards.material(materials.bottom.value);
     const lip = frame.bottomRail.minus(thickness).as(frame.lip.label).because('the frame ends on the floor');
     if (lip.mm > frame.lip.mm) now = { ...now, frame: { ...frame, lip } };

@@ -3,6 +3,8 @@ import { test } from 'node:test';
 import { solveWith } from '../../../tests/support/cabinets.js';
 import { type Conditions, choice, isDeclared, length, matters, not, pathTo, section } from '../job/index.js';
 import {
+  CABINET_KIND,
+  cabinetKinds,
   offeredOn,
   type SettingOverrides,
   type SettingPath,
@@ -39,9 +41,9 @@ test('what a setting waits for is a choice there is, and a word it has', () => {
     const all = when === undefined ? [] : Array.isArray(when) ? (when as readonly Conditions[]) : [when as Conditions];
     for (const conditions of all)
       for (const [path, wanted] of Object.entries(conditions)) {
-        const other = settingLeaf(path as SettingPath);
-        assert.ok(other, `${key} waits for ${path}`);
         const words = typeof wanted === 'string' ? [wanted] : 'not' in wanted ? [wanted.not] : wanted;
+        const other = path === CABINET_KIND ? { options: cabinetKinds } : settingLeaf(path as SettingPath);
+        assert.ok(other, `${key} waits for ${path}`);
         // What names a profile has no list of words; "none" is always one of them.
         const known = other.options ? Object.keys(other.options) : ['none'];
         for (const word of words) assert.ok(known.includes(word), `${key} waits for ${path} to be ${word}`);

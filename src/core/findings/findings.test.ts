@@ -132,6 +132,26 @@ const BAD: Record<string, () => string[]> = {
     job.house.all.drawers.fitted = 'none';
     return solve(job).findings.map(({ rule }) => rule);
   },
+  'carcass/not-as-high-as-beside': () => rulesOf({ height: 820, settings: { ends: { leftHigh: 870 } } }),
+  'carcass/plinth-held-in-front': () =>
+    rulesOf({ depth: 130, settings: { toe: { kind: 'plinth', setback: 20, rearSetback: 0 } } }),
+  'interiors/no-floor': () =>
+    rulesOf({
+      height: 900,
+      parts: [
+        { id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } } },
+        { id: 'o2', size: share, fill: { kind: 'pair' } },
+      ],
+    }),
+  'interiors/no-floor (open)': () =>
+    rulesOf({
+      height: 900,
+      settings: { dividers: { atOpenBay: 'none' } },
+      parts: [
+        { id: 'o1', size: share, fill: { kind: 'open' } },
+        { id: 'o2', size: share, fill: { kind: 'drawer' } },
+      ],
+    }),
   'drawers/no-runner': () => rulesOf({ depth: 240 }),
   'drawers/nothing-carries': () =>
     rulesOf({
@@ -172,7 +192,10 @@ const BAD: Record<string, () => string[]> = {
   'hangers/no-hanger': () =>
     rulesOf({ from: 'wall', settings: { hangers: { fitted: 'hangers', choice: 'gone' }, nailer: { rails: 'none' } } }),
   'hangers/in-the-way': () =>
-    rulesOf({ from: 'wall', settings: { hangers: { fitted: 'hangers' }, back: { kind: 'applied' } } }),
+    rulesOf({
+      from: 'wall',
+      settings: { hangers: { fitted: 'hangers' }, nailer: { rails: 'standard' }, back: { kind: 'applied' } },
+    }),
   'waste/too-small': () => rulesOf({ height: 450, parts: [{ id: 'o1', size: share, fill: { kind: 'waste' } }] }),
   'waste/nothing-carries': () =>
     rulesOf({
@@ -389,9 +412,14 @@ const BAD: Record<string, () => string[]> = {
   'hinges/gap-too-small': () =>
     rulesOf({ measured: { front18: 26 }, settings: { fronts: { reveal: { left: 1, right: 1 } } } }),
   'hinges/cup-does-not-fit': () => rulesOf({ settings: { making: { kind: 'stick', stile: 40 } } }),
-  'hinges/opens-too-far': () => rulesOf({ settings: { ends: { left: 'wall' } } }),
+  'hinges/opens-too-far': () =>
+    rulesOf({ settings: { ends: { left: 'wall', filler: 'none' }, hinges: { stopAt: 180 } } }),
   'fronts/swing-meets': () =>
-    rulesOf({ ...oneDoor, width: 220, settings: { ends: { left: 'wall' }, pulls: { doors: 'harl-bow-128' } } }),
+    rulesOf({
+      ...oneDoor,
+      width: 220,
+      settings: { ends: { left: 'wall', filler: 'none' }, pulls: { doors: 'harl-bow-128' } },
+    }),
   'hinges/too-few': () => rulesOf({ ...oneDoor, from: 'tall', height: 2400, measured: { front18: 40 } }),
   'hinges/leaf-too-wide': () =>
     rulesOf({
@@ -424,18 +452,15 @@ const BAD: Record<string, () => string[]> = {
   'shelves/too-tight': () => rulesOf({ settings: { shelves: { sidePlay: 0.2 } } }),
   'machining/screw-through-face': () =>
     rulesOf({ settings: { joints: { bottom: 'pocket' }, fasteners: { pocketReach: 17 } } }),
+  // From both ends of a narrow bottom they come to each other.
   'machining/operations-meet (way of a screw)': () =>
-    rulesOf({ settings: { fasteners: { first: 22 }, nailer: { rails: 'none' } } }),
-  'machining/operations-meet (pins and plates)': () =>
-    rulesOf({ settings: { hinges: { snap: 'free', endDistance: 115 }, pins: { column: 'full', ends: 20 } } }),
+    rulesOf({ width: 230, settings: { fasteners: { screwLength: 120 } } }),
+  // Pins bored into the groove of the back.
   'machining/operations-meet': () =>
     rulesOf({
-      settings: {
-        joints: { bottom: 'dowels' },
-        back: { offsetFrom: 'set', offset: 48 },
-        fasteners: { dowelInEnd: 28 },
-        nailer: { rails: 'none' },
-      },
+      depth: 400,
+      settings: { pins: { rear: 'groove', rearSet: 4 } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 1 } } }],
     }),
   'machining/hole-near-edge': () => rulesOf({ settings: { fasteners: { pilot: 12 } }, measured: { birch18: 15 } }),
   'shelves/sags': () => rulesOf({ width: 1150, settings: { shelves: { load: 'records' } } }),
@@ -448,7 +473,7 @@ const BAD: Record<string, () => string[]> = {
   'carcass/back-not-held': () => rulesOf({ settings: { nailer: { rails: 'none' }, top: { kind: 'none' } } }),
   'carcass/racks': () =>
     rulesOf({ settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } }),
-  'carcass/visible-fasteners': () => rulesOf({ settings: { ends: { left: 'exposed' } } }),
+  'carcass/visible-fasteners': () => rulesOf({ settings: { ends: { left: 'exposed' }, joints: { bottom: 'screws' } } }),
   'carcass/back-edge-shows': () => rulesOf({ settings: { ends: { right: 'exposed' }, back: { kind: 'applied' } } }),
   'carcass/partition-without-support': () =>
     rulesOf({
@@ -487,7 +512,8 @@ const BAD: Record<string, () => string[]> = {
     }),
   'carcass/bottom-cannot-go-under': () =>
     rulesOf({ settings: { bottom: { place: 'under' }, toe: { kind: 'notched' } } }),
-  'carcass/web-frame-too-small': () => rulesOf({ width: 210, settings: { top: { kind: 'web' } } }),
+  'carcass/web-frame-too-small': () =>
+    rulesOf({ width: 210, settings: { top: { kind: 'web' }, web: { crossMembers: 3 } } }),
   'sheets/narrow-rip': () =>
     rulesOf({ settings: { fronts: { reveal: { top: 0 } }, nailer: { rails: 'standard', width: 28 } } }),
   'materials/uneven-batch': () => {
@@ -555,8 +581,12 @@ test('every rule fires on a cabinet that deserves it', () => {
     [...allRules(allKinds), ...generalRules].map((rule) => rule.id).sort(),
     'each rule has a bad cabinet here',
   );
-  for (const [name, fires] of Object.entries(BAD))
-    assert.ok(fires().includes(name.split(' ')[0] ?? ''), `${name} did not fire`);
+  const silent = Object.entries(BAD).filter(([name, fires]) => !fires().includes(name.split(' ')[0] ?? ''));
+  assert.deepEqual(
+    silent.map(([name]) => name),
+    [],
+    'each fires',
+  );
 });
 
 test('no rule fires on the demo jobs', () => {
@@ -578,15 +608,15 @@ test('every fix can be applied and settles its finding', () => {
     { settings: { fronts: { fit: 'inset', stops: 'none' } } },
     { width: 900, settings: { shelves: { load: 'books' } } },
     { from: 'wall', width: 1000, settings: { shelves: { load: 'kitchen' } } },
-    { settings: { ends: { left: 'exposed' } } },
+    { settings: { ends: { left: 'exposed' }, joints: { bottom: 'screws' } } },
     { settings: { back: { kind: 'none' }, nailer: { rails: 'none' }, top: { kind: 'none' } } },
-    { settings: { ends: { left: 'wall' } } },
+    { settings: { ends: { left: 'wall', filler: 'none' }, hinges: { stopAt: 180 } } },
+    { width: 350, settings: { ends: { left: 'wall', filler: 'none' } } },
     { measured: { front18: 24 }, settings: { fronts: { reveal: { left: 1, right: 6 } } } },
     { settings: { pulls: { drawers: 'gone' } } },
     { settings: { pins: { depth: 8 } } },
     { settings: { shelves: { sidePlay: 0.2 } } },
     { settings: { joints: { bottom: 'pocket', top: 'pocket' }, fasteners: { pocketReach: 17 } } },
-    { settings: { hinges: { snap: 'free', endDistance: 115 }, pins: { column: 'full', ends: 20 } } },
     { settings: { hinges: { closing: 'snap' } } },
     { depth: 400, settings: { pins: { rear: 'groove', rearSet: 4 } } },
   ];
@@ -690,7 +720,7 @@ test('what stands beside stops a door only as high and as far forward as it does
 
 test('a back wider than a sheet is no dead end: across the grain it comes out of one', () => {
   const wide = { width: 1400, height: 700, from: 'wall' as const };
-  const job = jobWith({ ...wide, settings: { back: { kind: 'applied' } } });
+  const job = jobWith({ ...wide, settings: { back: { kind: 'applied', grain: 'up' } } });
   const solved = solve(job);
   const finding = solved.findings.find(({ rule, parts }) => rule === 'sizes/part-exceeds-sheet' && parts[0] === 'back');
   assert.ok(finding);

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { type CabinetDecisions, jobWith, partOf } from '../../../tests/support/cabinets.js';
+import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
 import { applyEdits, type Opening, shelved } from '../job/index.js';
 import { toCabinet } from '../parts/index.js';
 import { fixesFor, solve } from '../solve.js';
@@ -30,36 +30,48 @@ const offGrid: CabinetDecisions = {
 };
 const withShelf: CabinetDecisions = { ...offGrid, parts: doors(1) };
 
-test('plates half in a pin hole are found where they are, on both sides', () => {
-  const findings = found(withShelf);
-  assert.deepEqual(findings.flatMap(({ parts }) => parts).sort(), ['side/left', 'side/right']);
-  const [first] = findings;
-  assert.match(first?.what ?? '', /plate: hinge of door/);
-  assert.match(first?.what ?? '', /pins: shelves/);
-  assert.match(first?.why ?? '', /along and 37 mm across/);
-  assert.ok(first?.at);
+test('a pin hole that a plate would run into is left out, and no other', () => {
+  assert.deepEqual(found(withShelf), []);
   const solved = solve(jobWith(withShelf)).cabinets[0];
-  assert.ok(solved && first.at);
-  const side = partOf(solved, first.parts[0] ?? '');
-  const z = toCabinet(side.placement, first.at.u, first.at.v, 0)[2];
-  const plates = solved.fitted.hinges.flatMap(({ places }) =>
-    places.flatMap(({ onCase }) => [onCase.mm - 16, onCase.mm + 16]),
+  const doorless = solve(jobWith({ ...withShelf, settings: { ...withShelf.settings, hinges: { family: 'none' } } }));
+  assert.ok(solved && doorless.cabinets[0]);
+  const pins = (of: typeof solved) =>
+    partOf(of, 'side/left').machining.flatMap((each) =>
+      each.kind === 'holes' && each.by.kind === 'pins' && each.offset.mm < 100
+        ? each.positions.map(({ mm }) => mm)
+        : [],
+    );
+  const plates = solved.fitted.hinges[0]?.places.flatMap(({ onCase }) => [onCase.mm - 16, onCase.mm + 16]) ?? [];
+  const all = pins(doorless.cabinets[0]);
+  // Both are 5 wide, and 2 has to stay between them.
+  const kept = all.filter((mm) => plates.every((plate) => Math.abs(plate - mm) >= 7));
+  assert.ok(kept.length < all.length, 'some are in the way');
+  assert.deepEqual(pins(solved), kept);
+});
+
+/** Hinges decided where the mitres of a low door are. */
+const atMitre: CabinetDecisions = {
+  height: 420,
+  parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left', hingesAt: [{ id: 'h1', mm: 56 }] } }],
+  width: 400,
+  settings: { making: { kind: 'mitred' } },
+};
+
+test('a hinge that was decided is said not to stand clear where something else is cut, and is not bored', () => {
+  const said = found(atMitre, 'hinges/against-shelf');
+  assert.equal(said.length, 1);
+  const solved = solve(jobWith(atMitre)).cabinets[0];
+  assert.deepEqual(
+    solved?.fitted.hinges[0]?.places.map(({ clear, decided }) => [clear, decided]),
+    [
+      [false, true],
+      [true, false],
+    ],
   );
-  assert.ok(
-    plates.some((plate) => Math.abs(plate - z) < 12),
-    `${z} is by none of ${plates}`,
-  );
+  assert.deepEqual(found(atMitre), [], 'nothing meets');
 });
 
 test('without shelves there are no pins for them to meet', () => assert.deepEqual(found(offGrid), []));
-
-test('each way of parting plates and pins parts them', () => {
-  for (const words of [/on the pin grid/, /front line back/, /^Move hinge 1/]) {
-    const { left } = after(withShelf, words);
-    assert.ok(left.length < found(withShelf).length, String(words));
-  }
-  assert.deepEqual(after(withShelf, /on the pin grid/).left, []);
-});
 
 test('a rear line that breaks into the groove of the back is brought forward by a step', () => {
   const decisions: CabinetDecisions = {
@@ -71,15 +83,6 @@ test('a rear line that breaks into the groove of the back is brought forward by 
   const { left, job } = after(decisions, /rear line forward by 32/);
   assert.deepEqual(left, []);
   assert.equal(job.cabinets[0]?.settings.pins?.rearSet, 36);
-});
-
-test('a hinge that is moved stays decided, and the others stay with the rule', () => {
-  const { job } = after(withShelf, /^Move hinge 1/);
-  const places = solve(job).cabinets[0]?.fitted.hinges[0]?.places ?? [];
-  assert.deepEqual(
-    places.map(({ decided }) => decided),
-    [true, false],
-  );
 });
 
 test('a pocket screw as long as the side is thick is a stop, a little shorter a warning, shorter still nothing', () => {
@@ -98,11 +101,22 @@ test('a pocket screw as long as the side is thick is a stop, a little shorter a 
   assert.equal(job.cabinets[0]?.settings.fasteners?.pocketReach, 16);
 });
 
-test('a screw that runs into the groove of the back is found in the part it runs into', () => {
-  const findings = found({ settings: { fasteners: { first: 22 }, nailer: { rails: 'none' } } });
-  const bottom = findings.find(({ parts }) => parts.includes('bottom'));
-  assert.match(bottom?.what ?? '', /way of the screws: carries the bottom/);
-  assert.match(bottom?.what ?? '', /holds the back/);
+test('a screw that would run into the groove of the back stands before it, and none goes missing', () => {
+  const near = { settings: { fasteners: { first: 22 }, nailer: { rails: 'none' } } } as const;
+  assert.deepEqual(found(near), []);
+  const screws = (decisions: CabinetDecisions) =>
+    partOf(solveWith(decisions), 'side/left').machining.flatMap((each) =>
+      each.kind === 'holes' && each.reason === 'screws: carries the bottom' ? each.positions.map(({ mm }) => mm) : [],
+    );
+  const far = screws({ settings: { nailer: { rails: 'none' } } });
+  const moved = screws(near);
+  assert.ok(moved.length >= far.length && moved.length > 1, `${moved}`);
+  const side = partOf(solveWith(near), 'side/left');
+  const groove = side.machining.find((each) => each.kind === 'groove');
+  assert.ok(groove?.kind === 'groove');
+  const from = side.width.mm - groove.offset.mm - groove.width.mm;
+  for (const at of moved)
+    assert.ok(at + 2.25 + 2 <= from || at - 2.25 - 2 >= from + groove.width.mm, `${at} and ${from}`);
 });
 
 test('what a finding names is on the part, and inside it', () => {

@@ -168,3 +168,30 @@ test('a wide door meets the pull beside it, the same door stopped sooner does no
     [stop],
   );
 });
+
+test('base cabinets of different heights side by side are said to be, others are not compared, and one act makes them alike', () => {
+  const rule = 'neighbours/heights-differ';
+  const [found, ...more] = between({ height: 820 }, { height: 870 }, rule);
+  assert.equal(more.length, 0);
+  assert.match(found?.what ?? '', /870 mm high, and cabinet 1 beside it 820 mm/);
+  assert.equal(found?.cabinetId, 'c2');
+  const [edit] = found?.proposed[0]?.edits ?? [];
+  assert.ok(edit && 'value' in edit && edit.value === 820 && edit.path === 'cabinets/c2/size/height/mm');
+  assert.deepEqual(between({ height: 820 }, { height: 820 }, rule), []);
+  assert.deepEqual(between({ height: 820 }, { from: 'tall', height: 2100 }, rule), [], 'a tall one ends the worktop');
+});
+
+test('what is found beside either neighbour has a name of its own', () => {
+  const low: CabinetDecisions = { height: 800 };
+  const job = jobWith(low);
+  const [first] = job.cabinets;
+  assert.ok(first);
+  job.cabinets = [first, ...['c2', 'c3'].map((id) => structuredClone({ ...first, id, number: id.slice(1) }))];
+  for (const [at, cabinet] of job.cabinets.entries()) {
+    cabinet.leftNeighbour = job.cabinets[at - 1]?.id ?? null;
+    if (cabinet.size.height.from === 'overall') cabinet.size.height.mm = 800 + 10 * at;
+  }
+  const ids = solve(job).findings.map(({ id }) => id);
+  assert.equal(ids.filter((id) => id.includes('heights-differ')).length, 2);
+  assert.equal(new Set(ids).size, ids.length, ids.join('\n'));
+});

@@ -117,11 +117,12 @@ test('what stands above or below a door is not in its way', () => {
 });
 
 test('the pull meets a wall before the door does', () => {
-  const { solved } = hung('left', { ends: { left: 'wall' } });
+  const atWall = { ends: { left: 'wall', filler: 'none' }, hinges: { stopAt: 180 } } as const;
+  const { solved } = hung('left', atWall);
   const contact = solved.contacts.get('door/o1');
   assert.equal(contact?.by, 'pulls');
   assert.equal(contact?.obstacle.name, 'the wall');
-  const bare = hung('left', { ends: { left: 'wall' }, pulls: { doors: 'none' } }).solved.contacts.get('door/o1');
+  const bare = hung('left', { ...atWall, pulls: { doors: 'none' } }).solved.contacts.get('door/o1');
   assert.ok(bare && contact && bare.free > contact.free);
 });
 

@@ -12,6 +12,7 @@ import type { SettingOverrides } from '../../document/index.js';
 import { applyEdits } from '../../job/index.js';
 import type { Holes } from '../../machining/index.js';
 import { type Part, toCabinet } from '../../parts/index.js';
+import type { SolvedCabinet } from '../../solve.js';
 import { fixesFor, solve } from '../../solve.js';
 import { findHinges, hangOn, hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
@@ -311,4 +312,43 @@ test('the weight of a door is its area times thickness times density, and its pu
   const { density } = door.front.parts[0]?.material ?? { density: 0 };
   assert.ok(Math.abs(door.front.weight.mm - (board * density) / 680) < 1e-9);
   assert.ok(Math.abs(door.weight.mm - door.front.weight.mm - 0.04) < 1e-9);
+});
+
+test('a door beside a wall is stopped square and its limiter bought; where it stands free it is not', () => {
+  const at = (settings: SettingOverrides) =>
+    solveWith({
+      width: 450,
+      settings,
+      parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } }],
+    });
+  const limiters = (solved: SolvedCabinet) => solved.fittings.filter(({ name }) => name === 'Opening limiter').length;
+  const walled = at({ ends: { left: 'wall' } });
+  assert.equal(walled.fitted.hinges[0]?.stopAngle, 90);
+  assert.equal(limiters(walled), 1);
+  assert.ok(!walled.findings.some(({ rule }) => rule === 'fronts/swing-meets' || rule === 'hinges/opens-too-far'));
+  for (const free of [at({}), at({ ends: { right: 'wall' } }), at({ ends: { left: 'wall', leftClear: 600 } })]) {
+    assert.equal(free.fitted.hinges[0]?.stopAngle, 110);
+    assert.equal(limiters(free), 0);
+  }
+  assert.equal(at({ ends: { left: 'wall' }, hinges: { stopAt: 100 } }).fitted.hinges[0]?.stopAngle, 100, 'as decided');
+});
+
+test('hinges of low mitred doors stand beside the mitres and their tenons, never on each other', () => {
+  for (const height of [400, 460, 520, 700]) {
+    const solved = solveWith({
+      height,
+      width: 450,
+      settings: { making: { kind: 'mitred' } },
+      parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } }],
+    });
+    const [door] = solved.fitted.hinges;
+    assert.ok(door);
+    assert.ok(
+      door.places.every(({ clear }) => clear),
+      `${height}`,
+    );
+    const [low = 0, high = 0] = door.places.map(({ onDoor }) => onDoor.mm);
+    assert.ok(high - low > 54, `${height}: ${low} and ${high}`);
+    assert.ok(!solved.findings.some(({ rule }) => rule === 'machining/operations-meet'), `${height}`);
+  }
 });

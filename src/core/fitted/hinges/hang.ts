@@ -310,7 +310,7 @@ export function hingesToBuy(doors: readonly HungDoor[]): Fitting[] {
     if (!chosen || places.length === 0) continue;
     add(familyOf(chosen.profile).bought(chosen), places.length, chosen.profile.maker);
     if (stopAngle < chosen.profile.opening)
-      add(`Opening limiter, ${stopAngle} degrees`, 1, 'one to a door, at its upper hinge');
+      add('Opening limiter', 1, `at the upper hinge of a door, ${stopAngle} degrees`);
   }
   return [...counts.values()];
 }

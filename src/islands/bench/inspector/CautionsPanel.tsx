@@ -1,5 +1,5 @@
 import { Hand } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { cautionsFor, type StandingCaution, type Step } from '../../../core/cautions/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
@@ -18,19 +18,30 @@ export function CautionsPanel({ solved, dismissed }: { solved: SolvedCabinet; di
   const standing = useMemo(() => cautionsFor({ display }, solved), [display, solved]);
   const { put, away, problem } = useDismissed(dismissed);
   const [opened, setOpened] = useState<string | null>(null);
+  const [unfolded, setUnfolded] = useState(false);
+  const seen = useSeen(solved.cabinet.id, standing);
   if (standing.length === 0) return null;
   const shown = standing.filter(({ id }) => !away.includes(id));
   const small = standing.filter(({ id }) => away.includes(id));
+  const folded = !unfolded && shown.length > 0 && shown.every(({ id }) => seen.includes(id));
   return (
     <section aria-label="Cautions" className="sheet p-3">
       <h2 className="caps">Take care</h2>
+      {folded && (
+        <p className="mt-1 flex items-center gap-1.5">
+          <Hand size={17} aria-hidden="true" />
+          <button type="button" className="act" aria-expanded={false} onClick={() => setUnfolded(true)}>
+            {shown.length === 1 ? '1 caution' : `${shown.length} cautions`}, read in this job
+          </button>
+        </p>
+      )}
       {problem && (
         <p role="alert" className="mt-1 font-semibold text-finding">
           {problem}
         </p>
       )}
       <ul className="mt-1 flex flex-col gap-3">
-        {shown.map((caution) => (
+        {(folded ? [] : shown).map((caution) => (
           <li key={caution.id} data-caution={caution.id}>
             <CautionNote caution={caution} action="Put away for this shop" onAction={() => put(caution.id, true)} />
           </li>
@@ -108,4 +119,39 @@ function useDismissed(first: readonly string[]) {
     }
   };
   return { put, away, problem };
+}
+
+/**
+ * The cautions somebody has had before them in this job on this machine: those of a cabinet count as read once the maker
+ * has gone on from it. Kept by the browser, since it is a convenience and no record.
+ */
+function useSeen(cabinet: string, standing: readonly StandingCaution[]): readonly string[] {
+  const [seen, setSeen] = useState<readonly string[]>([]);
+  // Another cabinet with the same cautions is gone on to as well.
+  const now = [cabinet, ...standing.map(({ id }) => id)].join(' ');
+  useEffect(() => {
+    setSeen(readSeen());
+    const [, ...shown] = now.split(' ');
+    return () => {
+      const all = [...new Set([...readSeen(), ...shown])];
+      setSeen(all);
+      try {
+        localStorage.setItem(seenKey(), JSON.stringify(all));
+      } catch {
+        // A browser that keeps nothing shows them again.
+      }
+    };
+  }, [now]);
+  return seen;
+}
+
+const seenKey = () => `alcove cautions read ${location.pathname}`;
+
+function readSeen(): string[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(seenKey()) ?? '[]');
+    return Array.isArray(kept) ? kept.filter((each) => typeof each === 'string') : [];
+  } catch {
+    return [];
+  }
 }

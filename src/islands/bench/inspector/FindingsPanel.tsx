@@ -1,5 +1,5 @@
 import { Check, CircleHelp, OctagonX, TriangleAlert } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { Finding, Severity } from '../../../core/findings/index.js';
 import { fixesFor, type SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
@@ -20,14 +20,48 @@ export function FindingsPanel({ solved }: { solved: SolvedCabinet }) {
         </p>
       ) : (
         <ul className="mt-1 flex flex-col gap-3">
-          {findings.map((finding) => (
-            <li key={`${finding.rule} ${finding.what}`}>
-              <FindingNote finding={finding} />
+          {alike(findings).map(([first, ...others]) => (
+            <li key={first.id} className="flex flex-col gap-1">
+              <FindingNote finding={first} />
+              {others.length > 0 && <Alike rule={first.rule} findings={others} />}
             </li>
           ))}
         </ul>
       )}
     </section>
+  );
+}
+
+/** Findings of one rule and one severity together, in the order in which the first of each stands. */
+function alike(findings: readonly Finding[]): (readonly [Finding, ...Finding[]])[] {
+  const groups = new Map<string, [Finding, ...Finding[]]>();
+  for (const finding of findings) {
+    const key = `${finding.severity} ${finding.rule}`;
+    const known = groups.get(key);
+    if (known) known.push(finding);
+    else groups.set(key, [finding]);
+  }
+  return [...groups.values()];
+}
+
+/** The others of a kind: a line with their number, and each of them once it is opened. */
+function Alike({ rule, findings }: { rule: string; findings: readonly Finding[] }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details data-alike={rule} open={open} onToggle={(event) => setOpen(event.currentTarget.open)} className="pl-2">
+      <summary className="flex min-h-7 cursor-pointer items-center font-semibold before:mr-2 before:w-3 before:content-['+'] [[open]>&]:before:content-['−']">
+        {findings.length === 1 ? '1 more alike' : `${findings.length} more alike`}
+      </summary>
+      {open && (
+        <ul className="mt-1 flex flex-col gap-3">
+          {findings.map((finding) => (
+            <li key={finding.id}>
+              <FindingNote finding={finding} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
   );
 }
 
@@ -38,9 +72,18 @@ export function useFindings(solved: SolvedCabinet): readonly Finding[] {
 }
 
 /** What a finding's row is called on the page, so that its mark on the drawing leads to it. */
-export function findingId({ rule, cabinetId, what }: Finding): string {
-  const words = [...`${cabinetId} ${what}`].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) % 1_000_003, 7);
-  return `finding-${rule.replace('/', '-')}-${words}`;
+function findingId({ id }: Finding): string {
+  return `finding-${id.replace(/[^\w-]/g, '-')}`;
+}
+
+/** Brings a finding's row into sight; one among its like is unfolded first. */
+export function showFinding(finding: Finding): void {
+  const row = () => document.getElementById(findingId(finding));
+  const show = () => row()?.scrollIntoView({ block: 'nearest' });
+  const folded = document.querySelector<HTMLDetailsElement>(`details[data-alike="${finding.rule}"]`);
+  if (folded && !row()) folded.open = true;
+  // What was folded is drawn first.
+  requestAnimationFrame(() => requestAnimationFrame(show));
 }
 
 function FindingNote({ finding }: { finding: Finding }) {

@@ -2,7 +2,7 @@ import type { Drawing, DrawingPoint, LaidSheet } from '../../../core/drawing/ind
 import type { Finding, Severity } from '../../../core/findings/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
 import { useBench } from '../context.js';
-import { findingId, SEVERITY_WORD, useFindings } from '../inspector/FindingsPanel.js';
+import { SEVERITY_WORD, showFinding, useFindings } from '../inspector/FindingsPanel.js';
 
 /** Findings where they arise: a mark on each part they concern, by its shape a stop, a warning or a note. */
 export function FindingMarks({ solved, drawing, laid }: { solved: SolvedCabinet; drawing: Drawing; laid: LaidSheet }) {
@@ -19,11 +19,11 @@ export function FindingMarks({ solved, drawing, laid }: { solved: SolvedCabinet;
         const go = () => {
           const [part] = finding.parts;
           if (part) select(part);
-          document.getElementById(findingId(finding))?.scrollIntoView({ block: 'nearest' });
+          showFinding(finding);
         };
         return (
           <g
-            key={findingId(finding)}
+            key={finding.id}
             role="button"
             tabIndex={0}
             aria-label={`${SEVERITY_WORD[finding.severity]}: ${finding.what}`}
