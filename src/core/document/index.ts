@@ -50,7 +50,6 @@ export {
   settingLeaves,
   settingSectionsShown,
   settingsSchema,
-  valueAt,
   withSetting,
 } from './settings.js';
 export { stableJson, writeHardware, writeJob } from './write.js';

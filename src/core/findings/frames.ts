@@ -12,7 +12,7 @@ const negativePacking: FindingRule = {
     const { box, resolved, show } = context;
     if (resolved.settings.frame.fitted.value !== 'fitted') return [];
     const { packingLeft, packingRight } = frameSizes(box, resolved);
-    const { frame, fronts } = resolved.settings;
+    const { frame, fronts, ends } = resolved.settings;
     // A tongue would stand in the rails, an inset front in the side.
     const tongue = frame.attachment.value === 'tongue';
     const stop = tongue || fronts.fit.value === 'inset';
@@ -20,7 +20,12 @@ const negativePacking: FindingRule = {
       const packing = hand === 'left' ? packingLeft : packingRight;
       if (packing.mm >= -TOLERANCE_MM) return [];
       const decided = hand === 'left' ? frame.stileLeft : frame.stileRight;
-      const wanted = decided.mm - packing.mm;
+      // A width that is decided here is no longer made wider by what it covers.
+      const covers =
+        ends[`${hand}Panel`].value === 'applied' && decided.source?.kind !== 'here'
+          ? resolved.materials.end.thickness.mm
+          : 0;
+      const wanted = decided.mm + covers - packing.mm;
       const path = settingPath(context, hand === 'left' ? 'frame/stileLeft' : 'frame/stileRight');
       return [
         {

@@ -9,6 +9,7 @@ import { BinsPanel } from './inspector/BinsPanel.js';
 import { CabinetPanel } from './inspector/CabinetPanel.js';
 import { CautionsPanel } from './inspector/CautionsPanel.js';
 import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
+import { CutSheetsPanel } from './inspector/CutSheetsPanel.js';
 import { DrawerPanel } from './inspector/DrawerPanel.js';
 import { FindingsPanel } from './inspector/FindingsPanel.js';
 import { FrontPanel } from './inspector/FrontPanel.js';
@@ -121,6 +122,7 @@ function BenchView({ jobId, savedAt, dismissed, corrected }: BenchViewProps) {
             <DrawerPanel solved={solved} />
             <LiftPanel solved={solved} />
             <BinsPanel solved={solved} />
+            <CutSheetsPanel jobId={jobId} />
             <FindingsPanel solved={solved} />
             <CautionsPanel solved={solved} dismissed={dismissed} />
           </aside>

@@ -5,6 +5,7 @@ import { type CuttingWay, USUAL_WAY } from '../../../core/sheets/index.js';
 import { formatLengthWithUnit } from '../../../core/units/index.js';
 import { useBenchStore } from '../../bench/context.js';
 import { useCutting, useDemand } from '../context.js';
+import { StopsNotice } from '../StopsNotice.js';
 import { type ChosenPiece, MaterialSheets } from './MaterialSheets.js';
 import { useLayingOut } from './useLayingOut.js';
 
@@ -188,6 +189,7 @@ export function SheetsView({ jobId }: { jobId: string }) {
           <Printer size={15} aria-hidden="true" /> Print
         </button>
       </div>
+      <StopsNotice jobId={jobId} />
       {laying.failed && (
         <p role="alert" className="bg-finding-pale px-3 py-2 text-finding">
           The sheets could not be laid out. Lay them out again; what was accepted stays as it is.
