@@ -361,6 +361,14 @@ test('a job is deleted and brought back; a broken file is refused with its reaso
   assert.match(await textOf(driver, 'h1'), /no job here/);
 });
 
+/** Opens the one line cautions become once they were read in a job. */
+async function unfoldCautions() {
+  const line = await demo.browser.driver.findElements(
+    By.xpath('//section[@aria-label="Cautions"]//button[contains(., "read in this job")]'),
+  );
+  await line[0]?.click();
+}
+
 test('a caution is put away for the shop, keeps its small sign, opens again and stands again', async () => {
   const { jobs } = (await (await fetch(`${demo.server.url}/api/jobs`)).json()) as {
     jobs: { id: string; name: string }[];
@@ -372,6 +380,8 @@ test('a caution is put away for the shop, keeps its small sign, opens again and 
   const dust = '[data-caution="dust"]';
   const count = async (css: string) => (await driver.findElements(By.css(css))).length;
   await go(`/jobs/${room}?cabinet=c1&view=front&parts=shown&decisions=shown`);
+  // Cautions somebody has read in this job are one line; opened, they are as they were.
+  await unfoldCautions();
   assert.match(await textOf(driver, dust), /Dust and fumes[\s\S]*wear a mask[\s\S]*go before this/);
   await (await find(driver, `${dust} button`)).click();
   await eventually(

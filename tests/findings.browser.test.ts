@@ -25,7 +25,7 @@ function trimmed() {
 }
 
 async function stored(document: object): Promise<string> {
-  const response = await fetch(`${demo.server.url}/api/jobs`, {
+  const response = await fetch(`${demo.server.url}/api/jobs/import`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(document),

@@ -67,7 +67,14 @@ export function CautionsPanel({ solved, dismissed }: { solved: SolvedCabinet; di
         .filter(({ id }) => id === opened)
         .map((caution) => (
           <div key={caution.id} className="mt-2" data-caution={caution.id}>
-            <CautionNote caution={caution} action="Let it stand again" onAction={() => put(caution.id, false)} />
+            <CautionNote
+              caution={caution}
+              action="Let it stand again"
+              onAction={() => {
+                setUnfolded(true);
+                put(caution.id, false);
+              }}
+            />
           </div>
         ))}
     </section>
