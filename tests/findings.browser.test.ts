@@ -86,7 +86,8 @@ test('a choice that would stop the cabinet says so before it is chosen, and the 
     (there) => there === 1,
     'butts are not said to stop it',
   );
-  assert.match(await textOf(driver, '[data-stops="butt"]'), /stops: No hinge in the library hangs/);
+  const told = await (await find(driver, '[data-stops="butt"]')).findElement(By.xpath('..'));
+  assert.match(await told.getText(), /stops?: No hinge in the library hangs/);
   assert.match(await (await list.findElement(By.css('option[value="butt"]'))).getText(), /: stops$/);
   await (await list.findElement(By.css('option[value="butt"]'))).click();
   await eventually(
@@ -100,8 +101,8 @@ test('a choice that would stop the cabinet says so before it is chosen, and the 
     'it is not saved',
   );
   await driver.get(`${demo.server.url}/jobs/${id}/sheets`);
-  const told = await textOf(driver, '[data-stopped]');
-  assert.match(told, /One cabinet cannot be built as it stands: 1 Drawer over doors \(\d stops?\)/);
+  const sheets = await textOf(driver, '[data-stopped]');
+  assert.match(sheets, /One cabinet cannot be built as it stands: 1 Drawer over doors \(\d stops?\)/);
   const link = await find(driver, '[data-stopped] a');
   assert.match((await link.getAttribute('href')) ?? '', new RegExp(`/jobs/${id}\\?cabinet=`));
   assert.deepEqual(await consoleErrors(driver), []);

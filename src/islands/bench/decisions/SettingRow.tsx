@@ -165,18 +165,43 @@ function ChoiceSetting({
           {problem}
         </span>
       )}
-      {options.map(([option, words]) => {
-        const [first, ...others] = stops.get(option) ?? [];
-        return first ? (
-          <span key={option} data-stops={option} className="text-[0.875rem] leading-snug text-finding">
-            {capital(words)} stops: {first}
-            {others.length > 0 && ` And ${others.length} more.`}
-          </span>
-        ) : null;
-      })}
+      {whatStops(options, stops).map(({ first, named, more }) => (
+        <span key={first} className="text-[0.875rem] leading-snug text-finding">
+          {named.map(([option, words], at) => (
+            <span key={option} data-stops={option}>
+              {at === 0 ? capital(words) : `, ${words}`}
+            </span>
+          ))}{' '}
+          {named.length === 1 ? 'stops' : 'stop'}: {first}
+          {more > 0 && ` And ${more} more.`}
+        </span>
+      ))}
       {leaf.trade && <span className="text-[0.875rem] leading-snug text-ink-soft">{leaf.trade}</span>}
     </fieldset>
   );
+}
+
+interface WhatStops {
+  readonly first: string;
+  /** The options that stop for it. */
+  readonly named: readonly [option: string, words: string][];
+  readonly more: number;
+}
+
+/** Options that would stop the cabinet for the same thing are told of together. */
+function whatStops(
+  options: readonly [string, string][],
+  stops: ReadonlyMap<string, readonly string[]>,
+): readonly WhatStops[] {
+  const told = new Map<string, { first: string; named: [string, string][]; more: number }>();
+  for (const [option, words] of options) {
+    const [first, ...others] = stops.get(option) ?? [];
+    if (first === undefined) continue;
+    const known = told.get(first);
+    if (known) known.named.push([option, words]);
+    else told.set(first, { first, named: [[option, words]], more: others.length });
+  }
+  return [...told.values()];
 }
 
 /** Names that stand for something in the library; one that has gone from it is still shown. */

@@ -309,12 +309,12 @@ function TitleStrip({
   const words = [
     { x: 12, text: cabinet, weight: 700 },
     { x: width * (narrow ? 0.46 : 0.34), text: view, weight: 400 },
-    { x: width * (narrow ? 0.8 : 0.54), text: scaleName(scale, unit), weight: 400 },
+    { x: width * (narrow ? 0.8 : 0.52), text: scaleName(scale, unit), weight: 400 },
     ...(narrow
       ? []
       : [
-          { x: width * 0.63, text: unit === 'mm' ? 'millimetres' : 'inches', weight: 400 },
-          { x: width * 0.8, text: date, weight: 400 },
+          { x: width * 0.68, text: unit === 'mm' ? 'millimetres' : 'inches', weight: 400 },
+          { x: width * 0.83, text: date, weight: 400 },
         ]),
   ];
   return (
