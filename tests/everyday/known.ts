@@ -67,13 +67,18 @@ export const KNOWN_WARNINGS: readonly Known[] = [
   },
   {
     rule: 'drawers/overloaded',
-    of: /drawers\/family corner/,
-    why: 'roller runners carry 25 kg; wide deep drawers of kitchen things hold more',
+    of: /drawers\/family corner|tall pull-out/,
+    why: 'roller runners carry 25 kg; wide deep drawers of kitchen things hold more, and a wide larder more than the lighter of its runners',
   },
   {
     rule: 'sheets/narrow-rip',
     of: /drawers\/family wooden|frame\/fitted fitted/,
     why: 'guides of wooden runners behind a frame are as wide as the frame laps; the caution belongs to the saw',
+  },
+  {
+    rule: 'carcass/plinth-held-in-front',
+    of: /drawers\/family wooden/,
+    why: 'the lowest wooden drawer slides on the bottom itself, over where the rear screws of the plinth would be',
   },
   {
     rule: 'drawers/bracket-in-thin-back',

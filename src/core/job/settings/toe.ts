@@ -33,7 +33,7 @@ export const toe = section('Toe', {
     rearSetback: length('plinth rear setback', {
       max: 300,
       metric: 30,
-      inch: inches(1),
+      inch: inches(1 + 1 / 2),
       when: { 'toe/kind': 'plinth' },
     }),
   },
