@@ -81,6 +81,11 @@ export const KNOWN_WARNINGS: readonly Known[] = [
     why: 'the lowest wooden drawer slides on the bottom itself, over where the rear screws of the plinth would be',
   },
   {
+    rule: 'interiors/no-floor',
+    of: /dividers\/atOpenBay (stretcher|none)/,
+    why: 'a stretcher, or nothing, under an open bay was asked for',
+  },
+  {
     rule: 'drawers/bracket-in-thin-back',
     of: /drawers\/behindFrame brackets/,
     why: 'rear brackets want more than a 6 mm back',
