@@ -100,7 +100,9 @@ test('every field of a result stands on its page of the documentation', () => {
 });
 
 test('alike parts each say where they stand, a finding where it is and what settles it', () => {
-  const solved = solve(jobWith({ from: 'tall', settings: { ends: { left: 'exposed' }, joints: { bottom: 'screws' } } }));
+  const solved = solve(
+    jobWith({ from: 'tall', settings: { ends: { left: 'exposed' }, joints: { bottom: 'screws' } } }),
+  );
   const { cabinets, findings } = presentJob(solved, { fixes: true });
   const nailers = cabinets[0]?.parts.find(({ name }) => name === 'Nailer');
   assert.equal(nailers?.quantity, 3);
