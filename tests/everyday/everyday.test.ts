@@ -103,7 +103,10 @@ test('a choice that stops a cabinet says so before it is chosen, and once chosen
     assert.ok(told && told.stops.length > 0, `${each.name} is told beforehand`);
     const solved = solve(jobOf(each));
     const finding = solved.findings.find((one) => one.rule === rule);
-    const said = finding && (fixesFor(solved, finding.id).length > 0 || finding.why.length > 40);
-    assert.ok(said, `${each.name}: ${finding?.what}`);
+    assert.ok(finding, each.name);
+    const offered = fixesFor(solved, finding.id).map(({ label }) => label);
+    // Where nothing can be offered, the words say what to do: an act the maker carries out.
+    const advised = /\b(Take|Change|Put|Make|Use|Widen|Ask|Get|Leave|Let|Choose|choose|Lie)\b/.test(finding.why);
+    assert.ok(offered.length > 0 || advised, `${each.name}: ${finding.what} ${finding.why}`);
   }
 });

@@ -15,6 +15,7 @@ import {
   type CuttingProblem,
   type CuttingWay,
   changedSince,
+  cutInVain,
   type Demand,
   demandOf,
   isTicked,
@@ -181,10 +182,19 @@ test('a later change says which placements no longer hold, what is cut already f
   const sheet = layout.sheets.find(({ placements }) =>
     placements.some(({ cabinet, part }) => cabinet === 'c1' && part === 'bottom'),
   ) as LayoutSheet;
+  const inVain = () => cutInVain(job.layouts ?? [], solve(job).cabinets);
   sheet.cut = true;
+  assert.deepEqual(inVain(), [], 'what is cut is what is wanted');
   const cabinet = job.cabinets.find(({ id }) => id === 'c1') as Job['cabinets'][number];
   cabinet.size.width -= 20;
   const changed = compare();
+  assert.deepEqual(
+    inVain(),
+    changed.filter(({ cut }) => cut),
+  );
+  sheet.cut = false;
+  assert.deepEqual(inVain(), [], 'what is not cut costs nothing');
+  sheet.cut = true;
   assert.ok(changed.length > 3);
   assert.ok(changed.every(({ cabinet: id }) => id === 'c1'));
   const own = changed.filter(({ kind, cut }) => kind === 'size' && cut);

@@ -1,5 +1,5 @@
 import { type Dim, longer, type Span } from '../derive/index.js';
-import type { Cabinet, Choice, JointKind, Resolved } from '../document/index.js';
+import { byStandard, type Cabinet, type Choice, type JointKind, type Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 import type { EdgeReference, Operation } from '../machining/index.js';
 import { type Band, bandsOn, type Part } from '../parts/index.js';
@@ -88,7 +88,7 @@ export function caseBands({ settings }: Resolved): readonly Band[] {
 
 /** The kind of a joint, and whether it is only the shop's standard. */
 export function kindOf({ value, source }: Choice<JointKind>): { readonly kind: JointKind; readonly standard: boolean } {
-  return { kind: value, standard: source.kind === 'house' };
+  return { kind: value, standard: byStandard({ source }) };
 }
 
 /** From upright to upright and as far as it enters each: clear width + 2 · engagement. */

@@ -1,5 +1,5 @@
-import { type Dim, length, type Source, type Span, spanBetween, spanFrom } from '../derive/index.js';
-import type { CabinetKind, Resolved, ResolvedSettings } from '../document/index.js';
+import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
+import { type CabinetKind, decidedHere, type Resolved, type ResolvedSettings } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { BuildContext } from './build.js';
@@ -60,15 +60,13 @@ export function nailerPlaces({ cabinet, box, resolved }: Where): NailerPlace[] {
     ...(cabinet.kind === 'base' ? [] : [place('low', low)]),
   ];
   // So many of that width were asked for: that they meet is found.
-  if (saidHere(nailer.rails) || saidHere(nailer.width)) return places;
+  if (decidedHere(nailer.rails) || decidedHere(nailer.width)) return places;
   return places.filter(({ z }, at) => places.slice(0, at).every((above) => !overlaps(above.z, z)));
 }
 
-const saidHere = ({ source }: { readonly source?: Source | undefined }) => source?.kind === 'here';
-
 /** By the standard, the corners hangers take stay free of nailers. */
 function hungFree(kind: CabinetKind, { hangers, nailer }: ResolvedSettings): boolean {
-  return kind === 'wall' && hangers.fitted.value === 'hangers' && !saidHere(nailer.rails);
+  return kind === 'wall' && hangers.fitted.value === 'hangers' && !decidedHere(nailer.rails);
 }
 
 /** Whether a box has nailers at all: where only those are wanted that nothing does without, a box that hangs, or has no back. */

@@ -1,5 +1,5 @@
 import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
-import type { ResolvedSettings } from '../document/index.js';
+import { decidedHere, type ResolvedSettings } from '../document/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { across, type BuildContext, type BuilderResult, type Joint, kindOf } from './build.js';
@@ -127,7 +127,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
  */
 export function crossMembersIn(width: Dim, { member, crossMembers }: ResolvedSettings['web']): Dim {
   const room = Math.max(2, Math.floor((width.mm + member.mm / 2) / (member.mm * 1.5) + 1e-9));
-  if (crossMembers.source?.kind === 'here' || room >= crossMembers.mm) return crossMembers;
+  if (decidedHere(crossMembers) || room >= crossMembers.mm) return crossMembers;
   return plain(room, 'cross members').because('the frame is too narrow for more');
 }
 

@@ -1,7 +1,7 @@
 import { type Dim, length } from '../derive/index.js';
 import type { JointKind, Resolved } from '../document/index.js';
 import { fastenersAlong, type Operation, POCKET } from '../machining/index.js';
-import { screwInEnd } from './joints.js';
+import { screwInEnd } from './places.js';
 
 /** Free below a tenon in its groove, and dowels of web frames: 8 thick, 10 deep in the rail, 20 in the cross member (mm). */
 const SPARE = length(0.5, 'free below the tenon');

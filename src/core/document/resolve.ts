@@ -28,6 +28,16 @@ export function choiceOf(solved: { readonly resolved: Pick<Resolved, 'settings'>
   return found instanceof Dim ? '' : found.value;
 }
 
+interface Sourced {
+  readonly source?: Source | undefined;
+}
+
+/** True for what this very cabinet decides. */
+export const decidedHere = ({ source }: Sourced) => source?.kind === 'here';
+
+/** True where neither the job nor the cabinet has decided: what follows from other choices may speak. */
+export const byStandard = ({ source }: Sourced) => source?.kind === 'house';
+
 /** The words conditions of settings are asked about: those of other choices, and the kind of the cabinet. */
 export const CABINET_KIND = 'cabinet/kind';
 
@@ -37,7 +47,7 @@ export function offeredOn(
   { when, key }: Pick<Leaf, 'when' | 'key'>,
 ): boolean {
   const is = (path: string) => (path === CABINET_KIND ? solved.cabinet.kind : choiceOf(solved, path));
-  return matters(when, is) || (asksForKind(when) && settingOf(solved, key).source?.kind === 'here');
+  return matters(when, is) || (asksForKind(when) && decidedHere(settingOf(solved, key)));
 }
 
 const asksForKind = (when: Leaf['when']) =>
@@ -235,8 +245,8 @@ function settle(cabinet: Cabinet, standards: Standards): Resolved {
   };
 }
 
-/** A back thinner than this does not carry what a structural one has to (mm). */
-const CARRYING_BACK = 12;
+/** A back thinner than this carries nothing, and no cabinet can be hung through it (mm). */
+export const CARRYING_BACK = 12;
 
 /**
  * What a choice brings with it where nobody has said otherwise: what the job or the cabinet decides stays as it is
@@ -273,8 +283,6 @@ function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standard
   }
   return now;
 }
-
-const byStandard = ({ source }: { readonly source?: Source | undefined }) => source?.kind === 'house';
 
 const NO_PIECES: Resolved['pieces'] = {};
 

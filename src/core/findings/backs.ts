@@ -1,10 +1,9 @@
 import { endShows } from '../carcass/index.js';
+import { CARRYING_BACK } from '../document/index.js';
 import { overlap } from '../solids/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from './finding.js';
 
-/** A back thinner than this cannot be hung through (mm). */
-const HANGING_BACK = 12;
 /** Material that has to stay beside a groove (mm). */
 const LEAST_BESIDE_GROOVE = 5;
 
@@ -17,12 +16,12 @@ const wallWithoutNailer: FindingRule = {
     // Hangers hold it by its sides.
     if (context.fitted.hangers?.profile) return [];
     const back = resolved.materials.back.thickness;
-    if (resolved.settings.back.kind.value !== 'none' && back.mm >= HANGING_BACK) return [];
+    if (resolved.settings.back.kind.value !== 'none' && back.mm >= CARRYING_BACK) return [];
     return [
       {
         severity: 'stop',
         what: `The wall cabinet has no nailer and its back is ${resolved.settings.back.kind.value === 'none' ? 'missing' : show(back.mm)}.`,
-        why: `It would hang by a back under ${show(HANGING_BACK)}. Hanging screws go through a nailer fixed to both sides, into structure, with rated fixings; local practice decides which.`,
+        why: `It would hang by a back under ${show(CARRYING_BACK)}. Hanging screws go through a nailer fixed to both sides, into structure, with rated fixings; local practice decides which.`,
         numbers: [back],
         settings: [settingPath(context, 'nailer/rails')],
         fixes: [

@@ -1,5 +1,6 @@
 import { crossMembersIn } from '../carcass/index.js';
 import { frameSizes } from '../frame/index.js';
+import { panelCovered } from '../layout/index.js';
 import { isFrameStile } from '../parts/index.js';
 import { meeting } from '../solids/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
@@ -12,7 +13,7 @@ const negativePacking: FindingRule = {
     const { box, resolved, show } = context;
     if (resolved.settings.frame.fitted.value !== 'fitted') return [];
     const { packingLeft, packingRight } = frameSizes(box, resolved);
-    const { frame, fronts, ends } = resolved.settings;
+    const { frame, fronts } = resolved.settings;
     // A tongue would stand in the rails, an inset front in the side.
     const tongue = frame.attachment.value === 'tongue';
     const stop = tongue || fronts.fit.value === 'inset';
@@ -21,11 +22,7 @@ const negativePacking: FindingRule = {
       if (packing.mm >= -TOLERANCE_MM) return [];
       const decided = hand === 'left' ? frame.stileLeft : frame.stileRight;
       // A width that is decided here is no longer made wider by what it covers.
-      const covers =
-        ends[`${hand}Panel`].value === 'applied' && decided.source?.kind !== 'here'
-          ? resolved.materials.end.thickness.mm
-          : 0;
-      const wanted = decided.mm + covers - packing.mm;
+      const wanted = decided.mm + (panelCovered(hand, resolved)?.mm ?? 0) - packing.mm;
       const path = settingPath(context, hand === 'left' ? 'frame/stileLeft' : 'frame/stileRight');
       return [
         {

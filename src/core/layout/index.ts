@@ -13,6 +13,6 @@ export {
 } from './interior.js';
 export { gapKey, namedByKey, openingKey } from './keys.js';
 export { type Rectangle, type Region, type SplitAxis, spanOf, withSpan } from './region.js';
-export { dividerAfter, endReveal, frameOpening, insideOf, sharesGap, stileWidth } from './scheme.js';
+export { dividerAfter, endReveal, frameOpening, insideOf, panelCovered, sharesGap, stileWidth } from './scheme.js';
 export { divideStack, LEAST_MEMBER, type StackMember, type StackRefusal, type StackSizes } from './stack.js';
 export { meets, type Zone, zonesOf } from './zones.js';

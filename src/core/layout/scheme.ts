@@ -1,5 +1,5 @@
 import { type Dim, length, type Span } from '../derive/index.js';
-import type { Resolved } from '../document/index.js';
+import { decidedHere, type Resolved } from '../document/index.js';
 import { type DividerKind, isSplit, madeOf, type Opening, sidesOf } from '../job/index.js';
 import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';
@@ -86,15 +86,22 @@ export function stileWidth(end: 'left' | 'right', { settings, materials }: Frame
   const { frame, ends } = settings;
   const decided = end === 'left' ? frame.stileLeft : frame.stileRight;
   const atWall = ends[end].value === 'wall' && frame.wallStile.value === 'wider';
-  const covers = ends[`${end}Panel`].value === 'applied' && decided.source?.kind !== 'here';
-  if (!atWall && !covers) return decided;
+  const covered = panelCovered(end, { settings, materials });
+  if (!atWall && !covered) return decided;
   const reached = atWall ? decided.plus(reachToWall(settings)) : decided;
   const why = atWall
     ? 'it reaches the wall, the rails stay as they are'
     : 'it covers the end panel, the rails stay as they are';
-  return (covers ? reached.plus(materials.end.thickness.as('end panel thickness')) : reached)
-    .as(`${end} stile as made`)
-    .because(why);
+  return (covered ? reached.plus(covered) : reached).as(`${end} stile as made`).because(why);
+}
+
+/** The end panel an outer stile is made wider to cover; undefined where there is none, or the stile's width is decided here. */
+export function panelCovered(end: 'left' | 'right', { settings, materials }: Framed): Dim | undefined {
+  const { frame, ends } = settings;
+  const decided = end === 'left' ? frame.stileLeft : frame.stileRight;
+  return ends[`${end}Panel`].value === 'applied' && !decidedHere(decided)
+    ? materials.end.thickness.as('end panel thickness')
+    : undefined;
 }
 
 /** What a frame leaves between its stiles. */

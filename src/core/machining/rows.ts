@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { PartSize, Space } from './definition.js';
 import { type Operation, spacesOf } from './operations/index.js';
 import { placeRow } from './placer.js';
@@ -11,8 +12,6 @@ export interface RowIn {
   readonly size: PartSize;
   /** What else is cut or bored in that part, and the ways of other screws there. */
   readonly others: readonly Operation[];
-  /** 1 where places along this part run as they do along the first one, -1 where they run back. */
-  readonly runs?: 1 | -1;
 }
 
 /**
@@ -40,33 +39,39 @@ export function movedRow(
   return placed.ok ? placed.places.map((at, index) => at - (regular[index] ?? 0)) : undefined;
 }
 
+type Runs = (readonly [from: number, to: number])[];
+
 /**
- * Runs of moves (mm along the length) by which an operation would come into something else cut in its part, less what it
- * cannot be moved clear of at all.
+ * Runs of moves (mm along the length) by which an operation would come into something else cut in its part, less what runs
+ * along with it, which it cannot be moved clear of at all.
  */
-export function movesTaken(
-  operation: Operation,
-  size: PartSize,
-  others: readonly Operation[],
-  skin: number,
-): (readonly [from: number, to: number])[] {
+export function movesTaken(operation: Operation, size: PartSize, others: readonly Operation[], skin: number): Runs {
+  const passes = ({ low, high }: Space) => high[0] - low[0] < size.length / 2;
+  return movesInto(operation, size, 0, gather(others, (other) => spacesOf(other, size)).filter(passes), skin);
+}
+
+/** Runs of moves along an axis by which an operation would come into one of some spaces. */
+function movesInto(operation: Operation, size: PartSize, along: 0 | 1, spaces: readonly Space[], skin: number): Runs {
+  const across = along === 0 ? 1 : 0;
   return spacesOf(operation, size).flatMap((mine) =>
-    others
-      .flatMap((other) => spacesOf(other, size))
-      .filter((other) => other.high[0] - other.low[0] < size.length / 2 && beside(mine, other, 1, skin))
-      .flatMap((other) => alongWithin(other, mine.low[1] - skin, mine.high[1] + skin))
-      .map(([low, high]) => [low - mine.high[0] - skin, high - mine.low[0] + skin] as const),
+    spaces
+      .filter((other) => beside(mine, other, across, skin))
+      .flatMap((other) => reaches(other, along, mine.low[across] - skin, mine.high[across] + skin))
+      .map(([low, high]) => [low - mine.high[along] - skin, high - mine.low[along] + skin] as const),
   );
 }
 
-/** From where to where a space reaches along the length between two places across: what lies slanting reaches less far. */
-function alongWithin({ low, high, corners }: Space, from: number, to: number): (readonly [number, number])[] {
-  if (!corners) return [[low[0], high[0]]];
-  const reached = corners.flatMap(([u, v], at): number[] => {
-    const [nextU, nextV] = corners[(at + 1) % corners.length] ?? [u, v];
+/** From where to where a space reaches along an axis between two places across it: what lies slanting reaches less far. */
+function reaches({ low, high, corners }: Space, along: 0 | 1, from: number, to: number): Runs {
+  if (!corners) return [[low[along], high[along]]];
+  const across = along === 0 ? 1 : 0;
+  const reached = corners.flatMap((corner, at): number[] => {
+    const next = corners[(at + 1) % corners.length] ?? corner;
+    const [a, b] = [corner[along], next[along]];
+    const [v, nextV] = [corner[across], next[across]];
     const crossing = (line: number) =>
-      (v - line) * (nextV - line) < 0 ? [u + ((nextU - u) * (line - v)) / (nextV - v)] : [];
-    return [...(v >= from && v <= to ? [u] : []), ...crossing(from), ...crossing(to)];
+      (v - line) * (nextV - line) < 0 ? [a + ((b - a) * (line - v)) / (nextV - v)] : [];
+    return [...(v >= from && v <= to ? [a] : []), ...crossing(from), ...crossing(to)];
   });
   return reached.length > 0 ? [[Math.min(...reached), Math.max(...reached)]] : [];
 }
@@ -80,28 +85,13 @@ function beside(mine: Block, other: Block, across: 0 | 1, skin: number): boolean
   );
 }
 
-/** Runs of places along the first part in which the row would come into something in this one. */
-function takenOf(
-  { operation, size, others, runs = 1 }: RowIn,
-  start: number,
-  skin: number,
-): (readonly [number, number])[] {
-  const own = spacesOf({ ...operation, positions: operation.positions.slice(0, 1) } as Operation, size);
-  const at = operation.positions[0]?.mm ?? 0;
-  const along = runsAlong(operation);
-  const across = along === 0 ? 1 : 0;
-  return own.flatMap((mine) =>
-    others
-      .filter(({ group }) => group === undefined || group !== operation.group)
-      .flatMap((other) => spacesOf(other, size))
-      .filter((other) => beside(mine, other, across, skin))
-      .map(({ low, high }) => {
-        const from = low[along] - (mine.high[along] - at) - skin;
-        const to = high[along] + (at - mine.low[along]) + skin;
-        return runs === 1
-          ? ([from - at + start, to - at + start] as const)
-          : ([at - to + start, at - from + start] as const);
-      }),
+/** Runs of places along the first part, whose first one stands at `start`, in which the row would come into something in this one. */
+function takenOf({ operation, size, others }: RowIn, start: number, skin: number): Runs {
+  const first = { ...operation, positions: operation.positions.slice(0, 1) } as Operation;
+  const near = others.filter(({ group }) => group === undefined || group !== operation.group);
+  const spaces = gather(near, (other) => spacesOf(other, size));
+  return movesInto(first, size, runsAlong(operation), spaces, skin).map(
+    ([from, to]) => [from + start, to + start] as const,
   );
 }
 

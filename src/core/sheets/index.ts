@@ -19,6 +19,7 @@ export {
   type Changed,
   type CuttingWay,
   changedSince,
+  cutInVain,
   type Plan,
   type Proposal,
   piecesByName,

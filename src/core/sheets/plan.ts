@@ -7,7 +7,8 @@ import {
   pieceName,
   type SheetLayout,
 } from '../job/index.js';
-import { blanksToLay, type Demand, type SheetPiece } from './demand.js';
+import type { SolvedCabinet } from '../solve.js';
+import { blanksToLay, type Demand, demandOf, type SheetPiece } from './demand.js';
 import type { Packing, Placement, Unplaced } from './problem.js';
 import type { Area, CuttingProblem, Goals, SheetSupply } from './supply.js';
 
@@ -212,6 +213,17 @@ export interface Changed {
   /** What it was laid out as, and what it is now, as lengths along and across the sheet (mm). */
   readonly was: readonly [number, number] | undefined;
   readonly is: readonly [number, number] | undefined;
+}
+
+/** Pieces that are cut already, in all accepted layouts, and that the cabinets as they are now want otherwise or not at all. */
+export function cutInVain(layouts: readonly SheetLayout[], cabinets: readonly SolvedCabinet[]): Changed[] {
+  const begun = layouts.filter(({ sheets }) => sheets.some(({ cut }) => cut));
+  if (begun.length === 0) return [];
+  const demands = demandOf(cabinets);
+  return begun.flatMap((layout) => {
+    const demand = demands.find(({ material }) => material.id === layout.id);
+    return changedSince(layout, demand, demands).filter(({ cut }) => cut);
+  });
 }
 
 /** Which placements of a layout no longer hold, what is cut already first; and what has no place in it. */

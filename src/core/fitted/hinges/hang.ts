@@ -1,6 +1,6 @@
 import type { Fitting } from '../../carcass/index.js';
 import { type Dim, length } from '../../derive/index.js';
-import type { ResolvedSettings } from '../../document/index.js';
+import { byStandard, type ResolvedSettings } from '../../document/index.js';
 import { type Front, lippedClearance } from '../../fronts/index.js';
 import type { Box, Cell } from '../../layout/index.js';
 import { mayFace, movesTaken, type Operation } from '../../machining/index.js';
@@ -104,7 +104,7 @@ function hang(
   const tooSmall = front.v.size.mm < LEAST_DOOR.height || front.h.size.mm < LEAST_DOOR.width;
   const opening = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
   const limited =
-    settings.hinges.stopAt.source?.kind !== 'here' &&
+    byStandard(settings.hinges.stopAt) &&
     opening > SQUARE &&
     toWall(front, hinged, box, settings) < sweptAt(opening, front, box, pull);
   const stopAngle = limited ? SQUARE : opening;

@@ -15,7 +15,6 @@ export const ends = section('Ends', {
       { none: 'none', strip: 'strip' },
       {
         metric: 'strip',
-        before: 'none',
         trade:
           'A strip beside the box is scribed to the wall and takes the scribe allowance out of the overall width; a frame carries it as a wider stile.',
         when: [

@@ -1,0 +1,124 @@
+import { type Dim, largest, length, measuredFrom } from '../derive/index.js';
+import type { JointKind, ResolvedSettings } from '../document/index.js';
+import {
+  type EdgeReference,
+  type Face,
+  fastenersAlong,
+  type Operation,
+  placeRow,
+  SCREW_WAY,
+  takenAlong,
+} from '../machining/index.js';
+import { edgeOf, sizeOf } from '../parts/index.js';
+import type { Joint } from './build.js';
+import { halfOf } from './facing.js';
+import type { Seat } from './seats.js';
+
+/** How far a screw through a panel so thick goes into the end of what joins. */
+export function screwInEnd(thickness: Dim, { screwLength }: ResolvedSettings['fasteners']): Dim {
+  return screwLength.minus(thickness).as('screw in the end of the part');
+}
+
+/** Where the fasteners of a joint stand, from its start: dowels and pocket screws closer than the rest. */
+export function placesOf(joint: Joint, { depth, part }: Seat, settings: ResolvedSettings): Dim[] {
+  const { fasteners } = settings;
+  const close = joint.kind === 'pocket' || joint.kind === 'dowels';
+  const spacing = joint.spacing ?? (close ? fasteners.pocketSpacing : fasteners.spacing);
+  // What is glued into its holes wants wood beside it; screws are thin.
+  const half = joint.kind === 'dowels' || joint.kind === 'tenons' ? (halfOf(joint.kind, settings) ?? 0) : 0;
+  // Screws along an edge begin beyond the reach of those in its ends.
+  const onEdge = joint.member?.end.startsWith('v') === true;
+  const first = onEdge ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
+  return fastenersAlong(joint.runs === 'along' ? joint.thickness : depth, {
+    first,
+    spacing,
+    half,
+    ...(onEdge ? { beyond: screwInEnd(part.thickness, fasteners).mm + SCREW_WAY.mm / 2 } : {}),
+  });
+}
+
+interface OnPart {
+  readonly from: EdgeReference;
+  readonly offset: Dim;
+  readonly positions: readonly Dim[];
+}
+
+/** The line of fasteners on the receiving part: along its depth, or for what joins on edge along its length. */
+export function onReceiver(joint: Joint, { part, start }: Seat, places: readonly Dim[]): OnPart {
+  const level = measuredFrom(joint.level, edgeOf(part, 'u0'));
+  const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
+  const moved = (by: Dim) =>
+    by.mm === 0 ? places : places.map((place) => place.plus(by).as('position along the joint'));
+  if (joint.runs === 'along')
+    return {
+      from: 'v0',
+      offset: front.plus(joint.depth.over(2)).as('centre line of the joint'),
+      positions: moved(level),
+    };
+  return {
+    from: 'u0',
+    offset: level.plus(joint.thickness.over(2)).as('centre line of the joint'),
+    positions: moved(start.mm === 0 ? front : front.plus(start)),
+  };
+}
+
+/** Fasteners moved clear of a cut stand so far apart, and so far from the ends of the joint, beside their own half (mm). */
+const APART = 16;
+const FROM_END = 8;
+const BESIDE = 3;
+
+/** The same fasteners, moved along the joint where they would come into what is cut in the receiving part; as they were where there is no room for all of them. */
+export function clearOfCuts(
+  joint: Joint,
+  seat: Seat,
+  usual: readonly Dim[],
+  cut: readonly Operation[],
+  settings: ResolvedSettings,
+): readonly Dim[] {
+  const { fasteners } = settings;
+  const half = halfOf(joint.kind, settings) ?? 0;
+  const { part, face } = seat;
+  const { from, offset, positions } = onReceiver(joint, seat, usual);
+  const by = (positions[0]?.mm ?? 0) - (usual[0]?.mm ?? 0);
+  const other: Face = face === 1 ? 2 : 1;
+  const into: Readonly<Record<JointKind, { face: Face; depth: number } | undefined>>[JointKind] = {
+    screws: { face: other, depth: part.thickness.mm },
+    pocket: { face, depth: fasteners.pocketReach.mm },
+    dowels: { face, depth: fasteners.dowelInFace.mm },
+    tenons: { face, depth: fasteners.tenonDepth.mm },
+    dado: undefined,
+    rabbet: undefined,
+  }[joint.kind];
+  if (!into) return usual;
+  const bore = {
+    ...into,
+    depth: Math.min(into.depth, part.thickness.mm),
+    diameter: 2 * half,
+    beside: BESIDE,
+    behind: 0,
+  } as const;
+  const taken = takenAlong([...part.machining, ...cut], sizeOf(part), bore, from === 'v0' ? 'u' : 'v', offset.mm).map(
+    ([low, high]) => [low - by, high - by] as const,
+  );
+  if (usual.every(({ mm }) => taken.every(([low, high]) => mm <= low || mm >= high))) return usual;
+  const long = joint.runs === 'along' ? joint.thickness.mm : seat.depth.mm;
+  const placed = placeRow({
+    regular: usual.map(({ mm }) => mm),
+    within: [FROM_END + half, long - FROM_END - half],
+    apart: 2 * half + APART,
+    taken,
+    // A tenon is wide: one alone keeps its part from turning. Of any other fastener none may go.
+    least: joint.kind === 'tenons' ? 1 : usual.length,
+  });
+  if (!placed.ok) return usual;
+  return placed.places.map((mm) => {
+    const own = nearestOf(usual, mm);
+    const moved = mm - own.mm;
+    return Math.abs(moved) < 1e-6
+      ? own
+      : own.plus(length(moved, 'moved clear of what is cut there')).as('position along the joint');
+  });
+}
+
+const nearestOf = (places: readonly Dim[], mm: number): Dim =>
+  places.reduce((best, each) => (Math.abs(each.mm - mm) < Math.abs(best.mm - mm) ? each : best));
