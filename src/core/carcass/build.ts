@@ -1,5 +1,5 @@
-import { type Dim, longer, type Span } from '../derive/index.js';
-import { byStandard, type Cabinet, type Choice, type JointKind, type Resolved } from '../document/index.js';
+import { byStandard, type Dim, longer, type Span } from '../derive/index.js';
+import type { Cabinet, Choice, JointKind, Resolved } from '../document/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 import type { EdgeReference, Operation } from '../machining/index.js';
 import { type Band, bandsOn, type Part } from '../parts/index.js';

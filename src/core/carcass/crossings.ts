@@ -1,5 +1,5 @@
-import { type Dim, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
-import { type CabinetKind, decidedHere, type Resolved, type ResolvedSettings } from '../document/index.js';
+import { type Dim, decidedHere, length, type Span, spanBetween, spanFrom } from '../derive/index.js';
+import type { CabinetKind, Resolved, ResolvedSettings } from '../document/index.js';
 import type { Box } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { BuildContext } from './build.js';

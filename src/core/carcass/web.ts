@@ -1,5 +1,5 @@
-import { type Dim, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
-import { decidedHere, type ResolvedSettings } from '../document/index.js';
+import { type Dim, decidedHere, plain, type Span, START, spanFrom, spanTo } from '../derive/index.js';
+import type { ResolvedSettings } from '../document/index.js';
 import type { Region } from '../layout/index.js';
 import { makePart, type Part } from '../parts/index.js';
 import { across, type BuildContext, type BuilderResult, type Joint, kindOf } from './build.js';

@@ -24,6 +24,16 @@ export interface Source {
   readonly path?: string;
 }
 
+interface Sourced {
+  readonly source?: Source | undefined;
+}
+
+/** True for what this very cabinet decides. */
+export const decidedHere = ({ source }: Sourced) => source?.kind === 'here';
+
+/** True where neither the job nor the cabinet has decided: what follows from other choices may speak. */
+export const byStandard = ({ source }: Sourced) => source?.kind === 'house';
+
 export type Operation =
   | 'setting'
   | 'plus'

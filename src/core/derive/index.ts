@@ -1,5 +1,7 @@
 export {
+  byStandard,
   Dim,
+  decidedHere,
   diagonal,
   largest,
   length,

@@ -28,12 +28,10 @@ export {
   validate,
 } from './read.js';
 export {
-  byStandard,
   CABINET_KIND,
   CARRYING_BACK,
   type Choice,
   choiceOf,
-  decidedHere,
   offeredOn,
   type Resolved,
   type ResolvedSettings,

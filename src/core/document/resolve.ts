@@ -1,4 +1,4 @@
-import { Dim, type Source, type SourceKind } from '../derive/index.js';
+import { byStandard, Dim, decidedHere, type Source, type SourceKind } from '../derive/index.js';
 import { type DecidedPart, matters, type ResolvedMaterial, type SchoolId, schools, thicknessOf } from '../job/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document.js';
 import {
@@ -27,16 +27,6 @@ export function choiceOf(solved: { readonly resolved: Pick<Resolved, 'settings'>
   const found = settingOf(solved, path);
   return found instanceof Dim ? '' : found.value;
 }
-
-interface Sourced {
-  readonly source?: Source | undefined;
-}
-
-/** True for what this very cabinet decides. */
-export const decidedHere = ({ source }: Sourced) => source?.kind === 'here';
-
-/** True where neither the job nor the cabinet has decided: what follows from other choices may speak. */
-export const byStandard = ({ source }: Sourced) => source?.kind === 'house';
 
 /** The words conditions of settings are asked about: those of other choices, and the kind of the cabinet. */
 export const CABINET_KIND = 'cabinet/kind';

@@ -1,8 +1,8 @@
 import type { JobHead } from '../document/index.js';
-import { type Material, pathTo } from '../job/index.js';
-import type { Part, PartRow } from '../parts/index.js';
+import { type Act, type Material, pathTo } from '../job/index.js';
+import type { Part, PartRole, PartRow } from '../parts/index.js';
 import { TOLERANCE_MM } from '../units/index.js';
-import { type FindingDraft, type FindingRule, setChoice } from './finding.js';
+import { type FindingDraft, type FindingRule, type RuleContext, setChoice } from './finding.js';
 
 interface Usable {
   readonly length: number;
@@ -44,6 +44,16 @@ function exceeds(
   return !fits(length, width, sheets) && !(either && fits(width, length, sheets));
 }
 
+/** The other way for the grain of what comes out of a sheet only turned: a back, or doors. */
+function turnedGrain(context: RuleContext, group: readonly PartRow[]): Act[] {
+  const all = (role: PartRole) => group.every(({ part }) => part.role === role);
+  const upright = group[0]?.part.placement.u.endsWith('z') === true;
+  const way = upright ? 'across' : 'up';
+  if (all('back')) return [setChoice(context, `Let the grain of the back run ${way}`, 'back/grain', way)];
+  if (all('door')) return [setChoice(context, `Let the grain of the doors run ${way}`, 'fronts/doorGrain', way)];
+  return [];
+}
+
 /** Any part that no sheet of its material is large enough for, edges trimmed and grain respected; parts of one material together. */
 const partExceedsSheet: FindingRule = {
   id: 'sizes/part-exceeds-sheet',
@@ -80,10 +90,7 @@ const partExceedsSheet: FindingRule = {
         numbers: group.flatMap(({ part }) => [part.cutLength, part.cutWidth]),
         parts: group.flatMap(({ keys }) => keys),
         settings: [pathTo.materialField(material.id, 'sheet')],
-        fixes:
-          turned && group.every(({ part }) => part.role === 'back')
-            ? [setChoice(context, 'Let the grain of the back run across', 'back/grain', 'across')]
-            : [],
+        fixes: turned ? turnedGrain(context, group) : [],
       };
     });
   },

@@ -1,5 +1,5 @@
-import { type Dim, length, type Span } from '../derive/index.js';
-import { decidedHere, type Resolved } from '../document/index.js';
+import { type Dim, decidedHere, length, type Span } from '../derive/index.js';
+import type { Resolved } from '../document/index.js';
 import { type DividerKind, isSplit, madeOf, type Opening, sidesOf } from '../job/index.js';
 import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';

@@ -1,6 +1,6 @@
 import type { Fitting } from '../../carcass/index.js';
-import { type Dim, length } from '../../derive/index.js';
-import { byStandard, type ResolvedSettings } from '../../document/index.js';
+import { byStandard, type Dim, length } from '../../derive/index.js';
+import type { ResolvedSettings } from '../../document/index.js';
 import { type Front, lippedClearance } from '../../fronts/index.js';
 import type { Box, Cell } from '../../layout/index.js';
 import { mayFace, movesTaken, type Operation } from '../../machining/index.js';
