@@ -103,6 +103,38 @@ test('reloaded at once after typing, before anything was sent: it is there and i
   await isSaved();
 });
 
+test('typed in the first moment and reloaded in the same breath: it is there and is saved', async () => {
+  const { driver } = browser;
+  for (const width of [921, 922]) {
+    await driver.get(`http://${NAME}:${port}/jobs/${job}?cabinet=c1&view=front&parts=shown&decisions=shown`);
+    // In the page itself, so that nothing lies between the moment it is alive and the moment it goes.
+    const waited = await driver.executeAsyncScript(
+      `const [width, done] = arguments;
+       const begun = performance.now();
+       const look = () => {
+         if (document.querySelector('astro-island[ssr], [data-opening]')) return setTimeout(look, 5);
+         const { htmlFor } = [...document.querySelectorAll('label')].find((each) => each.textContent === 'Overall width');
+         const input = document.getElementById(htmlFor);
+         input.focus();
+         Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, String(width));
+         input.dispatchEvent(new Event('input', { bubbles: true }));
+         input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+         input.blur();
+         done(performance.now() - begun);
+         location.reload();
+       };
+       look();`,
+      width,
+    );
+    assert.equal(typeof waited, 'number');
+    await driver.sleep(300);
+    await untilAlive(driver);
+    await until(width);
+    await reads('Overall width', width);
+    await isSaved();
+  }
+});
+
 test('two windows: what each types reaches the other, and a copy of a tab is a window of its own', async () => {
   const { driver } = browser;
   const first = await driver.getWindowHandle();

@@ -56,6 +56,7 @@ export type SaveAnswer =
 /** The server and the browser's shelf, as the saver needs them. */
 export interface SaverWorld {
   send(save: Save, leaving: boolean): Promise<SaveAnswer>;
+  /** Until what was left over has been read it stays there, before this. */
   keep(unsent: Unsent | undefined): Promise<void>;
   hold(): Promise<void>;
   leftOver(): Promise<LeftOver[]>;

@@ -53,12 +53,23 @@ class World implements SaverWorld {
   other(edits: readonly Edit[]): void {
     this.take({ id: 'other', version: this.version, epoch: this.epoch, label: 'elsewhere', edits });
   }
+  /** What lay on the shelf when this window began, until it was read. */
+  private before: Unsent | undefined;
+  private isRead = false;
   async keep(unsent: Unsent | undefined): Promise<void> {
-    this.shelf = structuredClone(unsent);
+    const saves = [...((!this.isRead && this.before?.saves) || []), ...(unsent?.saves ?? [])];
+    this.shelf = unsent || saves.length > 0 ? structuredClone({ ...unsent, saves }) : undefined;
   }
-  async hold(): Promise<void> {}
+  async hold(): Promise<void> {
+    this.before = this.shelf;
+    this.isRead = false;
+    await this.held;
+  }
+  /** Settled once this window may have its name. */
+  held: Promise<void> = Promise.resolve();
   async leftOver() {
-    const unsent = this.shelf;
+    const unsent = this.before;
+    this.isRead = true;
     return unsent ? [{ unsent, own: true, done: () => this.keep(undefined) }] : [];
   }
   async load() {
@@ -153,6 +164,27 @@ test('a crash at any point loses nothing: what lay on the shelf is sent by the n
     assert.equal(first.world.shelf, undefined, failure);
     second.stop();
   }
+});
+
+test('a window that goes before it has its name leaves over what was typed in it, and what was left over before', async () => {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  first.world.held = new Promise(() => {});
+  const second = setUp(first.world);
+  second.store.getState().act({ label: 'Name', edits: [decide('name', 'Hall')] });
+  await settle();
+  second.stop();
+  assert.equal(first.world.sent.length, 1, 'nothing is sent before what was left over');
+  first.world.held = Promise.resolve();
+  const third = setUp(first.world);
+  await settle();
+  await settle();
+  assert.deepEqual([widthOf(first.world.job), first.world.job.name], [640, 'Hall']);
+  third.stop();
 });
 
 test('what was left over stays on the shelf, before what is typed now, while the server is still away', async () => {

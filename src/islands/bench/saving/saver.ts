@@ -38,7 +38,6 @@ export class Saver {
   private renewed = false;
   /** Settled once what was left over is dealt with: until then nothing of this window is sent, or laid over it. */
   private begun: Promise<void> = Promise.resolve();
-  private shelfRead = false;
   /** True while what was left over waits for the server. */
   private waits = false;
   /** Left over on this tab's shelf and not sent yet: it stays before what comes after it. */
@@ -332,7 +331,6 @@ export class Saver {
 
   /** Lays what is not known to be saved on the browser's shelf. */
   private keep(): void {
-    if (!this.shelfRead) return;
     try {
       this.world.keep(this.unsent()).catch(() => this.keepsNothing());
     } catch (error) {
@@ -390,8 +388,6 @@ export class Saver {
     } catch {
       this.keepsNothing();
       return [];
-    } finally {
-      this.shelfRead = true;
     }
   }
 
