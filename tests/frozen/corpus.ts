@@ -48,7 +48,7 @@ export function readDocument(document: Data): Job {
 }
 
 /** Fields that say how an operation is known, not what is cut. */
-const NOT_CUT = new Set(['holds', 'group', 'by', 'reason']);
+const NOT_CUT = new Set(['holds', 'group', 'by', 'reason', 'fastens']);
 
 function written(value: unknown): unknown {
   if (value instanceof Dim) return round(value.mm);

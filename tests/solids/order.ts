@@ -100,9 +100,12 @@ interface Head {
 
 /** Screws of construction: straight through a face, or at 15 degrees out of a pocket 40 from its edge. */
 function headsOf(part: Part): Head[] {
-  return part.machining
-    .filter(({ by }) => ['joint', 'frame', 'fixing'].includes(by.kind))
-    .flatMap((each) => heads(part, each));
+  return (
+    part.machining
+      // A screw that only passes on its way has its head in another part.
+      .filter(({ by, fastens }) => ['joint', 'frame', 'fixing'].includes(by.kind) && fastens)
+      .flatMap((each) => heads(part, each))
+  );
 }
 
 function heads({ placement, length, width, thickness }: Part, operation: Operation): Head[] {

@@ -1,12 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { buildable } from '../../../tests/generator/buildable.js';
 import { proveOrder } from '../../../tests/solids/order.js';
 import { buildableDecisions, solveWith } from '../../../tests/support/cabinets.js';
 import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
 import { length, spanFrom } from '../derive/index.js';
-import type { Operation } from '../machining/index.js';
-import { makePart, type Part } from '../parts/index.js';
+import { dowel, type Operation } from '../machining/index.js';
+import { fastenersOf, makePart, type Part } from '../parts/index.js';
 import { loadSolids } from '../solids/index.js';
 import { type AssemblyStep, assemblyOf, leaving, meetingsOf, unheld } from './index.js';
 
@@ -54,7 +55,7 @@ test('every part is put on once, and everything is put together with the fastene
       const screws = parts.flatMap(leaving).filter(({ driver }) => driver !== undefined).length;
       const driven = steps
         .flatMap(({ fastened }) => fastened)
-        .filter(({ kind }) => kind === 'screws' || kind === 'pocket screws')
+        .filter(({ kind }) => kind === 'screw' || kind === 'pocket screw')
         .reduce((sum, { count }) => sum + count, 0);
       assert.equal(driven, screws);
     }
@@ -100,8 +101,38 @@ test('buildable cabinets go together, as the solids see it', async () => {
   assert.ok(proved >= 6, `only ${proved} proved`);
 });
 
+test('every hole for a screw begins a fastener that says in which part it ends, or lies where one passes', () => {
+  let [begun, passed, elsewhere] = [0, 0, 0];
+  for (let seed = 0; seed < 150; seed += 1) {
+    const { parts, findings } = solveWith(buildable(seed).decisions);
+    if (findings.some(({ severity }) => severity === 'stop')) continue;
+    const keys = new Set(parts.map(({ key }) => key));
+    const rows = fastenersOf(parts);
+    for (const { into, passes = [], at, kind } of rows) {
+      const ends = into === undefined ? [] : typeof into === 'string' ? [into] : into;
+      if (typeof into === 'object') assert.equal(into.length, at.length, `${seed}: one for each place`);
+      for (const key of [...ends, ...passes]) assert.ok(keys.has(key), `${seed}: a ${kind} ends in ${key}`);
+    }
+    const passing = new Set(rows.flatMap(({ passes = [] }) => passes));
+    for (const part of parts)
+      for (const each of part.machining) {
+        const isScrew = (each.kind === 'holes' && !each.depth) || each.kind === 'pockets';
+        if (!isScrew || !['joint', 'frame', 'fixing', 'box'].includes(each.by.kind)) {
+          if (each.fastens) elsewhere += 1;
+          continue;
+        }
+        if (each.fastens) begun += 1;
+        else {
+          assert.ok(passing.has(part.key), `${seed}: ${each.reason} in ${part.key}`);
+          passed += 1;
+        }
+      }
+  }
+  assert.ok(begun > 500 && passed > 20 && elsewhere > 300, `${begun} begun, ${passed} passed, ${elsewhere} others`);
+});
+
 /** With a dowel out of its end at `u1`, 10 long, in the middle of that end or over another part. */
-function dowelled(part: Part, edge: 'u1' | 'v1', at: number): Part {
+function dowelled(part: Part, edge: 'u1' | 'v1', at: number, into: string): Part {
   const operation = {
     kind: 'edge holes' as const,
     edge,
@@ -111,6 +142,7 @@ function dowelled(part: Part, edge: 'u1' | 'v1', at: number): Part {
     depth: length(20),
     reason: 'dowels',
     by: { kind: 'joint', what: 'dowels' },
+    fastens: dowel({ diameter: length(8), inFace: length(10), inEnd: length(20) }, into),
   };
   return { ...part, machining: [...part.machining, operation] };
 }
@@ -127,10 +159,10 @@ test('a block dowelled in one direction comes off that way, and in two not at al
     by: { kind: 'joint' },
   };
   const corner: Part = { ...bare, machining: [notch as Operation] };
-  const once = assemblyOf([dowelled(inner, 'u1', 50), corner]);
+  const once = assemblyOf([dowelled(inner, 'u1', 50, 'corner'), corner]);
   assert.equal(once.stuck, undefined);
   assert.deepEqual(once.steps.map(({ way }) => way).filter(Boolean), [{ axis: 0, sign: 1 }]);
-  const twice = assemblyOf([dowelled(dowelled(inner, 'u1', 50), 'v1', 50), corner]);
+  const twice = assemblyOf([dowelled(dowelled(inner, 'u1', 50, 'corner'), 'v1', 50, 'corner'), corner]);
   assert.deepEqual(twice.stuck?.parts.toSorted(), ['corner', 'inner']);
   assert.equal(twice.stuck?.screws, undefined);
 });
@@ -140,7 +172,7 @@ test('parts that hold each other come off together, and are put together first',
   const [front, rear] = [block('front', [0, 100], [0, 50], [20, 40]), block('rear', [0, 100], [50, 100], [20, 40])];
   const around = [block('below', [-50, 100], [-50, 150], [0, 20]), block('above', [-50, 100], [-50, 150], [40, 60])];
   const cheeks = [block('near', [-50, 100], [-50, 0], [20, 40]), block('far', [-50, 100], [100, 150], [20, 40])];
-  const { steps, stuck } = assemblyOf([dowelled(front, 'v1', 50), rear, ...around, ...cheeks]);
+  const { steps, stuck } = assemblyOf([dowelled(front, 'v1', 50, 'rear'), rear, ...around, ...cheeks]);
   assert.equal(stuck, undefined);
   assert.ok(steps.every(({ parts }) => parts.length <= 2));
 });

@@ -2,7 +2,7 @@ import type { Part } from '../parts/index.js';
 import { overlappingPairs } from '../solids/index.js';
 import { holdsAt, type Leaving, leaving } from './fasteners.js';
 
-/** One fastener, and what it holds; nothing where it ends in the air. */
+/** One fastener, and what it holds; nothing where the wood it is to end in is not there. */
 export interface Connection {
   readonly from: Part;
   readonly into: Part | undefined;
@@ -11,17 +11,13 @@ export interface Connection {
 
 /** Every fastener of construction between the parts of a cabinet. */
 export function connectionsOf(parts: readonly Part[]): readonly Connection[] {
+  const byKey = new Map(parts.map((part) => [part.key, part]));
   const found: Connection[] = [];
-  for (const from of parts) {
-    let last: Part | undefined;
+  for (const from of parts)
     for (const each of leaving(from)) {
-      // Fasteners of one row mostly end in one part.
-      const into =
-        last && holdsAt(last, each.tip) ? last : parts.find((part) => part !== from && holdsAt(part, each.tip));
-      last = into;
-      found.push({ from, into, leaving: each });
+      const wanted = each.into === undefined ? undefined : byKey.get(each.into);
+      found.push({ from, into: wanted && holdsAt(wanted, each.tip) ? wanted : undefined, leaving: each });
     }
-  }
   return found;
 }
 

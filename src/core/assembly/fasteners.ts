@@ -1,5 +1,5 @@
 import { gather } from '../gather.js';
-import { type EdgeReference, fromStart, type Operation, POCKET } from '../machining/index.js';
+import { type EdgeReference, endsIn, type Fastens, fromStart, type Operation, POCKET } from '../machining/index.js';
 import { type AxisIndex, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
 /** A driver and its bit, and a short one, out from the head of a screw (mm). */
@@ -13,21 +13,23 @@ const AROUND = 5;
 /** One screw, dowel or loose tenon that leaves a part for another. */
 export interface Leaving {
   readonly operation: Operation;
+  readonly fastens: Fastens;
+  /** Key of the part it is to end in. */
+  readonly into: string | undefined;
   /** Just inside what should hold it. */
   readonly tip: Point;
   /** Where the head of a screw lies, and so far out of it as a driver is long; a dowel has neither. */
   readonly driver?: readonly [head: Point, end: Point];
 }
 
-/** Whose fasteners hold parts together. */
-const HOLDING: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing', 'box']);
-
-/** Every fastener of construction that leaves a part through its far face, its end or its edge. */
+/** Every fastener that holds a part to another, and leaves it through its far face, its end or its edge. */
 export function leaving(part: Part): Leaving[] {
-  return gather(part.machining, (operation) => (HOLDING.has(operation.by.kind) ? fastenersOf(part, operation) : []));
+  return gather(part.machining, (operation) =>
+    operation.fastens?.into === undefined ? [] : fastenersOf(part, operation, operation.fastens),
+  );
 }
 
-function fastenersOf(part: Part, operation: Operation): Leaving[] {
+function fastenersOf(part: Part, operation: Operation, fastens: Fastens): Leaving[] {
   const size = sizeOf(part);
   const at = (edge: EdgeReference, along: number, offset: number, w: number): Point => {
     const across = fromStart(size, edge, offset);
@@ -40,8 +42,10 @@ function fastenersOf(part: Part, operation: Operation): Leaving[] {
       const { edge, face } = operation;
       const [surface, outward] = face === 1 ? [0, -1] : [size.thickness, 1];
       const slope = Math.atan(POCKET.slope);
-      return operation.positions.map(({ mm }) => ({
+      return operation.positions.map(({ mm }, place) => ({
         operation,
+        fastens,
+        into: endsIn(fastens, place),
         tip: at(edge, mm, -INTO, size.thickness / 2),
         driver: [
           at(edge, mm, POCKET.reach, surface),
@@ -50,28 +54,35 @@ function fastenersOf(part: Part, operation: Operation): Leaving[] {
       }));
     }
     case 'holes': {
-      if (operation.depth) return [];
       const { from, offset, face, past = 0 } = operation;
       const [tip, head, end] =
         face === 1
           ? [size.thickness + INTO + past, 0, -DRIVER]
           : [-INTO - past, size.thickness, size.thickness + DRIVER];
-      return operation.positions.map(({ mm }) => ({
+      return operation.positions.map(({ mm }, place) => ({
         operation,
+        fastens,
+        into: endsIn(fastens, place),
         tip: at(from, mm, offset.mm, tip),
         driver: [at(from, mm, offset.mm, head), at(from, mm, offset.mm, end)],
       }));
     }
     case 'edge holes':
-      return operation.positions.map(({ mm }) => ({
+      return operation.positions.map(({ mm }, place) => ({
         operation,
+        fastens,
+        into: endsIn(fastens, place),
         tip: at(operation.edge, mm, -INTO, operation.offset.mm),
       }));
     case 'slots': {
-      // The tenon of a frame is wood; only loose ones are put in.
-      const { place, offset, by } = operation;
-      if (!('edge' in place) || by.kind !== 'joint') return [];
-      return operation.positions.map(({ mm }) => ({ operation, tip: at(place.edge, mm, -INTO, offset.mm) }));
+      const { place, offset } = operation;
+      if (!('edge' in place)) return [];
+      return operation.positions.map(({ mm }, index) => ({
+        operation,
+        fastens,
+        into: endsIn(fastens, index),
+        tip: at(place.edge, mm, -INTO, offset.mm),
+      }));
     }
     default:
       return [];

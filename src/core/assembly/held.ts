@@ -20,7 +20,15 @@ export function unheld(parts: readonly Part[], { connections, overlapping }: Mee
     const [part, other] = [parts[first] as Part, parts[second] as Part];
     if (seats(part, other) || seats(other, part)) join(part, other);
   }
-  for (const { from, into } of connections) if (into) join(from, into);
+  const byKey = new Map(parts.map((part) => [part.key, part]));
+  for (const { from, into, leaving } of connections) {
+    if (!into) continue;
+    join(from, into);
+    for (const key of leaving.fastens.passes ?? []) {
+      const passed = byKey.get(key);
+      if (passed) join(from, passed);
+    }
+  }
   const held = new Set(parts.filter(({ role }) => role === 'side'));
   for (const part of held) for (const other of joined.get(part) ?? []) held.add(other);
   return parts.filter((part) => !held.has(part));

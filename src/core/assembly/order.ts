@@ -1,4 +1,5 @@
 import { gather } from '../gather.js';
+import type { FastenerKind } from '../machining/index.js';
 import type { Part, PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
 import { type Connection, connectionsOf } from './connections.js';
@@ -20,7 +21,7 @@ export interface AssemblyStep {
 
 /** Fasteners of one kind between two parts. */
 export interface Fastened {
-  readonly kind: 'screws' | 'pocket screws' | 'dowels' | 'loose tenons';
+  readonly kind: FastenerKind;
   readonly count: number;
   /** The part they are driven through or stand in, and the one they go into. */
   readonly from: string;
@@ -267,9 +268,7 @@ class Dismantling {
         const { from, into, leaving: left } = fastener;
         const other = from === part ? into : from;
         if (parts.includes(other) || !all.has(other)) continue;
-        // A dowel from edge to edge is bored for in both.
-        if ([...found.values()].some((known) => known.from === into.key && known.into === from.key)) continue;
-        const kind = KINDS[left.operation.kind as keyof typeof KINDS];
+        const { kind } = left.fastens;
         const key = `${from.key} ${into.key} ${kind}`;
         const known = found.get(key);
         found.set(key, {
@@ -301,8 +300,6 @@ function add<K>(lists: Map<K, Fastener[]>, key: K, fastener: Fastener): void {
   if (known) known.push(fastener);
   else lists.set(key, [fastener]);
 }
-
-const KINDS = { holes: 'screws', pockets: 'pocket screws', 'edge holes': 'dowels', slots: 'loose tenons' } as const;
 
 /** Which way a dowel leaves the part it stands in. */
 function axisOut({ extent }: Part, { tip }: Leaving): Way {

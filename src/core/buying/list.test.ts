@@ -109,7 +109,7 @@ test('runners, bins and rail sockets come with a screw for every hole bored for 
   assert.equal(layers.length, 4, 'two layers on each side');
   const driven = layers.flatMap(({ machining }) =>
     machining.flatMap((each) =>
-      each.by.kind === 'fixing' && each.by.what === 'screws' && 'positions' in each ? each.positions : [],
+      each.by.kind === 'fixing' && each.fastens && 'positions' in each ? each.positions : [],
     ),
   );
   const bored = layers.flatMap(({ machining }) =>

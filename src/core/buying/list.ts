@@ -1,7 +1,5 @@
-import { length } from '../derive/index.js';
-import { allKinds } from '../fitted/index.js';
-import type { Operation } from '../machining/index.js';
-import type { Part } from '../parts/index.js';
+import type { FastenerKind, Fastens } from '../machining/index.js';
+import { fastenersOf } from '../parts/index.js';
 import type { SolvedCabinet } from '../solve.js';
 import { formatLengthWithUnit, KEPT_IN, type LengthStyle } from '../units/index.js';
 import { bandBought, bandedLength } from './bands.js';
@@ -30,9 +28,6 @@ type Draft = Omit<ToBuy, 'cabinets' | 'packs' | 'keptAs'> & { readonly keptAs?: 
 
 /** Screws, dowels and pins are sold in packs of so many. */
 const PACK = 100;
-/** Screws of a back go so far into what it lies against, and screws come in steps of this (mm). */
-const BACK_HOLD = 25;
-const SCREW_STEP = 5;
 
 /** What a list reads of a cabinet, or of trays for one that stands. */
 type Bought = Pick<SolvedCabinet, 'parts' | 'fittings' | 'resolved'> & {
@@ -62,7 +57,10 @@ export function shoppingList(cabinets: readonly Bought[], style: LengthStyle): T
       if (each.group !== 'fasteners') return each;
       return { ...each, packs: { count: Math.ceil(each.quantity / PACK), of: PACK } };
     })
-    .sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || a.name.localeCompare(b.name));
+    .sort(
+      (a, b) =>
+        GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || a.keptAs.localeCompare(b.keptAs, 'en', { numeric: true }),
+    );
 }
 
 /** Everything a cabinet asks for, one by one, always in the same order. */
@@ -76,16 +74,17 @@ function draftsOf(solved: Bought, style: LengthStyle): Draft[] {
   ];
 }
 
-/** Screws that come with the boxes of drawers are named by them, and count as fasteners. */
 function hardware({ fittings }: Bought): Draft[] {
-  return fittings.map(({ name, quantity, note, keptAs = name }) => ({
-    group: name.startsWith('Screws') ? 'fasteners' : 'hardware',
-    name,
-    keptAs,
-    quantity,
-    unit: 'pieces',
-    note,
-  }));
+  return fittings.map(
+    ({ name, quantity, note, group, keptAs = name }): Draft => ({
+      group: group ?? 'hardware',
+      name,
+      keptAs,
+      quantity,
+      unit: 'pieces',
+      note,
+    }),
+  );
 }
 
 /** Parts that are bought as they are, by their finished sizes. */
@@ -102,72 +101,36 @@ function boughtParts({ parts }: Bought, style: LengthStyle): Draft[] {
     }));
 }
 
-const HOLDS: ReadonlySet<string> = new Set(['joint', 'frame', 'web', 'fixing']);
-
-/** Screws that are driven through a part, out of a pocket, and dowels and loose tenons that stand in a face. */
-function fasteners({ parts, resolved }: Bought, style: LengthStyle): Draft[] {
+/** Every fastener where its head lies, or where it leaves the part it stands in. */
+function fasteners({ parts }: Bought, style: LengthStyle): Draft[] {
   const show = (mm: number) => formatLengthWithUnit(mm, style);
-  const { fasteners: set } = resolved.settings;
-  const screw = (part: Part) =>
-    part.role === 'back'
-      ? Math.ceil((part.thickness.mm + Math.min(BACK_HOLD, set.screwLength.mm)) / SCREW_STEP) * SCREW_STEP
-      : set.screwLength.mm;
-  const draft = (name: string, quantity: number, note: string): Draft => ({
-    group: 'fasteners',
-    name,
-    quantity,
-    unit: 'pieces',
-    note,
-  });
-  return parts.flatMap((part) =>
-    part.machining.flatMap((operation): Draft[] => {
-      const fitted = allKinds.find(({ id }) => id === operation.by.kind)?.screws;
-      const pilots = operation.kind === 'holes' || operation.kind === 'edge holes';
-      if (fitted && pilots && operation.depth && operation.by.what !== 'hook')
-        return [
-          draft(
-            `Screws for ${fitted}, pilot ${show(operation.diameter.mm)}`,
-            operation.positions.length,
-            `pan head, up to ${show(operation.depth.mm)} in`,
-          ),
-        ];
-      if (!HOLDS.has(operation.by.kind) || operation.by.what === 'passed') return [];
-      const count = 'positions' in operation ? operation.positions.length : 0;
-      switch (operation.kind) {
-        case 'holes':
-          if (!operation.depth) return [draft(`Screws ${show(screw(part))}: construction`, count, 'countersunk')];
-          return isDowel(operation)
-            ? [draft(`Dowels ${show(operation.diameter.mm)}`, count, dowelNote(set, show))]
-            : [];
-        case 'edge holes':
-          // Those of web frames stand in two edges, and are counted from both.
-          return operation.by.kind === 'web'
-            ? [draft(`Dowels ${show(operation.diameter.mm)}`, count / 2, dowelNote(set, show))]
-            : [];
-        case 'pockets':
-          return [draft(`Pocket screws ${show(POCKET_SCREW.mm)}`, count, 'washer head')];
-        case 'slots':
-          return 'face' in operation.place && operation.by.kind === 'joint'
-            ? [draft(`Loose tenons ${show(operation.thickness.mm)} by ${show(operation.length.mm)}`, count, '')]
-            : [];
-        default:
-          return [];
-      }
-    }),
+  return fastenersOf(parts).map(
+    (row): Draft => ({ group: 'fasteners', quantity: row.at.length, unit: 'pieces', ...said[row.kind](row, show) }),
   );
 }
 
-/** The usual pocket screw for panels of 18 (mm). */
-const POCKET_SCREW = length(32, 'pocket screw');
-
-const isDowel = ({ by }: Operation) => by.kind === 'joint' && by.what === 'dowels';
-
-function dowelNote(
-  { dowelInFace, dowelInEnd }: SolvedCabinet['resolved']['settings']['fasteners'],
-  show: (mm: number) => string,
-): string {
-  return `up to ${show(dowelInFace.mm + dowelInEnd.mm - 2)} long`;
-}
+/** What each kind of fastener is called on a list. */
+const said: Readonly<
+  Record<FastenerKind, (fastens: Fastens, show: (mm: number) => string) => Pick<Draft, 'name' | 'note'>>
+> = {
+  screw: ({ size, use, headed }, show) => ({
+    name: `Screws ${show(size.length.mm)}: ${use}`,
+    note: headed ?? 'countersunk',
+  }),
+  'pocket screw': ({ size }, show) => ({ name: `Pocket screws ${show(size.length.mm)}`, note: 'washer head' }),
+  dowel: ({ size }, show) => ({
+    name: `Dowels ${show(size.diameter?.mm ?? 0)}`,
+    note: `up to ${show(size.length.mm)} long`,
+  }),
+  'loose tenon': ({ size }, show) => ({
+    name: `Loose tenons ${show(size.thickness?.mm ?? 0)} by ${show(size.length.mm)}`,
+    note: '',
+  }),
+  'hardware screw': ({ size, use }, show) => ({
+    name: `Screws for ${use}, pilot ${show(size.diameter?.mm ?? 0)}`,
+    note: `pan head, up to ${show(size.length.mm)} in`,
+  }),
+};
 
 /** Every banded edge with what is cut longer for it, by thickness and by what it has to match. */
 function bands({ parts }: Bought, style: LengthStyle): Draft[] {

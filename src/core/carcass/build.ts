@@ -67,6 +67,8 @@ export interface Fitting {
   readonly note: string;
   /** The name its price is kept under, where its own says a length: that in millimetres. */
   readonly keptAs?: string;
+  /** On which shelf of the shop it lies, where it is no hardware. */
+  readonly group?: 'fasteners';
 }
 
 export interface BuilderResult {

@@ -2,7 +2,7 @@ import { type Dim, length, measuredFrom, type Span } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import { sidesOf } from '../job/index.js';
 import { frameOpening } from '../layout/index.js';
-import { type Operation, POCKET, SCREW_WAY, spacedAlong, spacesOf } from '../machining/index.js';
+import { type Operation, POCKET, pocketScrew, SCREW_WAY, spacedAlong, spacesOf } from '../machining/index.js';
 import { edgeOf, type Part, sizeOf } from '../parts/index.js';
 import type { BuildContext } from './build.js';
 import { endShows } from './ends.js';
@@ -48,6 +48,7 @@ function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | '
       : 'pulls the face frame on, from inside, plugged',
     by: { kind: 'frame' },
     holds: 'frame',
+    fastens: pocketScrew({ thickness: side.thickness, reach: fasteners.pocketReach }, `frame/stile/${hand}`),
   };
 }
 
@@ -99,6 +100,10 @@ export function bottomPockets({ box, boundaries, resolved }: BuildContext, botto
       reason: 'pulls the bottom rail of the frame on, from below',
       by: { kind: 'frame' },
       holds: 'frame/rail/bottom',
+      fastens: pocketScrew(
+        { thickness: resolved.materials.bottom.thickness, reach: fasteners.pocketReach },
+        'frame/rail/bottom',
+      ),
     },
   ];
 }

@@ -1,6 +1,15 @@
 import type { Dim } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import { type By, type EdgeReference, type Operation, SCREW_WAY } from '../machining/index.js';
+import {
+  type By,
+  CONSTRUCTION,
+  dowel,
+  type EdgeReference,
+  type Fastens,
+  type Operation,
+  pocketScrew,
+  SCREW_WAY,
+} from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 import type { Joint } from './build.js';
 import { cutIn, notchedFor, stopShort } from './dadoes.js';
@@ -188,13 +197,21 @@ function machineJoint(
             reason: `screws: ${reason}`,
             by,
             holds,
+            fastens: {
+              kind: 'screw',
+              use: CONSTRUCTION,
+              size: { length: fasteners.screwLength },
+              into: joint.member?.key ?? holds,
+              reach: screwInEnd(part.thickness, fasteners),
+              inEdge: true,
+            },
           },
         ],
         member: [],
       };
     case 'pocket': {
       const end = inEnd();
-      if (!joint.member || !end) return { receiver: [], member: [] };
+      if (!joint.member || !member || !end) return { receiver: [], member: [] };
       const { pocketFace, pocketsShow } = joint.member;
       return {
         receiver: [],
@@ -207,6 +224,7 @@ function machineJoint(
             plugged: pocketsShow,
             reason: `pocket screws: ${reason}`,
             by,
+            fastens: pocketScrew({ thickness: member.thickness, reach: fasteners.pocketReach }, part.key),
           },
         ],
       };
@@ -214,9 +232,11 @@ function machineJoint(
     case 'dowels': {
       const bored = { diameter: fasteners.dowel, reason: `dowels: ${reason}`, by };
       const end = inEnd();
+      const { dowelInFace: inFace, dowelInEnd: depth } = fasteners;
+      const fastens = dowel({ diameter: fasteners.dowel, inFace, inEnd: depth }, part.key);
       return {
-        receiver: [{ kind: 'holes', face, ...inReceiver(), depth: fasteners.dowelInFace, ...bored, holds }],
-        member: end ? [{ kind: 'edge holes', ...end, depth: fasteners.dowelInEnd, ...bored }] : [],
+        receiver: [{ kind: 'holes', face, ...inReceiver(), depth: inFace, ...bored, holds }],
+        member: end ? [{ kind: 'edge holes', ...end, depth, ...bored, fastens }] : [],
       };
     }
     case 'tenons': {
@@ -229,7 +249,14 @@ function machineJoint(
       };
       const { from, ...line } = inReceiver();
       const end = inEnd();
-      const opposite = end && { place: { edge: end.edge }, offset: end.offset, positions: end.positions };
+      const fastens: Fastens = {
+        kind: 'loose tenon',
+        use: CONSTRUCTION,
+        size: { length: slot.length, thickness: slot.thickness },
+        into: part.key,
+        reach: slot.depth,
+      };
+      const opposite = end && { fastens, place: { edge: end.edge }, offset: end.offset, positions: end.positions };
       return {
         receiver: [{ kind: 'slots', place: { face, from }, ...line, ...slot, holds }],
         member: opposite ? [{ kind: 'slots', ...opposite, ...slot }] : [],

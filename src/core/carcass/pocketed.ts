@@ -5,6 +5,7 @@ import {
   fastenersAlong,
   type Operation,
   POCKET,
+  pocketScrew,
   SCREW_WAY,
 } from '../machining/index.js';
 import { edgeOf, type Part } from '../parts/index.js';
@@ -61,7 +62,17 @@ export function pocketed(
   const middle = part.stands.x.low.plus(part.thickness.over(2));
   return {
     key: part.key,
-    pockets: { kind: 'pockets', face, edge, positions, plugged: false, reason, by, holds: into.key },
+    pockets: {
+      kind: 'pockets',
+      face,
+      edge,
+      positions,
+      plugged: false,
+      reason,
+      by,
+      holds: into.key,
+      fastens: pocketScrew({ thickness: part.thickness, reach: fasteners.pocketReach }, into.key),
+    },
     into: into.key,
     way: {
       kind: 'holes',

@@ -81,7 +81,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       },
       axes: { u: '+y', v: '+x', w: '-z' },
       piece: { kind: 'cross' },
-      machining: onCross(stock, end),
+      machining: onCross(stock, end, { u0: `${draft.key}/rail/front`, u1: `${draft.key}/rail/rear` }),
       note,
     }),
   );

@@ -1,6 +1,6 @@
 import { type Dim, length } from '../derive/index.js';
 import type { JointKind, Resolved } from '../document/index.js';
-import { fastenersAlong, type Operation, POCKET } from '../machining/index.js';
+import { dowel, fastenersAlong, type Operation, POCKET } from '../machining/index.js';
 import { screwInEnd } from './places.js';
 
 /** Free below a tenon in its groove, and dowels of web frames: 8 thick, 10 deep in the rail, 20 in the cross member (mm). */
@@ -75,8 +75,12 @@ export function inRail(stock: WebStock, edge: 'v0' | 'v1', crosses: readonly Pla
   };
 }
 
-/** On both ends of a cross member: a stub tenon, or dowel holes. */
-export function onCross(stock: WebStock, at: PlacedCross['end']): Operation[] {
+/** On both ends of a cross member: a stub tenon, or dowel holes, each for the rail there. */
+export function onCross(
+  stock: WebStock,
+  at: PlacedCross['end'],
+  rails: Readonly<Record<'u0' | 'u1', string>>,
+): Operation[] {
   const { tenon, thickness } = stock;
   return (['u0', 'u1'] as const).map(
     (end): Operation =>
@@ -97,6 +101,7 @@ export function onCross(stock: WebStock, at: PlacedCross['end']): Operation[] {
             depth: DOWEL.inEnd,
             reason: 'dowels: held by the rails',
             ...bored(stock),
+            fastens: dowel({ ...DOWEL, inFace: DOWEL.inRail }, rails[end]),
           },
   );
 }

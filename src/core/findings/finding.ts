@@ -8,7 +8,7 @@ import { type Act, type EditPath, pathTo } from '../job/index.js';
 import type { Box, Face, Interiors } from '../layout/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Motion, Room, SwingContact } from '../motions/index.js';
-import type { LeftOut, Part, PartRow } from '../parts/index.js';
+import type { FastenerRow, LeftOut, Part, PartRow } from '../parts/index.js';
 import type { Bay, PinGrid } from '../shelves/index.js';
 
 /** stop: cannot be built or fitted. warn: will cost you later. note: a judgement call. */
@@ -75,6 +75,8 @@ export interface RuleContext extends BuiltCabinet {
   readonly kinds: readonly AnyKind[];
   /** A length in mm as the job shows it, with its unit. */
   show(mm: number): string;
+  /** Every fastener, once. */
+  readonly fasteners: readonly FastenerRow[];
 }
 
 /** What a rule says; the rest is filled in. `fixes` are what it proposes, each one undo. */

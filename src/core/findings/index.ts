@@ -2,6 +2,7 @@ import { meetingsOf } from '../assembly/index.js';
 import type { JobHead } from '../document/index.js';
 import type { AnyKind } from '../fitted/index.js';
 import { gather } from '../gather.js';
+import { fastenersOf } from '../parts/index.js';
 import { formatLengthWithUnit } from '../units/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
@@ -69,7 +70,14 @@ export function checkCabinet(
 }
 
 function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
-  const context: RuleContext = { head, ...built, kinds, show: (mm) => formatLengthWithUnit(mm, head.display) };
+  const fasteners = fastenersOf(built.parts);
+  const context: RuleContext = {
+    head,
+    ...built,
+    kinds,
+    fasteners,
+    show: (mm) => formatLengthWithUnit(mm, head.display),
+  };
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
   const said = gather(rulesOf(kinds), (rule) => (wanted(rule) ? all(rule.id, rule.check(context)) : []));

@@ -1,6 +1,14 @@
-import { gather } from '../gather.js';
 import type { Act } from '../job/index.js';
-import { type Clash, clearOf, findClashes, holesNearEdges, type Operation } from '../machining/index.js';
+import {
+  AS_MUCH,
+  type Clash,
+  CONSTRUCTION,
+  clearOf,
+  findClashes,
+  holesNearEdges,
+  type Operation,
+  soldFrom,
+} from '../machining/index.js';
 import { type Part, sizeOf } from '../parts/index.js';
 import { type FindingDraft, type FindingRule, type RuleContext, settingPath } from './finding.js';
 
@@ -61,27 +69,27 @@ const holeNearEdge: FindingRule = {
     ),
 };
 
-/** A pocket screw that comes out of the far face of what it is driven into. */
+/** A pocket screw that comes out of the far face of what it is driven into, or near it. */
 const screwThroughFace: FindingRule = {
   id: 'machining/screw-through-face',
   check: (context) =>
     context.parts.flatMap((part): FindingDraft[] => {
-      const way = context.paths
-        .get(part.key)
-        ?.find(
-          (operation) =>
-            operation.kind === 'holes' && (operation.depth?.mm ?? 0) > part.thickness.mm - skinOf(context) + 1e-6,
-        );
-      if (way?.kind !== 'holes' || !way.depth) return [];
+      const most = part.thickness.mm - skinOf(context);
+      const through = context.fasteners.find(
+        ({ kind, into, inEdge, reach }) =>
+          kind === 'pocket screw' && into === part.key && !inEdge && reach.mm > most + 1e-6,
+      );
+      if (!through) return [];
+      const { reach } = through;
       const { show } = context;
       const path = settingPath(context, 'fasteners/pocketReach');
-      const value = Math.floor((part.thickness.mm - skinOf(context)) * 2) / 2;
+      const value = Math.floor(most * 2) / 2;
       return [
         {
-          severity: way.depth.mm >= part.thickness.mm ? 'stop' : 'warn',
-          what: `A pocket screw goes ${show(way.depth.mm)} into ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
+          severity: reach.mm >= part.thickness.mm ? 'stop' : 'warn',
+          what: `A pocket screw goes ${show(reach.mm)} into ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
           why: 'It comes through the other face, or lifts it. Take a shorter screw.',
-          numbers: [way.depth, part.thickness],
+          numbers: [reach, part.thickness],
           parts: [part.key],
           settings: [path],
           fixes: value >= 4 ? [{ label: `Let it reach ${show(value)}`, edits: [{ path, value }] }] : [],
@@ -90,42 +98,34 @@ const screwThroughFace: FindingRule = {
     }),
 };
 
-/** A size of one unit is met by the like size of the other: 25 by 1 in, and the reverse (mm). */
-const AS_MUCH = 0.5;
-
-/** Screws whose way in an end or an edge is too short to hold. */
+/** Screws that go too little way into an end or an edge to hold. */
 const screwHoldsLittle: FindingRule = {
   id: 'machining/screw-holds-little',
   check(context) {
-    const { hold, screwLength } = context.resolved.settings.fasteners;
-    const path = settingPath(context, 'fasteners/screwLength');
-    const short = context.parts.flatMap((part) =>
-      gather(context.paths.get(part.key) ?? [], (way) =>
-        way.kind === 'edge holes' && HOLDING.has(way.by.kind) && way.depth.mm < hold.mm - AS_MUCH
-          ? [{ part, way }]
-          : [],
-      ),
+    const { fasteners, parts, show } = context;
+    const { hold, screwLength, screwStep } = context.resolved.settings.fasteners;
+    const short = fasteners.filter(
+      ({ kind, use, inEdge, reach }) =>
+        kind === 'screw' && use === CONSTRUCTION && inEdge && reach.mm < hold.mm - AS_MUCH,
     );
-    const [worst] = [...short].sort((a, b) => a.way.depth.mm - b.way.depth.mm);
+    const [worst] = [...short].sort((a, b) => a.reach.mm - b.reach.mm);
     if (!worst) return [];
-    const { show } = context;
-    const value = Math.ceil((screwLength.mm + hold.mm - worst.way.depth.mm) / 5) * 5;
+    const into = parts.filter(({ key }) => short.some((row) => row.into === key));
+    const path = settingPath(context, 'fasteners/screwLength');
+    const value = soldFrom(worst.size.length.plus(hold).minus(worst.reach), screwStep).mm;
     return [
       {
         severity: 'stop',
-        what: `Screws ${show(screwLength.mm)} long hold only ${show(Math.max(0, worst.way.depth.mm))} in ${[...new Set(short.map(({ part }) => part.name.toLowerCase()))].join(', ')}.`,
+        what: `Screws ${show(worst.size.length.mm)} long hold only ${show(Math.max(0, worst.reach.mm))} in ${[...new Set(into.map(({ name }) => name.toLowerCase()))].join(', ')}.`,
         why: `In an end or an edge they want ${show(hold.mm)}. Take longer ones.`,
-        numbers: [worst.way.depth, hold],
-        parts: [...new Set(short.map(({ part }) => part.key))],
+        numbers: [worst.reach, hold],
+        parts: into.map(({ key }) => key),
         settings: [path, settingPath(context, 'fasteners/hold')],
-        fixes: [{ label: `Take screws of ${show(value)}`, edits: [{ path, value }] }],
+        fixes: value > screwLength.mm ? [{ label: `Take screws of ${show(value)}`, edits: [{ path, value }] }] : [],
       },
     ];
   },
 };
-
-/** Whose screws hold the box. */
-const HOLDING: ReadonlySet<string> = new Set(['joint', 'fixing']);
 
 export const machiningRules: readonly FindingRule[] = [
   operationsMeet,

@@ -69,19 +69,21 @@ const notAsHighAsBeside: FindingRule = {
 const plinthHeldInFront: FindingRule = {
   id: 'carcass/plinth-held-in-front',
   check(context) {
-    const { parts, box, resolved } = context;
+    const { parts, box, resolved, fasteners } = context;
     if (resolved.settings.toe.kind.value !== 'plinth') return [];
     const bottom = parts.find(({ key }) => key === 'bottom');
     if (!bottom) return [];
     const middle = (bottom.extent.min[1] + bottom.extent.max[1]) / 2;
-    const behind = bottom.machining.some(
-      (operation) =>
+    const behind = fasteners.some(
+      ({ through, into, operation, at }) =>
+        through === bottom &&
+        typeof into === 'string' &&
+        into.startsWith('plinth/') &&
         operation.kind === 'holes' &&
-        operation.holds?.startsWith('plinth/') &&
         // From front to rear they stand in line along the width, or each at its own place across it.
         (operation.from.startsWith('v')
           ? bottom.extent.min[1] + operation.offset.mm > middle
-          : operation.positions.some(({ mm }) => bottom.extent.min[1] + mm > middle)),
+          : at.some(({ mm }) => bottom.extent.min[1] + mm > middle)),
     );
     if (behind) return [];
     const path = settingPath(context, 'toe/rearSetback');

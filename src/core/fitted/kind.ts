@@ -20,8 +20,6 @@ export interface Kind<Id extends string, Settings, Profile extends NamedProfile,
   readonly id: Id;
   /** What several of them are called: "Hinges". */
   readonly label: string;
-  /** As its own screws are asked for, where it is screwed into pilot holes: "runners". */
-  readonly screws?: string;
   /** Kinds whose results it reads. */
   readonly after?: readonly string[];
   readonly settings: Section<Settings>;

@@ -1,5 +1,5 @@
 import { type Dim, length, measuredFrom } from '../derive/index.js';
-import { type By, type Operation, placesFree } from '../machining/index.js';
+import { type By, type Operation, pilotFor, placesFree } from '../machining/index.js';
 import { edgeOf, faceInto, type Part, sizeOf } from '../parts/index.js';
 
 /** Two screws one above the other in the face of an upright: sockets, hangers and their like. */
@@ -12,6 +12,8 @@ export interface PairOfScrews {
   readonly depth: Dim;
   readonly reason: string;
   readonly by: By;
+  /** What the screws are bought for. */
+  readonly use: string;
 }
 
 /** Wood left between such a screw and what else is cut; from the ends of the part (mm). */
@@ -55,7 +57,7 @@ export function movedUp(up: Dim, move: number, name: string): Dim {
 
 /** Both holes, in the face a hand of the room looks at. */
 export function pairOfScrews(part: Part, hand: 'left' | 'right', pair: PairOfScrews): Operation {
-  const { up, behind, apart, diameter, depth, reason, by } = pair;
+  const { up, behind, apart, diameter, depth, reason, by, use } = pair;
   const along = measuredFrom(up, edgeOf(part, 'u0')).as('middle of both screws on the part');
   const half = apart.over(2);
   return {
@@ -64,8 +66,7 @@ export function pairOfScrews(part: Part, hand: 'left' | 'right', pair: PairOfScr
     from: 'v0',
     offset: measuredFrom(behind, edgeOf(part, 'v0')),
     positions: [along.minus(half).as('lower screw'), along.plus(half).as('upper screw')],
-    diameter,
-    depth,
+    ...pilotFor(use, diameter, depth),
     reason,
     by,
   };

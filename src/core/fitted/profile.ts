@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { Dim, length, type Measure, type Source } from '../derive/index.js';
+import { pilotFor } from '../machining/index.js';
 import type { NamedProfile } from './kind.js';
 
 /**
@@ -47,6 +48,19 @@ export const SHORT_OF_FACE = length(2, 'short of the far face');
 export function pilotIn(pilot: Dim, thickness: Dim): Dim {
   const most = thickness.minus(SHORT_OF_FACE).as('pilot depth').because('short of the far face');
   return most.mm < pilot.mm ? most : pilot;
+}
+
+/** The pilot holes of a profile's sheet in a part so thick, and the screws that go into them. */
+export function pilotOf(
+  use: string,
+  profile: NamedProfile & { readonly pilot: { readonly diameter: number; readonly depth: number } },
+  thickness: Dim,
+) {
+  return pilotFor(
+    use,
+    fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+    pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), thickness),
+  );
 }
 
 /** The paths of the numbers of a profile: `cup/diameter`. */

@@ -10,16 +10,14 @@ const ADDED = length(300, 'screws of what is added at most apart');
 const BACK = length(150, 'screws of the back at most apart');
 const SPACER = length(450, 'screws of a spacer at most apart');
 const NAILER = length(250, 'screws of a nailer at most apart');
-/** Screws of a back go so far into what it lies against (mm). */
-const BACK_REACH = length(25, 'screws of the back in the next part');
 /** A rear plinth rail is screwed in front of the back groove, at least this clear of it (mm). */
 const CLEAR_OF_BACK = 10;
 
-type Pair = Omit<Screwed, 'first' | 'pilot' | 'screw'>;
+type Pair = Omit<Screwed, 'first' | 'pilot' | 'screw' | 'step'>;
 
 /** Which parts are screwed through which: what is added to a box that stands, and its back. */
 export function screwedPairs(parts: readonly Part[], resolved: Resolved): Screwed[] {
-  const { first, pilot, screwLength } = resolved.settings.fasteners;
+  const { first, pilot, screwLength, screwStep } = resolved.settings.fasteners;
   const byKey = new Map(parts.map((part) => [part.key, part]));
   const pairs = [
     ...endPanels(byKey),
@@ -30,7 +28,7 @@ export function screwedPairs(parts: readonly Part[], resolved: Resolved): Screwe
     ...spacers(parts),
     ...backs[resolved.settings.back.kind.value](byKey, parts, resolved),
   ];
-  return pairs.map((pair) => ({ first, ...pair, pilot, screw: screwLength }));
+  return pairs.map((pair) => ({ first, ...pair, pilot, screw: screwLength, step: screwStep }));
 }
 
 type Parts = ReadonlyMap<string, Part>;
@@ -115,7 +113,7 @@ function liesOn(strip: Part, all: readonly Part[]): Part | undefined {
 }
 
 /** A grooved back is fixed to what it is not let into: nailers behind it, rails before it, a bottom it runs past. */
-function grooved(parts: Parts, all: readonly Part[]): Pair[] {
+function grooved(parts: Parts, all: readonly Part[], { settings }: Resolved): Pair[] {
   const back = parts.get('back');
   if (!back) return [];
   return all
@@ -125,11 +123,11 @@ function grooved(parts: Parts, all: readonly Part[]): Pair[] {
     .filter(
       (part) => liesAgainst(back, part, 'before') || (part.role === 'nailer' && liesAgainst(back, part, 'behind')),
     )
-    .flatMap((part) => pair(back, part, `fixes the back to ${within(part.name)}`, NAILER, BACK_REACH));
+    .flatMap((part) => pair(back, part, `fixes the back to ${within(part.name)}`, NAILER, settings.fasteners.hold));
 }
 
 /** Any other back is screwed to everything it lies against, a rabbeted one in the rabbets it lies in. */
-function laid(parts: Parts, all: readonly Part[]): Pair[] {
+function laid(parts: Parts, all: readonly Part[], { settings }: Resolved): Pair[] {
   const back = parts.get('back');
   if (!back) return [];
   return all
@@ -137,19 +135,20 @@ function laid(parts: Parts, all: readonly Part[]): Pair[] {
     .flatMap((part): Pair[] => {
       const rabbeted = part.machining.some(({ group }) => group === BACK_IN_RABBET);
       if (!rabbeted && !liesAgainst(back, part, 'before')) return [];
-      const [made] = pair(back, part, `fixes the back to ${within(part.name)}`, BACK, BACK_REACH);
+      const [made] = pair(back, part, `fixes the back to ${within(part.name)}`, BACK, settings.fasteners.hold);
       return made ? [rabbeted ? { ...made, group: BACK_IN_RABBET } : made] : [];
     });
 }
 
 /** A structural back is screwed through what it stands between, but for ends that show, and to what ends at its front. */
-function structural(parts: Parts, all: readonly Part[], { settings }: Resolved): Pair[] {
+function structural(parts: Parts, all: readonly Part[], resolved: Resolved): Pair[] {
+  const { settings } = resolved;
   const sides = (['left', 'right'] as const).filter((hand) => !endShows(hand, settings)).map((hand) => `side/${hand}`);
   return [
     ...[...sides, 'bottom', 'top'].flatMap((key) =>
       pair(parts.get(key), parts.get('back'), 'holds the back by its edge', BACK),
     ),
-    ...laid(parts, all),
+    ...laid(parts, all, resolved),
   ];
 }
 
@@ -180,6 +179,6 @@ function liesAgainst(back: Part, part: Part, where: 'before' | 'behind'): boolea
   return Math.abs(apart) < SAME_PLANE;
 }
 
-function pair(through: Part | undefined, into: Part | undefined, reason: string, spacing: Dim, reach?: Dim): Pair[] {
-  return through && into ? [{ through, into, reason, spacing, ...(reach ? { reach } : {}) }] : [];
+function pair(through: Part | undefined, into: Part | undefined, reason: string, spacing: Dim, hold?: Dim): Pair[] {
+  return through && into ? [{ through, into, reason, spacing, ...(hold ? { hold } : {}) }] : [];
 }

@@ -2,12 +2,16 @@ import { type Dim, length, measuredFrom, type Span, spanBetween } from '../deriv
 import { gather } from '../gather.js';
 import {
   type By,
+  CONSTRUCTION,
   type EdgeReference,
   type Face,
+  type Fastens,
   fastenersAlong,
   footprintOf,
   type Operation,
   SCREW_WAY,
+  soldFrom,
+  soldUpTo,
   spacedAlong,
   spacesOf,
 } from '../machining/index.js';
@@ -25,10 +29,11 @@ export interface Screwed {
   readonly first: Dim;
   readonly spacing: Dim;
   readonly pilot: Dim;
-  /** The longest screw there is. */
+  /** The screw of the box, and in what steps others are sold. */
   readonly screw: Dim;
-  /** How far screws go into an edge at most. */
-  readonly reach?: Dim;
+  readonly step: Dim;
+  /** What is enough in the next part, where the screws of the box would be longer than it needs: those of a back. */
+  readonly hold?: Dim;
   /** Operations of this group may be crossed, as the rabbet that `through` lies in. */
   readonly group?: string;
 }
@@ -82,7 +87,6 @@ const TWO_LINES = 120;
 const SHORT_OF_FACE = length(3, 'short of the face');
 
 const BY: By = { kind: 'fixing', what: 'screws' };
-const PASSED: By = { kind: 'fixing', what: 'passed' };
 
 /**
  * Screws from the far face of one part into what lies against its other: along the edge or end it covers, or in one or
@@ -212,12 +216,33 @@ function headSide(through: Part, into: Part, normal: AxisIndex): 1 | -1 {
   return middle(into) > middle(through) ? -1 : 1;
 }
 
+/** Less than this of a screw in a face holds nothing (mm). */
+const LEAST_IN_FACE = 8;
+
+/**
+ * The screw that does, and how far it goes into the next part. Into an edge: that of the box, or for a back the shortest
+ * that holds. Into a face: no longer than stays short of the far one; longer than that of the box only where this does
+ * not come through the layers before it.
+ */
+function screwFor(
+  { through, into, between = [], screw, step, hold }: Screwed,
+  onFace: boolean,
+): { readonly size: Dim; readonly goesIn: Dim } {
+  const before = between.reduce((sum, part) => sum.plus(part.thickness), through.thickness).as('what it goes through');
+  const enough = hold && soldFrom(before.plus(hold), step);
+  const wanted = enough && enough.mm < screw.mm ? enough : screw;
+  const most = onFace ? soldUpTo(before.plus(into.thickness).minus(SHORT_OF_FACE), step) : undefined;
+  const size = most && (most.mm < wanted.mm || wanted.mm - before.mm < LEAST_IN_FACE) ? most : wanted;
+  return { size, goesIn: size.minus(before).as('screw in the next part') };
+}
+
 function holesOf(
-  { through, into, between: passed = [], reason, pilot, screw, reach, group }: Screwed,
+  screwed: Screwed,
   normal: AxisIndex,
   along: AxisIndex,
   { at, places }: { readonly at: Dim; readonly places: readonly Dim[] },
 ): ScrewLine {
+  const { through, into, between: passed = [], reason, pilot, group } = screwed;
   const head = headSide(through, into, normal);
   const forward = through.placement.w.startsWith('+');
   const face: Face = forward === head > 0 ? 2 : 1;
@@ -228,13 +253,21 @@ function holesOf(
   const [near, far] =
     head > 0 ? ([into.extent.max, through.extent.min] as const) : ([through.extent.max, into.extent.min] as const);
   const sunk = length(passed.length > 0 ? 0 : Math.max(0, near[normal] - far[normal]), 'depth of the rabbet');
-  const beyond = passed
-    .reduce((left, part) => left.minus(part.thickness), screw.minus(through.thickness))
-    .as('screw in the next part');
-  const wholly = reach && reach.mm < beyond.mm ? reach : beyond;
   // Counted from the case outwards: what a part has between itself and the case.
   const beneath = (part: Part) =>
     passed.slice(passed.indexOf(part) + 1).reduce((sum, each) => sum + each.thickness.mm, 0);
+  const facing = edgeFacing(into, normal, head);
+  const onFace = facing === 1 || facing === 2;
+  const { size, goesIn } = screwFor(screwed, onFace);
+  const fastens: Fastens = {
+    kind: 'screw',
+    use: CONSTRUCTION,
+    size: { length: size },
+    into: into.key,
+    ...(passed.length > 0 ? { passes: passed.map(({ key }) => key) } : {}),
+    reach: goesIn,
+    inEdge: !onFace,
+  };
   const holeIn = (part: Part): Operation => ({
     kind: 'holes',
     face,
@@ -242,23 +275,19 @@ function holesOf(
     diameter: pilot,
     reason,
     ...why,
-    // One screw goes through all of them, and is counted where its head is.
-    ...(part === through ? {} : { by: PASSED }),
+    // One screw goes through all of them, and begins where its head is.
+    ...(part === through ? { fastens } : {}),
     ...(beneath(part) > 0 ? { past: beneath(part) } : {}),
     holds: into.key,
   });
   const hole = holeIn(through);
   const between = passed.map((part) => [part, holeIn(part)] as const);
-  const facing = edgeFacing(into, normal, head);
-  if (facing === 1 || facing === 2) {
-    const most = into.thickness.minus(SHORT_OF_FACE);
-    const depth = most.mm < wholly.mm ? most : wholly;
+  if (facing === 1 || facing === 2)
     return {
       hole,
       between,
-      way: { kind: 'holes', face: facing, ...lineOn(into, along, at, places), diameter, depth, ...inWay },
+      way: { kind: 'holes', face: facing, ...lineOn(into, along, at, places), diameter, depth: goesIn, ...inWay },
     };
-  }
   const start = edgeOf(into, facing.startsWith('u') ? 'v0' : 'u0');
   const away = measuredFrom(at, edgeOf(into, 'w0'));
   return {
@@ -270,7 +299,7 @@ function holesOf(
       offset: into.placement.w.startsWith('+') ? away : measuredFrom(edgeOf(into, 'w0'), at),
       positions: places.map((place) => measuredFrom(place, start)),
       diameter,
-      depth: sunk.mm > 0.01 ? wholly.plus(sunk) : wholly,
+      depth: sunk.mm > 0.01 ? goesIn.plus(sunk) : goesIn,
       ...inWay,
     },
   };

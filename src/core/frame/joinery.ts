@@ -1,6 +1,14 @@
 import { type Dim, length, measuredFrom, smallest } from '../derive/index.js';
 import type { ResolvedSettings } from '../document/index.js';
-import { type By, type EdgeReference, fastenersAlong, type Operation, POCKET, SCREW_WAY } from '../machining/index.js';
+import {
+  type By,
+  type EdgeReference,
+  fastenersAlong,
+  type Operation,
+  POCKET,
+  pocketScrew,
+  SCREW_WAY,
+} from '../machining/index.js';
 import { edgeOf, type Part, SAME_PLANE } from '../parts/index.js';
 
 /** A mortise is this much deeper than its tenon, and a tenon at a corner this far in from the end of what it enters (mm). */
@@ -128,6 +136,7 @@ function pocketsAt(
       reason: `pocket screws: ${reason}`,
       by: byFrame('members'),
       holds: meets.key,
+      fastens: pocketScrew({ thickness: member.thickness, reach: fasteners.pocketReach }, meets.key, true),
     },
     way: {
       kind: 'edge holes',

@@ -1,7 +1,7 @@
 import { shrinkage } from '../carcass/index.js';
 import { type Dim, diagonal, largest, length } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
-import type { EdgeReference, Operation } from '../machining/index.js';
+import type { EdgeReference, Fastens, Operation } from '../machining/index.js';
 
 /** Which member of a framed front: its outer edge, and how wide what it meets at its ends is. */
 export interface Member {
@@ -10,6 +10,8 @@ export interface Member {
   readonly outer: 'v0' | 'v1';
   readonly width: Dim;
   readonly meets: Dim;
+  /** Keys of what stands at its ends. */
+  readonly ends: Readonly<Record<'u0' | 'u1', string>>;
 }
 
 /** How deep the groove of a frame is cut: the tenon's length and what is left free below it. */
@@ -75,6 +77,13 @@ const FROM_GROOVE = length(3, 'kept from the groove');
 /** From this width on a mitre has two (mm). */
 const TWO_FROM = 75;
 
+const looseTenon = ({ fasteners }: Resolved['settings']): Fastens => ({
+  kind: 'loose tenon',
+  use: 'mitres',
+  size: { length: fasteners.tenonLength, thickness: fasteners.tenonThickness },
+  reach: fasteners.tenonDepth,
+});
+
 function mitreAt(end: 'u0' | 'u1', member: Member, resolved: Resolved): Operation[] {
   const { settings, materials } = resolved;
   const { tenonLength, tenonThickness, tenonDepth } = settings.fasteners;
@@ -107,6 +116,8 @@ function mitreAt(end: 'u0' | 'u1', member: Member, resolved: Resolved): Operatio
       reason: 'loose tenons hold the mitre',
       by: { ...by, what: 'mitre tenons' },
       group,
+      // One in both: it is told with the rails.
+      ...(member.kind === 'rail' ? { fastens: { ...looseTenon(settings), into: member.ends[end] } } : {}),
     },
   ];
 }

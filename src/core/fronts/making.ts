@@ -94,6 +94,12 @@ interface Members {
   readonly gluedTo?: string;
 }
 
+/** What stands at the lower or left end, and at the other, of what ends on stiles or on rails. */
+const ENDS_OF = {
+  stile: (key: string) => ({ u0: `${key}/stile/left`, u1: `${key}/stile/right` }),
+  rail: (key: string) => ({ u0: `${key}/rail/bottom`, u1: `${key}/rail/top` }),
+};
+
 /** Two stiles and two rails; rails between the stiles, entering them by `enters`, or running to the outer corners. */
 function members(blank: FrontBlank, { rail, y, enters, mitred, note, gluedTo, cut }: Members): Part[] {
   const { stile } = blank.resolved.settings.making;
@@ -115,6 +121,7 @@ function members(blank: FrontBlank, { rail, y, enters, mitred, note, gluedTo, cu
       machining:
         cut?.({
           kind,
+          ends: ENDS_OF[kind === 'stile' ? 'rail' : 'stile'](blank.key),
           outer: where === 'left' || where === 'bottom' ? 'v0' : 'v1',
           ...(kind === 'stile' ? { width: stile, meets: rail } : { width: rail, meets: stile }),
         }) ?? [],

@@ -1,4 +1,5 @@
 import type { Dim } from '../derive/index.js';
+import type { Fastens } from './fastener.js';
 
 /** Which face an operation enters: face 1 is the inside or show face. */
 export type Face = 1 | 2;
@@ -30,6 +31,8 @@ export interface Why {
   readonly holds?: string;
   /** How much of other parts a fastener passes before it reaches what it holds (mm), where something lies between. */
   readonly past?: number;
+  /** What goes in there, where a fastener begins here. */
+  readonly fastens?: Fastens;
   /** Operations of one group belong into each other, as pilot holes into their mortise. */
   readonly group?: string;
 }

@@ -10,6 +10,19 @@ export type {
   PartSize,
   PlanPoint,
 } from './definition.js';
+export {
+  AS_MUCH,
+  CONSTRUCTION,
+  dowel,
+  endsIn,
+  type FastenerKind,
+  type FastenerSize,
+  type Fastens,
+  pilotFor,
+  pocketScrew,
+  soldFrom,
+  soldUpTo,
+} from './fastener.js';
 export { type Bore, placesFree, takenAlong } from './free.js';
 export {
   type CutOut,

@@ -2,7 +2,7 @@ import type { Fitting } from '../../carcass/index.js';
 import { type Dim, measuredFrom } from '../../derive/index.js';
 import type { Front } from '../../fronts/index.js';
 import type { Cell } from '../../layout/index.js';
-import type { Operation } from '../../machining/index.js';
+import { type Operation, pilotFor } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
 import { type Extent, edgeOf, type Part, SAME_PLANE, toPart, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
@@ -104,10 +104,8 @@ function fixed(fixing: Fixing, { box }: FitContext): Catch {
   };
 }
 
-const pilot = (profile: CatchProfile) => ({
-  diameter: fromSheet(profile, 'pilot', 'pilot hole'),
-  depth: fromSheet(profile, 'pilotDepth', 'pilot hole depth'),
-});
+const pilot = (profile: CatchProfile) =>
+  pilotFor('catches', fromSheet(profile, 'pilot', 'pilot hole'), fromSheet(profile, 'pilotDepth', 'pilot hole depth'));
 
 /** Two pilot holes in the face that carries the body, the profile's setback behind the plane the door closes against. */
 function screwHoles({ front, profile, up, across, plane, axis }: Fixing, carrier: Part, mountingPlane: Dim): Operation {

@@ -10,7 +10,6 @@ import { catchSettings } from './settings.js';
 export const catches: Kind<'catches', (typeof catchSettings)['settings'], CatchProfile, readonly PlacedCatch[]> = {
   id: 'catches',
   label: 'Catches',
-  screws: 'catches',
   settings: catchSettings,
   library: {
     schema: catchProfileSchema,

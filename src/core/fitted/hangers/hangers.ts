@@ -81,6 +81,7 @@ export function hangUp(context: FitContext, profiles: readonly HangerProfile[]):
         depth: pilotIn(screws.depth, part.thickness),
         reason: `hanger: ${profile.name}`,
         by: { kind: 'hangers' },
+        use: 'wall hangers',
       }),
     ]),
     rooms: carriers.map(({ part, hand }) => roomOf(part, hand, profile, context)),

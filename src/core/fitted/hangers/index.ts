@@ -10,7 +10,6 @@ import { hangerSettings } from './settings.js';
 export const hangers: Kind<'hangers', (typeof hangerSettings)['settings'], HangerProfile, FittedHangers | null> = {
   id: 'hangers',
   label: 'Wall hangers',
-  screws: 'wall hangers',
   // They carry what is in the drawers as well.
   after: ['hinges', 'pins', 'runners', 'hanging'],
   settings: hangerSettings,

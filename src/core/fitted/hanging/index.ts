@@ -8,7 +8,6 @@ import { hangingSettings } from './settings.js';
 export const hanging: Kind<'hanging', (typeof hangingSettings)['settings'], NamedProfile, readonly HungRail[]> = {
   id: 'hanging',
   label: 'Hanging rails',
-  screws: 'rail sockets',
   // Sockets stand clear of what is bored before them.
   after: ['hinges', 'pins', 'runners', 'waste'],
   settings: hangingSettings,

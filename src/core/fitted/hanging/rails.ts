@@ -62,6 +62,7 @@ export function hangRails({ interiors, parts, box, resolved }: FitContext): Hung
         ...screws,
         reason: `socket of the hanging rail: ${room.name}`,
         by: { kind: 'hanging', opening: room.id },
+        use: 'rail sockets',
       }),
     ]);
     const rail: HungRail = {

@@ -9,7 +9,6 @@ import { legSettings } from './settings.js';
 export const legs: Kind<'legs', (typeof legSettings)['settings'], LegProfile, FittedLegs | null> = {
   id: 'legs',
   label: 'Legs',
-  screws: 'legs',
   // They carry what is in the drawers as well.
   after: ['runners'],
   settings: legSettings,

@@ -5,7 +5,7 @@ import type { Room } from '../../motions/index.js';
 import { alongPart, type Part, SAME_PLANE, sizeOf } from '../../parts/index.js';
 import { contentsOf } from '../carried.js';
 import type { FitContext } from '../kind.js';
-import { type Against, fromSheet } from '../profile.js';
+import { type Against, fromSheet, pilotOf } from '../profile.js';
 import type { LegProfile } from './profile.js';
 
 /** What a box stands on, as plain data. */
@@ -94,8 +94,7 @@ export function standOnLegs(
         positions: xs.flatMap((x) =>
           [x.minus(reach), x.plus(reach)].map((at) => alongPart(bottom, 'u', at.as('screw of the leg'))),
         ),
-        diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-        depth: fromSheet(profile, 'pilot/depth', 'pilot depth'),
+        ...pilotOf('legs', profile, bottom.thickness),
         reason: `legs: ${profile.name}`,
         by: { kind: 'legs' },
       };

@@ -9,7 +9,6 @@ import { liftSettings } from './settings.js';
 export const lifts: Kind<'lifts', (typeof liftSettings)['settings'], LiftProfile, readonly FittedLift[]> = {
   id: 'lifts',
   label: 'Lifts',
-  screws: 'lifts',
   // What it lifts is the front with its pull.
   after: ['pulls'],
   settings: liftSettings,

@@ -5,7 +5,7 @@ import type { Operation } from '../../machining/index.js';
 import type { Room } from '../../motions/index.js';
 import { alongPart, edgeOf, faceInto, type Part, uprightAt } from '../../parts/index.js';
 import type { FitContext } from '../kind.js';
-import { type Against, fromSheet, pilotIn } from '../profile.js';
+import { type Against, fromSheet, pilotOf } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { LiftProfile } from './profile.js';
 
@@ -98,7 +98,7 @@ function liftOf(front: Front, cell: Cell, context: FitContext, profiles: readonl
       .as('plate below the upper edge'),
   };
   const by = { kind: 'lifts', front: front.key } as const;
-  const holes = { diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'), reason: `lift: ${profile.name}`, by };
+  const holes = { reason: `lift: ${profile.name}`, by };
   const operations: (readonly [string, Operation])[] = [];
   for (const hand of ['left', 'right'] as const) {
     const upright = uprights[hand];
@@ -115,7 +115,7 @@ function liftOf(front: Front, cell: Cell, context: FitContext, profiles: readonl
           from: 'v0',
           offset: measuredFrom(back, edgeOf(upright, 'v0')),
           positions: [lower, upper].map((at) => measuredFrom(at, edgeOf(upright, 'u0'))),
-          depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), upright.thickness),
+          ...pilotOf('lifts', profile, upright.thickness),
           ...holes,
         },
       ]);
@@ -148,13 +148,13 @@ function onPart(
   part: Part,
   x: Dim,
   rows: readonly Dim[],
-  holes: Pick<Extract<Operation, { kind: 'holes' }>, 'diameter' | 'reason' | 'by'>,
+  holes: Pick<Operation, 'reason' | 'by'>,
   profile: LiftProfile,
 ): (readonly [string, Operation])[] {
   const { min, max } = part.extent;
   const there = rows.filter(({ mm }) => x.mm > min[0] && x.mm < max[0] && mm > min[2] && mm < max[2]);
   if (there.length === 0) return [];
-  const depth = pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness);
+  const pilot = pilotOf('lifts', profile, part.thickness);
   const upright = part.placement.u.endsWith('z');
   return [
     [
@@ -166,7 +166,7 @@ function onPart(
             from: 'v0',
             offset: alongPart(part, 'v', x),
             positions: there.map((z) => alongPart(part, 'u', z)),
-            depth,
+            ...pilot,
             ...holes,
           }
         : {
@@ -175,7 +175,7 @@ function onPart(
             from: 'u0',
             offset: alongPart(part, 'u', x),
             positions: there.map((z) => alongPart(part, 'v', z)),
-            depth,
+            ...pilot,
             ...holes,
           },
     ],

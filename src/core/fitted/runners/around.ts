@@ -3,7 +3,7 @@ import type { Resolved } from '../../document/index.js';
 import type { Zone } from '../../layout/index.js';
 import type { Operation } from '../../machining/index.js';
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
-import { bottomGroove, type CornerContext, screwsThrough, screwWay } from './corners/index.js';
+import { bottomGroove, type CornerContext, HANDS, screwsThrough, screwWay } from './corners/index.js';
 
 /** What a drawer goes round: from where to where it stands, with what is kept clear of it, and where it begins. */
 export interface Around {
@@ -85,7 +85,9 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
     axes: { u: '+x', v: '+z', w: '+y' },
     machining: [
       ...bottomGroove(context),
-      ...(['u0', 'u1'] as const).map((from) => screwsThrough(from, 1, heights, 'walls', context)),
+      ...(['u0', 'u1'] as const).map((from) =>
+        screwsThrough(from, 1, heights, { what: 'walls', into: `${key}/wall/${HANDS[from]}` }, context),
+      ),
     ],
   });
   const wall = (hand: 'left' | 'right'): Part =>
@@ -101,7 +103,7 @@ export function openedRound(given: Whole, { settings, materials }: Resolved): Ho
         z,
       },
       axes: { u: '+y', v: '+z', w: hand === 'left' ? '+x' : '-x' },
-      machining: [screwsThrough('u1', 2, heights, 'back', context)],
+      machining: [screwsThrough('u1', 2, heights, { what: 'back', into: `${key}/back/${hand}` }, context)],
     });
   const pieces = (['left', 'right'] as const).map((hand): Part => {
     const [own, gone] = hand === 'left' ? (['u0', 'u1'] as const) : (['u1', 'u0'] as const);

@@ -4,7 +4,14 @@ import { type By, type Operation, SCREW_WAY, type Stopped } from '../../machinin
 import { bandsOn, makePart, type Part } from '../../parts/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { openedRound } from './around.js';
-import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners/index.js';
+import {
+  BOX_CORNERS,
+  bottomGroove,
+  type Corner,
+  type CornerContext,
+  corners,
+  fastenerHeights,
+} from './corners/index.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
 
@@ -86,6 +93,7 @@ export function buildBox(
     back: { up: shortBack ? backLow.minus(low).as('short back above the sides') : NOTHING, height: backZ.size },
     bottom: { thickness: base.thickness, applied },
     by,
+    divided: room.around !== undefined,
     crossed: crossedBy(pulls, room, { low, inner, reach: drawers.screw.mm }),
   };
   const joined = corner.join(context);
@@ -103,7 +111,7 @@ export function buildBox(
       bands,
       stands: { x: hand === 'left' ? spanFrom(outer.low, side) : spanTo(outer.high, side), y: sideAlong, z },
       axes: { u: '+y', v: '+z', w: hand === 'left' ? '-x' : '+x' },
-      machining: [...groove(stops.side), ...joined.sides],
+      machining: [...groove(stops.side), ...joined.sides(hand)],
     });
   const across: Span =
     reach.mm > 0
@@ -268,6 +276,7 @@ function stiffened(
       gluedTo: `${key}/bottom`,
       note: 'glued to the underside of the bottom',
     });
+    const reach = drawers.screw.minus(front.thickness).as('screw in the end of the stiffener');
     const places = [length(-15, 'beside the middle'), length(15, 'beside the middle')];
     const through = (into: Part): Operation => ({
       kind: 'holes',
@@ -279,6 +288,14 @@ function stiffened(
       reason: 'screws of the stiffener',
       by,
       holds: part.key,
+      fastens: {
+        kind: 'screw',
+        use: BOX_CORNERS,
+        size: { length: drawers.screw },
+        into: part.key,
+        reach,
+        inEdge: true,
+      },
     });
     const way = (edge: 'u0' | 'u1'): readonly [string, Operation] => [
       part.key,
@@ -288,7 +305,7 @@ function stiffened(
         offset: part.thickness.over(2).as('middle of the edge'),
         positions: places.map((place) => STIFFENER.over(2).plus(place).as('screw of the stiffener')),
         diameter: SCREW_WAY,
-        depth: drawers.screw.minus(front.thickness).as('screw in the end of the stiffener'),
+        depth: reach,
         reason: 'way of the screws',
         by: { kind: 'box', what: 'way' },
       },

@@ -9,7 +9,7 @@ import type { FitContext } from '../kind.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { type BoxParts, buildBox } from './box.js';
 import { type Against, type Chosen, chooseRunners, onBrackets, runnerFamily } from './choose.js';
-import { type Face, fixFace } from './face.js';
+import { fixFace } from './face.js';
 import { families } from './families/index.js';
 import { innerRooms } from './inner.js';
 import { type OnCase, onCase } from './onCase.js';
@@ -102,7 +102,7 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
         parts: [...made.all, ...(under ? runnersAndGuides(room, under, plan, parts, resolved) : [])],
         operations: face.operations,
         ways: [...made.ways, ...face.ways],
-        buy: screwsFor(made, face, drawers.screw, show),
+        buy: [],
       };
     }
     const { chosen, against } = chooseRunners(room, profiles, resolved, show);
@@ -145,7 +145,6 @@ export function fitDrawers(context: FitContext, profiles: readonly RunnerProfile
       buy: [
         ...runnersToBuy(chosen, show),
         ...(brackets ? [{ name: 'Runners: rear brackets, pair', quantity: 1, note: profile.maker }] : []),
-        ...screwsFor(made, face, drawers.screw, show),
       ],
     };
   });
@@ -173,18 +172,6 @@ export function runnersToBuy(
     { name: name(show(length.mm)), keptAs: name(formatLengthWithUnit(length.mm, KEPT_IN)), quantity: 1, note },
     ...extras.map(({ name, quantity }) => ({ name: `Runners: ${name}`, quantity, note })),
   ];
-}
-
-/** Screws of the corners, and of the face from inside. */
-export function screwsFor({ ways }: BoxParts, face: Face, screw: Dim, show: (mm: number) => string): Fitting[] {
-  const count = (operations: readonly (readonly [string, Operation])[]) =>
-    operations.reduce((sum, [, operation]) => sum + ('positions' in operation ? operation.positions.length : 0), 0);
-  const name = (long: string) => `Screws ${long}: box corners`;
-  const corners = { name: name(show(screw.mm)), keptAs: name(formatLengthWithUnit(screw.mm, KEPT_IN)) };
-  return [
-    { ...corners, quantity: count(ways), note: 'countersunk' },
-    { name: 'Screws: drawer faces, from inside', quantity: count(face.ways), note: 'pan head, with washer' },
-  ].filter(({ quantity }) => quantity > 0);
 }
 
 const keysOf = ({ all }: BoxParts) => all.map(({ key }) => key);

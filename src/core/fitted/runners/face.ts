@@ -1,7 +1,7 @@
-import { type Dim, length, type Span } from '../../derive/index.js';
+import { type Dim, length, type Span, smallest } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
-import { type Operation, placeRow, SCREW_WAY, takenAlong } from '../../machining/index.js';
+import { type Fastens, type Operation, placeRow, SCREW_WAY, soldUpTo, takenAlong } from '../../machining/index.js';
 import { alongPart, type Part, sizeOf } from '../../parts/index.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
@@ -14,6 +14,7 @@ const FOUR_OVER = 600;
 const CLEAR_OF_PULL = 22;
 /** What stays of the face before the point of a screw (mm). */
 const SHORT_OF_FACE = length(3, 'short of the face');
+const NOTHING = length(0, 'nothing before it');
 /** A screw holds at most so deep in a face (mm). */
 const IN_FACE = 15;
 
@@ -52,6 +53,7 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
         reason: 'screws of the drawer face, from inside',
         by: { kind: 'box', what: 'face', front: front.key },
         holds: front.key,
+        fastens: faceScrew(boxFront, z, places, front.parts, settings.fasteners.screwStep),
       },
     ]);
     for (const part of front.parts) {
@@ -85,6 +87,22 @@ export function fixFace(room: DrawerRoom, box: BoxParts, pulls: readonly PlacedP
         },
       ]);
   return { operations, ways };
+}
+
+/** The screws of a row, each into the member of the face before it: as long as box front and face allow. */
+function faceScrew(boxFront: Part, z: Dim, places: readonly Dim[], members: readonly Part[], step: Dim): Fastens {
+  const before = places.map((at) => members.find((part) => lies(part, at.mm, z.mm)));
+  const reaches = before.flatMap((part) => (part ? [depthIn(part)] : []));
+  const most = boxFront.thickness.plus(smallest(...(reaches.length > 0 ? reaches : [NOTHING])));
+  const long = soldUpTo(most.as('screw of the face, at most'), step);
+  return {
+    kind: 'screw',
+    use: 'drawer faces, from inside',
+    headed: 'pan head, with washer',
+    size: { length: long },
+    into: before.map((part) => part?.key ?? ''),
+    reach: long.minus(boxFront.thickness).as('screw in the face'),
+  };
 }
 
 /** Higher box fronts have three rows (mm). */

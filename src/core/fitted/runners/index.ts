@@ -14,7 +14,6 @@ const FAMILY = { side: 'side mounted', corner: 'bottom corner', under: 'hidden',
 export const runners: Kind<'runners', (typeof runnerSettings)['settings'], RunnerProfile, readonly FittedDrawer[]> = {
   id: 'runners',
   label: 'Drawer runners',
-  screws: 'runners',
   // The holes of a pull go through the box as well.
   after: ['pulls', 'hinges', 'pins'],
   settings: runnerSettings,

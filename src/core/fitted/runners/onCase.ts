@@ -1,8 +1,8 @@
 import { type Dim, length, measuredFrom, spanBetween } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
-import { type Operation, placesFree } from '../../machining/index.js';
+import { type Operation, pilotFor, placesFree } from '../../machining/index.js';
 import { alongPart, edgeOf, faceInto, makePart, type Part, sizeOf } from '../../parts/index.js';
-import { fromSheet, pilotIn, SHORT_OF_FACE } from '../profile.js';
+import { fromSheet, pilotOf, SHORT_OF_FACE } from '../profile.js';
 import { type Chosen, onBrackets } from './choose.js';
 import { families } from './families/index.js';
 import { holesAlong, stripHeight } from './lines.js';
@@ -94,10 +94,10 @@ function bracketed(
 ): (readonly [string, Operation])[] {
   const x = hand === 'left' ? across.low : across.high;
   const common = {
-    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
     reason: `bracket of the runner: ${profile.name}`,
     by: { kind: 'runners', what: 'case', front: owner },
   } as const;
+  const diameter = fromSheet(profile, 'pilot/diameter', 'pilot hole');
   const deep = fromSheet(profile, 'pilot/depth', 'pilot depth');
   const stile = parts.find(({ role, piece, extent: { min, max } }) => {
     const edge = hand === 'left' ? max[0] : min[0];
@@ -132,7 +132,7 @@ function bracketed(
             edge: hand === 'left' ? 'v1' : 'v0',
             offset: IN_STILE,
             positions: [alongPart(stile, 'u', line)],
-            depth: deep,
+            ...pilotFor('runners', diameter, deep),
           },
         ],
       ]
@@ -152,7 +152,7 @@ function bracketed(
         from: upright ? 'u0' : 'v0',
         offset: at,
         positions: [middle.minus(BRACKET), middle.plus(BRACKET)].map((place) => place.as('screw of the bracket')),
-        depth: pilotIn(deep, behind.thickness),
+        ...pilotOf('runners', profile, behind.thickness),
       },
     ],
   ];
@@ -231,8 +231,7 @@ export function bored(
     from: across,
     offset: measuredFrom(line, edgeOf(part, across)),
     positions: places.map((place) => measuredFrom(place, edgeOf(part, along))),
-    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-    depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness),
+    ...pilotOf('runners', profile, part.thickness),
     reason: `runner: ${profile.name}`,
     by: { kind: 'runners', what: 'case', front },
   };

@@ -7,7 +7,7 @@ import { byPart } from '../byPart.js';
 import { fromSheet } from '../profile.js';
 import { buildBox } from './box.js';
 import { type Against, type Chosen, chooseRunners } from './choose.js';
-import { runnersToBuy, screwsFor, together } from './drawers.js';
+import { runnersToBuy, together } from './drawers.js';
 import { families } from './families/index.js';
 import { holesAlong, stripHeight } from './lines.js';
 import { bored } from './onCase.js';
@@ -148,11 +148,11 @@ function trayIn(
     parts,
     buy: together([
       ...runnersToBuy(chosen, show),
-      ...screwsFor(box, { operations: [], ways: [] }, resolved.settings.drawers.screw, show),
       ...(made.length > 0
         ? [
             {
               name: 'Screws: spacers',
+              group: 'fasteners' as const,
               quantity: made.length * (run.mm > LONG ? 5 : 4),
               note: 'up to spacer and side less 3',
             },

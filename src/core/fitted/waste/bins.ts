@@ -7,7 +7,7 @@ import { alongPart, edgeOf, faceInto, type Part } from '../../parts/index.js';
 import { formatLengthWithUnit } from '../../units/index.js';
 import { within } from '../../words.js';
 import type { FitContext } from '../kind.js';
-import { type Against, fromSheet, pilotIn } from '../profile.js';
+import { type Against, fromSheet, pilotOf } from '../profile.js';
 import { roomsBehind } from '../runners/inner.js';
 import { packingStrip } from '../runners/onCase.js';
 import { type DrawerRoom, LEAST_PACKING, roomOf } from '../runners/room.js';
@@ -196,8 +196,7 @@ function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: FitContex
             'hole behind the front edge',
           ),
         ),
-        diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-        depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), carrier.thickness),
+        ...pilotOf('bins', profile, carrier.thickness),
         reason: `bins: ${profile.name}`,
         by: { kind: 'waste', what: 'case', ...(room.front ? { front: room.front.key } : { opening: room.id }) },
       },
@@ -223,8 +222,7 @@ function onFronts(
       const common = {
         kind: 'holes',
         face: 2,
-        diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-        depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), part.thickness),
+        ...pilotOf('bins', profile, part.thickness),
         reason: `bracket of the bins: ${profile.name}`,
         by: { kind: 'waste', what: 'bracket', front: front.key },
       } as const;

@@ -10,7 +10,6 @@ import { wasteSettings } from './settings.js';
 export const waste: Kind<'waste', (typeof wasteSettings)['settings'], WasteProfile, readonly FittedBins[]> = {
   id: 'waste',
   label: 'Bin pull-outs',
-  screws: 'bins',
   // Behind doors they stand clear of them.
   after: ['hinges'],
   settings: wasteSettings,

@@ -72,6 +72,13 @@ export const joints = section('Joints', {
     }),
     pilot: length('screw hole', { min: 1, max: 12, metric: 4.5, inch: inches(3 / 16), when: anyJoint('screws') }),
     screwLength: length('screw length', { min: 10, max: 150, metric: 50, inch: inches(2), when: anyJoint('screws') }),
+    screwStep: length('screw lengths come in steps of', {
+      min: 1,
+      max: 20,
+      metric: 5,
+      inch: inches(1 / 4),
+      since: 17,
+    }),
     skin: length('wood left between two cuts, and from a hole to an edge, at least', {
       min: 0.5,
       max: 10,

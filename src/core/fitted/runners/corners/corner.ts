@@ -16,13 +16,15 @@ export interface CornerContext {
   readonly back: { readonly up: Dim; readonly height: Dim };
   readonly bottom: { readonly thickness: Dim; readonly applied: boolean };
   readonly by: (what: string) => By;
+  /** True where the back is in two pieces, round something. */
+  readonly divided: boolean;
   /** Heights above the lower edge of the sides at which something is bored through the ends of the front, and how far to each side (mm). */
   readonly crossed?: readonly { readonly at: number; readonly half: number }[];
 }
 
-/** Operations by part: each of the sides alike, front, back, and the ways of screws by the key of a part. */
+/** Operations by part: each of the sides, front, back, and the ways of screws by the key of a part. */
 export interface Joined {
-  readonly sides: readonly Operation[];
+  readonly sides: (hand: 'left' | 'right') => readonly Operation[];
   readonly front: readonly Operation[];
   readonly back: readonly Operation[];
   readonly ways: readonly (readonly [key: string, operation: Operation])[];
@@ -52,6 +54,12 @@ export interface Corner {
 export const NONE = length(0, 'nothing');
 /** Both ends of a side, and what stands there. */
 export const ENDS = ['u0', 'u1'] as const;
+export const HANDS = { u0: 'left', u1: 'right' } as const;
+
+/** The part at the rear end of a side: the back, or the piece of it there where the box goes round something. */
+export const backAt = ({ key, divided }: Pick<CornerContext, 'key' | 'divided'>, hand: 'left' | 'right') =>
+  divided ? `${key}/back/${hand}` : `${key}/back`;
+
 export const where = (end: 'u0' | 'u1') => (end === 'u0' ? 'front' : 'back');
 
 /** Front and back stand between the sides. */

@@ -35,17 +35,18 @@ export const dovetailed = (blind: boolean): Corner => ({
       positions: inBack.positions.map((at) => at.minus(back.up).as('middle of the tail, on the back')),
     };
     return {
-      sides: ENDS.map((end) => ({
-        end,
-        ...common,
-        board: 'tails',
-        length: into[end],
-        depth: into[end],
-        ...(end === 'u0' ? inFront : inBack),
-        lower: end === 'u0' ? NONE : back.up,
-        upper: end === 'u0' ? context.height : back.up.plus(back.height),
-        holds: `${key}/${where(end)}`,
-      })),
+      sides: () =>
+        ENDS.map((end) => ({
+          end,
+          ...common,
+          board: 'tails',
+          length: into[end],
+          depth: into[end],
+          ...(end === 'u0' ? inFront : inBack),
+          lower: end === 'u0' ? NONE : back.up,
+          upper: end === 'u0' ? context.height : back.up.plus(back.height),
+          holds: `${key}/${where(end)}`,
+        })),
       front: ENDS.map((end) => ({
         end,
         ...common,

@@ -67,14 +67,22 @@ export function onBack({ back }: CornerContext, positions: readonly Dim[]): Dim[
   return positions.map((at) => at.minus(back.up).as('screw of the corner, on the back'));
 }
 
+/** Corner screws of boxes, as they are bought. */
+export const BOX_CORNERS = 'box corners';
+
+/** How far a corner screw goes into the end behind a board of a box. */
+export const inEndOfBoard = ({ settings, side }: Pick<CornerContext, 'side' | 'settings'>) =>
+  settings.drawers.screw.minus(side).as('screw in the end of a board');
+
 /** Screws through a face of a board beside one of its ends, into the end of what stands against it there. */
 export function screwsThrough(
   from: 'u0' | 'u1',
   face: 1 | 2,
   positions: readonly Dim[],
-  what: string,
-  { side, settings, by }: Pick<CornerContext, 'side' | 'settings' | 'by'>,
+  { what, into }: { readonly what: string; readonly into: string },
+  context: Pick<CornerContext, 'side' | 'settings' | 'by'>,
 ): Operation {
+  const { side, settings, by } = context;
   return {
     kind: 'holes',
     face,
@@ -84,6 +92,14 @@ export function screwsThrough(
     diameter: settings.fasteners.pilot,
     reason: `corner of the box, ${what}`,
     by: by('corner'),
+    fastens: {
+      kind: 'screw',
+      use: BOX_CORNERS,
+      size: { length: settings.drawers.screw },
+      into,
+      reach: inEndOfBoard(context),
+      inEdge: true,
+    },
   };
 }
 

@@ -17,6 +17,6 @@ export const corners = {
 } as const satisfies Record<ResolvedSettings['drawers']['corner']['value'], Corner>;
 
 export { bottomGroove } from './bottomGroove.js';
-export type { Corner, CornerContext } from './corner.js';
+export { type Corner, type CornerContext, HANDS } from './corner.js';
 export { lapOf } from './dovetails.js';
-export { fastenerHeights, screwsThrough, screwWay } from './fasteners.js';
+export { BOX_CORNERS, fastenerHeights, screwsThrough, screwWay } from './fasteners.js';

@@ -1,5 +1,5 @@
-import { type Corner, ENDS } from './corner.js';
-import { fastenerHeights, onBack, screwsThrough, screwWay } from './fasteners.js';
+import { type Corner, ENDS, HANDS } from './corner.js';
+import { fastenerHeights, inEndOfBoard, onBack, screwsThrough, screwWay } from './fasteners.js';
 
 /** Front and back cover the ends of the sides and are screwed into them from outside. */
 export const lapped: Corner = {
@@ -9,13 +9,14 @@ export const lapped: Corner = {
     reach: side.as('over the end of the side'),
   }),
   join(context) {
-    const { key, side, settings, by } = context;
+    const { key, side, by } = context;
     const { front, back } = fastenerHeights(context);
-    const screw = settings.drawers.screw.minus(side).as('screw in the end of the side');
+    const screw = inEndOfBoard(context);
+    const at = (from: 'u0' | 'u1', what: string) => ({ what, into: `${key}/${HANDS[from]}` });
     return {
-      sides: [],
-      front: ENDS.map((from) => screwsThrough(from, 2, front, 'front', context)),
-      back: ENDS.map((from) => screwsThrough(from, 2, onBack(context, back), 'back', context)),
+      sides: () => [],
+      front: ENDS.map((from) => screwsThrough(from, 2, front, at(from, 'front'), context)),
+      back: ENDS.map((from) => screwsThrough(from, 2, onBack(context, back), at(from, 'back'), context)),
       ways: (['left', 'right'] as const).flatMap((hand) => [
         [`${key}/${hand}`, screwWay('u0', side, front, screw, by)] as const,
         [`${key}/${hand}`, screwWay('u1', side, back, screw, by)] as const,

@@ -1,7 +1,7 @@
 import { type Dim, plain, quantity } from '../../../derive/index.js';
-import type { Operation } from '../../../machining/index.js';
+import { type Operation, pilotFor } from '../../../machining/index.js';
 import type { Extent } from '../../../parts/index.js';
-import { fromSheet, pilotIn } from '../../profile.js';
+import { fromSheet, pilotOf } from '../../profile.js';
 import type { BoxParts } from '../box.js';
 import { boxHeight } from '../heights.js';
 import { holesAlong } from '../lines.js';
@@ -21,8 +21,11 @@ export const corner: RunnerFamily<BesideProfile> = {
         edge: 'v0',
         offset: box.side.over(2).as('middle of the edge'),
         positions: onSide(profile, box, length),
-        diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-        depth: quantity(EDGE_PILOT, 'mm', 'pilot in the lower edge'),
+        ...pilotFor(
+          'runners',
+          fromSheet(profile, 'pilot/diameter', 'pilot hole'),
+          quantity(EDGE_PILOT, 'mm', 'pilot in the lower edge'),
+        ),
         reason: `runner under the box: ${profile.name}`,
         by: { kind: 'runners', what: 'box', front: box.front },
       } satisfies Operation,
@@ -95,8 +98,7 @@ export function boredBeside(
     from: 'v0',
     offset: fromSheet(profile, 'line', 'fixing line above the box’s lower edge'),
     positions: onSide(profile, box, length),
-    diameter: fromSheet(profile, 'pilot/diameter', 'pilot hole'),
-    depth: pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), side),
+    ...pilotOf('runners', profile, side),
     reason: `runner on the box: ${profile.name}`,
     by: { kind: 'runners', what: 'box', front },
   };

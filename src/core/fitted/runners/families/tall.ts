@@ -1,7 +1,7 @@
 import { type Dim, length, measuredFrom, plain, spanBetween, spanFrom } from '../../../derive/index.js';
 import type { Operation } from '../../../machining/index.js';
 import { edgeOf, makePart, type Part, spanAlong } from '../../../parts/index.js';
-import { fromSheet, pilotIn } from '../../profile.js';
+import { fromSheet, pilotOf } from '../../profile.js';
 import { holesAlong } from '../lines.js';
 import type { TallProfile } from '../profile.js';
 import { besideBox, boredBeside, HALF_RUNNER } from './beside.js';
@@ -81,8 +81,6 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
   const front = box.all.find((part) => part.key === `${key}/front`);
   const from = front ? front.stands.y.high : box.along.low;
   const to = box.shortBack ? box.along.high : box.back.stands.y.low;
-  const diameter = fromSheet(profile, 'pilot/diameter', 'pilot hole');
-  const deep = fromSheet(profile, 'pilot/depth', 'pilot depth');
   const by = { kind: 'runners', what: 'case', front: room.front?.key ?? `${key}/front` } as const;
   const stock = resolved.materials.frame.material;
   const strip = makePart({
@@ -110,8 +108,7 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
       from: along === 'u' ? 'v0' : 'u0',
       offset,
       positions,
-      diameter,
-      depth: pilotIn(deep, part.thickness),
+      ...pilotOf('runners', profile, part.thickness),
       reason,
       by,
     }) satisfies Operation;
