@@ -76,11 +76,6 @@ export const KNOWN_WARNINGS: readonly Known[] = [
     why: 'guides of wooden runners behind a frame are as wide as the frame laps; the caution belongs to the saw',
   },
   {
-    rule: 'carcass/plinth-held-in-front',
-    of: /drawers\/family wooden/,
-    why: 'the lowest wooden drawer slides on the bottom itself, over where the rear screws of the plinth would be',
-  },
-  {
     rule: 'interiors/no-floor',
     of: /dividers\/atOpenBay (stretcher|none)/,
     why: 'a stretcher, or nothing, under an open bay was asked for',

@@ -2,7 +2,16 @@ import { type Dim, length, measuredFrom, type Span } from '../derive/index.js';
 import { frameSizes } from '../frame/index.js';
 import { sidesOf } from '../job/index.js';
 import { frameOpening } from '../layout/index.js';
-import { type Operation, POCKET, pocketScrew, SCREW_WAY, spacedAlong, spacesOf } from '../machining/index.js';
+import {
+  atPlaces,
+  type Operation,
+  POCKET,
+  placeRow,
+  pocketScrew,
+  SCREW_WAY,
+  spacedAlong,
+  spacesOf,
+} from '../machining/index.js';
 import { edgeOf, type Part, sizeOf } from '../parts/index.js';
 import type { BuildContext } from './build.js';
 import { endShows } from './ends.js';
@@ -33,9 +42,11 @@ function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | '
   const end = edgeOf(side, 'u1');
   const run = measuredFrom(measuredFrom(head.mm < end.mm ? head : end, start), from).as('side behind the stile');
   if (run.mm < fasteners.first.mm) return undefined;
-  const positions = spacedAlong(run, fasteners.first, fasteners.pocketSpacing)
-    .map((position) => (from.mm > 0 ? position.plus(from).as('position along the side') : position))
-    .flatMap((position) => clearOf(side, position) ?? []);
+  const usual = spacedAlong(run, fasteners.first, fasteners.pocketSpacing).map((position) =>
+    from.mm > 0 ? position.plus(from).as('position along the side') : position,
+  );
+  const within = [TAKEN, side.length.mm - TAKEN] as const;
+  const positions = clearOf(usual, within, takenBefore(side), 'moved clear of a joint');
   if (positions.length === 0) return undefined;
   return {
     kind: 'pockets',
@@ -54,24 +65,29 @@ function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | '
 
 /** A pocket hole takes so much to each side of its middle, with wood beside it (mm). */
 const TAKEN = POCKET.width / 2 + 4;
-/** It is moved by steps of this, no further than this, to stand clear (mm). */
-const STEP = 5;
+/** It is moved no further than this to stand clear (mm). */
 const FURTHEST = 60;
 
-/** The position, or the nearest to it where nothing else is cut at the front edge; undefined where all is taken. */
-function clearOf(side: Part, position: Dim): Dim | undefined {
-  const taken = side.machining
-    .flatMap((operation) => spacesOf(operation, sizeOf(side)))
-    .filter(({ low }) => low[1] < POCKET.reach + 2)
-    .map(({ low, high }) => [low[0], high[0]] as const)
-    // What runs along the edge is beside every pocket alike.
-    .filter(([from, to]) => to - from < side.length.mm / 2);
-  const free = (at: number) => taken.every(([from, to]) => at + TAKEN <= from || at - TAKEN >= to);
-  for (let move = 0; move <= FURTHEST; move += STEP)
-    for (const by of [move, -move])
-      if (free(position.mm + by) && position.mm + by > TAKEN && position.mm + by < side.length.mm - TAKEN)
-        return by === 0 ? position : position.plus(by).as('position along the side').because('moved clear of a joint');
-  return undefined;
+type Runs = readonly (readonly [from: number, to: number])[];
+
+/** Where pocket holes in the front edge of a side would come into something that is cut there. */
+function takenBefore(side: Part): Runs {
+  return (
+    side.machining
+      .flatMap((operation) => spacesOf(operation, sizeOf(side)))
+      .filter(({ low }) => low[1] < POCKET.reach + 2)
+      .map(({ low, high }) => [low[0], high[0]] as const)
+      // What runs along the edge is beside every pocket alike.
+      .filter(([from, to]) => to - from < side.length.mm / 2)
+      .map(([from, to]) => [from - TAKEN, to + TAKEN] as const)
+  );
+}
+
+/** As many of these as stand clear of what is taken, moved the least in all. */
+function clearOf(usual: readonly Dim[], within: readonly [number, number], taken: Runs, why: string): readonly Dim[] {
+  const row = { regular: usual.map(({ mm }) => mm), within, apart: 2 * TAKEN, taken, furthest: FURTHEST, least: 1 };
+  const placed = placeRow(row);
+  return placed.ok ? atPlaces(usual, placed.places, why) : [];
 }
 
 /** Pocket holes stay this far from the middle of a partition that stands on the bottom (mm). */
@@ -86,9 +102,16 @@ export function bottomPockets({ box, boundaries, resolved }: BuildContext, botto
   if (middle < foot.mm + EDGE || middle > foot.mm + frame.bottomRail.mm - EDGE) return [];
   const opening = frameOpening(box, resolved);
   const partitions = boundaries.filter(({ axis }) => axis === 'columns').map(({ centre }) => centre.mm);
-  const positions = spacedAlong(opening.size, fasteners.first, fasteners.pocketSpacing)
-    .map((position) => measuredFrom(position.plus(opening.low), bottom.low).as('position along the bottom'))
-    .filter(({ mm }) => partitions.every((centre) => Math.abs(mm + bottom.low.mm - centre) > FROM_PARTITION));
+  const usual = spacedAlong(opening.size, fasteners.first, fasteners.pocketSpacing).map((position) =>
+    measuredFrom(position.plus(opening.low), bottom.low).as('position along the bottom'),
+  );
+  const taken = partitions.map((centre) => {
+    const middle = centre - bottom.low.mm;
+    return [middle - FROM_PARTITION, middle + FROM_PARTITION] as const;
+  });
+  const from = opening.low.mm - bottom.low.mm;
+  const within = [from + TAKEN, from + opening.size.mm - TAKEN] as const;
+  const positions = clearOf(usual, within, taken, 'moved clear of a partition');
   if (positions.length === 0) return [];
   return [
     {

@@ -266,7 +266,7 @@ const BAD: Record<string, () => string[]> = {
       ],
     }),
   'carcass/filler-not-held': () => rulesOf({ settings: { ends: { left: 'wall', filler: 'strip', scribe: 12 } } }),
-  'carcass/held-by-nothing': () => rulesOf({ settings: { toe: { kind: 'notched', height: 20 } } }),
+  'carcass/held-by-nothing': () => rulesOf({ settings: { toe: { kind: 'notched', height: 10 } } }),
   'carcass/no-order-of-assembly': () =>
     rulesOf({
       width: 700,

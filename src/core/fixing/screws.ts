@@ -1,6 +1,7 @@
 import { type Dim, length, measuredFrom, type Span, spanBetween } from '../derive/index.js';
 import { gather } from '../gather.js';
 import {
+  atPlaces,
   type By,
   CONSTRUCTION,
   type EdgeReference,
@@ -9,6 +10,7 @@ import {
   fastenersAlong,
   footprintOf,
   type Operation,
+  placeRow,
   SCREW_WAY,
   soldFrom,
   soldUpTo,
@@ -77,8 +79,7 @@ export function takenBy(part: Part, operation: Operation): Taken {
 const BESIDE = 3;
 const FROM_END = 12;
 const APART = 20;
-/** It is moved by steps of this, at most so far, to stand clear (mm). */
-const STEP = 5;
+/** It is moved at most so far to stand clear (mm). */
 const FURTHEST = 90;
 /** Narrower than this nothing is screwed; narrower than two of these one line is enough where faces meet (mm). */
 const LEAST = 8;
@@ -100,33 +101,33 @@ export function screwLines(wanted: Screwed, around: InTheWay): ScrewLine[] {
   const [run, width] = [commonSpan(through, into, along), commonSpan(through, into, across)];
   if (run.size.mm < 2 * FROM_END || width.size.mm < LEAST) return [];
   const screwed = withRoomBeside(wanted, linesAcross(wanted, normal, across, width), width);
-  const lines: { readonly at: Dim; readonly places: Dim[] }[] = linesAcross(screwed, normal, across, width).map(
-    (at) => ({
-      at,
-      places: [],
-    }),
-  );
-  const free = lines.map(({ at }) => freePlaces(screwed, normal, along, [across, at.mm], around));
   const regular =
     run.size.mm > 2 * screwed.first.mm
       ? spacedAlong(run.size, screwed.first, screwed.spacing)
       : fastenersAlong(run.size, { half: screwed.pilot.mm / 2, ...screwed });
-  for (const [index, { places }] of lines.entries())
-    for (const place of regular) {
-      const start = run.low.plus(place);
-      const moved = MOVES.find((by) => {
-        const mm = start.mm + by;
-        const inside = mm >= run.low.mm + FROM_END && mm <= run.high.mm - FROM_END;
-        return inside && places.every((other) => Math.abs(other.mm - mm) >= APART) && free[index]?.(mm);
-      });
-      if (moved !== undefined)
-        places.push(moved === 0 ? start : start.plus(moved).because('moved clear of what is cut there'));
-    }
-  return lines.flatMap((line) => (line.places.length > 0 ? [holesOf(screwed, normal, along, line)] : []));
+  return linesAcross(screwed, normal, across, width).flatMap((at) => {
+    const taken = takenAt(screwed, normal, along, [across, at.mm], around);
+    const places = placesIn(run, regular, taken);
+    return places.length > 0 ? [holesOf(screwed, normal, along, { at, places })] : [];
+  });
 }
 
-/** 0, and then further and further to both sides. */
-const MOVES = [0, ...Array.from({ length: FURTHEST / STEP }, (_, at) => (at + 1) * STEP).flatMap((by) => [by, -by])];
+type Runs = readonly (readonly [from: number, to: number])[];
+
+/** As many of the regular places as stand clear of what is taken, moved the least in all. */
+function placesIn(run: Span, regular: readonly Dim[], taken: Runs): readonly Dim[] {
+  const { low, size } = run;
+  const within = [low.mm + FROM_END, low.mm + size.mm - FROM_END] as const;
+  const usual = regular.map((place) => low.plus(place));
+  const stands = ({ mm }: Dim) =>
+    mm >= within[0] && mm <= within[1] && taken.every(([from, to]) => mm <= from || mm >= to);
+  if (usual.every(stands)) return usual;
+  const row = { regular: usual.map(({ mm }) => mm), within, apart: APART, taken, least: 1 };
+  const near = placeRow({ ...row, furthest: FURTHEST });
+  // One alone does not keep what it holds from turning: then the others may go further.
+  const placed = near.ok && (near.places.length > 1 || usual.length === 1) ? near : placeRow(row);
+  return placed.ok ? atPlaces(usual, placed.places, 'moved clear of what is cut there') : [];
+}
 
 /** Along which axis the screws stand in line, and which lies across it. */
 function runOf({ through, into }: Screwed, normal: AxisIndex): [along: AxisIndex, across: AxisIndex] {
@@ -179,14 +180,14 @@ function inWood(middle: Dim, edge: Span, shared: Span): Dim[] {
 const IN_EDGE = length(5, 'screw from the face');
 const BESIDE_HEAD = 3;
 
-/** True for places along a line where the head can be reached, and nothing is cut or bored where the screw goes. */
-function freePlaces(
+/** Where along a line the head cannot be reached, or something is cut or bored where the screw goes. */
+function takenAt(
   { through, into, between = [], group, pilot }: Screwed,
   normal: AxisIndex,
   along: AxisIndex,
   [across, line]: readonly [axis: AxisIndex, at: number],
   { parts, taken }: InTheWay,
-): (at: number) => boolean {
+): Runs {
   const apart = pilot.mm / 2 + BESIDE;
   const beside = ({ min, max }: Extent) => line > min[across] - apart && line < max[across] + apart;
   const blocked = gather([through, ...between, into], (part) =>
@@ -196,7 +197,9 @@ function freePlaces(
   );
   const head = headSide(through, into, normal);
   const face = (head > 0 ? through.extent.max[normal] : through.extent.min[normal]) + head;
-  const covers = gather(parts, ({ extent }, at) =>
+  // A drawer is put in after them, and slides over heads that are sunk.
+  const covers = gather(parts, ({ extent, role }, at) =>
+    role !== 'drawer box' &&
     parts[at] !== through &&
     parts[at] !== into &&
     !between.includes(parts[at] as Part) &&
@@ -206,8 +209,7 @@ function freePlaces(
       ? [extent]
       : [],
   );
-  const all = [...blocked, ...covers];
-  return (at) => all.every(({ min, max }) => at <= min[along] - apart || at >= max[along] + apart);
+  return [...blocked, ...covers].map(({ min, max }) => [min[along] - apart, max[along] + apart] as const);
 }
 
 /** To which side of the part screwed through its screws' heads lie: away from what they hold. */

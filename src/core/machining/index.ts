@@ -49,7 +49,7 @@ export {
   wordsOf,
 } from './operations/index.js';
 export { fromStart, type Stopped } from './place.js';
-export { type FastenerRow, type PlacedRow, placeRow } from './placer.js';
+export { atPlaces, type FastenerRow, type PlacedRow, placeRow } from './placer.js';
 export { fromPoint } from './plan.js';
 export { movedRow, movesTaken, type RowIn, type RowOperation } from './rows.js';
 export { FACING_EDGES_APART, fastenersAlong, mayFace, SCREW_WAY, spacedAlong } from './spacing.js';

@@ -5,7 +5,14 @@ import { Random } from '../../../tests/generator/random.js';
 import { type FastenerRow, placeRow } from './placer.js';
 
 /** All ways of standing on whole millimetres: as many as can, moved least in all. Knows nothing of how the placer goes about it. */
-function bruteForce({ regular, within, apart, mostApart = Number.POSITIVE_INFINITY, taken }: FastenerRow): {
+function bruteForce({
+  regular,
+  within,
+  apart,
+  mostApart = Number.POSITIVE_INFINITY,
+  furthest = Number.POSITIVE_INFINITY,
+  taken,
+}: FastenerRow): {
   count: number;
   moved: number;
 } {
@@ -21,6 +28,7 @@ function bruteForce({ regular, within, apart, mostApart = Number.POSITIVE_INFINI
     let best = from(index + 1, last);
     for (const place of free) {
       if (place - last < apart || (last !== Number.NEGATIVE_INFINITY && place - last > mostApart)) continue;
+      if (Math.abs(place - (regular[index] as number)) > furthest) continue;
       const rest = from(index + 1, place);
       const count = rest.count + 1;
       const moved = rest.moved + Math.abs(place - (regular[index] as number));
@@ -41,7 +49,8 @@ function randomRow(random: Random, most: number): FastenerRow {
     return [at, at + random.whole(1, 18)] as const;
   });
   const regular = Array.from({ length: count }, () => random.whole(first, length - first)).sort((a, b) => a - b);
-  return { regular, within: [first, length - first], apart: random.whole(2, 12), taken, least: 1 };
+  const furthest = random.whole(0, 2) === 0 ? { furthest: random.whole(1, 20) } : {};
+  return { regular, within: [first, length - first], apart: random.whole(2, 12), taken, least: 1, ...furthest };
 }
 
 test('two thousand rows of up to eight: as many stand, and are moved as little, as in any way there is', () => {

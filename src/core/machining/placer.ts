@@ -1,3 +1,5 @@
+import type { Dim } from '../derive/index.js';
+
 /** What a row of fasteners is to keep, all of it in mm along the row. */
 export interface FastenerRow {
   /** Where they would stand if nothing were in the way, in order. */
@@ -10,6 +12,8 @@ export interface FastenerRow {
   readonly mostApart?: number;
   /** What none may stand in: from here to there, both ends free. */
   readonly taken: readonly (readonly [from: number, to: number])[];
+  /** None is moved further than this, where that matters: it is left out then. */
+  readonly furthest?: number;
   /** So many are wanted at least: never one alone where two are. */
   readonly least: number;
 }
@@ -27,22 +31,67 @@ const LEFT_OUT = 1e7;
 
 /**
  * Places for a row of fasteners, clear of what is taken: as many of the regular ones as can stand, moved the least in
- * all, the same for the same row. Up to eight it is the best there is: where the sum of the moves is least, each stands
- * at its regular place, at an end of what is free, or a whole number of least distances from another that does.
+ * all, the same for the same row. Up to eight it is the best there is: where the sum of the moves is least, each
+ * stands at its regular place, as far from it as it may, at an end of what is free, or a whole number of least distances
+ * from another that does.
  */
 export function placeRow(row: FastenerRow): PlacedRow {
-  const { regular, within, apart, mostApart = Number.POSITIVE_INFINITY, least } = row;
+  const { within, least } = row;
   if (within[1] < within[0] - SAME) return { ok: false, why: 'too short' };
-  const candidates = candidatesOf(row);
-  const best = leastMoved(regular, candidates, apart, mostApart);
+  const alone = eachAlone(row);
+  if (alone && alone.length >= least) return { ok: true, places: alone };
+  const best = leastMoved(row, candidatesOf(row));
   if (best.length >= Math.max(1, least)) return { ok: true, places: best };
-  const room = (within[1] - within[0]) / Math.max(apart, SAME) + 1;
+  const room = (within[1] - within[0]) / Math.max(row.apart, SAME) + 1;
   return { ok: false, why: room < least ? 'too short' : 'all taken' };
 }
 
+/** Where a row stands that was to stand elsewhere: each place said as it was, and by how much it is moved from there. */
+export function atPlaces(usual: readonly Dim[], places: readonly number[], why: string): Dim[] {
+  return places.map((mm) => {
+    const own = usual.reduce((best, each) => (Math.abs(each.mm - mm) < Math.abs(best.mm - mm) ? each : best));
+    const by = mm - own.mm;
+    return Math.abs(by) < SAME ? own : own.plus(by).because(why);
+  });
+}
+
+/** Every one at the free place nearest to its regular one, where that leaves them far enough apart: nothing is better. */
+function eachAlone(row: FastenerRow): number[] | undefined {
+  const { regular, apart, mostApart = Number.POSITIVE_INFINITY, furthest = Number.POSITIVE_INFINITY } = row;
+  const places: number[] = [];
+  for (const wanted of regular) {
+    const place = nearestFree(wanted, row);
+    if (place === undefined || Math.abs(place - wanted) > furthest + SAME) return undefined;
+    const last = places.at(-1);
+    if (last !== undefined && (place - last < apart - SAME || place - last > mostApart + SAME)) return undefined;
+    places.push(place);
+  }
+  return places;
+}
+
+/** The free place nearest to another, the lower of two as near; undefined where all is taken. */
+function nearestFree(wanted: number, { within, taken }: FastenerRow): number | undefined {
+  const start = Math.min(within[1], Math.max(within[0], wanted));
+  const [down, up] = [clearTo(start, -1, taken), clearTo(start, 1, taken)];
+  const [low, high] = [down >= within[0] - SAME ? down : undefined, up <= within[1] + SAME ? up : undefined];
+  if (low === undefined || high === undefined) return low ?? high;
+  return wanted - low <= high - wanted + SAME ? low : high;
+}
+
+/** From a place on, down or up, the first that nothing is in. */
+function clearTo(from: number, way: 1 | -1, taken: FastenerRow['taken']): number {
+  let at = from;
+  for (;;) {
+    const into = taken.find(([low, high]) => at > low + SAME && at < high - SAME);
+    if (!into) return at;
+    at = way > 0 ? into[1] : into[0];
+  }
+}
+
 /** Places worth looking at, in order: each free. */
-function candidatesOf({ regular, within, apart, mostApart, taken }: FastenerRow): number[] {
-  const anchors = [...regular, ...within, ...taken.flat()];
+function candidatesOf({ regular, within, apart, mostApart, furthest, taken }: FastenerRow): number[] {
+  const ends = furthest === undefined ? [] : regular.flatMap((at) => [at - furthest, at + furthest]);
+  const anchors = [...regular, ...ends, ...within, ...taken.flat()];
   const steps = Math.min(regular.length, EXACT_TO) - 1;
   const all: number[] = [];
   for (const anchor of anchors)
@@ -96,10 +145,8 @@ class CheapestBefore {
 
 /** The places, among candidates, that leave out the fewest and move the others least. */
 function leastMoved(
-  regular: readonly number[],
+  { regular, apart, mostApart = Number.POSITIVE_INFINITY, furthest = Number.POSITIVE_INFINITY }: FastenerRow,
   candidates: readonly number[],
-  apart: number,
-  mostApart: number,
 ): number[] {
   let best: Standing | undefined;
   /** The best standing that ends at each candidate, and how many regular ones are decided by then. */
@@ -110,6 +157,7 @@ function leastMoved(
     for (const [at, place] of candidates.entries()) {
       const moved = Math.abs(place - wanted);
       const row = before.of(place);
+      if (moved > furthest + SAME) continue;
       // Where it is the first that stands, all before it were left out.
       const alone = index * LEFT_OUT + moved;
       const cheapest: Standing =

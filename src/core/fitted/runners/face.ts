@@ -1,7 +1,15 @@
 import { type Dim, length, type Span, smallest } from '../../derive/index.js';
 import type { Resolved } from '../../document/index.js';
 import type { Front } from '../../fronts/index.js';
-import { type Fastens, type Operation, placeRow, SCREW_WAY, soldUpTo, takenAlong } from '../../machining/index.js';
+import {
+  atPlaces,
+  type Fastens,
+  type Operation,
+  placeRow,
+  SCREW_WAY,
+  soldUpTo,
+  takenAlong,
+} from '../../machining/index.js';
 import { alongPart, type Part, sizeOf } from '../../parts/index.js';
 import { fromSheet } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
@@ -183,10 +191,9 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   const heights = tall ? [0.12, 0.5, 0.88] : (wide && two) || shares.length === 1 ? [0.45, 0.8] : [0.5];
   const rowAt = (height: number) => {
     const z = at(height);
-    const places = shares.map((share) =>
-      clearOf(box.inner.low.plus(size.times(share)).as('screw of the face'), z, box.inner, bores),
-    );
-    return { z, places, clear: places.every((place) => clearOfPulls(place.mm, z.mm, bores)) };
+    const usual = shares.map((share) => box.inner.low.plus(size.times(share)).as('screw of the face'));
+    const clear = clearOfPulls(usual, z, box.inner, bores);
+    return { z, places: clear ?? usual, clear: clear !== undefined };
   };
   // Where there is no room beside a pull there is above or below it.
   const found: Row[] = [];
@@ -275,23 +282,26 @@ function placedIn(lap: Lap, fromLap: number, stile: Part, z: Dim): Dim[] {
   return [Math.abs(by) < 0.001 ? lap.middle : lap.middle.plus(by).because('moved clear of what is cut there')];
 }
 
-/** Moved towards the middle until no pull is bored where it goes, and it stands beyond the corner screws. */
-function clearOf(place: Dim, z: Dim, inner: Span, bores: readonly Bored[]): Dim {
-  const inwards = place.mm < inner.low.mm + inner.size.mm / 2 ? 1 : -1;
-  const free = (x: number) =>
-    (inner.size.mm < 2 * BEYOND_CORNERS ||
-      (x >= inner.low.mm + BEYOND_CORNERS && x <= inner.high.mm - BEYOND_CORNERS)) &&
-    clearOfPulls(x, z.mm, bores);
-  const by = MOVES.find((move) => free(place.mm + inwards * move));
-  return by ? place.plus(length(inwards * by, 'clear of pull and corner')).as('screw of the face') : place;
+/** Beyond the corner screws, and clear of every pull that is bored at their height; undefined where not all can be. */
+function clearOfPulls(usual: readonly Dim[], z: Dim, { low, high }: Span, bores: readonly Bored[]): Dim[] | undefined {
+  const taken = bores.flatMap(({ x, z: { mm } }) => {
+    const beside = Math.sqrt(Math.max(0, CLEAR_OF_PULL ** 2 - (mm - z.mm) ** 2));
+    return beside > 0 ? [[x.mm - beside, x.mm + beside] as const] : [];
+  });
+  const ends = high.mm - low.mm < 2 * BEYOND_CORNERS ? 0 : BEYOND_CORNERS;
+  const placed = placeRow({
+    regular: usual.map(({ mm }) => mm),
+    within: [low.mm + ends, high.mm - ends],
+    apart: APART,
+    furthest: FURTHEST,
+    taken,
+    least: usual.length,
+  });
+  return placed.ok ? atPlaces(usual, placed.places, 'clear of pull and corner') : undefined;
 }
 
-function clearOfPulls(x: number, z: number, bores: readonly Bored[]): boolean {
-  return bores.every((bore) => Math.hypot(bore.x.mm - x, bore.z.mm - z) >= CLEAR_OF_PULL);
-}
-
-/** In steps towards the middle, then back (mm). */
-const MOVES = [0, 8, 16, 24, 32, 40, 48, -8, -16, -24, -32];
+/** They are moved no further than this beside a pull (mm). */
+const FURTHEST = 48;
 
 function lies({ extent: { min, max } }: Part, x: number, z: number): boolean {
   return x > min[0] && x < max[0] && z > min[2] && z < max[2];
