@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import Database from 'better-sqlite3';
 import { JOB_VERSION, type Job, newCabinet, newJob, readJobText } from '../src/core/document/index.js';
-import { countedIds } from '../src/core/job/index.js';
+import { countedIds, type Edit } from '../src/core/job/index.js';
+import { demandOf } from '../src/core/sheets/index.js';
+import { solve } from '../src/core/solve.js';
 import { migrate, openDatabase } from '../src/server/database.js';
 import { figureJob } from '../src/server/figuring/background.js';
 import { tasks } from '../src/server/figuring/tasks.js';
@@ -42,6 +44,47 @@ test('a list counts what is found between two cabinets, and figures it anew when
   const nearly = await open();
   saveEdits(db, id, { version: 3, label: 'closer', edits: [settings(left.id, left.settings)] });
   assert.ok(((await open()) ?? 0) > (nearly ?? 0), 'the one that did not change is looked at again');
+  db.close();
+  rmSync(data, { recursive: true });
+});
+
+test('a list counts pieces that are cut and wanted otherwise now: after a change, a cabinet that goes, a sheet that is not cut after all', async () => {
+  const data = temporaryFolder();
+  const db = openDatabase(data);
+  const job = newJob('Cut', 'metric');
+  const ids = countedIds();
+  for (const _ of [1, 2]) job.cabinets.push(newCabinet(job, 'base', ids));
+  const [first, second] = job.cabinets;
+  assert.ok(first && second);
+  const [demand] = demandOf(solve(job).cabinets);
+  assert.ok(demand);
+  const placements = demand.pieces.map(({ cabinet, key: part, length, width }, at) => {
+    const lies = { cabinet, part, length, width, turned: false, locked: false };
+    return { ...lies, x: 20 * at, y: 0 };
+  });
+  const sheet = { id: 's1', from: null, length: 2440, width: 1220, trim: 5, offcut: false, clear: [], placements };
+  const layout = { method: 'guillotine', stages: 3, kerf: 3, spacing: 0, oversize: 0, bound: 1 } as const;
+  job.layouts = [{ id: demand.material.id, ...layout, ticks: [], sheets: [{ ...sheet, cut: true }] }];
+  const { id } = createJob(db, job);
+  const high = { from: 'overall', mm: 760 };
+  let version = 1;
+  const after = async (...edits: Edit[]) => {
+    if (edits.length > 0) ({ version } = saveEdits(db, id, { version, label: 'changed', edits }));
+    await figureJob(db, id, tasks.figure);
+    return listJobs(db)[0]?.cutInVain;
+  };
+  const ofFirst = placements.filter(({ cabinet }) => cabinet === first.id).length;
+  const ofSecond = placements.length - ofFirst;
+  assert.ok(ofFirst > 2 && ofSecond > 2);
+  assert.equal(await after(), 0);
+  assert.equal(await after(decide(`cabinets/${first.id}/size/height`, high)), 2, 'both sides');
+  const otherwise = await after(decide(`cabinets/${second.id}/size/depth`, second.size.depth - 30));
+  assert.ok(otherwise && otherwise > 4, 'of both');
+  assert.equal(await after(decide(`cabinets/${second.id}`, undefined)), 2 + ofSecond, 'all of one that is gone');
+  const cut = (is: boolean) => decide(`layouts/${demand.material.id}/sheets/s1/cut`, is);
+  assert.equal(await after(cut(false)), 0, 'what is not cut is not lost');
+  assert.equal(await after(cut(true)), 2 + ofSecond);
+  assert.equal(await after(decide(`cabinets/${first.id}/size/height`, first.size.height)), ofSecond);
   db.close();
   rmSync(data, { recursive: true });
 });

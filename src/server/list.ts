@@ -28,6 +28,7 @@ interface ListRow {
   summaries: string;
   stops: number;
   warnings: number;
+  cutInVain: number;
   figuring: number;
 }
 
@@ -39,10 +40,11 @@ export function listJobs(db: Db): JobSummary[] {
               coalesce(counted.cabinets, 0) AS cabinetCount,
               coalesce(counted.stops, 0) AS stops,
               coalesce(counted.warnings, 0) AS warnings,
+              coalesce(counted.amiss, 0) + job.amiss AS cutInVain,
               coalesce(behind.cabinets, 0) AS figuring,
               (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries
          FROM job
-         LEFT JOIN (SELECT job_id, count(*) AS cabinets, sum(stops) AS stops, sum(warnings) AS warnings
+         LEFT JOIN (SELECT job_id, count(*) AS cabinets, sum(stops) AS stops, sum(warnings) AS warnings, sum(amiss) AS amiss
                       FROM cabinet INDEXED BY cabinet_counts GROUP BY job_id) AS counted ON counted.job_id = job.id
          LEFT JOIN (SELECT job_id, count(*) AS cabinets
                       FROM cabinet INDEXED BY cabinet_stale WHERE stale = 1 GROUP BY job_id) AS behind ON behind.job_id = job.id

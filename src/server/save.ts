@@ -2,6 +2,7 @@ import { produce } from 'immer';
 import { decidedAt, editsBetween, isRemoval, placeOf } from '../core/changes/index.js';
 import { headOf, JOB_VERSION, type Job, readJob, readTouched } from '../core/document/index.js';
 import { applyEdits, type Edit, EditPathError } from '../core/job/index.js';
+import { cutForNone, cutOtherwise } from '../core/sheets/index.js';
 import type { Save } from './bodies.js';
 import { keepChecked, writtenOf } from './checked.js';
 import { dropContent, storeHead } from './content.js';
@@ -221,6 +222,10 @@ function write(db: Db, row: JobRow, before: Job, next: Job, edits: readonly Edit
     else if (placed.get(id) !== position) move.run(position, row.id, id);
     if (leftNeighbour !== null && touched.has(leftNeighbour) && !touched.has(id)) forget.run(row.id, id);
   });
+  // So is that of which pieces are cut, or no more; those of a cabinet that is gone are counted with any other.
+  for (const id of cutOtherwise(before.layouts ?? [], next.layouts ?? [])) forget.run(row.id, id);
+  const [first] = next.cabinets;
+  if (first && cutForNone(next) !== cutForNone(before)) forget.run(row.id, first.id);
   // The head decides for every cabinet: they are figured again.
   if (edits.every(({ path }) => FIGURES_NOTHING.has(path.split('/')[0] ?? ''))) return;
   db.prepare('UPDATE cabinet SET stale = 1 WHERE job_id = ?').run(row.id);

@@ -14,6 +14,8 @@ export interface JobSummary {
   readonly cabinets: readonly CabinetSummary[];
   readonly stops: number;
   readonly warnings: number;
+  /** So many pieces are cut already and are wanted otherwise now, or by no cabinet any more. */
+  readonly cutInVain: number;
   /** So many cabinets are still being figured; they are shown as they were, or not yet. */
   readonly figuring: number;
   /** Why its document cannot be read, where that is so: the rest of the list stands. */

@@ -1,4 +1,4 @@
-import type { JobHead } from '../document/index.js';
+import type { Job, JobHead } from '../document/index.js';
 import {
   type LayoutSheet,
   type Material,
@@ -225,6 +225,55 @@ export function cutInVain(layouts: readonly SheetLayout[], cabinets: readonly So
     return changedSince(layout, demand, demands).filter(({ cut }) => cut);
   });
 }
+
+/** The same for one cabinet by itself. */
+export function cutInVainOf(layouts: readonly SheetLayout[], solved: SolvedCabinet): Changed[] {
+  const { id } = solved.cabinet;
+  return cutInVain(
+    withPiecesOf(layouts, (cabinet) => cabinet === id),
+    [solved],
+  );
+}
+
+/** So many pieces are cut for cabinets that are not in the job any more. */
+export function cutForNone({ layouts = [], cabinets }: Pick<Job, 'layouts' | 'cabinets'>): number {
+  const there = new Set(cabinets.map(({ id }) => id));
+  return cutPieces(layouts).filter(({ cabinet }) => !there.has(cabinet)).length;
+}
+
+/** Cabinets of which other pieces are cut, or lie elsewhere on what is cut, in one state of the layouts than in another. */
+export function cutOtherwise(before: readonly SheetLayout[], after: readonly SheetLayout[]): Set<string> {
+  const lines = (layouts: readonly SheetLayout[]) =>
+    new Map(cutPieces(layouts).map((piece) => [JSON.stringify(piece), piece.cabinet]));
+  const [was, is] = [lines(before), lines(after)];
+  const differing = [...was].filter(([line]) => !is.has(line)).concat([...is].filter(([line]) => !was.has(line)));
+  return new Set(differing.map(([, cabinet]) => cabinet));
+}
+
+const cutPieces = (layouts: readonly SheetLayout[]) =>
+  layouts.flatMap(({ id, sheets }) =>
+    sheets
+      .filter(({ cut }) => cut)
+      .flatMap((sheet) =>
+        sheet.placements.map(({ cabinet, part, length, width, turned }) => ({
+          on: `${id}/${sheet.id}`,
+          cabinet,
+          part,
+          length,
+          width,
+          turned,
+        })),
+      ),
+  );
+
+const withPiecesOf = (layouts: readonly SheetLayout[], wanted: (cabinet: string) => boolean): SheetLayout[] =>
+  layouts.map((layout) => ({
+    ...layout,
+    sheets: layout.sheets.map((sheet) => ({
+      ...sheet,
+      placements: sheet.placements.filter(({ cabinet }) => wanted(cabinet)),
+    })),
+  }));
 
 /** Which placements of a layout no longer hold, what is cut already first; and what has no place in it. */
 export function changedSince(layout: SheetLayout, demand: Demand | undefined, all: readonly Demand[]): Changed[] {

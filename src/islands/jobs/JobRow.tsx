@@ -74,13 +74,14 @@ export function JobRow({
   );
 }
 
-function OpenFindings({ job: { stops, warnings, figuring } }: { job: JobSummary }) {
-  if (figuring > 0 && stops === 0 && warnings === 0)
-    return <span className="shrink-0 text-ink-soft">being figured…</span>;
-  if (stops === 0 && warnings === 0) return <span className="shrink-0 text-ink-soft">nothing open</span>;
+function OpenFindings({ job: { stops, warnings, cutInVain, figuring } }: { job: JobSummary }) {
+  const open = stops + warnings + cutInVain;
+  if (figuring > 0 && open === 0) return <span className="shrink-0 text-ink-soft">being figured…</span>;
+  if (open === 0) return <span className="shrink-0 text-ink-soft">nothing open</span>;
   const words = [
     stops > 0 ? `${stops} ${stops === 1 ? 'stop' : 'stops'}` : '',
     warnings > 0 ? `${warnings} ${warnings === 1 ? 'warning' : 'warnings'}` : '',
+    cutInVain > 0 ? `${cutInVain} cut ${cutInVain === 1 ? 'piece no longer fits' : 'pieces no longer fit'}` : '',
   ];
   return <span className="shrink-0 font-bold text-finding">{words.filter(Boolean).join(', ')}</span>;
 }

@@ -1,5 +1,6 @@
 import { EDITION } from '../../core/corrections/index.js';
 import type { Job } from '../../core/document/index.js';
+import { cutForNone } from '../../core/sheets/index.js';
 import { type Db, databaseFile, databaseRefusal } from '../database.js';
 import { wantsPruning } from '../history.js';
 import { readStoredJob } from '../jobs.js';
@@ -75,7 +76,7 @@ export async function figureJob(db: Db, id: string, by: Figuring): Promise<void>
       .map((row) => row.id);
     const figured = await inGroups(stored.document, ids, by);
     if (!db.open) return;
-    if (!keep(db, id, version, figured)) again = true;
+    if (!keep(db, id, version, figured, cutForNone(stored.document))) again = true;
   } catch (error) {
     if (!(error instanceof Refusal)) log.error({ err: error, job: id }, 'a job could not be figured');
     // What a database cannot do now it may do the next time.
@@ -115,16 +116,17 @@ const whyIn = (error: unknown) =>
 const versionOf = (db: Db, id: string) =>
   db.prepare<[string], { version: number }>('SELECT version FROM job WHERE id = ?').get(id)?.version;
 
-function keep(db: Db, id: string, version: number, figured: Answered<'figure'>): boolean {
+function keep(db: Db, id: string, version: number, figured: Answered<'figure'>, forNone: number): boolean {
   return db.transaction(() => {
     if (versionOf(db, id) !== version) return false;
     const write = db.prepare(
-      'UPDATE cabinet SET summary = ?, stops = ?, warnings = ?, stale = 0 WHERE job_id = ? AND id = ?',
+      'UPDATE cabinet SET summary = ?, stops = ?, warnings = ?, amiss = ?, stale = 0 WHERE job_id = ? AND id = ?',
     );
+    db.prepare('UPDATE job SET amiss = ? WHERE id = ?').run(forNone, id);
     // What it came to by earlier rules stays, until the job is opened and what has changed is told.
     const build = db.prepare('UPDATE built SET parts = ? WHERE job_id = ? AND cabinet_id = ? AND edition = ?');
-    for (const { id: cabinet, summary, built } of figured) {
-      write.run(JSON.stringify(summary), summary.stops, summary.warnings, id, cabinet);
+    for (const { id: cabinet, summary, built, amiss } of figured) {
+      write.run(JSON.stringify(summary), summary.stops, summary.warnings, amiss, id, cabinet);
       build.run(JSON.stringify(built), id, cabinet, EDITION);
     }
     return true;

@@ -8,6 +8,7 @@ import {
 } from '../../core/corrections/index.js';
 import { type Job, type ReadResult, readJobText } from '../../core/document/index.js';
 import { type CabinetSummary, summariseCabinet } from '../../core/present/index.js';
+import { cutInVainOf } from '../../core/sheets/index.js';
 import { findingsBetween, type SolvedCabinet, solve, solverOf } from '../../core/solve.js';
 import type { LengthStyle } from '../../core/units/index.js';
 import { exports } from '../../formats/exports/index.js';
@@ -24,6 +25,8 @@ export interface Figured {
   readonly id: string;
   readonly summary: CabinetSummary;
   readonly built: Built;
+  /** So many of its pieces are cut already and wanted otherwise now. */
+  readonly amiss: number;
 }
 
 /** What a cabinet came to by earlier rules, and by those of today. */
@@ -52,7 +55,7 @@ export const tasks = {
       if (!own) return [];
       const left = solvedOf(own.cabinet.leftNeighbour);
       const summary = summariseCabinet(own, left ? findingsBetween(job, left, own) : []);
-      return [{ id, summary, built: builtOf(own) }];
+      return [{ id, summary, built: builtOf(own), amiss: cutInVainOf(job.layouts ?? [], own).length }];
     });
   },
 

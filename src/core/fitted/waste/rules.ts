@@ -1,3 +1,4 @@
+import type { Dim } from '../../derive/index.js';
 import { type FindingDraft, type FindingRule, setChoice, settingPath } from '../../findings/index.js';
 import { pathTo } from '../../job/index.js';
 import { capital, within } from '../../words.js';
@@ -59,20 +60,32 @@ const nothingCarries: FindingRule = {
 /** A front laps its opening as much on one side as on the other, within this (mm). */
 const CENTRED = 1;
 
-/** The shortcut (front less opening, halved) would put the brackets elsewhere. */
+/**
+ * The shortcut (front less opening, halved) would put the brackets elsewhere: askew where the front is not centred from
+ * side to side, too high or low where it is not from top to bottom, as most are not.
+ */
 const offCentre: FindingRule = {
   id: 'waste/off-centre',
   check: ({ fitted, show }) =>
     fitted.waste.flatMap(({ name, front, profile, overlay }): FindingDraft[] => {
       if (!profile || !overlay) return [];
-      const { left, right } = overlay;
-      if (Math.abs(left.mm - right.mm) <= CENTRED) return [];
+      const { left, right, lower, upper } = overlay;
+      const apart = (one: Dim, other: Dim) => Math.abs(one.mm - other.mm) > CENTRED;
+      const [askew, off] = [apart(left, right), apart(lower, upper)];
+      if (!askew && !off) return [];
+      const laps = [
+        ...(askew ? [`${show(left.mm)} at the left and ${show(right.mm)} at the right`] : []),
+        ...(off ? [`${show(lower.mm)} below and ${show(upper.mm)} above`] : []),
+      ];
+      const set = askew
+        ? 'askew'
+        : `${show(Math.abs(lower.mm - upper.mm) / 2)} too ${lower.mm > upper.mm ? 'low' : 'high'}`;
       return [
         {
-          severity: 'warn',
-          what: `${capital(name)} laps its opening ${show(left.mm)} at the left and ${show(right.mm)} at the right.`,
-          why: 'Half the difference of front and opening would set the brackets askew: mark them from each edge as they are given here.',
-          numbers: [left, right],
+          severity: askew ? 'warn' : 'note',
+          what: `${capital(name)} laps its opening ${laps.join(', ')}.`,
+          why: `Half the difference of front and opening would set the brackets ${set}: mark them from each edge as they are given here.`,
+          numbers: [...(askew ? [left, right] : []), ...(off ? [lower, upper] : [])],
           parts: front ? [front] : [],
         },
       ];
