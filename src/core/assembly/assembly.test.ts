@@ -52,7 +52,9 @@ test('every part is put on once, and everything is put together with the fastene
         const alone = parts.filter((part) => part.unit === unit).length === 1;
         assert.ok(alone ? times === (first.includes(key) ? 0 : 1) : times >= 1, `${key} ${times} times`);
       }
-      const screws = parts.flatMap(leaving).filter(({ driver }) => driver !== undefined).length;
+      const screws = fastenersOf(parts)
+        .flatMap(leaving)
+        .filter(({ driver }) => driver !== undefined).length;
       const driven = steps
         .flatMap(({ fastened }) => fastened)
         .filter(({ kind }) => kind === 'screw' || kind === 'pocket screw')
@@ -108,12 +110,14 @@ test('every hole for a screw begins a fastener that says in which part it ends, 
     if (findings.some(({ severity }) => severity === 'stop')) continue;
     const keys = new Set(parts.map(({ key }) => key));
     const rows = fastenersOf(parts);
-    for (const { into, passes = [], at, kind } of rows) {
+    for (const { fastens, operation } of rows) {
+      const { into, passes = [], kind } = fastens;
       const ends = into === undefined ? [] : typeof into === 'string' ? [into] : into;
-      if (typeof into === 'object') assert.equal(into.length, at.length, `${seed}: one for each place`);
+      if (typeof into === 'object')
+        assert.equal(into.length, operation.positions.length, `${seed}: one for each place`);
       for (const key of [...ends, ...passes]) assert.ok(keys.has(key), `${seed}: a ${kind} ends in ${key}`);
     }
-    const passing = new Set(rows.flatMap(({ passes = [] }) => passes));
+    const passing = new Set(rows.flatMap(({ fastens }) => fastens.passes ?? []));
     for (const part of parts)
       for (const each of part.machining) {
         const isScrew = (each.kind === 'holes' && !each.depth) || each.kind === 'pockets';

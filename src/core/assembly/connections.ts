@@ -1,4 +1,4 @@
-import type { Part } from '../parts/index.js';
+import { type FastenerRow, fastenersOf, type Part } from '../parts/index.js';
 import { overlappingPairs } from '../solids/index.js';
 import { holdsAt, type Leaving, leaving } from './fasteners.js';
 
@@ -10,13 +10,13 @@ export interface Connection {
 }
 
 /** Every fastener of construction between the parts of a cabinet. */
-export function connectionsOf(parts: readonly Part[]): readonly Connection[] {
+export function connectionsOf(parts: readonly Part[], rows: readonly FastenerRow[]): readonly Connection[] {
   const byKey = new Map(parts.map((part) => [part.key, part]));
   const found: Connection[] = [];
-  for (const from of parts)
-    for (const each of leaving(from)) {
+  for (const row of rows)
+    for (const each of leaving(row)) {
       const wanted = each.into === undefined ? undefined : byKey.get(each.into);
-      found.push({ from, into: wanted && holdsAt(wanted, each.tip) ? wanted : undefined, leaving: each });
+      found.push({ from: row.through, into: wanted && holdsAt(wanted, each.tip) ? wanted : undefined, leaving: each });
     }
   return found;
 }
@@ -28,6 +28,6 @@ export interface Meetings {
   readonly overlapping: readonly (readonly [number, number])[];
 }
 
-export function meetingsOf(parts: readonly Part[]): Meetings {
-  return { connections: connectionsOf(parts), overlapping: overlappingPairs(parts) };
+export function meetingsOf(parts: readonly Part[], rows = fastenersOf(parts)): Meetings {
+  return { connections: connectionsOf(parts, rows), overlapping: overlappingPairs(parts) };
 }

@@ -1,6 +1,5 @@
-import { gather } from '../gather.js';
 import { type EdgeReference, endsIn, type Fastens, fromStart, type Operation, POCKET } from '../machining/index.js';
-import { type AxisIndex, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
+import { type AxisIndex, type FastenerRow, type Part, type Point, sizeOf, toCabinet } from '../parts/index.js';
 
 /** A driver and its bit, and a short one, out from the head of a screw (mm). */
 export const DRIVER = 150;
@@ -22,14 +21,12 @@ export interface Leaving {
   readonly driver?: readonly [head: Point, end: Point];
 }
 
-/** Every fastener that holds a part to another, and leaves it through its far face, its end or its edge. */
-export function leaving(part: Part): Leaving[] {
-  return gather(part.machining, (operation) =>
-    operation.fastens?.into === undefined ? [] : fastenersOf(part, operation, operation.fastens),
-  );
+/** Every fastener of a row that holds a part to another: it leaves it through its far face, its end or its edge. */
+export function leaving({ through, operation, fastens }: FastenerRow): Leaving[] {
+  return fastens.into === undefined ? [] : eachOf(through, operation, fastens);
 }
 
-function fastenersOf(part: Part, operation: Operation, fastens: Fastens): Leaving[] {
+function eachOf(part: Part, operation: Operation, fastens: Fastens): Leaving[] {
   const size = sizeOf(part);
   const at = (edge: EdgeReference, along: number, offset: number, w: number): Point => {
     const across = fromStart(size, edge, offset);

@@ -1,6 +1,6 @@
 import { gather } from '../gather.js';
 import type { FastenerKind } from '../machining/index.js';
-import type { Part, PartRole } from '../parts/index.js';
+import { fastenersOf, type Part, type PartRole } from '../parts/index.js';
 import type { Block } from '../solids/index.js';
 import { type Connection, connectionsOf } from './connections.js';
 import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
@@ -82,7 +82,7 @@ const WAYS: readonly Way[] = [
  * fewest that come off together are looked for.
  */
 export function assemblyOf(parts: readonly Part[]): Assembly {
-  return new Dismantling(parts, connectionsOf(parts), true).order();
+  return new Dismantling(parts, connectionsOf(parts, fastenersOf(parts)), true).order();
 }
 
 /** Only whether there is such an order of parts so connected: why not, where there is none. */

@@ -105,7 +105,12 @@ function boughtParts({ parts }: Bought, style: LengthStyle): Draft[] {
 function fasteners({ parts }: Bought, style: LengthStyle): Draft[] {
   const show = (mm: number) => formatLengthWithUnit(mm, style);
   return fastenersOf(parts).map(
-    (row): Draft => ({ group: 'fasteners', quantity: row.at.length, unit: 'pieces', ...said[row.kind](row, show) }),
+    ({ fastens, operation }): Draft => ({
+      group: 'fasteners',
+      quantity: operation.positions.length,
+      unit: 'pieces',
+      ...said[fastens.kind](fastens, show),
+    }),
   );
 }
 

@@ -90,7 +90,7 @@ function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[],
   const found = [...said];
   const general = generalRules.filter(wanted);
   if (general.length > 0) {
-    const meetings = meetingsOf(built.parts);
+    const meetings = meetingsOf(built.parts, fasteners);
     // Each of these leaves alone what those before it named.
     for (const rule of general) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
   }

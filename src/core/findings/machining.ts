@@ -1,3 +1,4 @@
+import { gather } from '../gather.js';
 import type { Act } from '../job/index.js';
 import {
   AS_MUCH,
@@ -72,16 +73,18 @@ const holeNearEdge: FindingRule = {
 /** A pocket screw that comes out of the far face of what it is driven into, or near it. */
 const screwThroughFace: FindingRule = {
   id: 'machining/screw-through-face',
-  check: (context) =>
-    context.parts.flatMap((part): FindingDraft[] => {
+  check(context) {
+    const { fasteners, parts, show } = context;
+    const pocketed = gather(fasteners, ({ fastens }) =>
+      fastens.kind === 'pocket screw' && !fastens.inEdge ? [fastens] : [],
+    );
+    return [...new Set(pocketed.map(({ into }) => into))].flatMap((key): FindingDraft[] => {
+      const part = parts.find((each) => each.key === key);
+      if (!part) return [];
       const most = part.thickness.mm - skinOf(context);
-      const through = context.fasteners.find(
-        ({ kind, into, inEdge, reach }) =>
-          kind === 'pocket screw' && into === part.key && !inEdge && reach.mm > most + 1e-6,
-      );
+      const through = pocketed.find(({ into, reach }) => into === key && reach.mm > most + 1e-6);
       if (!through) return [];
       const { reach } = through;
-      const { show } = context;
       const path = settingPath(context, 'fasteners/pocketReach');
       const value = Math.floor(most * 2) / 2;
       return [
@@ -95,7 +98,8 @@ const screwThroughFace: FindingRule = {
           fixes: value >= 4 ? [{ label: `Let it reach ${show(value)}`, edits: [{ path, value }] }] : [],
         },
       ];
-    }),
+    });
+  },
 };
 
 /** Screws that go too little way into an end or an edge to hold. */
@@ -104,9 +108,10 @@ const screwHoldsLittle: FindingRule = {
   check(context) {
     const { fasteners, parts, show } = context;
     const { hold, screwLength, screwStep } = context.resolved.settings.fasteners;
-    const short = fasteners.filter(
-      ({ kind, use, inEdge, reach }) =>
-        kind === 'screw' && use === CONSTRUCTION && inEdge && reach.mm < hold.mm - AS_MUCH,
+    const short = gather(fasteners, ({ fastens }) =>
+      fastens.inEdge && fastens.kind === 'screw' && fastens.use === CONSTRUCTION && fastens.reach.mm < hold.mm - AS_MUCH
+        ? [fastens]
+        : [],
     );
     const [worst] = [...short].sort((a, b) => a.reach.mm - b.reach.mm);
     if (!worst) return [];

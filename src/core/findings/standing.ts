@@ -75,7 +75,7 @@ const plinthHeldInFront: FindingRule = {
     if (!bottom) return [];
     const middle = (bottom.extent.min[1] + bottom.extent.max[1]) / 2;
     const behind = fasteners.some(
-      ({ through, into, operation, at }) =>
+      ({ through, fastens: { into }, operation }) =>
         through === bottom &&
         typeof into === 'string' &&
         into.startsWith('plinth/') &&
@@ -83,7 +83,7 @@ const plinthHeldInFront: FindingRule = {
         // From front to rear they stand in line along the width, or each at its own place across it.
         (operation.from.startsWith('v')
           ? bottom.extent.min[1] + operation.offset.mm > middle
-          : at.some(({ mm }) => bottom.extent.min[1] + mm > middle)),
+          : operation.positions.some(({ mm }) => bottom.extent.min[1] + mm > middle)),
     );
     if (behind) return [];
     const path = settingPath(context, 'toe/rearSetback');

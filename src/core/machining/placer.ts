@@ -38,9 +38,11 @@ const LEFT_OUT = 1e7;
 export function placeRow(row: FastenerRow): PlacedRow {
   const { within, least } = row;
   if (within[1] < within[0] - SAME) return { ok: false, why: 'too short' };
-  const alone = eachAlone(row);
-  if (alone && alone.length >= least) return { ok: true, places: alone };
-  const best = leastMoved(row, candidatesOf(row));
+  const alone = row.regular.map((wanted) => nearestFree(wanted, row));
+  if (stands(alone, row)) return { ok: true, places: alone };
+  // Where one finds no place at all, not all of them stand.
+  const lost = alone.filter((place) => place === undefined).length;
+  const best = row.regular.length - lost < least ? [] : leastMoved(row, candidatesOf(row));
   if (best.length >= Math.max(1, least)) return { ok: true, places: best };
   const room = (within[1] - within[0]) / Math.max(row.apart, SAME) + 1;
   return { ok: false, why: room < least ? 'too short' : 'all taken' };
@@ -55,25 +57,27 @@ export function atPlaces(usual: readonly Dim[], places: readonly number[], why: 
   });
 }
 
-/** Every one at the free place nearest to its regular one, where that leaves them far enough apart: nothing is better. */
-function eachAlone(row: FastenerRow): number[] | undefined {
-  const { regular, apart, mostApart = Number.POSITIVE_INFINITY, furthest = Number.POSITIVE_INFINITY } = row;
-  const places: number[] = [];
-  for (const wanted of regular) {
-    const place = nearestFree(wanted, row);
-    if (place === undefined || Math.abs(place - wanted) > furthest + SAME) return undefined;
-    const last = places.at(-1);
-    if (last !== undefined && (place - last < apart - SAME || place - last > mostApart + SAME)) return undefined;
-    places.push(place);
+/** True where every one found a place, and they are far enough apart, and near enough: nothing is better. */
+function stands(
+  places: readonly (number | undefined)[],
+  { apart, mostApart = Number.POSITIVE_INFINITY, least }: FastenerRow,
+): places is readonly number[] {
+  let last: number | undefined;
+  for (const place of places) {
+    if (place === undefined) return false;
+    if (last !== undefined && (place - last < apart - SAME || place - last > mostApart + SAME)) return false;
+    last = place;
   }
-  return places;
+  return places.length >= least;
 }
 
-/** The free place nearest to another, the lower of two as near; undefined where all is taken. */
-function nearestFree(wanted: number, { within, taken }: FastenerRow): number | undefined {
+/** The free place nearest to another, the lower of two as near; undefined where there is none as near as it has to be. */
+function nearestFree(wanted: number, { within, taken, furthest = Number.POSITIVE_INFINITY }: FastenerRow) {
   const start = Math.min(within[1], Math.max(within[0], wanted));
   const [down, up] = [clearTo(start, -1, taken), clearTo(start, 1, taken)];
-  const [low, high] = [down >= within[0] - SAME ? down : undefined, up <= within[1] + SAME ? up : undefined];
+  const reached = (at: number) =>
+    at >= within[0] - SAME && at <= within[1] + SAME && Math.abs(at - wanted) <= furthest + SAME ? at : undefined;
+  const [low, high] = [reached(down), reached(up)];
   if (low === undefined || high === undefined) return low ?? high;
   return wanted - low <= high - wanted + SAME ? low : high;
 }
