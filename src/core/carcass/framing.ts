@@ -59,7 +59,7 @@ function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | '
       : 'pulls the face frame on, from inside, plugged',
     by: { kind: 'frame' },
     holds: 'frame',
-    fastens: pocketScrew({ thickness: side.thickness, reach: fasteners.pocketReach }, `frame/stile/${hand}`),
+    fastens: pocketScrew(side.thickness, fasteners, `frame/stile/${hand}`),
   };
 }
 
@@ -123,10 +123,7 @@ export function bottomPockets({ box, boundaries, resolved }: BuildContext, botto
       reason: 'pulls the bottom rail of the frame on, from below',
       by: { kind: 'frame' },
       holds: 'frame/rail/bottom',
-      fastens: pocketScrew(
-        { thickness: resolved.materials.bottom.thickness, reach: fasteners.pocketReach },
-        'frame/rail/bottom',
-      ),
+      fastens: pocketScrew(resolved.materials.bottom.thickness, fasteners, 'frame/rail/bottom'),
     },
   ];
 }

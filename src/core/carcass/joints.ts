@@ -224,7 +224,7 @@ function machineJoint(
             plugged: pocketsShow,
             reason: `pocket screws: ${reason}`,
             by,
-            fastens: pocketScrew({ thickness: member.thickness, reach: fasteners.pocketReach }, part.key),
+            fastens: pocketScrew(member.thickness, fasteners, part.key),
           },
         ],
       };

@@ -71,7 +71,7 @@ export function pocketed(
       reason,
       by,
       holds: into.key,
-      fastens: pocketScrew({ thickness: part.thickness, reach: fasteners.pocketReach }, into.key),
+      fastens: pocketScrew(part.thickness, fasteners, into.key),
     },
     into: into.key,
     way: {

@@ -90,9 +90,9 @@ export const corrections: readonly Correction[] = [
   },
   {
     edition: 4,
-    what: 'Rows of screws, dowels and pockets stand clear of dadoes, shelf pins, hinge plates and pulls they would have met.',
-    why: 'They stood at their regular places, and such a cabinet could not be made as it was drawn.',
-    touches: has('nailer', 'frame', 'drawer box', 'back'),
+    what: 'Rows of screws, dowels and pockets stand clear of dadoes, shelf pins, hinge plates and pulls they would have met, as near to their regular places as they can.',
+    why: 'They stood at their regular places, or by steps beside them, and such a cabinet could not be made as it was drawn.',
+    touches: has('nailer', 'frame', 'drawer box', 'back', 'plinth', 'end', 'filler', 'packing', 'spacer'),
   },
   {
     edition: 4,

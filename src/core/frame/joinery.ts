@@ -136,7 +136,7 @@ function pocketsAt(
       reason: `pocket screws: ${reason}`,
       by: byFrame('members'),
       holds: meets.key,
-      fastens: pocketScrew({ thickness: member.thickness, reach: fasteners.pocketReach }, meets.key, true),
+      fastens: pocketScrew(member.thickness, fasteners, meets.key, true),
     },
     way: {
       kind: 'edge holes',

@@ -1,4 +1,5 @@
 import { type Dim, length, solved } from '../derive/index.js';
+import { inches } from '../units/index.js';
 
 /** What holds one part to another, or a piece of hardware to a part. */
 export type FastenerKind = 'screw' | 'pocket screw' | 'dowel' | 'loose tenon' | 'hardware screw';
@@ -74,21 +75,25 @@ export function soldFrom(least: Dim, step: Dim): Dim {
   return solved('screw length', mm, 'mm', [least, step], 'the shortest that is sold and as long');
 }
 
-/** Lengths pocket screws are sold in (mm). */
-const POCKET_SCREWS = [25, 32, 38, 50, 64];
+/** Lengths pocket screws are sold in (in); where screws come by whole millimetres they are called by the nearest. */
+const POCKET_SCREWS = [1, 1.25, 1.5, 2, 2.5].map((size) => inches(size));
 
 /**
  * A pocket screw in a part so thick that is to reach so far into the next: of those that are sold the one nearest to
  * thickness + reach, since the shoulder of the pocket leaves about as much of it in the part as that is thick.
  */
 export function pocketScrew(
-  { thickness, reach }: { readonly thickness: Dim; readonly reach: Dim },
+  thickness: Dim,
+  { pocketReach: reach, screwStep }: { readonly pocketReach: Dim; readonly screwStep: Dim },
   into: string,
   inEdge = false,
 ): Fastens {
   const wanted = thickness.mm + reach.mm;
-  const [nearest] = [...POCKET_SCREWS].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted)) as [number];
-  const size = { length: length(nearest, 'pocket screw') };
+  const nearest = POCKET_SCREWS.reduce((best, each) =>
+    Math.abs(each - wanted) < Math.abs(best - wanted) ? each : best,
+  );
+  const called = Number.isInteger(screwStep.mm) ? Math.round(nearest) : nearest;
+  const size = { length: length(called, 'pocket screw') };
   return { kind: 'pocket screw', use: CONSTRUCTION, size, into, reach, inEdge };
 }
 

@@ -11,3 +11,4 @@ export {
 } from './format.js';
 export { inches, type LengthUnit, TOLERANCE_MM } from './length.js';
 export { type ParseContext, type ParsedLength, parseLength } from './parse.js';
+export { weightIn, weightUnit } from './weight.js';

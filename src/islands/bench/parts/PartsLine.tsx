@@ -1,16 +1,15 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { weightOf } from '../../../core/fronts/index.js';
 import type { SolvedCabinet } from '../../../core/solve.js';
+import { weightIn, weightUnit } from '../../../core/units/index.js';
 import { useBench } from '../context.js';
 
 const FEET2 = 10.7639;
-const POUNDS = 2.20462;
 
 /** Area (m²) and weight (kg) in the measures of the job. */
 function inShort(area: number, weight: number, unit: 'mm' | 'in'): string {
-  return unit === 'mm'
-    ? `${area.toFixed(1)} m², ${Math.round(weight)} kg`
-    : `${(area * FEET2).toFixed(1)} ft², ${Math.round(weight * POUNDS)} lb`;
+  const covered = unit === 'mm' ? `${area.toFixed(1)} m²` : `${(area * FEET2).toFixed(1)} ft²`;
+  return `${covered}, ${Math.round(weightIn(weight, unit))} ${weightUnit(unit)}`;
 }
 
 /** One line under the sheet: what the last act changed, and the parts in short, which opens their list. */

@@ -13,6 +13,7 @@ import {
 import type { Dim } from '../../../core/derive/index.js';
 import { newId, pathTo, type SheetLayout } from '../../../core/job/index.js';
 import { usedShare } from '../../../core/sheets/index.js';
+import { weightIn, weightUnit } from '../../../core/units/index.js';
 import { useBench } from '../../bench/context.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useCutting, useDemand } from '../context.js';
@@ -22,6 +23,12 @@ import { Working } from '../Working.js';
 const INK = '#1b2426';
 
 const amount = ({ mm }: Dim) => mm.toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+
+/** How much of a material is used, in words. */
+function takes(quantity: number, unit: 'sheets' | 'm³' | 'm'): string {
+  if (unit === 'sheets') return `${quantity} ${quantity === 1 ? 'sheet' : 'sheets'}`;
+  return `${quantity.toFixed(unit === 'm' ? 1 : 3)} ${unit}`;
+}
 
 /** What the job costs and weighs: by cabinet, by material, by operation, from the shop's prices and minutes. */
 export function CostsView({ jobId }: { jobId: string }) {
@@ -45,6 +52,7 @@ export function CostsView({ jobId }: { jobId: string }) {
   }, [demands, job.layouts, job.stock.sheets, job.workshop.cutting]);
   const cost = useMemo(() => layouts && costOf(job, cabinets, layouts), [job, cabinets, layouts]);
   const { money } = job.workshop.costs;
+  const { unit } = job.display;
   const proposed = demands.filter(({ material }) => !job.layouts?.some(({ id }) => id === material.id)).length;
   if (!cost || !layouts)
     return (
@@ -66,7 +74,9 @@ export function CostsView({ jobId }: { jobId: string }) {
           <Working dim={cost.time}>{(cost.time.mm / 60).toFixed(1)} hours of work</Working>
         </span>
         <span>
-          <Working dim={cost.weight}>{cost.weight.mm.toFixed(0)} kg of wood in all</Working>
+          <Working dim={cost.weight}>
+            {weightIn(cost.weight.mm, unit).toFixed(0)} {weightUnit(unit)} of wood in all
+          </Working>
         </span>
         {proposed > 0 && (
           <span className="text-ink-soft">
@@ -120,7 +130,7 @@ export function CostsView({ jobId }: { jobId: string }) {
               ))}
               <th className="px-1 font-normal">Together</th>
               <th className="px-1 font-normal">Minutes</th>
-              <th className="px-1 font-normal">kg</th>
+              <th className="px-1 font-normal">{weightUnit(unit)}</th>
             </tr>
           </thead>
           <tbody>
@@ -142,7 +152,7 @@ export function CostsView({ jobId }: { jobId: string }) {
                 <td className="px-1">
                   <Working dim={each.time}>{each.time.mm.toFixed(0)}</Working>
                 </td>
-                <td className="px-1">{each.weight.mm.toFixed(1)}</td>
+                <td className="px-1">{weightIn(each.weight.mm, unit).toFixed(1)}</td>
               </tr>
             ))}
           </tbody>
@@ -156,22 +166,20 @@ export function CostsView({ jobId }: { jobId: string }) {
               <th className="px-1 text-left font-normal">Material</th>
               <th className="px-1 font-normal">Takes</th>
               <th className="px-1 font-normal">{money}</th>
-              <th className="px-1 font-normal">kg</th>
+              <th className="px-1 font-normal">{weightUnit(unit)}</th>
             </tr>
           </thead>
           <tbody>
-            {cost.materials.map(({ material, name, quantity, unit, cost: sum, weight }) => (
+            {cost.materials.map(({ material, name, quantity, unit: counted, cost: sum, weight }) => (
               <tr key={material} className="border-b border-sheet-edge">
                 <td className="px-1 text-left">{name}</td>
-                <td className="px-1">
-                  {unit === 'sheets' ? quantity : quantity.toFixed(unit === 'm' ? 1 : 3)} {unit}
-                </td>
+                <td className="px-1">{takes(quantity, counted)}</td>
                 <td className="px-1">
                   <Working dim={sum} className="font-semibold">
                     {amount(sum)}
                   </Working>
                 </td>
-                <td className="px-1">{weight > 0 ? weight.toFixed(1) : ''}</td>
+                <td className="px-1">{weight > 0 ? weightIn(weight, unit).toFixed(1) : ''}</td>
               </tr>
             ))}
           </tbody>
