@@ -7,7 +7,7 @@ import { buildableDecisions, solveWith } from '../../../tests/support/cabinets.j
 import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
 import { length, spanFrom } from '../derive/index.js';
 import { dowel, type Operation } from '../machining/index.js';
-import { fastenersOf, makePart, type Part } from '../parts/index.js';
+import { fastenersOf, makePart, type Part, toCabinet } from '../parts/index.js';
 import { loadSolids } from '../solids/index.js';
 import { type AssemblyStep, assemblyOf, leaving, meetingsOf, unheld } from './index.js';
 
@@ -133,6 +133,41 @@ test('every hole for a screw begins a fastener that says in which part it ends, 
       }
   }
   assert.ok(begun > 500 && passed > 20 && elsewhere > 300, `${begun} begun, ${passed} passed, ${elsewhere} others`);
+});
+
+test('a screw as it is bought ends in the wood it is said to end in, short of the other side, as points in space', () => {
+  const sizes = new Set<number>();
+  let looked = 0;
+  for (const inch of [false, true])
+    for (let seed = 0; seed < 120; seed += 1) {
+      const { decisions } = buildable(seed);
+      const step = inch ? { fasteners: { screwStep: 6.35 } } : {};
+      const { parts, findings } = solveWith({ ...decisions, settings: { ...decisions.settings, ...step } });
+      if (findings.some(({ severity }) => severity === 'stop')) continue;
+      for (const { fastens, through, operation } of fastenersOf(parts)) {
+        if (fastens.kind !== 'screw' || operation.kind !== 'holes') continue;
+        const long = fastens.size.length.mm;
+        sizes.add(long);
+        const { from, offset, face, positions } = operation;
+        for (const [at, { mm }] of positions.entries()) {
+          const off = from.endsWith('0')
+            ? offset.mm
+            : (from === 'u1' ? through.length.mm : through.width.mm) - offset.mm;
+          const [u, v] = from.startsWith('u') ? [off, mm] : [mm, off];
+          const tip = toCabinet(through.placement, u, v, face === 1 ? long : through.thickness.mm - long);
+          const key = typeof fastens.into === 'string' ? fastens.into : fastens.into?.[at];
+          const held = parts.find((part) => part.key === key);
+          assert.ok(held, `${seed}: ${key}`);
+          for (const axis of [0, 1, 2] as const)
+            assert.ok(
+              tip[axis] > held.extent.min[axis] + 1 && tip[axis] < held.extent.max[axis] - 1,
+              `${seed}: ${long} through ${through.key} (${operation.reason}) ends at ${tip} in ${key}`,
+            );
+          looked += 1;
+        }
+      }
+    }
+  assert.ok(looked > 3000 && sizes.size > 6, `${looked} screws of ${sizes.size} lengths`);
 });
 
 /** With a dowel out of its end at `u1`, 10 long, in the middle of that end or over another part. */

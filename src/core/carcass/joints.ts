@@ -15,7 +15,7 @@ import type { Joint } from './build.js';
 import { cutIn, notchedFor, stopShort } from './dadoes.js';
 import { endShows } from './ends.js';
 import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
-import { clearOfCuts, onReceiver, placesOf, screwInEnd } from './places.js';
+import { clearOfCuts, onReceiver, placesOf, screwInto } from './places.js';
 import { type Seat, seatsOf } from './seats.js';
 
 /**
@@ -125,7 +125,7 @@ function screwPath(
   const diameter = SCREW_WAY;
   const by: By = { kind: 'joint', what: 'way' };
   if (joint.kind === 'screws') {
-    const depth = screwInEnd(seat.part.thickness, fasteners);
+    const { reach: depth } = screwInto(seat.part, joint.member.end, member, fasteners);
     if (depth.mm <= 0) return undefined;
     const reason = `way of the screws: ${joint.reason}`;
     const inEnd = inMember(joint, joint.member, member, seat, places);
@@ -186,7 +186,9 @@ function machineJoint(
   const inReceiver = () => onReceiver(joint, seat, places);
   const inEnd = () => (joint.member && member ? inMember(joint, joint.member, member, seat, places) : undefined);
   switch (joint.kind) {
-    case 'screws':
+    case 'screws': {
+      const { length, reach } = screwInto(part, joint.member?.end, member, fasteners);
+      const sized = { size: { length }, reach };
       return {
         receiver: [
           {
@@ -200,15 +202,15 @@ function machineJoint(
             fastens: {
               kind: 'screw',
               use: CONSTRUCTION,
-              size: { length: fasteners.screwLength },
               into: joint.member?.key ?? holds,
-              reach: screwInEnd(part.thickness, fasteners),
               inEdge: true,
+              ...sized,
             },
           },
         ],
         member: [],
       };
+    }
     case 'pocket': {
       const end = inEnd();
       if (!joint.member || !member || !end) return { receiver: [], member: [] };

@@ -4,15 +4,35 @@ import {
   type EdgeReference,
   type Face,
   fastenersAlong,
+  longestIn,
   type Operation,
   placeRow,
   SCREW_WAY,
   takenAlong,
 } from '../machining/index.js';
-import { edgeOf, sizeOf } from '../parts/index.js';
+import { edgeOf, type Part, sizeOf } from '../parts/index.js';
 import type { Joint } from './build.js';
 import { halfOf } from './facing.js';
 import type { Seat } from './seats.js';
+
+/**
+ * The screw of the box through a part into an end or an edge of what joins, and how far it goes in there; shorter where
+ * that is narrower than the screw is long.
+ */
+export function screwInto(
+  part: Part,
+  end: EdgeReference | undefined,
+  member: Part | undefined,
+  fasteners: ResolvedSettings['fasteners'],
+): { readonly length: Dim; readonly reach: Dim } {
+  const { screwLength, screwStep } = fasteners;
+  const room = member && (end?.startsWith('v') ? member.width : member.length);
+  const usual = { length: screwLength, reach: screwInEnd(part.thickness, fasteners) };
+  if (!room || room.mm >= screwLength.mm) return usual;
+  const length = longestIn(part.thickness, room, screwStep);
+  if (length.mm >= screwLength.mm) return usual;
+  return { length, reach: length.minus(part.thickness).as('screw in the end of the part') };
+}
 
 /** How far a screw through a panel so thick goes into the end of what joins. */
 export function screwInEnd(thickness: Dim, { screwLength }: ResolvedSettings['fasteners']): Dim {

@@ -600,6 +600,21 @@ test('no rule fires on the demo jobs', () => {
   }
 });
 
+test('screws that hold little are named by their own length, and longer ones offered only where they would not come out', () => {
+  const said = (settings: CabinetDecisions['settings']) =>
+    solveWith({ from: 'wall', settings: settings ?? {} }).findings.find(
+      ({ rule }) => rule === 'machining/screw-holds-little',
+    );
+  const short = said({ fasteners: { screwLength: 40 } });
+  assert.match(short?.what ?? '', /^Screws 40 mm long hold only 22/);
+  assert.match(short?.proposed[0]?.label ?? '', /^Take screws of 45 mm/);
+  const narrow = said({ nailer: { width: 25 } });
+  assert.match(narrow?.what ?? '', /^Screws 40 mm long hold only 22.* in nailer\.$/);
+  assert.match(narrow?.why ?? '', /would come out of it/);
+  assert.deepEqual(narrow?.proposed, []);
+  assert.equal(said({ nailer: { width: 60 } }), undefined);
+});
+
 test('every fix can be applied and settles its finding', () => {
   const bad: CabinetDecisions[] = [
     { from: 'wall', settings: { nailer: { rails: 'none' } } },

@@ -116,17 +116,18 @@ const screwHoldsLittle: FindingRule = {
     const [worst] = [...short].sort((a, b) => a.reach.mm - b.reach.mm);
     if (!worst) return [];
     const into = parts.filter(({ key }) => short.some((row) => row.into === key));
+    const narrow = worst.size.length.mm < screwLength.mm;
     const path = settingPath(context, 'fasteners/screwLength');
     const value = soldFrom(worst.size.length.plus(hold).minus(worst.reach), screwStep).mm;
     return [
       {
         severity: 'stop',
         what: `Screws ${show(worst.size.length.mm)} long hold only ${show(Math.max(0, worst.reach.mm))} in ${[...new Set(into.map(({ name }) => name.toLowerCase()))].join(', ')}.`,
-        why: `In an end or an edge they want ${show(hold.mm)}. Take longer ones.`,
+        why: `In an end or an edge they want ${show(hold.mm)}. ${narrow ? 'Longer ones would come out of it: make it wider, or join it otherwise.' : 'Take longer ones.'}`,
         numbers: [worst.reach, hold],
         parts: into.map(({ key }) => key),
         settings: [path, settingPath(context, 'fasteners/hold')],
-        fixes: value > screwLength.mm ? [{ label: `Take screws of ${show(value)}`, edits: [{ path, value }] }] : [],
+        fixes: narrow ? [] : [{ label: `Take screws of ${show(value)}`, edits: [{ path, value }] }],
       },
     ];
   },

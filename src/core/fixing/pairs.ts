@@ -3,7 +3,7 @@ import { type Dim, length } from '../derive/index.js';
 import type { Resolved } from '../document/index.js';
 import { axisIndex, type Part, SAME_PLANE, uprightAt } from '../parts/index.js';
 import { within } from '../words.js';
-import type { Screwed } from './screws.js';
+import type { Screwed } from './holes.js';
 
 /** What is screwed on goes at most so far apart: end panels, fillers, plinths; a back closer, a groove's back to a nailer (mm). */
 const ADDED = length(300, 'screws of what is added at most apart');

@@ -75,6 +75,21 @@ export function soldFrom(least: Dim, step: Dim): Dim {
   return solved('screw length', mm, 'mm', [least, step], 'the shortest that is sold and as long');
 }
 
+/** Less than this of a screw holds nothing (mm). */
+export const LEAST_HOLD = 8;
+/** What stays before the point of a screw (mm). */
+const SHORT_OF_FACE = length(3, 'short of the far side');
+
+/**
+ * The longest screw through so much that stays short of the far side of what holds it, by the lengths that are sold;
+ * shortened to what there is where that hardly reaches it.
+ */
+export function longestIn(before: Dim, room: Dim, step: Dim): Dim {
+  const most = before.plus(room).minus(SHORT_OF_FACE);
+  const sold = soldUpTo(most, step);
+  return sold.mm - before.mm < LEAST_HOLD ? most.as('screw, shortened') : sold;
+}
+
 /** Lengths pocket screws are sold in (in); where screws come by whole millimetres they are called by the nearest. */
 const POCKET_SCREWS = [1, 1.25, 1.5, 2, 2.5].map((size) => inches(size));
 

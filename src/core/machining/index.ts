@@ -18,6 +18,8 @@ export {
   type FastenerKind,
   type FastenerSize,
   type Fastens,
+  LEAST_HOLD,
+  longestIn,
   pilotFor,
   pocketScrew,
   soldFrom,
