@@ -116,13 +116,18 @@ function fasteners({ parts }: Bought, style: LengthStyle): Draft[] {
 
 /** What each kind of fastener is called on a list. */
 const said: Readonly<
-  Record<FastenerKind, (fastens: Fastens, show: (mm: number) => string) => Pick<Draft, 'name' | 'note'>>
+  Record<FastenerKind, (fastens: Fastens, show: (mm: number) => string) => Pick<Draft, 'name' | 'note' | 'keptAs'>>
 > = {
   screw: ({ size, use, headed }, show) => ({
     name: `Screws ${show(size.length.mm)}: ${use}`,
     note: headed ?? 'countersunk',
   }),
-  'pocket screw': ({ size }, show) => ({ name: `Pocket screws ${show(size.length.mm)}`, note: 'washer head' }),
+  'pocket screw': ({ size }, show) => ({
+    name: `Pocket screws ${show(size.length.mm)}`,
+    // The same screw is called 1 1/4 in and 32 mm.
+    keptAs: `Pocket screws ${formatLengthWithUnit(Math.round(size.length.mm), KEPT_IN)}`,
+    note: 'washer head',
+  }),
   dowel: ({ size }, show) => ({
     name: `Dowels ${show(size.diameter?.mm ?? 0)}`,
     note: `up to ${show(size.length.mm)} long`,
