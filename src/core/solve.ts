@@ -1,3 +1,4 @@
+import { produce } from 'immer';
 import { buildCarcass } from './carcass/index.js';
 import {
   type Cabinet,
@@ -41,18 +42,24 @@ export function fixesFor({ job, cabinets, findings }: SolvedJob, id: string): re
   const finding = findings.find((each) => each.id === id);
   if (!finding) return [];
   const solved = cabinets.find((each) => each.findings.includes(finding));
-  return solved ? finding.proposed.filter((fix) => settles(fix, finding, job, solved)) : finding.proposed;
+  if (!solved) return finding.proposed;
+  const { cabinets: _others, ...head } = job;
+  const solveOne = solverOf(head);
+  return finding.proposed.filter((fix) => settles(fix, finding, { head, solveOne }, solved));
 }
 
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
-function settles(fix: Act, finding: Finding, job: Job, { cabinet, findings }: SolvedCabinet): boolean {
-  const { cabinets: _others, ...head } = job;
-  const trial: Job = structuredClone({ ...head, cabinets: [cabinet] });
-  applyEdits(trial, fix.edits);
+function settles(
+  fix: Act,
+  finding: Finding,
+  { head, solveOne }: { readonly head: JobHead; readonly solveOne: (cabinet: Cabinet) => SolvedCabinet },
+  { cabinet, findings }: SolvedCabinet,
+): boolean {
+  const trial = produce({ ...head, cabinets: [cabinet] } as Job, (draft) => applyEdits(draft as Job, fix.edits));
   const [changed] = trial.cabinets;
   const { cabinets: _cabinets, ...headAfter } = trial;
   if (!changed || !readCabinet(changed).ok || !readJobHead(headAfter).ok) return false;
-  const after = solveCabinet(headAfter, changed).findings;
+  const after = (sameHead(head, headAfter) ? solveOne(changed) : solveCabinet(headAfter, changed)).findings;
   const alike = (other: Finding) => other.rule === finding.rule && other.parts.join() === finding.parts.join();
   return (
     !after.some((other) => other.rule === finding.rule && other.what === finding.what) &&
@@ -136,33 +143,65 @@ export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
   return (cabinet) => solveCabinet(head, cabinet, standards, spoken);
 }
 
+/** Solves a job again and again. */
+export interface Solver {
+  (job: Job): SolvedJob;
+  /** Solves a job that may be refused: what is remembered stays as it is until that is kept. */
+  tried(job: Job): { readonly solved: SolvedJob; keep(): void };
+  /** One cabinet as it might be; what its head says is worked out once while the head stays as it is. */
+  one(head: JobHead, cabinet: Cabinet): SolvedCabinet;
+}
+
+/** What a solver knows of the job it solved last. */
+interface Remembered {
+  readonly head: JobHead;
+  readonly solveOne: (cabinet: Cabinet) => SolvedCabinet;
+  readonly cabinets: ReadonlyMap<string, SolvedCabinet>;
+  readonly converted: ReadonlyMap<Standing, Converted>;
+}
+
 /**
  * Keeps the last result of every cabinet: an edit re-solves only what it touched. Documents are compared by identity,
  * so callers must not change one in place.
  */
-export function createSolver(): (job: Job) => SolvedJob {
-  let head: JobHead | undefined;
-  let solveOne: ((cabinet: Cabinet) => SolvedCabinet) | undefined;
-  let solvedCabinets = new Map<string, SolvedCabinet>();
-  let converted: ReadonlyMap<Standing, Converted> = new Map();
-  return (job) => {
-    if (!head || !solveOne || !sameHead(head, job)) {
-      solvedCabinets = new Map();
-      converted = new Map();
-      solveOne = solverOf(job);
-    }
-    head = job;
-    const solved = solveOne;
-    const next = new Map<string, SolvedCabinet>();
-    const cabinets = job.cabinets.map((cabinet) => {
-      const known = solvedCabinets.get(cabinet.id);
-      const result = known?.cabinet === cabinet ? known : solved(cabinet);
-      next.set(cabinet.id, result);
-      return result;
-    });
-    solvedCabinets = next;
-    converted = convertedOf(job, converted);
-    return joinCabinets(job, cabinets, besides(job, next), [...converted.values()]);
+export function createSolver(): Solver {
+  let known: Remembered | undefined;
+  const tried: Solver['tried'] = (job) => {
+    const { solved, remembered } = solvedFrom(known, job);
+    return {
+      solved,
+      keep() {
+        known = remembered;
+      },
+    };
+  };
+  const solver = (job: Job) => {
+    const { solved, keep } = tried(job);
+    keep();
+    return solved;
+  };
+  const one: Solver['one'] = (head, cabinet) =>
+    (known && sameHead(known.head, head) ? known.solveOne : solverOf(head))(cabinet);
+  return Object.assign(solver, { tried, one });
+}
+
+function solvedFrom(
+  known: Remembered | undefined,
+  job: Job,
+): { readonly solved: SolvedJob; readonly remembered: Remembered } {
+  const before = known && sameHead(known.head, job) ? known : undefined;
+  const solveOne = before?.solveOne ?? solverOf(job);
+  const next = new Map<string, SolvedCabinet>();
+  const cabinets = job.cabinets.map((cabinet) => {
+    const kept = before?.cabinets.get(cabinet.id);
+    const result = kept?.cabinet === cabinet ? kept : solveOne(cabinet);
+    next.set(cabinet.id, result);
+    return result;
+  });
+  const converted = convertedOf(job, before?.converted ?? new Map());
+  return {
+    solved: joinCabinets(job, cabinets, besides(job, next), [...converted.values()]),
+    remembered: { head: job, solveOne, cabinets: next, converted },
   };
 }
 

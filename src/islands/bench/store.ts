@@ -6,7 +6,7 @@ import type { Job } from '../../core/document/index.js';
 import { ALL_LAYERS, type Beside, type Layers } from '../../core/drawing/index.js';
 import type { Finding } from '../../core/findings/index.js';
 import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
-import { createSolver, type SolvedCabinet, type SolvedJob, solveCabinet } from '../../core/solve.js';
+import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
 import type { Outcome } from '../fields/LengthField.js';
 import { FIRST_LOOK, type Look } from './picture/looks.js';
 import type { BenchView } from './sheet/views/index.js';
@@ -174,13 +174,10 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
         if (next === state.job) return { ok: true };
         const problem = documentRefusal(state.job, next);
         if (problem) return { ok: false, message: problem };
-        const solved = solver(next);
+        const { solved, keep } = solver.tried(next);
         const refusal = stackRefusal(state.solved, solved, act);
-        if (refusal) {
-          // Put the solver's memory back to what stays on the bench.
-          solver(state.job);
-          return { ok: false, message: refusal };
-        }
+        if (refusal) return { ok: false, message: refusal };
+        keep();
         const step: Step = { label: act.label, before: state.job, after: next };
         set({
           job: next,
@@ -200,7 +197,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
         const before = solved.cabinets.find(({ cabinet }) => cabinet.id === cabinetId);
         const cabinet = next.cabinets.find(({ id }) => id === cabinetId);
         if (!before || !cabinet) return null;
-        return stopBrought(before.findings, solveCabinet(next, cabinet).findings)?.what ?? null;
+        return stopBrought(before.findings, solver.one(next, cabinet).findings)?.what ?? null;
       },
       undo: () => move('past'),
       redo: () => move('future'),
