@@ -1,90 +1,142 @@
-/** npm run bench: how long the work takes here, beside what it may take. Medians and p99; nothing is asserted. */
-import { readFileSync } from 'node:fs';
+/**
+ * npm run bench: how long the work of the core takes here, beside what it may take; medians, p99, and multiples of two
+ * fixed loops. Nothing is asserted.
+ *   --against COMMIT   builds the core of that commit as well and alternates both in one run, pair by pair
+ *   --quick            fewer rounds, to look
+ *   --core             only the core: no database, no browser
+ */
+import { performance } from 'node:perf_hooks';
 import { Bench } from 'tinybench';
-import { type Cabinet, type Job, readJobText } from '../src/core/document/index.js';
-import { pathTo } from '../src/core/job/index.js';
-import { findClashes } from '../src/core/machining/index.js';
-import { createSolver, solve, solveCabinet } from '../src/core/solve.js';
-import { createBenchStore } from '../src/islands/bench/store.js';
-import { manyCabinets } from './jobs.js';
+import { inChromium } from './chromium.js';
+import { allocation, arithmetic, QUIET } from './reference.js';
 import { benchStorage } from './storage.js';
+import { type Work, workOf } from './work.js';
 
-const demo = readJobText(readFileSync('demo/reading-room.alcove.json', 'utf8'));
-if (!demo.ok) throw new Error('the demo job is not valid');
-const one = demo.value;
-const sixty = manyCabinets(60);
-const large = manyCabinets(1000);
-const solved = solve(sixty);
-const solver = createSolver();
-solver(sixty);
-let width = 400;
+const option = (name: string) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? undefined : process.argv[at + 1];
+};
+const quick = process.argv.includes('--quick');
+const ROUNDS = quick ? 3 : 9;
+/** So long each work is done on end in a round, and how often what takes seconds (ms). */
+const ON_END = quick ? 120 : 300;
+const LONG_ROUNDS = quick ? 1 : 4;
 
-/** Fixed arithmetic, so that runs on different machines compare: every figure is also given as a multiple of it. */
-function reference(): number {
-  let sum = 0;
-  for (let at = 1; at < 200_000; at += 1) sum += Math.sqrt(at) / at;
-  return sum;
+/** Times of one work, round by round (ms). */
+type Rounds = number[][];
+interface Side {
+  readonly name: string;
+  readonly work: ReadonlyMap<string, Work>;
+  readonly times: Map<string, Rounds>;
 }
 
-/** An edit as the bench makes it: checked, solved, its consequences told. */
-function editing(job: Job): () => void {
-  const store = createBenchStore(job, null);
-  const [, cabinet] = job.cabinets as [Cabinet, Cabinet];
-  const path = pathTo.cabinetField(cabinet.id, 'size/width');
-  let at = 0;
-  return () => {
-    at = (at + 1) % 300;
-    store.getState().act({ label: 'Width', edits: [{ path, value: 450 + at }] });
-  };
-}
-
-const editSixty = editing(sixty);
-const editMany = editing(manyCabinets(300));
-
-const bench = new Bench({ time: 4000, warmupTime: 2000 });
-bench.add('reference loop|', () => {
-  reference();
+const sideOf = (name: string, work: readonly Work[]): Side => ({
+  name,
+  work: new Map(work.map((each) => [each.name, each])),
+  times: new Map(),
 });
-bench
-  .add('one cabinet after an edit|2 ms, p99 8 ms', () => {
-    const [cabinet] = one.cabinets as [Cabinet];
-    width = 400 + ((width + 1) % 800);
-    solveCabinet(one, { ...cabinet, size: { ...cabinet.size, width } });
-  })
-  .add('60 cabinets from nothing|120 ms', () => {
-    solve(sixty);
-  })
-  .add('60 cabinets after one edit|5 ms', () => {
-    const cabinets = [...sixty.cabinets];
-    const cabinet = cabinets[30] as Cabinet;
-    width = 400 + ((width + 1) % 800);
-    cabinets[30] = { ...cabinet, size: { ...cabinet.size, width } };
-    solver({ ...sixty, cabinets });
-  })
-  .add('clearances in 60 cabinets|within the 120 ms above', () => {
-    for (const { parts } of solved.cabinets)
-      for (const { machining, length, width, thickness } of parts)
-        findClashes(machining, { length: length.mm, width: width.mm, thickness: thickness.mm }, 2);
+
+const median = (times: readonly number[]) => at(times, 0.5);
+function at(times: readonly number[], share: number): number {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? Number.NaN;
+}
+
+/** Does one work for a while; its times, one by one. */
+async function timesOf(run: () => unknown, long: boolean): Promise<number[]> {
+  if (long) {
+    const begun = performance.now();
+    run();
+    return [performance.now() - begun];
+  }
+  const bench = new Bench({ time: ON_END, iterations: 3, warmup: false, retainSamples: true });
+  bench.add('work', () => {
+    run();
   });
-bench.add('store.act at 60 cabinets|4 ms', editSixty).add('store.act at 300 cabinets|6 ms', editMany);
-await bench.run();
-// A second or two each: a few times are enough.
-const long = new Bench({ time: 0, iterations: 5, warmupTime: 0, warmupIterations: 1 });
-long.add('1,000 cabinets from nothing|linear: 1000/60 of the 60', () => {
-  solve(large);
-});
-await long.run();
+  const [task] = await bench.run();
+  const result = task?.result;
+  return result && 'latency' in result ? [...(result.latency.samples ?? [])] : [];
+}
 
-const rows = [...bench.tasks, ...long.tasks].map((task) => {
-  const [name, target] = task.name.split('|');
-  const latency = 'latency' in task.result ? task.result.latency : undefined;
-  return { work: name, 'median ms': latency?.p50?.toFixed(3), 'p99 ms': latency?.p99?.toFixed(3), target };
-});
-const unit = Number(rows[0]?.['median ms'] ?? Number.NaN);
-const median = (name: string) => Number(rows.find((row) => row.work === name)?.['median ms'] ?? Number.NaN);
-const growth = median('1,000 cabinets from nothing') / median('60 cabinets from nothing') / (1000 / 60);
-console.table([
-  ...rows.map((row) => ({ ...row, 'times the reference': (Number(row['median ms']) / unit).toFixed(2) })),
-  ...(await benchStorage()),
+async function round(side: Side, name: string): Promise<void> {
+  const work = side.work.get(name);
+  if (!work) return;
+  side.times.set(name, [...(side.times.get(name) ?? []), await timesOf(work.run, work.long === true)]);
+}
+
+const own = sideOf('now', workOf());
+const old = process.env.ALCOVE_BENCH_AGAINST;
+const other = old ? sideOf('before', ((await import(old)) as { workOf(): Work[] }).workOf()) : undefined;
+const sides = other ? [own, other] : [own];
+const references = sideOf('reference', [
+  { name: 'arithmetic', target: '', run: arithmetic },
+  { name: '100,000 small objects', target: '', run: allocation },
 ]);
-console.log(`growth from 60 to 1,000 cabinets: ${growth.toFixed(2)} times linear`);
+
+// Once without counting: what is first compiled is not what is measured.
+for (const side of [references, ...sides])
+  for (const { run, long } of side.work.values()) if (!long) await timesOf(run, false);
+for (let turn = 0; turn < ROUNDS; turn += 1)
+  for (const { name, long } of own.work.values()) {
+    if (long && turn >= LONG_ROUNDS) continue;
+    // What the work before left behind is not theirs.
+    globalThis.gc?.();
+    for (const reference of references.work.keys()) await round(references, reference);
+    // Whoever comes second finds the other's rubbish: they take turns.
+    for (const side of turn % 2 === 0 ? sides : [...sides].reverse()) await round(side, name);
+  }
+
+const all = (side: Side, name: string) => (side.times.get(name) ?? []).flat();
+const fixed = (value: number, digits = 3) => value.toFixed(digits);
+const [sum, made] = [...references.work.keys()].map((name) => median(all(references, name))) as [number, number];
+const quiet = [...references.work.keys()].map((name) => {
+  const times = all(references, name);
+  return { name, median: median(times), p99: at(times, 0.99) };
+});
+console.table(
+  quiet.map(({ name, median: middle, p99 }) => ({
+    reference: name,
+    'median ms': fixed(middle),
+    'p99 ms': fixed(p99),
+    'p99 / median': fixed(p99 / middle, 2),
+  })),
+);
+const ratiosOf = (name: string) => {
+  const [mine, theirs] = [own.times.get(name) ?? [], other?.times.get(name) ?? []];
+  return mine.flatMap((times, turn) => (theirs[turn] ? [median(times) / median(theirs[turn])] : []));
+};
+console.table(
+  [...own.work.values()].map(({ name, target }) => {
+    const times = all(own, name);
+    const ratios = ratiosOf(name);
+    return {
+      work: name,
+      'median ms': fixed(median(times)),
+      'p99 ms': times.length > 20 ? fixed(at(times, 0.99)) : '',
+      target,
+      'times arithmetic': fixed(median(times) / sum, 2),
+      'times objects': fixed(median(times) / made, 2),
+      ...(other
+        ? {
+            'before, median ms': fixed(median(all(other, name))),
+            'now / before': ratios.length > 0 ? fixed(median(ratios)) : '',
+            'pair by pair': ratios.map((ratio) => fixed(ratio, 2)).join(' '),
+          }
+        : {}),
+    };
+  }),
+);
+const growth = (many: string, sixty: string) => median(all(own, many)) / median(all(own, sixty)) / (1000 / 60);
+console.log(
+  `growth from 60 to 1,000 cabinets: ${fixed(growth('1,000 cabinets, several alike, from nothing', '60 cabinets, several alike, from nothing'), 2)} times linear, unlike ones ${fixed(growth('1,000 unlike cabinets from nothing', '60 unlike cabinets from nothing'), 2)}`,
+);
+if (!process.argv.includes('--core')) {
+  console.table(await benchStorage());
+  console.log(await inChromium());
+}
+const loud = quiet.filter(({ median: middle, p99 }) => p99 > QUIET * middle);
+console.log(
+  loud.length === 0
+    ? `the machine was quiet: these figures count${option('against') ? `, against ${option('against')}` : ''}`
+    : `the machine was not quiet (${loud.map(({ name }) => name).join(', ')}: p99 over ${QUIET} times the median): these figures do not count${other ? '; the ratios of pairs say more than they' : ''}`,
+);
