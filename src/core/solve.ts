@@ -1,4 +1,4 @@
-import { produce } from 'immer';
+import { Immer } from 'immer';
 import { buildCarcass } from './carcass/index.js';
 import {
   type Cabinet,
@@ -47,6 +47,9 @@ export function fixesFor({ job, cabinets, findings }: SolvedJob, id: string): re
   const solveOne = solverOf(head);
   return finding.proposed.filter((fix) => settles(fix, finding, { head, solveOne }, solved));
 }
+
+/** A copy that shares what no edit touches; what is given is left as it is, not frozen. */
+const { produce } = new Immer({ autoFreeze: false });
 
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
 function settles(
