@@ -4,7 +4,7 @@ import { existsSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
 import { build } from 'esbuild';
 import { installPackages, root, run, say } from './prepare.mjs';
-import { runnerArgs, testsIn, together, wantsBuild } from './tests.mjs';
+import { isSweep, runnerArgs, testsIn, together, wantsBuild } from './tests.mjs';
 
 /** So many test files are run; what is further away is counted. */
 const MOST = 8;
@@ -32,7 +32,7 @@ if (ranked.length === 0) {
   process.exit(0);
 }
 const built = ranked.filter(({ test }) => wantsBuild(test));
-const quick = ranked.filter(({ test }) => !wantsBuild(test));
+const quick = ranked.filter(({ test }) => !wantsBuild(test) && (!isSweep(test) || files.includes(test)));
 const chosen = quick.slice(0, MOST).map(({ test }) => test);
 const further = quick.length - chosen.length;
 for (const test of chosen) say(test);

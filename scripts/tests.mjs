@@ -15,6 +15,9 @@ export function testsIn(folder) {
     .sort();
 }
 
+/** True for a test that tries hundreds of cabinets, and takes its time. */
+export const isSweep = (file) => file.endsWith('.sweep.test.ts');
+
 /** True for a test that drives the browser, or talks to a built server. */
 export const wantsBuild = (file) => file.endsWith(BROWSER) || (file.startsWith('tests/') && !QUICK.test(file));
 /** Of the proofs beside the code, those that solve and look, and ask for no server. */

@@ -1,3 +1,5 @@
+/// <reference types="astro/client" />
+
 declare namespace App {
   /** What the host tells the pages it runs. */
   interface Locals {
