@@ -222,12 +222,20 @@ function write(db: Db, row: JobRow, before: Job, next: Job, edits: readonly Edit
     else if (placed.get(id) !== position) move.run(position, row.id, id);
     if (leftNeighbour !== null && touched.has(leftNeighbour) && !touched.has(id)) forget.run(row.id, id);
   });
-  // So is that of which pieces are cut, or no more; those of a cabinet that is gone are counted with any other.
-  for (const id of cutOtherwise(before.layouts ?? [], next.layouts ?? [])) forget.run(row.id, id);
-  const [first] = next.cabinets;
-  if (first && cutForNone(next) !== cutForNone(before)) forget.run(row.id, first.id);
+  for (const id of withOtherPiecesCut(before, next)) forget.run(row.id, id);
   // The head decides for every cabinet: they are figured again.
   if (edits.every(({ path }) => FIGURES_NOTHING.has(path.split('/')[0] ?? ''))) return;
   db.prepare('UPDATE cabinet SET stale = 1 WHERE job_id = ?').run(row.id);
   db.prepare('UPDATE built SET parts = NULL WHERE job_id = ?').run(row.id);
+}
+
+/** Cabinets of which other pieces are cut than before; those of a cabinet that is gone are counted with the first there is. */
+function withOtherPiecesCut(before: Job, next: Job): Iterable<string> {
+  const recut = before.layouts !== next.layouts;
+  const ids = (job: Job) => job.cabinets.map(({ id }) => id).join(' ');
+  // Most saves change neither, and a job may have thousands of pieces.
+  if (!recut && ids(before) === ids(next)) return [];
+  const [first] = next.cabinets;
+  const gone = first && cutForNone(next) !== cutForNone(before) ? [first.id] : [];
+  return [...gone, ...(recut ? cutOtherwise(before.layouts ?? [], next.layouts ?? []) : [])];
 }
