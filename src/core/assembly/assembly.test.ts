@@ -6,7 +6,7 @@ import { proveOrder } from '../../../tests/solids/order.js';
 import { buildableDecisions, solveWith } from '../../../tests/support/cabinets.js';
 import { SCHOOLS, TWO_COLUMNS } from '../../../tests/support/columns.js';
 import { length, spanFrom } from '../derive/index.js';
-import { dowel, type Operation } from '../machining/index.js';
+import { dowel, type Operation, pocketScrew } from '../machining/index.js';
 import { fastenersOf, makePart, type Part, toCabinet } from '../parts/index.js';
 import { loadSolids } from '../solids/index.js';
 import { type AssemblyStep, assemblyOf, leaving, meetingsOf, unheld } from './index.js';
@@ -168,6 +168,27 @@ test('a screw as it is bought ends in the wood it is said to end in, short of th
       }
     }
   assert.ok(looked > 3000 && sizes.size > 6, `${looked} screws of ${sizes.size} lengths`);
+});
+
+test('a pocket screw is bought so long that it grips, and comes out of nothing as thick as what it is driven from', () => {
+  const bought = (thickness: number, inch = false) => {
+    const set = inch
+      ? { pocketReach: length(12.7), screwStep: length(6.35) }
+      : { pocketReach: length(12), screwStep: length(5) };
+    return pocketScrew(length(thickness), set, 'side/left').size.length.mm;
+  };
+  assert.deepEqual(
+    [12, 15, 16.5, 18, 19, 25, 38].map((thick) => bought(thick)),
+    [25, 25, 25, 32, 32, 38, 51],
+  );
+  assert.deepEqual(
+    [1 / 2, 3 / 4, 1].map((size) => (bought(size * 25.4, true) / 25.4).toFixed(3)),
+    ['1.000', '1.250', '1.500'],
+  );
+  for (let thick = 15; thick <= 45; thick += 0.1) {
+    const into = bought(thick) - thick;
+    assert.ok(into > 5 && into < thick - 2.5, `${bought(thick)} in ${thick}`);
+  }
 });
 
 /** With a dowel out of its end at `u1`, 10 long, in the middle of that end or over another part. */

@@ -1,6 +1,7 @@
-import { type Dim, largest, length, measuredFrom } from '../derive/index.js';
+import { type Dim, largest, measuredFrom } from '../derive/index.js';
 import type { JointKind, ResolvedSettings } from '../document/index.js';
 import {
+  atPlaces,
   type EdgeReference,
   type Face,
   fastenersAlong,
@@ -130,15 +131,5 @@ export function clearOfCuts(
     // A tenon is wide: one alone keeps its part from turning. Of any other fastener none may go.
     least: joint.kind === 'tenons' ? 1 : usual.length,
   });
-  if (!placed.ok) return usual;
-  return placed.places.map((mm) => {
-    const own = nearestOf(usual, mm);
-    const moved = mm - own.mm;
-    return Math.abs(moved) < 1e-6
-      ? own
-      : own.plus(length(moved, 'moved clear of what is cut there')).as('position along the joint');
-  });
+  return placed.ok ? atPlaces(usual, placed.places, 'moved clear of what is cut there') : usual;
 }
-
-const nearestOf = (places: readonly Dim[], mm: number): Dim =>
-  places.reduce((best, each) => (Math.abs(each.mm - mm) < Math.abs(best.mm - mm) ? each : best));

@@ -95,7 +95,8 @@ const POCKET_SCREWS = [1, 1.25, 1.5, 2, 2.5].map((size) => inches(size));
 
 /**
  * A pocket screw in a part so thick that is to reach so far into the next: of those that are sold the one nearest to
- * thickness + reach, since the shoulder of the pocket leaves about as much of it in the part as that is thick.
+ * thickness + reach, since the shoulder of the pocket leaves about as much of it in the part as that is thick; none that
+ * would come out of a part as thick as its own.
  */
 export function pocketScrew(
   thickness: Dim,
@@ -103,10 +104,9 @@ export function pocketScrew(
   into: string,
   inEdge = false,
 ): Fastens {
-  const wanted = thickness.mm + reach.mm;
-  const nearest = POCKET_SCREWS.reduce((best, each) =>
-    Math.abs(each - wanted) < Math.abs(best - wanted) ? each : best,
-  );
+  const off = (long: number) => Math.abs(long - thickness.mm - reach.mm);
+  const fitting = POCKET_SCREWS.filter((long) => long <= 2 * thickness.mm - SHORT_OF_FACE.mm);
+  const nearest = fitting.reduce((best, each) => (off(each) < off(best) ? each : best), POCKET_SCREWS[0] ?? 0);
   const called = Number.isInteger(screwStep.mm) ? Math.round(nearest) : nearest;
   const size = { length: length(called, 'pocket screw') };
   return { kind: 'pocket screw', use: CONSTRUCTION, size, into, reach, inEdge };

@@ -1,4 +1,4 @@
-import type { Dim } from '../derive/index.js';
+import { type Dim, length } from '../derive/index.js';
 
 /** What a row of fasteners is to keep, all of it in mm along the row. */
 export interface FastenerRow {
@@ -53,7 +53,7 @@ export function atPlaces(usual: readonly Dim[], places: readonly number[], why: 
   return places.map((mm) => {
     const own = usual.reduce((best, each) => (Math.abs(each.mm - mm) < Math.abs(best.mm - mm) ? each : best));
     const by = mm - own.mm;
-    return Math.abs(by) < SAME ? own : own.plus(by).because(why);
+    return Math.abs(by) < SAME ? own : own.plus(length(by, why)).as(own.label);
   });
 }
 

@@ -1,5 +1,5 @@
 import { type Dim, length, plain } from '../../../derive/index.js';
-import { type Operation, placeRow, SCREW_WAY } from '../../../machining/index.js';
+import { atPlaces, type Operation, placeRow, SCREW_WAY } from '../../../machining/index.js';
 import type { CornerContext } from './corner.js';
 
 /** Fasteners keep this far above the groove of the bottom, from the upper edge, and from one to the next (mm). */
@@ -41,13 +41,7 @@ function clearOf(
     taken,
     least: column.length,
   });
-  if (!placed.ok) return column;
-  return placed.places.map((mm, at) => {
-    const own = column[at] as Dim;
-    return Math.abs(mm - own.mm) < 1e-6
-      ? own
-      : own.plus(length(mm - own.mm, 'moved clear of the pull')).as('screw of the corner');
-  });
+  return placed.ok ? atPlaces(column, placed.places, 'moved clear of the pull') : column;
 }
 
 function column(first: Dim, top: Dim): Dim[] {
