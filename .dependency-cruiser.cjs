@@ -2,6 +2,30 @@
 const only = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
 const TESTS = '\\.test\\.tsx?$';
 
+/** The stages of the core in the order in which data walks. No stage imports a later one, types included. */
+const STAGES = [
+  'ground',
+  'decisions',
+  'part',
+  'build',
+  'cabinet',
+  'motions',
+  'kinds',
+  'check',
+  'solve',
+  'present',
+  'shop',
+  'commands',
+];
+const noStageReachesAhead = STAGES.map((stage, at) =>
+  only(
+    `${stage}-looks-back-only`,
+    `Stages of the core stand in the order in which data walks: ${stage} knows none after it, types included.`,
+    { path: `^src/core/${stage}/`, pathNot: TESTS },
+    { path: `^src/core/(?!(${STAGES.slice(0, at + 1).join('|')})/)` },
+  ),
+);
+
 module.exports = {
   forbidden: [
     only(
@@ -12,8 +36,8 @@ module.exports = {
     ),
     only(
       'solids-in-one-place',
-      'The library of solids is known to src/core/solids alone.',
-      { path: '^src/', pathNot: '^src/core/solids/' },
+      'The library of solids is known to src/core/part/solids alone.',
+      { path: '^src/', pathNot: '^src/core/part/solids/' },
       { path: '^node_modules/manifold-3d/' },
     ),
     only(
@@ -53,22 +77,41 @@ module.exports = {
       { path: '^tests/' },
     ),
     only(
+      'no-circles-in-the-core',
+      'Modules of the core form no circles, types included.',
+      { path: '^src/core/' },
+      { circular: true },
+    ),
+    only(
       'no-circles',
       'Modules form no circles at run time.',
       {},
       { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     ),
+    ...noStageReachesAhead,
     only(
-      'units-and-derive-are-the-floor',
-      'Nothing stands below units and derive.',
-      { path: '^src/core/(units|derive)/', pathNot: TESTS },
-      { path: '^src/core/(?!units/|derive/)' },
+      'core-is-stages',
+      'Everything in the core stands in one of its stages.',
+      { path: `^src/core/(?!(${STAGES.join('|')})/)` },
+      {},
     ),
     only(
-      'no-deep-imports',
-      'A folder of the core is entered by its index.',
+      'stages-have-doors',
+      'A stage is entered by its index, or by the index of one of its rooms.',
+      { path: '^(src|cli)/', pathNot: `^src/core/|${TESTS}` },
+      { path: '^src/core/', pathNot: '/index\\.ts$' },
+    ),
+    only(
+      'stages-have-doors-for-each-other',
+      'A stage of the core is entered by its index, or by the index of one of its rooms.',
       { path: '^src/core/([^/]+)/', pathNot: TESTS },
-      { path: '^src/core/[^/]+/(?!index\\.ts)', pathNot: '^src/core/$1/' },
+      { path: '^src/core/', pathNot: ['^src/core/$1/', '/index\\.ts$'] },
+    ),
+    only(
+      'rooms-have-doors',
+      'A room of a stage is entered by its index.',
+      { path: '^src/core/([^/]+)/([^/]+)/', pathNot: TESTS },
+      { path: '^src/core/$1/[^/]+/', pathNot: ['^src/core/$1/$2/', '/index\\.ts$'] },
     ),
   ],
   options: {

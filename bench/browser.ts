@@ -1,8 +1,7 @@
 /** npm run bench:browser: how the bench feels in Chromium, beside what it may take. Nothing is asserted. */
 import { gzipSync } from 'node:zlib';
 import type { WebDriver } from 'selenium-webdriver';
-import type { Job } from '../src/core/document/index.js';
-import { writeJob } from '../src/core/document/index.js';
+import { type Job, writeJob } from '../src/core/decisions/index.js';
 import { eventually, openBrowser, untilAlive } from '../tests/support/browser.js';
 import { startServer } from '../tests/support/server.js';
 import { manyCabinets } from './jobs.js';

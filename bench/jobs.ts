@@ -1,5 +1,5 @@
-import { type Job, newCabinet, newJob } from '../src/core/document/index.js';
-import { countedIds } from '../src/core/job/index.js';
+import { countedIds, type Job, newCabinet } from '../src/core/decisions/index.js';
+import { newJob } from '../src/core/solve/index.js';
 
 /** A job of so many cabinets of several kinds and widths, drawers in every fourth. */
 export function manyCabinets(count: number): Job {

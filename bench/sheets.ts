@@ -1,8 +1,7 @@
 /** npm run bench:sheets: how many sheets each method takes in how long, beside what is provably needed. Nothing is asserted. */
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { type Job, readJobText } from '../src/core/document/index.js';
-import type { Method } from '../src/core/job/index.js';
+import type { Job, Method } from '../src/core/decisions/index.js';
 import {
   areaBound,
   boundOf,
@@ -13,8 +12,8 @@ import {
   planFor,
   stockOf,
   USUAL_WAY,
-} from '../src/core/sheets/index.js';
-import { solve } from '../src/core/solve.js';
+} from '../src/core/shop/index.js';
+import { readJobText, solve } from '../src/core/solve/index.js';
 import { classic } from '../tests/sheets/instances.js';
 import { bestOfRandom, firstFit } from '../tests/sheets/references.js';
 import { manyCabinets } from './jobs.js';

@@ -1,6 +1,6 @@
 import { rmSync } from 'node:fs';
-import { newCabinet, newJob } from '../src/core/document/index.js';
-import { countedIds, pathTo } from '../src/core/job/index.js';
+import { countedIds, newCabinet, pathTo } from '../src/core/decisions/index.js';
+import { newJob } from '../src/core/solve/index.js';
 import { openDatabase } from '../src/server/database.js';
 import { createJob } from '../src/server/jobs.js';
 import { listJobs } from '../src/server/list.js';

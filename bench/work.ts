@@ -3,10 +3,9 @@
  * can be held against each other in one run.
  */
 import demo from '../demo/reading-room.alcove.json' with { type: 'json' };
-import { type Cabinet, type Job, readJob } from '../src/core/document/index.js';
-import { pathTo } from '../src/core/job/index.js';
-import { findClashes } from '../src/core/machining/index.js';
-import { createSolver, solve, solverOf } from '../src/core/solve.js';
+import { type Cabinet, type Job, pathTo } from '../src/core/decisions/index.js';
+import { findClashes } from '../src/core/part/index.js';
+import { createSolver, readJob, solve, solverOf } from '../src/core/solve/index.js';
 import { createBenchStore } from '../src/islands/bench/store.js';
 import { manyCabinets, unlikeCabinets } from './jobs.js';
 

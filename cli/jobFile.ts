@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { type Job, readJobText } from '../src/core/document/index.js';
+import type { Job } from '../src/core/decisions/index.js';
+import { readJobText } from '../src/core/solve/index.js';
 import { Misuse } from './misuse.js';
 
 /** A job by the name of its file, or everything that is wrong with it. */

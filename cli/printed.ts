@@ -1,8 +1,7 @@
-import { jobByHand, type StartingPoint, stableJson, startingPoints } from '../src/core/document/index.js';
-import { houseSetFor } from '../src/core/job/index.js';
+import { houseSetFor, type StartingPoint, stableJson, startingPoints } from '../src/core/decisions/index.js';
+import type { LengthStyle } from '../src/core/ground/index.js';
 import { presentJob } from '../src/core/present/index.js';
-import { solve } from '../src/core/solve.js';
-import type { LengthStyle } from '../src/core/units/index.js';
+import { jobByHand, solve } from '../src/core/solve/index.js';
 import { cutListCsv } from '../src/formats/csv.js';
 import { settingsPage, settingsText } from '../src/formats/settings.js';
 import { cutListText } from '../src/formats/text.js';

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { tooDeep, validate } from '../src/core/document/index.js';
-import { METHODS, type Method, pieceName } from '../src/core/job/index.js';
+import { METHODS, type Method, pieceName, tooDeep } from '../src/core/decisions/index.js';
 import {
   demandOf,
   type Effort,
@@ -14,8 +13,8 @@ import {
   planFor,
   proposalOf,
   USUAL_WAY,
-} from '../src/core/sheets/index.js';
-import { solve } from '../src/core/solve.js';
+} from '../src/core/shop/index.js';
+import { solve, validate } from '../src/core/solve/index.js';
 import { readFile } from './jobFile.js';
 import { BadProblem } from './misuse.js';
 

@@ -1,7 +1,7 @@
 /** Puts the demo jobs into a database that has none yet. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { readJobText } from '../src/core/document/index.js';
+import { readJobText } from '../src/core/solve/index.js';
 import { dataFolder, openDatabase } from '../src/server/database.js';
 import { createJob } from '../src/server/jobs.js';
 import { listJobs } from '../src/server/list.js';

@@ -35,9 +35,7 @@ export function together(files, programs, name = 'units') {
   mkdirSync(folder, { recursive: true });
   return groups.map((group, at) => {
     const program = join(folder, `${name}-${at + 1}.mjs`);
-    // The composer first: whoever is loaded before it asks for kinds that are not there yet.
-    const all = ['src/core/solve.ts', ...group];
-    writeFileSync(program, all.map((file) => `import '${pathToFileURL(join(root, file))}';\n`).join(''));
+    writeFileSync(program, group.map((file) => `import '${pathToFileURL(join(root, file))}';\n`).join(''));
     return program;
   });
 }

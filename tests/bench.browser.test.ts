@@ -4,8 +4,7 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import Database from 'better-sqlite3';
 import { By, Key } from 'selenium-webdriver';
-import { readJobText } from '../src/core/document/index.js';
-import { solve } from '../src/core/solve.js';
+import { readJobText, solve } from '../src/core/solve/index.js';
 import {
   accessProblems,
   consoleErrors,

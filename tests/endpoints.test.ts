@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { setTimeout as pause } from 'node:timers/promises';
-import { type Job, newCabinet, readHardwareText, readJobText } from '../src/core/document/index.js';
-import { solve } from '../src/core/solve.js';
+import { type Job, newCabinet } from '../src/core/decisions/index.js';
+import { readHardwareText, readJobText, solve } from '../src/core/solve/index.js';
 import { startServer, type TestServer } from './support/server.js';
 
 let server: TestServer;
@@ -152,14 +152,14 @@ test('the hardware library goes out as an open file, and a job can be given anot
   assert.ok(library.ok);
   const { document, version } = await read(id);
   assert.deepEqual(library.value, document.hardware);
-  const one = { ...library.value, hinges: library.value.hinges.slice(0, 1), pulls: [] };
+  const one = { ...library.value, hinges: library.value.hinges?.slice(0, 1), pulls: [] };
   const saved = await ask('PATCH', `/jobs/${id}`, {
     version,
     label: 'library',
     edits: [{ path: 'hardware', value: one }],
   });
   assert.equal(saved.status, 200);
-  assert.equal((await read(id)).document.hardware.hinges.length, 1);
+  assert.equal((await read(id)).document.hardware.hinges?.length, 1);
   assert.equal((await ask('GET', '/jobs/nothing/hardware.json')).status, 404);
 });
 
@@ -184,7 +184,7 @@ test('bad bodies are refused with the field and a sentence, and change nothing',
     [
       'PATCH',
       `/jobs/${id}`,
-      edit(`hardware/hinges/${hardware.hinges[0]?.id}/arm`, 99),
+      edit(`hardware/hinges/${hardware.hinges?.[0]?.id}/arm`, 99),
       422,
       /hardware\/hinges\/0\/arm/,
     ],

@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By } from 'selenium-webdriver';
-import { newCabinet, newJob } from '../src/core/document/index.js';
-import { countedIds } from '../src/core/job/index.js';
-import { solve } from '../src/core/solve.js';
+import { countedIds, newCabinet } from '../src/core/decisions/index.js';
+import { newJob, solve } from '../src/core/solve/index.js';
 import { consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 

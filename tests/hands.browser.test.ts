@@ -2,8 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { readJob } from '../src/core/document/index.js';
-import { solve } from '../src/core/solve.js';
+import { readJob, solve } from '../src/core/solve/index.js';
 import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 

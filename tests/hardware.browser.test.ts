@@ -3,8 +3,8 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test } from 'node:test';
 import { By, Key, Origin, until } from 'selenium-webdriver';
-import { readHardwareText, writeHardware } from '../src/core/document/index.js';
-import { startingHardware } from '../src/core/fitted/index.js';
+import { startingHardware, writeHardware } from '../src/core/decisions/index.js';
+import { libraries, readHardwareText } from '../src/core/solve/index.js';
 import {
   accessProblems,
   consoleErrors,
@@ -197,19 +197,19 @@ test('a hardware library goes out, comes in changed, and a wrong one is refused 
   await (await named(driver, 'Library file')).click();
   const read = readHardwareText(await downloaded(downloads, '.alcove-hardware.json'));
   assert.ok(read.ok);
-  assert.deepEqual(read.value, startingHardware());
+  assert.deepEqual(read.value, startingHardware(libraries));
 
   const bring = async (name: string, text: string) => {
     const file = join(downloads, name);
     writeFileSync(file, text);
     await (await driver.findElement(By.css('input[aria-label="Hardware library to bring in"]'))).sendKeys(file);
   };
-  const wrong = JSON.parse(writeHardware(startingHardware())) as { hinges: { opening: number }[] };
+  const wrong = JSON.parse(writeHardware(startingHardware(libraries))) as { hinges: { opening: number }[] };
   (wrong.hinges[0] as { opening: number }).opening = 500;
   await bring('wrong.json', JSON.stringify(wrong));
   assert.match(await textOf(driver, '[role=dialog] [role=alert]'), /wrong\.json: .*at most 180.*hinges\/0\/opening/);
   const pull = {
-    ...startingHardware().pulls[0],
+    ...startingHardware(libraries).pulls?.[0],
     id: 'harl-long',
     name: 'long bow, 320 centres',
     centres: 320,

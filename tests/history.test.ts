@@ -4,9 +4,9 @@ import { copyFileSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path';
 import { test } from 'node:test';
 import Database from 'better-sqlite3';
-import { editsBetween } from '../src/core/changes/index.js';
-import { type Job, newCabinet, newJob } from '../src/core/document/index.js';
-import { countedIds, type Edit } from '../src/core/job/index.js';
+import { editsBetween } from '../src/core/commands/index.js';
+import { countedIds, type Edit, type Job, newCabinet } from '../src/core/decisions/index.js';
+import { newJob } from '../src/core/solve/index.js';
 import { migrate, openDatabase } from '../src/server/database.js';
 import { historyOf, pruneBefore, savedSince, stateAt } from '../src/server/history.js';
 import { createJob, readStoredJob } from '../src/server/jobs.js';
@@ -35,7 +35,7 @@ function something(job: Job, random: Random, at: number): Edit[] {
       return editsBetween(job, { ...job, cabinets });
     }
     case 3: {
-      const [hinge] = job.hardware.hinges;
+      const [hinge] = job.hardware.hinges ?? [];
       return [decide(`hardware/hinges/${hinge?.id}/name`, `Hinge ${at}`)];
     }
     case 4: {
@@ -86,10 +86,10 @@ test('a thousand changes of house and hardware keep each state without keeping e
   const data = temporaryFolder();
   const db = openDatabase(data);
   const { id, document } = createJob(db, jobOf(2));
-  const hinge = document.hardware.hinges[0]?.id;
+  const hinge = document.hardware.hinges?.[0]?.id;
   for (let version = 1; version <= 1000; version += 1)
     saveEdits(db, id, { version, label: 'x', edits: [decide(`hardware/hinges/${hinge}/name`, `Hinge ${version}`)] });
-  assert.equal(stateAt(db, id, 700).hardware.hinges[0]?.name, 'Hinge 699');
+  assert.equal(stateAt(db, id, 700).hardware.hinges?.[0]?.name, 'Hinge 699');
   assert.equal(db.prepare('SELECT count(*) FROM revision').pluck().get(), 1001);
   db.pragma('wal_checkpoint(TRUNCATE)');
   const bytes = statSync(join(data, 'alcove.db')).size;

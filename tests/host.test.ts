@@ -6,8 +6,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { setTimeout as pause } from 'node:timers/promises';
-import { newCabinet, newJob } from '../src/core/document/index.js';
-import { countedIds } from '../src/core/job/index.js';
+import { countedIds, newCabinet } from '../src/core/decisions/index.js';
+import { newJob } from '../src/core/solve/index.js';
 import { nameIn } from '../src/host/settings.js';
 import { startServer, type TestServer, temporaryFolder } from './support/server.js';
 

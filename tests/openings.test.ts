@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Cell } from '../src/core/layout/index.js';
-import type { Part } from '../src/core/parts/index.js';
-import { type SolvedCabinet, solve } from '../src/core/solve.js';
+import type { Cell } from '../src/core/build/index.js';
+import type { Part } from '../src/core/part/index.js';
+import { type SolvedCabinet, solve } from '../src/core/solve/index.js';
 import { buildable } from './generator/buildable.js';
 import { type CabinetDecisions, jobWith } from './support/cabinets.js';
 

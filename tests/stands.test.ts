@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { Dim } from '../src/core/derive/index.js';
-import { edgeOf, type Part } from '../src/core/parts/index.js';
+import { Dim } from '../src/core/ground/index.js';
+import { edgeOf, type Part } from '../src/core/part/index.js';
 import { presentJob } from '../src/core/present/index.js';
-import { type SolvedCabinet, solve } from '../src/core/solve.js';
+import { type SolvedCabinet, solve } from '../src/core/solve/index.js';
 import { buildable } from './generator/buildable.js';
 import { jobWith } from './support/cabinets.js';
 

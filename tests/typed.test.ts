@@ -1,11 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { documentRefusal, stackRefusal, typeOver } from '../src/core/acts/index.js';
-import { type Job, settingLeaf } from '../src/core/document/index.js';
-import { type DimensionItem, drawElevation, drawPanel, drawSection } from '../src/core/drawing/index.js';
-import { drawHingeCorner } from '../src/core/fitted/hinges/index.js';
-import { applyEdits } from '../src/core/job/index.js';
-import { type SolvedCabinet, solve } from '../src/core/solve.js';
+import { documentRefusal, stackRefusal, typeOver } from '../src/core/commands/index.js';
+import { applyEdits, type Job } from '../src/core/decisions/index.js';
+import { drawHingeCorner } from '../src/core/kinds/hinges/index.js';
+import { type DimensionItem, drawElevation, drawPanel, drawSection } from '../src/core/present/index.js';
+import { type SolvedCabinet, settingLeaf, solve } from '../src/core/solve/index.js';
 import { buildable } from './generator/buildable.js';
 import { Random } from './generator/random.js';
 import { jobWith } from './support/cabinets.js';

@@ -1,8 +1,8 @@
 import { stringify } from 'csv-stringify/sync';
-import { shoppingList } from '../core/buying/index.js';
+import { formatLength, type LengthStyle } from '../core/ground/index.js';
 import { bandedEdges, grainWords, machiningSummary, noteWords } from '../core/present/index.js';
-import { cutListOf, type SolvedJob } from '../core/solve.js';
-import { formatLength, type LengthStyle } from '../core/units/index.js';
+import { shoppingList } from '../core/shop/index.js';
+import { cutListOf, type SolvedJob } from '../core/solve/index.js';
 
 export const CUT_LIST_COLUMNS = [
   'mark',

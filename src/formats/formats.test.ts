@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { parse } from 'csv-parse/sync';
 import { jobWith } from '../../tests/support/cabinets.js';
-import { solve } from '../core/solve.js';
+import { solve } from '../core/solve/index.js';
 import { cutListCsv } from './csv.js';
 import { fileNameFor } from './filename.js';
 import { cutListText } from './text.js';

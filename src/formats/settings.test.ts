@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { settingLeaves } from '../core/document/index.js';
+import { settingLeaves } from '../core/solve/index.js';
 import { settingsPage, settingsText } from './settings.js';
 
 test('the page of settings in the documentation is what the declarations say', () => {

@@ -1,7 +1,6 @@
-import { type Leaf, settingSectionsShown } from '../core/document/index.js';
-import type { HouseSet } from '../core/job/index.js';
-import { formatLengthWithUnit, type LengthStyle } from '../core/units/index.js';
-import { capital } from '../core/words.js';
+import type { HouseSet, Leaf } from '../core/decisions/index.js';
+import { capital, formatLengthWithUnit, type LengthStyle } from '../core/ground/index.js';
+import { settingSections as settingSectionsShown } from '../core/solve/index.js';
 
 const STYLE: Readonly<Record<HouseSet, LengthStyle>> = {
   metric: { unit: 'mm', mmStep: 0.1, graduation: 64 },

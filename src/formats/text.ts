@@ -1,6 +1,6 @@
+import { formatLength, type LengthStyle } from '../core/ground/index.js';
 import { bandedEdges, machiningSummary } from '../core/present/index.js';
-import { cutListOf, type SolvedJob } from '../core/solve.js';
-import { formatLength, type LengthStyle } from '../core/units/index.js';
+import { cutListOf, type SolvedJob } from '../core/solve/index.js';
 
 /** The cut list as plain text in columns, for a terminal or a printer that knows nothing else. */
 export function cutListText(solved: SolvedJob, style: LengthStyle): string {

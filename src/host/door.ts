@@ -1,7 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import type { Asker } from './asker.js';
-import type { HostSettings } from './settings.js';
-import { nameIn } from './settings.js';
+import { type HostSettings, nameIn } from './settings.js';
 
 /** Why a request is turned away at the door: a status, a word for programs, a sentence for people. */
 export interface Refused {

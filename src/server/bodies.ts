@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { editSchema } from '../core/job/index.js';
+import { editSchema } from '../core/decisions/index.js';
 import { parseBody } from './parse.js';
 
 const editsSchema = z.array(editSchema).check(z.maxLength(20_000));

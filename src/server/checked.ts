@@ -1,5 +1,5 @@
 import { freeze } from 'immer';
-import type { Job } from '../core/document/index.js';
+import type { Job } from '../core/decisions/index.js';
 import { textOf } from './content.js';
 import type { Db } from './database.js';
 

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { JobHead } from '../core/document/index.js';
+import type { JobHead } from '../core/decisions/index.js';
 import type { Db } from './database.js';
 
 /** A head as it is stored: without its two large parts, which are kept by what they say. */

@@ -1,5 +1,5 @@
-import { type CorrectedJob, EDITION } from '../core/corrections/index.js';
-import type { Job } from '../core/document/index.js';
+import { type CorrectedJob, EDITION } from '../core/commands/index.js';
+import type { Job } from '../core/decisions/index.js';
 import type { Db } from './database.js';
 import { figure } from './figuring/pool.js';
 import type { KeptBuilt, tasks } from './figuring/tasks.js';

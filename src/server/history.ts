@@ -1,6 +1,6 @@
-import { type SaveEntry, withEdits } from '../core/changes/index.js';
-import { type Changed, type Job, readJob, withChange } from '../core/document/index.js';
-import type { Edit } from '../core/job/index.js';
+import { type SaveEntry, withEdits } from '../core/commands/index.js';
+import { type Changed, type Edit, type Job, withChange } from '../core/decisions/index.js';
+import { readJob } from '../core/solve/index.js';
 import { dropContent, loadHead, storeHead } from './content.js';
 import type { Db } from './database.js';
 import { dayOf } from './days.js';

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
-import { EDITION } from '../core/corrections/index.js';
-import { type Cabinet, headOf, JOB_VERSION, type Job, readJob, writeJob } from '../core/document/index.js';
+import { EDITION } from '../core/commands/index.js';
+import { type Cabinet, headOf, type Job, writeJob } from '../core/decisions/index.js';
+import { JOB_VERSION, readJob } from '../core/solve/index.js';
 import { checkedBefore, keepChecked, type Written, writtenOf } from './checked.js';
 import { headFrom, storeHead } from './content.js';
 import type { Db } from './database.js';

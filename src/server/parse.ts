@@ -1,5 +1,6 @@
 import type * as z from 'zod/mini';
-import { tooDeep, validate } from '../core/document/index.js';
+import { tooDeep } from '../core/decisions/index.js';
+import { validate } from '../core/solve/index.js';
 import { invalid, Refusal } from './refusal.js';
 
 /** Bytes as text; refused where they are no UTF-8. */

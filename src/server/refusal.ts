@@ -1,4 +1,4 @@
-import type { FieldError } from '../core/document/index.js';
+import type { FieldError } from '../core/decisions/index.js';
 
 /** A request that cannot be met, as a value the client can show: code, one plain sentence, and the fields concerned. */
 export class Refusal extends Error {

@@ -1,4 +1,4 @@
-import { cautions } from '../core/cautions/index.js';
+import { cautions } from '../core/present/index.js';
 import type { Db } from './database.js';
 import { Refusal } from './refusal.js';
 

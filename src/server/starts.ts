@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { type Job, writeJob } from '../core/document/index.js';
+import { type Job, writeJob } from '../core/decisions/index.js';
 import type { CabinetSummary } from '../core/present/index.js';
 import type { Db } from './database.js';
 import { Refusal } from './refusal.js';

@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../tests/support/cabinets.js';
-import type { Cabinet, Job } from '../core/document/index.js';
-import { drawChoice } from '../core/drawing/index.js';
-import { compareSchools } from '../core/present/index.js';
+import type { Cabinet, Job } from '../core/decisions/index.js';
+import { compareSchools, drawChoice } from '../core/present/index.js';
 import { Asker, type Port } from './asker.js';
 import { type Answers, type Ask, answering, type FromWorker, type ToWorker } from './asks.js';
 

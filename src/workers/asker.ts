@@ -1,5 +1,5 @@
-import type { Cabinet, Job, JobHead } from '../core/document/index.js';
-import { sameHead } from '../core/solve.js';
+import type { Cabinet, Job, JobHead } from '../core/decisions/index.js';
+import { sameHead } from '../core/solve/index.js';
 import type { Answers, Ask, FromWorker, ToWorker } from './asks.js';
 
 /** What the asker needs of a worker; a test stands one in. */

@@ -1,11 +1,18 @@
-import { type Cabinet, type JobHead, readCabinet, readJobHead, type SettingPath } from '../core/document/index.js';
-import { drawChoice, type Picture } from '../core/drawing/index.js';
-import { compareSchools, type OptionStops, type SchoolComparison, stopsOfOptions } from '../core/present/index.js';
+import type { Cabinet, JobHead } from '../core/decisions/index.js';
+import {
+  compareSchools,
+  drawChoice,
+  type OptionStops,
+  type Picture,
+  type SchoolComparison,
+  stopsOfOptions,
+} from '../core/present/index.js';
+import { readCabinet, readJobHead, type SettingKey } from '../core/solve/index.js';
 
 /** What a screen asks about a cabinet as it would be if it were decided otherwise: answered beside the bench, not on it. */
 export type Ask =
-  | { readonly kind: 'choices'; readonly path: SettingPath; readonly options: readonly string[] }
-  | { readonly kind: 'stops'; readonly path: SettingPath; readonly options: readonly string[] }
+  | { readonly kind: 'choices'; readonly path: SettingKey; readonly options: readonly string[] }
+  | { readonly kind: 'stops'; readonly path: SettingKey; readonly options: readonly string[] }
   | { readonly kind: 'schools' };
 
 export interface Answers {

@@ -1,6 +1,5 @@
 import { expose } from 'comlink';
-import type { Job } from '../core/document/index.js';
-import type { SheetLayout } from '../core/job/index.js';
+import type { Job, SheetLayout } from '../core/decisions/index.js';
 import {
   type CuttingWay,
   demandOf,
@@ -12,8 +11,8 @@ import {
   planFor,
   proposalOf,
   USUAL_WAY,
-} from '../core/sheets/index.js';
-import { solve } from '../core/solve.js';
+} from '../core/shop/index.js';
+import { solve } from '../core/solve/index.js';
 
 /** What is asked of the layouts of a job. */
 export interface LayOut {

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { loadSolids, type Mesh, type PartShape } from '../core/solids/index.js';
+import { loadSolids, type Mesh, type PartShape } from '../core/part/index.js';
 
 /** Makes parts into surfaces beside the page. */
 const answers = {

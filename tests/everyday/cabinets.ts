@@ -6,16 +6,18 @@ import {
   type Cabinet,
   type CabinetKind,
   choiceOf,
+  countedIds,
+  type Fill,
+  type HouseSet,
   type Job,
   newCabinet,
-  newJob,
+  type Opening,
   offeredOn,
   type SettingOverrides,
   type StartingPoint,
-  settingLeaves,
-} from '../../src/core/document/index.js';
-import { countedIds, type Fill, type HouseSet, type Opening, shelved } from '../../src/core/job/index.js';
-import { type SolvedCabinet, solveCabinet } from '../../src/core/solve.js';
+  shelved,
+} from '../../src/core/decisions/index.js';
+import { newJob, type SolvedCabinet, settingLeaves, solveCabinet } from '../../src/core/solve/index.js';
 
 export const UNITS = ['metric', 'inch'] as const;
 export const SCHOOLS = ['frameless', 'faceFrame', 'traditional'] as const;

@@ -1,9 +1,9 @@
 /** Ordinary cabinets, untouched: nothing stands against them. `npm run everyday` looks at all of them, this at a twentieth. */
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { type Cabinet, readJob } from '../../src/core/document/index.js';
+import type { Cabinet } from '../../src/core/decisions/index.js';
 import { stopsOfOptions } from '../../src/core/present/index.js';
-import { fixesFor, type SolvedCabinet, solve } from '../../src/core/solve.js';
+import { fixesFor, readJob, type SolvedCabinet, solve } from '../../src/core/solve/index.js';
 import { type Everyday, everydayCabinets, FACES, jobOf, SCHOOLS, UNITS } from './cabinets.js';
 import { compare, KNOWN_STOPS, KNOWN_WARNINGS } from './known.js';
 import { sweep } from './sweep.js';

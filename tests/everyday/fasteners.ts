@@ -4,7 +4,7 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import type { SolvedCabinet } from '../../src/core/solve.js';
+import type { SolvedCabinet } from '../../src/core/solve/index.js';
 
 const FILE = fileURLToPath(new URL('./fasteners.json', import.meta.url));
 

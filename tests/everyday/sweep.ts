@@ -1,5 +1,5 @@
-import type { Cabinet } from '../../src/core/document/index.js';
-import { type SolvedCabinet, solveCabinet } from '../../src/core/solve.js';
+import type { Cabinet } from '../../src/core/decisions/index.js';
+import { type SolvedCabinet, solveCabinet } from '../../src/core/solve/index.js';
 import { type Everyday, jobOf } from './cabinets.js';
 import { fastenersOf } from './fasteners.js';
 

@@ -5,10 +5,10 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
-import { Dim } from '../../src/core/derive/index.js';
-import { type Job, readJob } from '../../src/core/document/index.js';
+import type { Job } from '../../src/core/decisions/index.js';
+import { Dim } from '../../src/core/ground/index.js';
 import { presentJob } from '../../src/core/present/index.js';
-import { fixesFor, type SolvedJob, solve } from '../../src/core/solve.js';
+import { fixesFor, readJob, type SolvedJob, solve } from '../../src/core/solve/index.js';
 
 type Data = Record<string, unknown>;
 

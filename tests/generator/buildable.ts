@@ -2,7 +2,6 @@
  * Cabinets made so that they can be built: sizes follow from what has to go in, and choices that cannot go together are
  * not put together. One seed, one cabinet. Nothing here knows a formula of the core; it knows the trade.
  */
-import { settingLeaves } from '../../src/core/document/index.js';
 import {
   type Fill,
   type Interior,
@@ -11,7 +10,8 @@ import {
   type Room,
   type Split,
   shelved,
-} from '../../src/core/job/index.js';
+} from '../../src/core/decisions/index.js';
+import { settingLeaves } from '../../src/core/solve/index.js';
 import type { CabinetDecisions } from '../support/cabinets.js';
 import { Random } from './random.js';
 

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { settingLeaves } from '../../src/core/document/index.js';
+import { settingLeaves } from '../../src/core/solve/index.js';
 import { solveWith } from '../support/cabinets.js';
 import { APART, buildable } from './buildable.js';
 import { coverageOf, seedsFor } from './coverage.js';

@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import fc from 'fast-check';
-import { type Job, newCabinet, newJob, readJob } from '../../src/core/document/index.js';
-import { countedIds } from '../../src/core/job/index.js';
+import { countedIds, type Job, newCabinet } from '../../src/core/decisions/index.js';
 import { presentJob } from '../../src/core/present/index.js';
-import { solve, solveCabinet } from '../../src/core/solve.js';
+import { newJob, readJob, solve, solveCabinet } from '../../src/core/solve/index.js';
 import { buildableDecisions, jobWith, wildDecisions } from '../support/cabinets.js';
 
 type Data = Record<string, unknown> | unknown[];

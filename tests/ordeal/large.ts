@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
-import { newCabinet, newJob, writeJob } from '../../src/core/document/index.js';
-import { countedIds } from '../../src/core/job/index.js';
+import { countedIds, newCabinet, writeJob } from '../../src/core/decisions/index.js';
+import { newJob } from '../../src/core/solve/index.js';
 import { Random } from '../generator/random.js';
 import { ask } from '../support/asking.js';
 import { startServer } from '../support/server.js';

@@ -1,5 +1,5 @@
 // A program that saves into a shop without end, and says each save that was answered: it is there to be killed.
-import { type Edit, pathTo } from '../../src/core/job/index.js';
+import { type Edit, pathTo } from '../../src/core/decisions/index.js';
 import { openDatabase } from '../../src/server/database.js';
 import { readStoredJob } from '../../src/server/jobs.js';
 import { saveEdits } from '../../src/server/save.js';

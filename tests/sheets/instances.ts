@@ -1,4 +1,4 @@
-import type { PackProblem } from '../../src/core/sheets/index.js';
+import type { PackProblem } from '../../src/core/shop/index.js';
 import { Random } from '../generator/random.js';
 
 /**

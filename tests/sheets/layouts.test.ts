@@ -1,15 +1,16 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { type Job, readJobText, validate, writeJob } from '../../src/core/document/index.js';
 import {
   applyEdits,
   countedIds,
+  type Job,
   type LayoutSheet,
   layoutSchema,
   type Method,
   type SheetLayout,
-} from '../../src/core/job/index.js';
+  writeJob,
+} from '../../src/core/decisions/index.js';
 import {
   acceptLayout,
   type CuttingProblem,
@@ -27,8 +28,8 @@ import {
   proposalOf,
   tickSetUp,
   USUAL_WAY,
-} from '../../src/core/sheets/index.js';
-import { solve } from '../../src/core/solve.js';
+} from '../../src/core/shop/index.js';
+import { readJobText, solve, validate } from '../../src/core/solve/index.js';
 import { Random } from '../generator/random.js';
 import { wrongWith } from './check.js';
 

@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import type { Method } from '../../src/core/job/index.js';
-import { boundOf, type PackProblem, pack, plainCutting, stockOf } from '../../src/core/sheets/index.js';
+import type { Method } from '../../src/core/decisions/index.js';
+import { boundOf, type PackProblem, pack, plainCutting, stockOf } from '../../src/core/shop/index.js';
 import { Random } from '../generator/random.js';
 import { wrongWith } from './check.js';
 import { classic } from './instances.js';

@@ -3,10 +3,17 @@
  * out from the head of every screw there is room for a driver when its turn comes. Knows nothing of how the order was
  * found: moves are tried at distances, drivers as small blocks along a line of their own.
  */
-import type { AssemblyStep } from '../../src/core/assembly/index.js';
-import type { Operation } from '../../src/core/machining/index.js';
-import { type Part, type Point, toCabinet } from '../../src/core/parts/index.js';
-import { type Block, type PartShape, type Solids, shapeOf } from '../../src/core/solids/index.js';
+import type { AssemblyStep } from '../../src/core/check/index.js';
+import {
+  type Block,
+  type Operation,
+  type Part,
+  type PartShape,
+  type Point,
+  type Solids,
+  shapeOf,
+  toCabinet,
+} from '../../src/core/part/index.js';
 import { type Failure, LEAST_SHARED } from './prove.js';
 
 /** Distances at which a part is looked at on its way out (mm). */

@@ -2,10 +2,16 @@
  * Looks at a cabinet as solids, with no formula of the core: which parts share space, and which fastener holes have no
  * counterpart in what they should hold.
  */
-import type { Operation } from '../../src/core/machining/index.js';
-import { type Part, type Point, toCabinet } from '../../src/core/parts/index.js';
-import { type PartShape, type Solids, shapeOf } from '../../src/core/solids/index.js';
-import type { SolvedCabinet } from '../../src/core/solve.js';
+import {
+  type Operation,
+  type Part,
+  type PartShape,
+  type Point,
+  type Solids,
+  shapeOf,
+  toCabinet,
+} from '../../src/core/part/index.js';
+import type { SolvedCabinet } from '../../src/core/solve/index.js';
 
 /** Parts may share this much, for rounding (mm³). */
 export const LEAST_SHARED = 5;

@@ -4,8 +4,8 @@
  *   --write    writes the numbers found into known.json, causes kept
  */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { assemblyOf } from '../../src/core/assembly/index.js';
-import { loadSolids } from '../../src/core/solids/index.js';
+import { assemblyOf } from '../../src/core/check/index.js';
+import { loadSolids } from '../../src/core/part/index.js';
 import { buildable } from '../generator/buildable.js';
 import { solveWith } from '../support/cabinets.js';
 import { proveOrder } from './order.js';

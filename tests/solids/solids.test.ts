@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { withEdits } from '../../src/core/changes/index.js';
-import { linesOf } from '../../src/core/handling/index.js';
-import { loadSolids, shapeOf } from '../../src/core/solids/index.js';
-import { solve } from '../../src/core/solve.js';
+import { linesOf, withEdits } from '../../src/core/commands/index.js';
+import { loadSolids, shapeOf } from '../../src/core/part/index.js';
+import { solve } from '../../src/core/solve/index.js';
 import { buildable } from '../generator/buildable.js';
 import { jobWith, partOf, solveWith } from '../support/cabinets.js';
 import { prove } from './prove.js';

@@ -2,15 +2,14 @@
 import fc from 'fast-check';
 import {
   type Cabinet,
+  countedIds,
+  type Fill,
   type Job,
   newCabinet,
-  newJob,
-  type SettingOverrides,
   type StartingPoint,
-} from '../../src/core/document/index.js';
-import { countedIds, type Fill, shelved } from '../../src/core/job/index.js';
-import type { SolvedCabinet } from '../../src/core/solve.js';
-import { solveCabinet } from '../../src/core/solve.js';
+  shelved,
+} from '../../src/core/decisions/index.js';
+import { newJob, type Overrides, type SolvedCabinet, solveCabinet } from '../../src/core/solve/index.js';
 import { buildable } from '../generator/buildable.js';
 
 export interface CabinetDecisions {
@@ -18,7 +17,7 @@ export interface CabinetDecisions {
   readonly width?: number;
   readonly height?: number;
   readonly depth?: number;
-  readonly settings?: SettingOverrides;
+  readonly settings?: Overrides;
   readonly parts?: Cabinet['face']['parts'];
   readonly face?: Cabinet['face'];
   readonly graduation?: Cabinet['face']['graduation'];
@@ -76,7 +75,7 @@ const end = fc.constantFrom('neighbour' as const, 'exposed' as const, 'wall' as 
 const panel = fc.constantFrom('none' as const, 'applied' as const);
 
 /** Settings of every school and kind, each for itself within what a shop could mean. */
-const wildSettings: fc.Arbitrary<SettingOverrides> = fc.record({
+const wildSettings: fc.Arbitrary<Overrides> = fc.record({
   school: fc.constantFrom('frameless' as const, 'faceFrame' as const, 'traditional' as const),
   toe: fc.record({
     kind: fc.constantFrom('none' as const, 'plinth' as const, 'notched' as const, 'legs' as const, 'standing' as const),

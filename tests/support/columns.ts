@@ -1,5 +1,5 @@
 /** Cabinets of two columns as a maker would draw them, everything else left at its default. */
-import type { Fill, Opening, Split } from '../../src/core/job/index.js';
+import type { Fill, Opening, Split } from '../../src/core/decisions/index.js';
 import type { CabinetDecisions } from './cabinets.js';
 
 const graduation = { kind: 'arithmetic' as const, step: 10 };

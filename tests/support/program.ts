@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { cpSync, mkdirSync, readdirSync, readFileSync, renameSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
-import { JOB_VERSION } from '../../src/core/document/index.js';
+import { JOB_VERSION } from '../../src/core/solve/index.js';
 import { temporaryFolder } from './server.js';
 
 export const NEXT_VERSION = JOB_VERSION + 1;

@@ -1,8 +1,8 @@
 /** Shops on disk, made by the functions the server uses, for tests of what can happen to them. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Job, newCabinet, newJob } from '../../src/core/document/index.js';
-import { countedIds } from '../../src/core/job/index.js';
+import { countedIds, type Job, newCabinet } from '../../src/core/decisions/index.js';
+import { newJob } from '../../src/core/solve/index.js';
 import { type Db, openDatabase } from '../../src/server/database.js';
 import { createJob, readStoredJob } from '../../src/server/jobs.js';
 import { saveEdits } from '../../src/server/save.js';

@@ -1,4 +1,8 @@
-export type { Motion, Room, Turn } from './motion.js';
-export { contactsOf, type FrontObstacle, fixedTo, frontRooms, obstaclesOf } from './surroundings.js';
-export { type PlanObstacle, type SwingContact, swingContact } from './swing.js';
-export { doorAt, type PlanDoor, type PlanPoint, stopSwing, turned } from './turning.js';
+/**
+ * Motions: how doors turn, what stands in their way, and where the cabinet beside stands. Comes in: space that is taken and
+ * swept. Goes out: what meets what, and at which angle. Knows: the contracts and what is built.
+ */
+export { type NeighbourShift, neighbourShift } from './neighbours.js';
+export { contactsOf, fixedTo, obstaclesOf, spaceOfFronts } from './surroundings.js';
+export { swingContact } from './swing.js';
+export { doorAt, stopSwing, turned } from './turning.js';

@@ -1,16 +1,16 @@
-import type { ResolvedSettings } from '../document/index.js';
-import { type Front, frontName } from '../fronts/index.js';
-import type { Box } from '../layout/index.js';
-import type { Motion, Room } from './motion.js';
-import { type PlanObstacle, type SwingContact, swingContact } from './swing.js';
+import { type Box, type Front, frontName } from '../build/index.js';
+import type { Motion, Occupied, PlanObstacle, SwingContact } from '../cabinet/index.js';
+
+import type { ResolvedSettings } from '../decisions/index.js';
+import { swingContact } from './swing.js';
 
 /** What stands beside a door is cut back by this: how near a turning edge may come to it is the least gap's business (mm). */
 const BESIDE = 4;
 /** A wall is drawn this deep and this far to front and rear (mm). */
 const WALL = 3000;
 
-/** The shut fronts of a cabinet as rooms. */
-export function frontRooms(fronts: readonly Front[]): Room[] {
+/** The space the shut fronts of a cabinet take. */
+export function spaceOfFronts(fronts: readonly Front[]): Occupied[] {
   return fronts.map((front) => ({ by: 'front', name: frontName(front), front: front.key, extent: front.extent }));
 }
 
@@ -20,10 +20,10 @@ export interface FrontObstacle extends PlanObstacle {
 
 /** What stands in the way of a front that turns; moved where the cabinet stands beside another. */
 export function obstaclesOf(
-  rooms: readonly Room[],
+  occupied: readonly Occupied[],
   shift: { readonly x: number; readonly y: number; readonly z: number } = { x: 0, y: 0, z: 0 },
 ): FrontObstacle[] {
-  return rooms.map(({ by, name, front, extent: { min, max } }) => {
+  return occupied.map(({ by, name, front, extent: { min, max } }) => {
     // A front narrower than what is cut back of it leaves its middle line.
     const inset = by === 'front' ? Math.min(BESIDE, (max[0] - min[0]) / 2) : 0;
     return {
@@ -38,23 +38,23 @@ export function obstaclesOf(
 }
 
 /** What is fixed to a front and moves with it. */
-export function fixedTo(rooms: readonly Room[], front: string): Room[] {
-  return rooms.filter((room) => room.by !== 'front' && room.front === front);
+export function fixedTo(occupied: readonly Occupied[], front: string): Occupied[] {
+  return occupied.filter((room) => room.by !== 'front' && room.front === front);
 }
 
 /** What each front touches when it opens, by its key: walls, other fronts and what is fixed to them. */
 export function contactsOf(
   motions: readonly Motion[],
-  rooms: readonly Room[],
+  occupied: readonly Occupied[],
   box: Box,
   settings: ResolvedSettings,
 ): Map<string, SwingContact> {
   const walls = wallObstacles(box, settings);
-  const closed = obstaclesOf(rooms);
+  const closed = obstaclesOf(occupied);
   const contacts = new Map<string, SwingContact>();
   for (const motion of motions) {
     const others = closed.filter(({ front }) => front !== motion.front);
-    const contact = swingContact(motion, fixedTo(rooms, motion.front), [...walls, ...others]);
+    const contact = swingContact(motion, fixedTo(occupied, motion.front), [...walls, ...others]);
     if (contact) contacts.set(motion.front, contact);
   }
   return contacts;

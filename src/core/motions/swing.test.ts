@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, solveWith } from '../../../tests/support/cabinets.js';
-import { type HungDoor, hingeCatalogue, isConcealed, leastGap, turnOf } from '../fitted/hinges/index.js';
-import type { SolvedCabinet } from '../solve.js';
-import { doorAt, type PlanDoor, stopSwing, swingContact, type Turn, turned } from './index.js';
+import type { PlanDoor, Turn } from '../cabinet/index.js';
+import { type HungDoor, hingeCatalogue, isConcealed, leastGap, turnOf } from '../kinds/hinges/index.js';
+import type { SolvedCabinet } from '../solve/index.js';
+import { doorAt, stopSwing, swingContact, turned } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const turning = (door: HungDoor, { box }: SolvedCabinet): Turn => {

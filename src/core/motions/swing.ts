@@ -1,23 +1,5 @@
-import type { Room, Turn } from './motion.js';
-import { doorAt, type PlanDoor, type PlanPoint } from './turning.js';
-
-/** Something a door may swing into: a rectangle in plan with the heights it stands between. All in cabinet mm. */
-export interface PlanObstacle {
-  /** "the wall", "the pull of drawer front 1" */
-  readonly name: string;
-  readonly min: PlanPoint;
-  readonly max: PlanPoint;
-  readonly low: number;
-  readonly high: number;
-}
-
-export interface SwingContact {
-  readonly obstacle: PlanObstacle;
-  /** What touches: the front itself, or the kind of thing that is fixed to it. */
-  readonly by: string;
-  /** The widest angle at which it is still free, in whole degrees. */
-  readonly free: number;
-}
+import type { Occupied, PlanDoor, PlanObstacle, PlanPoint, SwingContact, Turn } from '../cabinet/index.js';
+import { doorAt } from './turning.js';
 
 /**
  * Turns a front, with what is fixed to it, degree by degree up to its stop angle and says what it touches first. What it
@@ -25,7 +7,7 @@ export interface SwingContact {
  */
 export function swingContact(
   { plan, low, high }: Turn,
-  fixed: readonly Room[],
+  fixed: readonly Occupied[],
   obstacles: readonly PlanObstacle[],
 ): SwingContact | undefined {
   if (obstacles.length === 0) return undefined;
@@ -88,7 +70,7 @@ function frontBody(plan: PlanDoor, low: number, high: number): Body {
   return bodyOf('front', plan, low, high, doorAt(plan, 0));
 }
 
-function roomBody(plan: PlanDoor, { by, extent: { min, max } }: Room): Body {
+function roomBody(plan: PlanDoor, { by, extent: { min, max } }: Occupied): Body {
   return bodyOf(by, plan, min[2], max[2], [
     { x: min[0], y: min[1] },
     { x: max[0], y: min[1] },

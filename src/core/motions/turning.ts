@@ -1,21 +1,4 @@
-/** A point of the plan in cabinet coordinates: x to the right, y to the rear (mm). */
-export interface PlanPoint {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** A door in plan, and the point it turns about. */
-export interface PlanDoor {
-  /** 1 when it is hinged at the left and opens to the left. */
-  readonly hand: 1 | -1;
-  readonly pivot: PlanPoint;
-  /** Closed: hinge edge, free edge, face and back. */
-  readonly hingeEdge: number;
-  readonly freeEdge: number;
-  readonly face: number;
-  readonly back: number;
-  readonly stopAngle: number;
-}
+import type { PlanDoor, PlanPoint } from '../cabinet/index.js';
 
 /** A point that moves with the door, when the door stands at an angle (degrees). */
 export function turned({ hand, pivot }: Pick<PlanDoor, 'hand' | 'pivot'>, point: PlanPoint, angle: number): PlanPoint {

@@ -8,7 +8,7 @@ export const cutList: Export = {
   type: 'text/csv; charset=utf-8',
   inUnits: true,
   async write(job, style) {
-    const [{ cutListCsv }, { solve }] = await Promise.all([import('../csv.js'), import('../../core/solve.js')]);
+    const [{ cutListCsv }, { solve }] = await Promise.all([import('../csv.js'), import('../../core/solve/index.js')]);
     return cutListCsv(solve(job), style);
   },
 };

@@ -1,5 +1,5 @@
-import type { Job } from '../../core/document/index.js';
-import type { LengthStyle } from '../../core/units/index.js';
+import type { Job } from '../../core/decisions/index.js';
+import type { LengthStyle } from '../../core/ground/index.js';
 
 /** Something a job can be given out as. A new one is a file here and a line in the registry. */
 export interface Export {

@@ -6,7 +6,7 @@ export const hardwareFile: Export = {
   file: (name) => `${name}-hardware.alcove-hardware.json`,
   type: 'application/json; charset=utf-8',
   async write({ hardware }) {
-    const { writeHardware } = await import('../../core/document/index.js');
+    const { writeHardware } = await import('../../core/decisions/index.js');
     return writeHardware(hardware);
   },
 };

@@ -7,7 +7,7 @@ export const jobFile: Export = {
   file: (name) => `${name}.alcove.json`,
   type: 'application/json; charset=utf-8',
   async write(job) {
-    const { writeJob } = await import('../../core/document/index.js');
+    const { writeJob } = await import('../../core/decisions/index.js');
     return writeJob(job);
   },
 };

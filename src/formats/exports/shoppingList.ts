@@ -8,7 +8,10 @@ export const shopping: Export = {
   type: 'text/csv; charset=utf-8',
   inUnits: true,
   async write(job, style) {
-    const [{ shoppingListCsv }, { solve }] = await Promise.all([import('../csv.js'), import('../../core/solve.js')]);
+    const [{ shoppingListCsv }, { solve }] = await Promise.all([
+      import('../csv.js'),
+      import('../../core/solve/index.js'),
+    ]);
     return shoppingListCsv(solve(job), style);
   },
 };

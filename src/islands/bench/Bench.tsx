@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import type { CorrectedJob } from '../../core/corrections/index.js';
-import type { Job } from '../../core/document/index.js';
+import type { CorrectedJob } from '../../core/commands/index.js';
+import type { Job } from '../../core/decisions/index.js';
 import { openedBy, useAddress } from './address.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useSolvedCabinet } from './context.js';

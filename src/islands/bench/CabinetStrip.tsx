@@ -1,9 +1,9 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
-import { addCabinet, copyOf, removeCabinet } from '../../core/acts/index.js';
-import { type Cabinet, newCabinet, type StartingPoint, startingPoints } from '../../core/document/index.js';
-import type { Thumbnail } from '../../core/drawing/index.js';
-import type { SolvedCabinet } from '../../core/solve.js';
+import { addCabinet, copyOf, removeCabinet } from '../../core/commands/index.js';
+import { type Cabinet, newCabinet, type StartingPoint, startingPoints } from '../../core/decisions/index.js';
+import type { Thumbnail } from '../../core/present/index.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
 import { StandingDialog } from './StandingDialog.js';

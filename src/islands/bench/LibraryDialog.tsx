@@ -1,19 +1,17 @@
 import { FileDown, FileUp, Trash2, Wrench } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import { testPieceFor } from '../../core/acts/index.js';
-import { readHardwareText, writeJob } from '../../core/document/index.js';
+import { testPieceFor } from '../../core/commands/index.js';
 import {
-  allKinds,
   type Hardware,
-  type KindLibrary,
-  libraries,
   mergeHardware,
   type NamedProfile,
-  TRIALS,
+  pathTo,
   type TrialOutcome,
-} from '../../core/fitted/index.js';
-import { pathTo } from '../../core/job/index.js';
+  writeJob,
+} from '../../core/decisions/index.js';
+import { TRIALS } from '../../core/kinds/index.js';
+import { allKinds, type KindLibrary, libraries, readHardwareText } from '../../core/solve/index.js';
 import { useBench } from './context.js';
 import { download } from './saving/download.js';
 
@@ -42,9 +40,9 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
       return;
     }
     const came = libraries
-      .filter(({ id }) => read.value[id].length > 0)
+      .filter(({ id }) => (read.value[id]?.length ?? 0) > 0)
       .map(({ id, one, label }) => {
-        const count = read.value[id].length;
+        const count = read.value[id]?.length;
         return `${count} ${count === 1 ? one : label.toLowerCase()}`;
       })
       .join(', ');
@@ -54,10 +52,10 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
         refused: false,
       });
   };
-  const without = (kind: keyof Hardware, id: string) =>
-    ({ ...library, [kind]: library[kind].filter((profile) => profile.id !== id) }) as Hardware;
-  const makeTestPiece = async (kind: keyof Hardware, id: string) => {
-    const name = library[kind].find((profile) => profile.id === id)?.name ?? id;
+  const without = (kind: string, id: string) =>
+    ({ ...library, [kind]: library[kind]?.filter((profile) => profile.id !== id) }) as Hardware;
+  const makeTestPiece = async (kind: string, id: string) => {
+    const name = library[kind]?.find((profile) => profile.id === id)?.name ?? id;
     const piece = testPieceFor(job, kind, id);
     if (!piece) {
       setWord({ text: `${name} goes into no small test piece of this job's boards.`, refused: true });
@@ -126,7 +124,7 @@ export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Pr
               <Profiles
                 key={each.id}
                 library={each}
-                profiles={library[each.id]}
+                profiles={library[each.id] ?? []}
                 onRemove={(id) => set(`${each.one} taken out of the library`, without(each.id, id))}
                 onTrial={(id) => void makeTestPiece(each.id, id)}
               />
@@ -215,7 +213,7 @@ function Shown({ value, numeric }: { value: string | readonly [string, string]; 
 }
 
 /** What a test piece of a profile taught, and the way to one. */
-function TrialOf({ kind, profile, onTrial }: { kind: keyof Hardware; profile: NamedProfile; onTrial: () => void }) {
+function TrialOf({ kind, profile, onTrial }: { kind: string; profile: NamedProfile; onTrial: () => void }) {
   const act = useBench((state) => state.act);
   const { id, name, trial } = profile;
   const proves = allKinds.some((each) => each.id === kind && each.trials);

@@ -1,11 +1,11 @@
 import { Plus, Ruler, Trash2 } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { addStanding } from '../../core/acts/index.js';
-import type { Dim } from '../../core/derive/index.js';
-import { newId, pathTo, type StandingField } from '../../core/job/index.js';
+import { addStanding } from '../../core/commands/index.js';
+import { newId, pathTo, type StandingField } from '../../core/decisions/index.js';
+import type { Dim } from '../../core/ground/index.js';
 import { bandedEdges } from '../../core/present/index.js';
-import type { Converted } from '../../core/standing/index.js';
+import { type Converted, profilesOf } from '../../core/solve/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { PlainField } from '../fields/PlainField.js';
 import { Length } from '../figures/Length.js';
@@ -84,7 +84,7 @@ const MEASURES: readonly (readonly [StandingField, string])[] = [
 function One({ converted }: { converted: Converted }) {
   const act = useBench((state) => state.act);
   const style = useBench((state) => state.job.display);
-  const runners = useBench((state) => state.job.hardware.runners);
+  const runners = useBench((state) => profilesOf(state.job, 'runners'));
   const { standing, trays, rows, fittings, sticks, steps, problems } = converted;
   const { id, name } = standing;
   const set = (field: Parameters<typeof pathTo.standingField>[1], value: unknown) =>

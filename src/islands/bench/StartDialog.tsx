@@ -1,11 +1,11 @@
 import { FolderPlus, Trash2 } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
-import { addCabinet, takenOver } from '../../core/acts/index.js';
-import { type Cabinet, type Job, newCabinet, type StartingPoint, startingPoints } from '../../core/document/index.js';
+import { addCabinet, takenOver } from '../../core/commands/index.js';
+import { type Cabinet, type Job, newCabinet, type StartingPoint, startingPoints } from '../../core/decisions/index.js';
+import { formatLengthWithUnit } from '../../core/ground/index.js';
 import type { CabinetSummary, JobSummary } from '../../core/present/index.js';
-import { solveCabinet } from '../../core/solve.js';
-import { formatLengthWithUnit } from '../../core/units/index.js';
+import { solveCabinet } from '../../core/solve/index.js';
 import { asked, reasonOf } from '../asked.js';
 import { LengthField } from '../fields/LengthField.js';
 import { TabLine } from '../fields/TabLine.js';

@@ -1,7 +1,7 @@
 import { FileDown, History, LayoutGrid } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { pathTo } from '../../core/job/index.js';
+import { pathTo } from '../../core/decisions/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { useMain } from '../fields/over.js';
 import { useBench, useSolvedCabinet } from './context.js';

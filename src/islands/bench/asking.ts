@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { SolvedCabinet } from '../../core/solve.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 import { Asker, type Port } from '../../workers/asker.js';
 import type { Answers, Ask, FromWorker } from '../../workers/asks.js';
 import { useBench } from './context.js';

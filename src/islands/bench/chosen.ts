@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
-import { actOn, type OpeningAct, openingAt, placeOf } from '../../core/handling/index.js';
-import type { SolvedCabinet } from '../../core/solve.js';
+import { actOn, type OpeningAct, openingAt, openingPlaceOf } from '../../core/commands/index.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 import type { Outcome } from '../fields/LengthField.js';
 import { useBenchStore } from './context.js';
 import { type BenchState, benchCabinet } from './store.js';
@@ -11,7 +11,7 @@ export function chosenOpenings(
   solved: SolvedCabinet,
 ): string[] {
   const first = openingAt(solved, selected);
-  const there = also.filter((id) => placeOf(solved, id) !== undefined);
+  const there = also.filter((id) => openingPlaceOf(solved, id) !== undefined);
   return [...new Set(first === undefined ? there : [first, ...there])];
 }
 

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
-import type { SolvedCabinet } from '../../core/solve.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 import { type BenchState, type BenchStore, benchCabinet } from './store.js';
 
 export const BenchContext = createContext<BenchStore | null>(null);

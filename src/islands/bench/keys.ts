@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
-import { nextOpening, type Way } from '../../core/handling/index.js';
-import { openingKey } from '../../core/layout/index.js';
+import { openingKey } from '../../core/build/index.js';
+import { nextOpening, type Way } from '../../core/commands/index.js';
 import { chosenOpenings, useOpeningAct } from './chosen.js';
 import { useBenchStore } from './context.js';
 import { layersByKey } from './sheet/layers.js';

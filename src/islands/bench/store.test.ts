@@ -3,9 +3,9 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { jobWith } from '../../../tests/support/cabinets.js';
 import { decide } from '../../../tests/support/edit.js';
-import { withEdits } from '../../core/changes/index.js';
-import { newCabinet, newJob } from '../../core/document/index.js';
-import { countedIds } from '../../core/job/index.js';
+import { withEdits } from '../../core/commands/index.js';
+import { countedIds, newCabinet } from '../../core/decisions/index.js';
+import { newJob } from '../../core/solve/index.js';
 import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
 function bench() {

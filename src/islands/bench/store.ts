@@ -1,12 +1,20 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { consequenceLine, consequencesOf, documentRefusal, stackRefusal, stopBrought } from '../../core/acts/index.js';
-import { editsBetween, saidInShort, touch, withEdits } from '../../core/changes/index.js';
-import type { Dim } from '../../core/derive/index.js';
-import type { Job } from '../../core/document/index.js';
-import { ALL_LAYERS, type Beside, type Layers } from '../../core/drawing/index.js';
-import type { Finding } from '../../core/findings/index.js';
-import { type Act, type Edit, EditPathError } from '../../core/job/index.js';
-import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve.js';
+import type { Finding } from '../../core/cabinet/index.js';
+import {
+  consequenceLine,
+  consequencesOf,
+  documentRefusal,
+  editsBetween,
+  saidInShort,
+  stackRefusal,
+  stopBrought,
+  touch,
+  withEdits,
+} from '../../core/commands/index.js';
+import { type Act, type Edit, EditPathError, type Job } from '../../core/decisions/index.js';
+import type { Dim } from '../../core/ground/index.js';
+import { ALL_LAYERS, type Beside, type Layers } from '../../core/present/index.js';
+import { createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve/index.js';
 import type { Outcome } from '../fields/LengthField.js';
 import { FIRST_LOOK, type Look } from './picture/looks.js';
 import type { BenchView } from './sheet/views/index.js';

@@ -1,5 +1,5 @@
-import { drawThumbnail, type Thumbnail } from '../../core/drawing/index.js';
-import type { SolvedCabinet } from '../../core/solve.js';
+import { drawThumbnail, type Thumbnail } from '../../core/present/index.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 
 /** A solved cabinet never changes: its small drawing is made once. */
 const thumbnails = new WeakMap<SolvedCabinet, Thumbnail>();

@@ -1,5 +1,5 @@
 import { type ComponentType, lazy, Suspense, useMemo } from 'react';
-import type { Job } from '../../core/document/index.js';
+import type { Job } from '../../core/decisions/index.js';
 import { BenchContext } from '../bench/context.js';
 import { createBenchStore } from '../bench/store.js';
 import { CuttingBar } from './CuttingBar.js';

@@ -1,7 +1,7 @@
 import { ChevronLeft } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
-import { type Dim, termKey } from '../../core/derive/index.js';
+import { type Dim, termKey } from '../../core/ground/index.js';
 import { useBench } from '../bench/context.js';
 import { Strip, walk } from '../bench/inspector/TapePanel.js';
 import { useMain } from '../fields/over.js';

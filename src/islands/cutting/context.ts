@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { Job } from '../../core/document/index.js';
-import { demandOf, piecesByName } from '../../core/sheets/index.js';
-import type { SolvedCabinet } from '../../core/solve.js';
+import type { Job } from '../../core/decisions/index.js';
+import { demandOf, piecesByName } from '../../core/shop/index.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 import { useBench } from '../bench/context.js';
 
 /** The job on these pages, and its cabinets as they are figured. */

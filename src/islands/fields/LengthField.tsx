@@ -1,5 +1,5 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import { formatLength, type LengthStyle, parseLength } from '../../core/units/index.js';
+import { formatLength, type LengthStyle, parseLength } from '../../core/ground/index.js';
 
 /** What became of a typed value: taken, or refused with a plain sentence. */
 export type Outcome = { readonly ok: true } | { readonly ok: false; readonly message: string };

@@ -1,4 +1,4 @@
-import { type LengthStyle, lengthFigures } from '../../core/units/index.js';
+import { type LengthStyle, lengthFigures } from '../../core/ground/index.js';
 
 /** Widths of the drawing face, in parts of its size. Figures are tabular, so a figure's width is known before it is set. */
 const FIGURE = 0.47;

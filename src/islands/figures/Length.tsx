@@ -1,4 +1,4 @@
-import { type LengthStyle, lengthFigures } from '../../core/units/index.js';
+import { type LengthStyle, lengthFigures } from '../../core/ground/index.js';
 
 /** A length set in type: tabular whole number, stacked fraction, remainder note. The unit stands once per view, not here. */
 export function Length({ mm, style }: { mm: number; style: LengthStyle }) {

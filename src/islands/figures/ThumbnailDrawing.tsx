@@ -1,4 +1,4 @@
-import type { Picture } from '../../core/drawing/index.js';
+import type { Picture } from '../../core/present/index.js';
 import { TINT_FILL } from './tints.js';
 
 const WEIGHT = { outline: 1.4, visible: 0.8, hidden: 0.6, centre: 0.6, swing: 0.6 } as const;

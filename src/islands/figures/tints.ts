@@ -1,4 +1,4 @@
-import type { Tint } from '../../core/drawing/index.js';
+import type { Tint } from '../../core/present/index.js';
 
 /** Timber is tinted by what it is; see the tokens in `styles/app.css`. */
 export const TINT_FILL: Readonly<Record<Tint, string>> = {

@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
-import { newCabinet, newJob, type StartingPoint, startingPoints } from '../../core/document/index.js';
-import { drawThumbnail } from '../../core/drawing/index.js';
-import { countedIds, houseSetFor } from '../../core/job/index.js';
-import { solveCabinet } from '../../core/solve.js';
-import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.js';
+import { countedIds, houseSetFor, newCabinet, type StartingPoint, startingPoints } from '../../core/decisions/index.js';
+import { formatLengthWithUnit, type LengthUnit } from '../../core/ground/index.js';
+import { drawThumbnail } from '../../core/present/index.js';
+import { newJob, solveCabinet } from '../../core/solve/index.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 

@@ -1,6 +1,6 @@
-import { EDITION } from '../../core/corrections/index.js';
-import type { Job } from '../../core/document/index.js';
-import { cutForNone } from '../../core/sheets/index.js';
+import { EDITION } from '../../core/commands/index.js';
+import type { Job } from '../../core/decisions/index.js';
+import { cutForNone } from '../../core/shop/index.js';
 import { type Db, databaseFile, databaseRefusal } from '../database.js';
 import { wantsPruning } from '../history.js';
 import { readStoredJob } from '../jobs.js';

@@ -1,16 +1,10 @@
 import Database from 'better-sqlite3';
-import {
-  type Built,
-  builtOf,
-  type CorrectedCabinet,
-  changesBetween,
-  corrections,
-} from '../../core/corrections/index.js';
-import { type Job, type ReadResult, readJobText } from '../../core/document/index.js';
+import { type Built, builtOf, type CorrectedCabinet, changesBetween, corrections } from '../../core/commands/index.js';
+import type { Job, ReadResult } from '../../core/decisions/index.js';
+import type { LengthStyle } from '../../core/ground/index.js';
 import { type CabinetSummary, summariseCabinet } from '../../core/present/index.js';
-import { cutInVainOf } from '../../core/sheets/index.js';
-import { findingsBetween, type SolvedCabinet, solve, solverOf } from '../../core/solve.js';
-import type { LengthStyle } from '../../core/units/index.js';
+import { cutInVainOf } from '../../core/shop/index.js';
+import { findingsBetween, readJobText, type SolvedCabinet, solve, solverOf } from '../../core/solve/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { type Body, type BodyKind, bodies } from '../bodies.js';
 import type { Db } from '../database.js';

@@ -1,6 +1,7 @@
-import { balanceOf, makeBalanced } from '../../../core/acts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatLength } from '../../../core/units/index.js';
+import { balanceOf } from '../../../core/build/index.js';
+import { makeBalanced } from '../../../core/commands/index.js';
+import { formatLength } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 /** A side is balanced when its first and last holes stand equally far from its ends: then left, right and turned over are one. */

@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
-import { offeredOn, settingSectionsShown } from '../../../core/document/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { offeredOn, pathTo } from '../../../core/decisions/index.js';
+import { type SolvedCabinet, settingSections as settingSectionsShown } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { BalancedHeight } from './BalancedHeight.js';
 import { Materials } from './Materials.js';

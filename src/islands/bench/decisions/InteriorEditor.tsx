@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
-import { ROOMS, type RoomWord, roomFor, roomLike } from '../../../core/acts/index.js';
+import { dividerInside } from '../../../core/build/index.js';
+import { ROOMS, type RoomWord, roomFor, roomLike } from '../../../core/commands/index.js';
 import {
   type DividerKind,
   type Edit,
@@ -10,10 +11,9 @@ import {
   newId,
   pathTo,
   type Room,
-} from '../../../core/job/index.js';
-import { dividerInside } from '../../../core/layout/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { capital } from '../../../core/words.js';
+} from '../../../core/decisions/index.js';
+import { capital } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useBench } from '../context.js';
 import { MemberActs } from './MemberActs.js';

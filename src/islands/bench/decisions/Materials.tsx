@@ -1,9 +1,14 @@
 import { useState } from 'react';
-import type { MaterialRole } from '../../../core/document/index.js';
-import { MATERIAL_ROLES, type Material, pathTo, spreadOf, thicknessOf } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatLength, parseLength } from '../../../core/units/index.js';
-import { capital } from '../../../core/words.js';
+import {
+  MATERIAL_ROLES,
+  type Material,
+  type MaterialRole,
+  pathTo,
+  spreadOf,
+  thicknessOf,
+} from '../../../core/decisions/index.js';
+import { capital, formatLength, parseLength } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Trash2 } from 'lucide-react';
-import type { SplitAxis } from '../../../core/layout/index.js';
+import type { SplitAxis } from '../../../core/build/index.js';
 
 const ICON = 'grid size-7 place-items-center hover:text-pencil disabled:opacity-30';
 

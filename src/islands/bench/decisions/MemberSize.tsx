@@ -1,7 +1,7 @@
 import { Pin, PinOff } from 'lucide-react';
-import { sizeNames } from '../../../core/acts/index.js';
-import { type Edit, type EditPath, type Opening, pathTo, type SizeRule } from '../../../core/job/index.js';
-import type { SplitAxis } from '../../../core/layout/index.js';
+import type { SplitAxis } from '../../../core/build/index.js';
+import { sizeNames } from '../../../core/commands/index.js';
+import { type Edit, type EditPath, type Opening, pathTo, type SizeRule } from '../../../core/decisions/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { Length } from '../../figures/Length.js';

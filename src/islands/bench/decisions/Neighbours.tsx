@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { neighbourAtLeft, neighbourAtRight } from '../../../core/acts/index.js';
-import type { Cabinet } from '../../../core/document/index.js';
-import type { Act } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { neighbourAtLeft, neighbourAtRight } from '../../../core/commands/index.js';
+import type { Act, Cabinet } from '../../../core/decisions/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 /** Which cabinets of the job stand against the ends of this one. */

@@ -1,9 +1,17 @@
 import type { ReactNode } from 'react';
-import { FILLS, type FillWord, fillFor, fillWord } from '../../../core/acts/index.js';
-import { type EditPath, hasRoom, isSplit, newId, type Opening, pathTo, type Split } from '../../../core/job/index.js';
-import type { RoomName } from '../../../core/layout/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { capital } from '../../../core/words.js';
+import type { RoomName } from '../../../core/build/index.js';
+import { FILLS, type FillWord, fillFor, fillWord } from '../../../core/commands/index.js';
+import {
+  type EditPath,
+  hasRoom,
+  isSplit,
+  newId,
+  type Opening,
+  pathTo,
+  type Split,
+} from '../../../core/decisions/index.js';
+import { capital } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import type { Outcome } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 import { InteriorRow } from './InteriorEditor.js';

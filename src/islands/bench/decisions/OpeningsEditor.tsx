@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
-import { openingLike } from '../../../core/acts/index.js';
+import { dividerAfter } from '../../../core/build/index.js';
+import { openingLike } from '../../../core/commands/index.js';
 import {
   type Edit,
   type EditPath,
@@ -10,9 +11,8 @@ import {
   pathTo,
   type Split,
   startingGraduation,
-} from '../../../core/job/index.js';
-import { dividerAfter } from '../../../core/layout/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+} from '../../../core/decisions/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useBench } from '../context.js';

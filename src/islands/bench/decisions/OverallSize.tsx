@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { sizeNames } from '../../../core/acts/index.js';
-import type { Dim } from '../../../core/derive/index.js';
-import { type EditPath, pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { sizeNames } from '../../../core/commands/index.js';
+import { type EditPath, pathTo } from '../../../core/decisions/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';

@@ -1,6 +1,6 @@
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { capital } from '../../../core/words.js';
+import { pathTo } from '../../../core/decisions/index.js';
+import { capital } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useAnswer } from '../asking.js';
 import { useBench } from '../context.js';

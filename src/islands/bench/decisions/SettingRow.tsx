@@ -1,12 +1,10 @@
 import { RotateCcw } from 'lucide-react';
 import { useState } from 'react';
-import { sizeNames } from '../../../core/acts/index.js';
-import { Dim } from '../../../core/derive/index.js';
-import { type Choice, type Leaf, type SettingPath, settingLeaf, settingOf } from '../../../core/document/index.js';
-import { hasChoicePicture } from '../../../core/drawing/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { capital } from '../../../core/words.js';
+import { sizeNames } from '../../../core/commands/index.js';
+import { type Choice, type Leaf, settingOf, settingPath } from '../../../core/decisions/index.js';
+import { capital, Dim } from '../../../core/ground/index.js';
+import { hasChoicePicture } from '../../../core/present/index.js';
+import { type SettingKey, type SolvedCabinet, settingLeaf } from '../../../core/solve/index.js';
 import { LengthField, type Outcome } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
@@ -24,12 +22,12 @@ const SOURCE_WORD = {
 } as const;
 
 /** One setting: its name, its value, and where that was decided, with a way back to the standard. */
-export function Setting({ path, solved }: { path: SettingPath; solved: SolvedCabinet }) {
+export function Setting({ path, solved }: { path: SettingKey; solved: SolvedCabinet }) {
   const leaf = settingLeaf(path);
   const act = useBench((state) => state.act);
   const found = settingOf(solved, path);
   const label = capital(leaf.label);
-  const set = (value: unknown) => act({ label, edits: [{ path: pathTo.setting(solved.cabinet.id, path), value }] });
+  const set = (value: unknown) => act({ label, edits: [{ path: settingPath(solved, path), value }] });
   const where = <Where label={label} source={found.source} onReset={() => set(undefined)} />;
   return found instanceof Dim ? (
     <NumberSetting leaf={leaf} label={label} dim={found} solved={solved} where={where} set={set} />
@@ -112,7 +110,7 @@ function ChoiceSetting({
   solved,
   where,
   set: attempt,
-}: RowProps & { path: SettingPath; value: string }) {
+}: RowProps & { path: SettingKey; value: string }) {
   const [problem, setProblem] = useState<string | null>(null);
   const set = (next: unknown) => {
     const outcome = attempt(next);
@@ -215,7 +213,7 @@ function libraryOptions(value: string, library: readonly { id: string; name: str
 const PICTURE = { width: 76, height: 58 };
 
 interface PicturesProps {
-  readonly path: SettingPath;
+  readonly path: SettingKey;
   readonly label: string;
   readonly value: string;
   readonly options: readonly [string, string][];

@@ -1,8 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { addZone } from '../../../core/acts/index.js';
-import { newId, pathTo, type ZoneField } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { addZone } from '../../../core/commands/index.js';
+import { newId, pathTo, type ZoneField } from '../../../core/decisions/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 

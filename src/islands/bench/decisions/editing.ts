@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { openingNames, roomsInside } from '../../../core/layout/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { openingNames, roomsInside } from '../../../core/build/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import type { Outcome } from '../../fields/LengthField.js';
 import type { EditorContext } from './OpeningBlock.js';
 

@@ -1,4 +1,4 @@
-import { subjectOf } from '../../../core/job/index.js';
+import { subjectOf } from '../../../core/decisions/index.js';
 import type { BenchStore } from '../store.js';
 
 /**

@@ -1,7 +1,6 @@
-import { cabinetKinds } from '../../../core/document/index.js';
-import { mirror } from '../../../core/handling/index.js';
-import { schools } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { mirror } from '../../../core/commands/index.js';
+import { cabinetKinds, schools } from '../../../core/decisions/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { OverallFields } from '../decisions/OverallSize.js';
 import { FigureRow } from './FigureRow.js';

@@ -1,7 +1,7 @@
 import { Hand } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { cautionsFor, type StandingCaution, type Step } from '../../../core/cautions/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { cautionsFor, type StandingCaution, type Step } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 const STEP_WORD: Record<Step, string> = {

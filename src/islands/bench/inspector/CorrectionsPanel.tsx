@@ -1,7 +1,7 @@
 import { History } from 'lucide-react';
 import { useState } from 'react';
-import type { BuiltSize, Changed, CorrectedCabinet, CorrectedJob } from '../../../core/corrections/index.js';
-import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+import type { BuiltSize, Changed, CorrectedCabinet, CorrectedJob } from '../../../core/commands/index.js';
+import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
 import { useBench } from '../context.js';
 
 /** At the first opening of a stored job: what comes out otherwise now, and why. Once read it is put away, and can be opened again. */

@@ -1,6 +1,6 @@
 import { Scissors } from 'lucide-react';
 import { useDeferredValue, useMemo } from 'react';
-import { cutInVain } from '../../../core/sheets/index.js';
+import { cutInVain } from '../../../core/shop/index.js';
 import { useBench } from '../context.js';
 
 /** Wood that is cut and does not fit any more is said where the design is changed, not only at the saw. */

@@ -1,15 +1,14 @@
 import { Fragment, useState } from 'react';
-import type { Dim } from '../../../core/derive/index.js';
+import { pathTo } from '../../../core/decisions/index.js';
+import { type Dim, formatLengthWithUnit } from '../../../core/ground/index.js';
 import {
   type FittedDrawer,
   heightsByContents,
   heightsBySides,
   runnerAt,
   sideStep,
-} from '../../../core/fitted/runners/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatLengthWithUnit } from '../../../core/units/index.js';
+} from '../../../core/kinds/runners/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useBench } from '../context.js';

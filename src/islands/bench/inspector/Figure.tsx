@@ -1,5 +1,4 @@
-import { type Dim, roundForExport } from '../../../core/derive/index.js';
-import type { LengthStyle } from '../../../core/units/index.js';
+import { type Dim, type LengthStyle, roundForExport } from '../../../core/ground/index.js';
 import { Length } from '../../figures/Length.js';
 
 /** Where a value was decided, in words. */

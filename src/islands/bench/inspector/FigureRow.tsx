@@ -1,6 +1,7 @@
-import type { Dim } from '../../../core/derive/index.js';
-import { type NamedProfile, TRIALS } from '../../../core/fitted/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import type { NamedProfile } from '../../../core/decisions/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import { TRIALS } from '../../../core/kinds/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench, useSolvedCabinet } from '../context.js';
 import { Tape } from './TapePanel.js';

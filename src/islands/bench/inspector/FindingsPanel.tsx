@@ -1,7 +1,7 @@
 import { Check, CircleHelp, OctagonX, TriangleAlert } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Finding, Severity } from '../../../core/findings/index.js';
-import { fixesFor, type SolvedCabinet } from '../../../core/solve.js';
+import type { Finding, Severity } from '../../../core/cabinet/index.js';
+import { fixesFor, type SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { findingsOf } from '../store.js';
 

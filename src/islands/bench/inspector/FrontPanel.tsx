@@ -1,7 +1,7 @@
-import type { Dim } from '../../../core/derive/index.js';
-import type { PlacedPull } from '../../../core/fitted/pulls/index.js';
-import { type Front, grainGroups } from '../../../core/fronts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { type Front, grainGroups } from '../../../core/build/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import type { PlacedPull } from '../../../core/kinds/pulls/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 

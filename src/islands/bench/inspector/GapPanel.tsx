@@ -1,7 +1,7 @@
-import { distribute, layoutOf, linesOf, merge, placeOf } from '../../../core/handling/index.js';
-import type { Opening } from '../../../core/job/index.js';
-import { gapKey, namedByKey } from '../../../core/layout/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { gapKey, namedByKey } from '../../../core/build/index.js';
+import { distribute, layoutOf, linesOf, mergeOpening, openingPlaceOf } from '../../../core/commands/index.js';
+import type { Opening } from '../../../core/decisions/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 import { useEditing } from '../decisions/editing.js';
@@ -15,7 +15,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
   const style = useBench((state) => state.job.display);
   const { context, problem } = useEditing(solved);
   const named = namedByKey(selected);
-  const place = named?.kind === 'gap' ? placeOf(solved, named.id) : undefined;
+  const place = named?.kind === 'gap' ? openingPlaceOf(solved, named.id) : undefined;
   const found = place && layoutOf(solved, place.opening.id);
   const next = place?.split.parts[place.at + 1];
   if (!place || !next || !found) return null;
@@ -27,7 +27,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
     const { mm: now, by } = line.following[which] ?? { mm: 0, by: 1 };
     return act(line.place(line.at + (mm - now) * by));
   };
-  const joined = merge(solved, opening.id);
+  const joined = mergeOpening(solved, opening.id);
   return (
     <section aria-label="This gap" className="sheet flex flex-col gap-1.5 p-3">
       <h2 className="caps">This gap</h2>

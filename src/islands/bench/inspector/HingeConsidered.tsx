@@ -1,25 +1,24 @@
-import { choiceOf } from '../../../core/document/index.js';
-import type { HingeProfile } from '../../../core/fitted/hinges/index.js';
+import { choiceOf, settingPath } from '../../../core/decisions/index.js';
+import { formatMm } from '../../../core/ground/index.js';
 import {
   consideredFor,
   FIT_WORDS,
   familyOf,
   gapForOverlay,
+  type HingeProfile,
   type HingeSolution,
   type HungDoor,
   solutionId,
   solutionsOf,
-} from '../../../core/fitted/hinges/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatMm } from '../../../core/units/index.js';
+} from '../../../core/kinds/hinges/index.js';
+import { profilesOf, type SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 
 /** The whole library seen from one door: what would hang it and the reveal it gives, what is ruled out and by what. */
 export function HingeConsidered({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const { wish } = door;
-  const library = useBench((state) => state.job.hardware.hinges);
+  const library = useBench((state) => profilesOf(state.job, 'hinges'));
   const considered = consideredFor(door, library);
   const solutions = solutionsOf(wish, library);
   const closing = choiceOf(solved, 'hinges/closing');
@@ -109,7 +108,7 @@ function Reached({
           label: 'Hinge',
           edits: [
             {
-              path: pathTo.setting(solved.cabinet.id, 'hinges/choice'),
+              path: settingPath(solved, 'hinges/choice'),
               value: solutionId(chosen ? (door.chosen ?? best) : best),
             },
           ],

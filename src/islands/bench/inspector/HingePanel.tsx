@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Dim } from '../../../core/derive/index.js';
+import { pathTo } from '../../../core/decisions/index.js';
+import { type Dim, formatMm } from '../../../core/ground/index.js';
 import {
   FIT_WORDS,
   findHinges,
@@ -10,10 +11,8 @@ import {
   hingeOfKey,
   leastGap,
   solutionId,
-} from '../../../core/fitted/hinges/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatMm } from '../../../core/units/index.js';
+} from '../../../core/kinds/hinges/index.js';
+import { profilesOf, type SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
@@ -203,7 +202,7 @@ function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const display = useBench((state) => state.job.display);
   const act = useBench((state) => state.act);
   const [reveal, setReveal] = useState<number | undefined>();
-  const library = useBench((state) => state.job.hardware.hinges);
+  const library = useBench((state) => profilesOf(state.job, 'hinges'));
   const { own, solutions } = findHinges(door, solved, library, reveal);
   return (
     <div className="mt-2 border-t border-dashed border-rule pt-1.5">

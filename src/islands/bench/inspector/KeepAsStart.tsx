@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { alone } from '../../../core/acts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { alone } from '../../../core/commands/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { asked, reasonOf } from '../../asked.js';
 import { useBench } from '../context.js';
 

@@ -1,6 +1,6 @@
-import type { Dim } from '../../../core/derive/index.js';
-import type { FittedLift } from '../../../core/fitted/lifts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import type { Dim } from '../../../core/ground/index.js';
+import type { FittedLift } from '../../../core/kinds/lifts/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
 

@@ -1,7 +1,7 @@
 import { Columns2, Menu, Rows2 } from 'lucide-react';
-import { HANDS, type HandKey, openingAt, placeOf } from '../../../core/handling/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { HANDS, type HandKey, openingAt, openingPlaceOf } from '../../../core/commands/index.js';
+import { pathTo } from '../../../core/decisions/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench } from '../context.js';
 import { useEditing } from '../decisions/editing.js';
@@ -17,7 +17,7 @@ export function OpeningPanel({ solved }: { solved: SolvedCabinet }) {
   const act = useOpeningAct();
   const { context, problem } = useEditing(solved);
   const id = openingAt(solved, selected) ?? also[0];
-  const place = id === undefined ? undefined : placeOf(solved, id);
+  const place = id === undefined ? undefined : openingPlaceOf(solved, id);
   if (!place) return null;
   const { opening, split, splitPath, path, at, name } = place;
   const count = chosenOpenings({ selected, also }, solved).length;

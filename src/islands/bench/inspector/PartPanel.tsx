@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { decideParts, decisionOf, leaveToRules } from '../../../core/acts/index.js';
+import { decideParts, decisionOf, leaveToRules } from '../../../core/commands/index.js';
 import {
   type DecidedPart,
   GRAIN_RUNS,
@@ -9,9 +9,9 @@ import {
   newId,
   type PartField,
   type PartSide,
-} from '../../../core/job/index.js';
-import { canBeLeftOut, EDGES, edgeName, type Part } from '../../../core/parts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+} from '../../../core/decisions/index.js';
+import { canBeLeftOut, EDGES, edgeName, type Part } from '../../../core/part/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 

@@ -1,6 +1,6 @@
-import type { FittedDrawer } from '../../../core/fitted/runners/index.js';
-import { pathTo } from '../../../core/job/index.js';
-import { within } from '../../../core/words.js';
+import { pathTo } from '../../../core/decisions/index.js';
+import { within } from '../../../core/ground/index.js';
+import type { FittedDrawer } from '../../../core/kinds/runners/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 

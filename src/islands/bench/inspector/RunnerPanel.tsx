@@ -1,8 +1,7 @@
 import { Fragment } from 'react';
-import type { Dim } from '../../../core/derive/index.js';
-import { type Runner, runnerAt } from '../../../core/fitted/runners/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { within } from '../../../core/words.js';
+import { type Dim, within } from '../../../core/ground/index.js';
+import { type Runner, runnerAt } from '../../../core/kinds/runners/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { FigureRow } from './FigureRow.js';
 import { Raised } from './Raised.js';

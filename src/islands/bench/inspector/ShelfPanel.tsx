@@ -1,6 +1,6 @@
-import type { Dim } from '../../../core/derive/index.js';
-import { loadedShelf, longestSpan, shelfSag } from '../../../core/shelves/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { loadedShelf, longestSpan, shelfSag } from '../../../core/build/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 

@@ -1,7 +1,6 @@
 import { ChevronLeft, X } from 'lucide-react';
-import { type Dim, followTerm, type Token, tape, termKey } from '../../../core/derive/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import type { LengthStyle } from '../../../core/units/index.js';
+import { type Dim, followTerm, type LengthStyle, type Token, tape, termKey } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench, useBenchStore } from '../context.js';
 import { leadTo } from '../decisions/lead.js';

@@ -1,9 +1,9 @@
-import type { Dim } from '../../../core/derive/index.js';
-import { cutOfKey, machiningTable } from '../../../core/drawing/index.js';
-import { pathFromText } from '../../../core/job/index.js';
-import { faceName, type Part } from '../../../core/parts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { type Behind, decisionsBehind } from '../../../core/uses/index.js';
+import { type Behind, decisionsBehind } from '../../../core/commands/index.js';
+import { pathFromText } from '../../../core/decisions/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import { faceName, type Part } from '../../../core/part/index.js';
+import { cutOfKey, machiningTable } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench, useBenchStore } from '../context.js';
 import { leadTo } from '../decisions/lead.js';
 import { MachiningTable } from '../sheet/MachiningTable.js';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { Dim } from '../../../core/derive/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { numberLike, usersOf } from '../../../core/uses/index.js';
+import { numberLike, usersOf } from '../../../core/commands/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { Figure } from './Figure.js';
 

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { GROUPS, shoppingList, type ToBuy } from '../../../core/buying/index.js';
-import { createSolver, type SolvedCabinet } from '../../../core/solve.js';
-import { capital } from '../../../core/words.js';
+import { capital } from '../../../core/ground/index.js';
+import { GROUPS, shoppingList, type ToBuy } from '../../../core/shop/index.js';
+import { createSolver, type SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 /** What has to be bought for this cabinet, or for the whole job. */

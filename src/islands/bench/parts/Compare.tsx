@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { differencesBetween } from '../../../core/acts/index.js';
-import { type SolvedCabinet, solveCabinet } from '../../../core/solve.js';
+import { differencesBetween } from '../../../core/commands/index.js';
+import { type SolvedCabinet, solveCabinet } from '../../../core/solve/index.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
 import { useBench } from '../context.js';
 import { thumbnailOf } from '../thumbnails.js';

@@ -1,5 +1,5 @@
-import { type Differences, isNone } from '../../../core/acts/index.js';
-import type { LengthStyle } from '../../../core/units/index.js';
+import { type Differences, isNone } from '../../../core/commands/index.js';
+import type { LengthStyle } from '../../../core/ground/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 

@@ -1,7 +1,7 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { weightOf } from '../../../core/fronts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { weightIn, weightUnit } from '../../../core/units/index.js';
+import { weightOf } from '../../../core/build/index.js';
+import { weightIn, weightUnit } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 const FEET2 = 10.7639;

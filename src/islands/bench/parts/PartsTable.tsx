@@ -1,12 +1,11 @@
 import { Tabs } from 'radix-ui';
 import { useEffect, useRef } from 'react';
-import { decideParts } from '../../../core/acts/index.js';
-import type { Dim } from '../../../core/derive/index.js';
-import { newId } from '../../../core/job/index.js';
-import type { PartRow } from '../../../core/parts/index.js';
+import { decideParts } from '../../../core/commands/index.js';
+import { newId } from '../../../core/decisions/index.js';
+import { type Dim, formatLength } from '../../../core/ground/index.js';
+import type { PartRow } from '../../../core/part/index.js';
 import { bandedEdges, machiningSummary } from '../../../core/present/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatLength } from '../../../core/units/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { TabLine } from '../../fields/TabLine.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';

@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
-import { editsBetween, type SaveEntry, saidOf } from '../../../core/changes/index.js';
-import type { Job } from '../../../core/document/index.js';
-import { drawThumbnail } from '../../../core/drawing/index.js';
-import type { Edit } from '../../../core/job/index.js';
-import { solverOf } from '../../../core/solve.js';
+import { editsBetween, type SaveEntry, saidOf } from '../../../core/commands/index.js';
+import type { Edit, Job } from '../../../core/decisions/index.js';
+import { drawThumbnail } from '../../../core/present/index.js';
+import { solverOf } from '../../../core/solve/index.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
 import { useBench } from '../context.js';
 import type { SavedState } from './saves.js';

@@ -1,8 +1,8 @@
 import { FileDown } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { differencesBetween } from '../../../core/acts/index.js';
-import type { Job } from '../../../core/document/index.js';
-import { solveCabinet } from '../../../core/solve.js';
+import { differencesBetween } from '../../../core/commands/index.js';
+import type { Job } from '../../../core/decisions/index.js';
+import { solveCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { useSaving } from '../saving/context.js';
 import { DifferencesTable } from './DifferencesTable.js';

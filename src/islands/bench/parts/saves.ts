@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import type { SaveEntry } from '../../../core/changes/index.js';
-import type { Job } from '../../../core/document/index.js';
+import type { SaveEntry } from '../../../core/commands/index.js';
+import type { Job } from '../../../core/decisions/index.js';
 
 /** A saved state and the one before it, as far as it is kept. */
 export interface SavedState {

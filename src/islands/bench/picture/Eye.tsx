@@ -2,8 +2,8 @@ import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
 import { type OrthographicCamera, Vector3 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { Point } from '../../../core/parts/index.js';
-import { apartAt, movedTo, type Scene, type Stage } from '../../../core/picture/index.js';
+import type { Point } from '../../../core/part/index.js';
+import { apartAt, movedTo, type Scene, type Stage } from '../../../core/present/index.js';
 import { type Look, openShare, SIDES } from './looks.js';
 
 /** What can be done to the picture from outside of it. */

@@ -1,7 +1,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { BoxGeometry, Color, EdgesGeometry, Matrix4, Plane, Vector3 } from 'three';
-import type { Point } from '../../../core/parts/index.js';
+import type { Point } from '../../../core/part/index.js';
 import {
   apartAt,
   motionOf,
@@ -9,7 +9,7 @@ import {
   type SceneHardware,
   type ScenePart,
   type Stage,
-} from '../../../core/picture/index.js';
+} from '../../../core/present/index.js';
 import { type Look, openShare } from './looks.js';
 import { type Paints, Solid, useHardwareGeometry } from './Solid.js';
 import type { Surface, Surfaces } from './surfaces.js';

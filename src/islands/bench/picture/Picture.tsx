@@ -1,7 +1,7 @@
 import { Canvas } from '@react-three/fiber';
 import { type KeyboardEvent, useCallback, useMemo, useRef, useState } from 'react';
-import { sceneOf, stagesOf } from '../../../core/picture/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { sceneOf, stagesOf } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { Eye, type EyeHandle } from './Eye.js';
 import { opensWith, toggled } from './looks.js';

@@ -1,6 +1,6 @@
 import { Maximize2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { Scene } from '../../../core/picture/index.js';
+import type { Scene } from '../../../core/present/index.js';
 import { useBench } from '../context.js';
 import { openShare, opensWith, SIDES, type Side, toggled } from './looks.js';
 

@@ -12,7 +12,7 @@ import {
   type Plane,
   Shape,
 } from 'three';
-import type { SceneHardware } from '../../../core/picture/index.js';
+import type { SceneHardware } from '../../../core/present/index.js';
 
 export interface Paints {
   readonly fill: Color;

@@ -1,5 +1,5 @@
-import type { Point } from '../../../core/parts/index.js';
-import type { Scene } from '../../../core/picture/index.js';
+import type { Point } from '../../../core/part/index.js';
+import type { Scene } from '../../../core/present/index.js';
 
 /** How the picture is looked at; the same while views come and go. */
 export interface Look {

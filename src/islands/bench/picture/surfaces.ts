@@ -1,8 +1,8 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import { BufferAttribute, BufferGeometry, EdgesGeometry } from 'three';
-import type { Scene } from '../../../core/picture/index.js';
-import type { PartShape } from '../../../core/solids/index.js';
+import type { PartShape } from '../../../core/part/index.js';
+import type { Scene } from '../../../core/present/index.js';
 import type { SolidsWorker } from '../../../workers/solids.js';
 
 /** A part as it is drawn: its surface, and the edges a pencil would draw of it. */

@@ -1,8 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { decidedAt, placeOf, saidOf } from '../../../core/changes/index.js';
-import type { Job } from '../../../core/document/index.js';
-import { type Edit, pathFromText } from '../../../core/job/index.js';
+import { decidedAt, placeOf, saidOf } from '../../../core/commands/index.js';
+import { type Edit, type Job, pathFromText } from '../../../core/decisions/index.js';
 import { useBench } from '../context.js';
 import type { Sides } from './answers.js';
 

@@ -1,6 +1,5 @@
-import type { Conflict } from '../../../core/changes/index.js';
-import type { FieldError, Job } from '../../../core/document/index.js';
-import type { Edit } from '../../../core/job/index.js';
+import type { Conflict } from '../../../core/commands/index.js';
+import type { Edit, FieldError, Job } from '../../../core/decisions/index.js';
 import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
 
 /** A job as the server has it. */

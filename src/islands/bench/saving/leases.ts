@@ -1,5 +1,5 @@
 import { createStore, del, get, set, type UseStore, update } from 'idb-keyval';
-import { newId } from '../../../core/job/index.js';
+import { newId } from '../../../core/decisions/index.js';
 import type { Tabs } from './tabs.js';
 
 /** What a page that holds a name writes down, another number each time: so long as it changes, the page lives. */

@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { decide } from '../../../../tests/support/edit.js';
-import { withEdits } from '../../../core/changes/index.js';
-import { JOB_VERSION, type Job, newCabinet, newJob, readJob } from '../../../core/document/index.js';
-import { countedIds, type Edit } from '../../../core/job/index.js';
+import { withEdits } from '../../../core/commands/index.js';
+import { countedIds, type Edit, type Job, newCabinet } from '../../../core/decisions/index.js';
+import { JOB_VERSION, newJob, readJob } from '../../../core/solve/index.js';
 import { createBenchStore } from '../store.js';
 import type { SaveAnswer, SaverWorld, SaveState, Told } from './answers.js';
 import { Saver } from './saver.js';

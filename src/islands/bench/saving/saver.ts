@@ -7,9 +7,9 @@ import {
   merge,
   saidInShort,
   withEdits,
-} from '../../../core/changes/index.js';
-import { type FieldError, JOB_VERSION, type Job } from '../../../core/document/index.js';
-import { type Edit, newId } from '../../../core/job/index.js';
+} from '../../../core/commands/index.js';
+import { type Edit, type FieldError, type Job, newId } from '../../../core/decisions/index.js';
+import { JOB_VERSION } from '../../../core/solve/index.js';
 import type { BenchStore } from '../store.js';
 import type { SaveAnswer, SaverWorld, SaveState, ServerState, Sides, Told } from './answers.js';
 import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';

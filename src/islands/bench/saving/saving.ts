@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { FieldError, Job } from '../../../core/document/index.js';
-import type { Edit } from '../../../core/job/index.js';
+import type { Edit, FieldError, Job } from '../../../core/decisions/index.js';
 import { useBenchStore } from '../context.js';
 import type { SaveAnswer, ServerState, Told } from './answers.js';
 import { Saver } from './saver.js';

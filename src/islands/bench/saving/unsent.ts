@@ -1,5 +1,5 @@
 import { createStore, del, get, keys, set, type UseStore } from 'idb-keyval';
-import { type Edit, newId } from '../../../core/job/index.js';
+import { type Edit, newId } from '../../../core/decisions/index.js';
 import { openTabs, type Tabs } from './tabs.js';
 
 /** One save: what was decided since the version it names. Its id tells it from every other. */

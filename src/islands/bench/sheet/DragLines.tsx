@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
-import type { LaidSheet } from '../../../core/drawing/index.js';
-import { type Line, lastGood, type Snap, settle, sizesAt } from '../../../core/handling/index.js';
-import { formatLength } from '../../../core/units/index.js';
+import { type Line, lastGood, type Snap, settle, sizesAt } from '../../../core/commands/index.js';
+import { formatLength } from '../../../core/ground/index.js';
+import type { LaidSheet } from '../../../core/present/index.js';
 import { stepOf } from '../../fields/LengthField.js';
 import { useBench, useBenchStore } from '../context.js';
 

@@ -1,8 +1,8 @@
 import type { KeyboardEvent } from 'react';
-import { sizeNames, typeOver } from '../../../core/acts/index.js';
-import type { PlacedDimension } from '../../../core/drawing/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { formatLength, type LengthStyle } from '../../../core/units/index.js';
+import { sizeNames, typeOver } from '../../../core/commands/index.js';
+import { formatLength, type LengthStyle } from '../../../core/ground/index.js';
+import type { PlacedDimension } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { DrawnLength, drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';

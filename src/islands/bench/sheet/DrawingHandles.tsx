@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
-import type { DragHandle, LaidSheet } from '../../../core/drawing/index.js';
-import { formatLength } from '../../../core/units/index.js';
+import { formatLength } from '../../../core/ground/index.js';
+import type { DragHandle, LaidSheet } from '../../../core/present/index.js';
 import { useBench } from '../context.js';
 
 /** The stop nearest to a place along v. */

@@ -1,4 +1,4 @@
-import type { Drawing, DrawingItem, HardwareItem, LaidSheet } from '../../../core/drawing/index.js';
+import type { Drawing, DrawingItem, HardwareItem, LaidSheet } from '../../../core/present/index.js';
 import { TINT_FILL } from '../../figures/tints.js';
 import { useBench } from '../context.js';
 

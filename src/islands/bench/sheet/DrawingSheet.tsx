@@ -1,4 +1,6 @@
 import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import type { Line } from '../../../core/commands/index.js';
+import type { LengthStyle } from '../../../core/ground/index.js';
 import {
   type DimensionItem,
   type Drawing,
@@ -9,10 +11,8 @@ import {
   scaleName,
   scalesOf,
   type TitleBlock,
-} from '../../../core/drawing/index.js';
-import type { Line } from '../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import type { LengthStyle } from '../../../core/units/index.js';
+} from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';
 import { useChoosing } from './choosing.js';

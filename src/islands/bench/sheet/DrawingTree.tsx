@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import { type Told, treeOf } from '../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { type Told, treeOf } from '../../../core/commands/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 interface Line {

@@ -1,6 +1,6 @@
-import type { Drawing, DrawingPoint, LaidSheet } from '../../../core/drawing/index.js';
-import type { Finding, Severity } from '../../../core/findings/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import type { Finding, Severity } from '../../../core/cabinet/index.js';
+import type { Drawing, DrawingPoint, LaidSheet } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { SEVERITY_WORD, showFinding, useFindings } from '../inspector/FindingsPanel.js';
 

@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
-import { drawHingeCorner, type HungDoor, hingeOfKey } from '../../../core/fitted/hinges/index.js';
-import { frontName } from '../../../core/fronts/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { frontName } from '../../../core/build/index.js';
+import { drawHingeCorner, type HungDoor, hingeOfKey } from '../../../core/kinds/hinges/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { DrawingSheet } from './DrawingSheet.js';
 

@@ -1,6 +1,6 @@
 import { Check, Layers as LayersIcon } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { SIZES, type Sizes } from '../../../core/drawing/index.js';
+import { SIZES, type Sizes } from '../../../core/present/index.js';
 import { useMain } from '../../fields/over.js';
 import { useBench } from '../context.js';
 import { LAYER_KEYS } from './layers.js';

@@ -1,7 +1,6 @@
-import type { Dim } from '../../../core/derive/index.js';
-import { cutKey, cutOfKey, machiningTable } from '../../../core/drawing/index.js';
-import type { Part } from '../../../core/parts/index.js';
-import { bandedEdges, grainWords } from '../../../core/present/index.js';
+import type { Dim } from '../../../core/ground/index.js';
+import type { Part } from '../../../core/part/index.js';
+import { bandedEdges, cutKey, cutOfKey, grainWords, machiningTable } from '../../../core/present/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
 

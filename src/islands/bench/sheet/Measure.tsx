@@ -1,4 +1,5 @@
 import { type PointerEvent, useEffect, useMemo, useState } from 'react';
+import { formatLengthWithUnit } from '../../../core/ground/index.js';
 import {
   between,
   type Drawing,
@@ -6,8 +7,7 @@ import {
   edgeNear,
   edgesOf,
   type LaidSheet,
-} from '../../../core/drawing/index.js';
-import { formatLengthWithUnit } from '../../../core/units/index.js';
+} from '../../../core/present/index.js';
 import { useBench } from '../context.js';
 
 /** How near an edge the pointer has to be (px). */

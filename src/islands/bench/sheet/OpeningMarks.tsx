@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react';
-import type { LaidSheet } from '../../../core/drawing/index.js';
-import { faceOf } from '../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { faceOf } from '../../../core/commands/index.js';
+import type { LaidSheet } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench } from '../context.js';
 

@@ -6,10 +6,10 @@ import {
   MAKES,
   type MakeKey,
   type OpeningAct,
-  placeOf,
-} from '../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
-import { capital } from '../../../core/words.js';
+  openingPlaceOf,
+} from '../../../core/commands/index.js';
+import { capital } from '../../../core/ground/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useMain } from '../../fields/over.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench, useBenchStore } from '../context.js';
@@ -31,7 +31,7 @@ export function OpeningMenu({ solved }: { solved: SolvedCabinet }) {
     shut();
     act(what);
   };
-  const names = ids.map((id) => placeOf(solved, id)?.name ?? '');
+  const names = ids.map((id) => openingPlaceOf(solved, id)?.name ?? '');
   return (
     <DropdownMenu.Root open modal={false} onOpenChange={(open) => !open && shut()}>
       <DropdownMenu.Trigger asChild>

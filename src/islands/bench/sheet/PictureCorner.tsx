@@ -1,7 +1,7 @@
 import { Box, X } from 'lucide-react';
 import { lazy, Suspense } from 'react';
-import type { LaidProjection } from '../../../core/drawing/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import type { LaidProjection } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
 const Picture = lazy(() => import('../picture/Picture.js'));

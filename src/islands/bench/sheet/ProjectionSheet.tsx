@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useRef } from 'react';
+import { linesOf, sectionLinesOf } from '../../../core/commands/index.js';
 import {
   type Drawing,
   drawElevation,
@@ -8,9 +9,8 @@ import {
   layProjection,
   planLevels,
   type ViewOf,
-} from '../../../core/drawing/index.js';
-import { linesOf, sectionLinesOf } from '../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+} from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
 import { SheetFrame, spaceOf, textWidthIn, useSize } from './DrawingSheet.js';

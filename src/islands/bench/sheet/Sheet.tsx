@@ -1,6 +1,6 @@
 import { Settings2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { DrawingTree } from './DrawingTree.js';
 import { LayersMenu } from './LayersMenu.js';

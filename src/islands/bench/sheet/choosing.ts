@@ -1,8 +1,8 @@
 import { type MouseEvent, type PointerEvent, type RefObject, useRef, useState } from 'react';
-import type { LaidSheet } from '../../../core/drawing/index.js';
-import { faceOf, openingAt } from '../../../core/handling/index.js';
-import { openingKey } from '../../../core/layout/index.js';
-import type { SolvedCabinet } from '../../../core/solve.js';
+import { openingKey } from '../../../core/build/index.js';
+import { faceOf, openingAt } from '../../../core/commands/index.js';
+import type { LaidSheet } from '../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { chosenOpenings } from '../chosen.js';
 import { useBenchStore } from '../context.js';
 

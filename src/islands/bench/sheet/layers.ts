@@ -1,4 +1,4 @@
-import { ALL_LAYERS, type Layers, SIZES, type Sizes } from '../../../core/drawing/index.js';
+import { ALL_LAYERS, type Layers, SIZES, type Sizes } from '../../../core/present/index.js';
 
 /** Each layer by its word and its key. */
 export const LAYER_KEYS = {

@@ -1,6 +1,8 @@
 import type { ApexOptions } from 'apexcharts';
 import { useEffect, useMemo, useState } from 'react';
 import Chart from 'react-apexcharts';
+import { newId, pathTo, type SheetLayout } from '../../../core/decisions/index.js';
+import { type Dim, weightIn, weightUnit } from '../../../core/ground/index.js';
 import {
   COST_KINDS,
   type CostedOperation,
@@ -9,11 +11,8 @@ import {
   OPERATIONS,
   pricedList,
   priceFor,
-} from '../../../core/costs/index.js';
-import type { Dim } from '../../../core/derive/index.js';
-import { newId, pathTo, type SheetLayout } from '../../../core/job/index.js';
-import { usedShare } from '../../../core/sheets/index.js';
-import { weightIn, weightUnit } from '../../../core/units/index.js';
+  usedShare,
+} from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useCutting, useDemand } from '../context.js';

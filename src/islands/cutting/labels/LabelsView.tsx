@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { type Label, type LabelSheet, labelSheets, labelsOf } from '../../../core/labels/index.js';
-import { formatLength, type LengthStyle } from '../../../core/units/index.js';
+import { formatLength, type LengthStyle } from '../../../core/ground/index.js';
+import { type Label, type LabelSheet, labelSheets, labelsOf } from '../../../core/shop/index.js';
 import { codeOf } from '../../../formats/codes.js';
 import { useCutting } from '../context.js';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fencesSet } from '../../../core/setups/index.js';
+import { fencesSet } from '../../../core/shop/index.js';
 import { useCutting } from '../context.js';
 import { sheetsWorker } from '../sheetsWorker.js';
 

@@ -1,9 +1,15 @@
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Dim } from '../../../core/derive/index.js';
-import { isNarrowRip, type SetUp, type Station, setUpsOf, stations } from '../../../core/setups/index.js';
-import { isTicked, tickSetUp } from '../../../core/sheets/index.js';
-import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+import { type Dim, formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
+import {
+  isNarrowRip,
+  isTicked,
+  type SetUp,
+  type Station,
+  setUpsOf,
+  stations,
+  tickSetUp,
+} from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 import { Length } from '../../figures/Length.js';
 import { useCutting } from '../context.js';

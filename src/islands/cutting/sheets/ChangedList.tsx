@@ -1,5 +1,5 @@
-import type { SheetLayout } from '../../../core/job/index.js';
-import type { Changed } from '../../../core/sheets/index.js';
+import type { SheetLayout } from '../../../core/decisions/index.js';
+import type { Changed } from '../../../core/shop/index.js';
 
 const KINDS: Readonly<Record<Changed['kind'], string>> = {
   size: 'has another size',

@@ -1,7 +1,7 @@
 import { Lock, LockOpen, MapPinOff } from 'lucide-react';
-import type { LayoutSheet, PlacedPiece } from '../../../core/job/index.js';
-import type { SheetPiece } from '../../../core/sheets/index.js';
-import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+import type { LayoutSheet, PlacedPiece } from '../../../core/decisions/index.js';
+import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
+import type { SheetPiece } from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 
 /** What the chosen piece is, and what can be done with it. */

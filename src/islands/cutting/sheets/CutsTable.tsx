@@ -1,6 +1,6 @@
-import type { LayoutSheet } from '../../../core/job/index.js';
-import type { SawCut, Sequence } from '../../../core/sheets/index.js';
-import { formatLength, type LengthStyle } from '../../../core/units/index.js';
+import type { LayoutSheet } from '../../../core/decisions/index.js';
+import { formatLength, type LengthStyle } from '../../../core/ground/index.js';
+import type { SawCut, Sequence } from '../../../core/shop/index.js';
 
 /** The cuts of a sheet in order: what is set, what comes off, and what waits. */
 export function CutsTable({

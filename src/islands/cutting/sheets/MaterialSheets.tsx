@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { type LayoutSheet, METHODS, pieceName, type SheetLayout } from '../../../core/job/index.js';
+import { type LayoutSheet, METHODS, pieceName, type SheetLayout } from '../../../core/decisions/index.js';
+import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
 import {
   acceptLayout,
   changedSince,
@@ -16,8 +17,7 @@ import {
   withClear,
   withLock,
   withoutClear,
-} from '../../../core/sheets/index.js';
-import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+} from '../../../core/shop/index.js';
 import { useBench, useBenchStore } from '../../bench/context.js';
 import { ChangedList } from './ChangedList.js';
 import { ChosenBar } from './ChosenBar.js';

@@ -1,8 +1,8 @@
 import { Scissors } from 'lucide-react';
 import { useMemo } from 'react';
-import { keptFrom, type LayoutSheet, type SheetLayout } from '../../../core/job/index.js';
-import { offcutsOf, sequenceOf, stripsOf, stripsToBand, usedShare } from '../../../core/sheets/index.js';
-import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+import { keptFrom, type LayoutSheet, type SheetLayout } from '../../../core/decisions/index.js';
+import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
+import { offcutsOf, sequenceOf, stripsOf, stripsToBand, usedShare } from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 import { CutsTable } from './CutsTable.js';
 import { SheetDrawing } from './SheetDrawing.js';

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
-import { type LayoutSheet, pieceName } from '../../../core/job/index.js';
-import type { Sequence, Strip } from '../../../core/sheets/index.js';
-import { formatLength, type LengthStyle } from '../../../core/units/index.js';
+import { type LayoutSheet, pieceName } from '../../../core/decisions/index.js';
+import { formatLength, type LengthStyle } from '../../../core/ground/index.js';
+import type { Sequence, Strip } from '../../../core/shop/index.js';
 
 interface Box {
   readonly x: number;

@@ -1,8 +1,8 @@
 import { Play, Printer, Square } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { METHODS, type Method, type SheetLayout } from '../../../core/job/index.js';
-import { type CuttingWay, USUAL_WAY } from '../../../core/sheets/index.js';
-import { formatLengthWithUnit } from '../../../core/units/index.js';
+import { METHODS, type Method, type SheetLayout } from '../../../core/decisions/index.js';
+import { formatLengthWithUnit } from '../../../core/ground/index.js';
+import { type CuttingWay, USUAL_WAY } from '../../../core/shop/index.js';
 import { useBenchStore } from '../../bench/context.js';
 import { useCutting, useDemand } from '../context.js';
 import { StopsNotice } from '../StopsNotice.js';

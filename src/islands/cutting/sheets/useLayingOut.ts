@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
-import type { Job } from '../../../core/document/index.js';
-import type { Proposal } from '../../../core/sheets/index.js';
+import type { Job } from '../../../core/decisions/index.js';
+import type { Proposal } from '../../../core/shop/index.js';
 import type { LayOut, Progress } from '../../../workers/sheets.js';
 import { sheetsWorker, stopLaying } from '../sheetsWorker.js';
 

@@ -1,8 +1,8 @@
 import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
-import { bandsMissing, isLeftOnFor, isTooNarrow, leastBandWidth } from '../../../core/buying/index.js';
-import { BAND_WIDER, newId, pathTo, type StockBand } from '../../../core/job/index.js';
-import { formatLengthWithUnit } from '../../../core/units/index.js';
+import { BAND_WIDER, newId, pathTo, type StockBand } from '../../../core/decisions/index.js';
+import { formatLengthWithUnit } from '../../../core/ground/index.js';
+import { bandsMissing, isLeftOnFor, isTooNarrow, leastBandWidth } from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { pathTo } from '../../../core/job/index.js';
-import { type BoardsToBuy, boardsFor } from '../../../core/sheets/index.js';
-import { formatLength, formatLengthWithUnit } from '../../../core/units/index.js';
+import { pathTo } from '../../../core/decisions/index.js';
+import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
+import { type BoardsToBuy, boardsFor } from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';

@@ -1,7 +1,14 @@
 import { Plus } from 'lucide-react';
-import { keptFrom, type Material, newId, pathTo, type StockSheets, thicknessOf } from '../../../core/job/index.js';
-import { freshMark, isKept } from '../../../core/sheets/index.js';
-import { formatLengthWithUnit } from '../../../core/units/index.js';
+import {
+  keptFrom,
+  type Material,
+  newId,
+  pathTo,
+  type StockSheets,
+  thicknessOf,
+} from '../../../core/decisions/index.js';
+import { formatLengthWithUnit } from '../../../core/ground/index.js';
+import { freshMark, isKept } from '../../../core/shop/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';

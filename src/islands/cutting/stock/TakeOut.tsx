@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { type EditPath, pathTo } from '../../../core/job/index.js';
+import { type EditPath, pathTo } from '../../../core/decisions/index.js';
 import { useBench } from '../../bench/context.js';
 
 /** Takes a row out of a list of the stock. */

@@ -1,5 +1,5 @@
-import { type Declared, pathTo, type WorkshopGroup, workshopGroups } from '../../../core/job/index.js';
-import { capital } from '../../../core/words.js';
+import { type Declared, pathTo, type WorkshopGroup, workshopGroups } from '../../../core/decisions/index.js';
+import { capital } from '../../../core/ground/index.js';
 import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';

@@ -1,7 +1,15 @@
 import type { APIRoute } from 'astro';
 import * as z from 'zod/mini';
-import { jobSchema, newCabinet, newJob, type StartingPoint, startingPoints } from '../../../core/document/index.js';
-import { between, countedIds, houseSetFor } from '../../../core/job/index.js';
+import {
+  between,
+  countedIds,
+  houseSetFor,
+  nameField,
+  newCabinet,
+  type StartingPoint,
+  startingPoints,
+} from '../../../core/decisions/index.js';
+import { newJob } from '../../../core/solve/index.js';
 import { answer, onlyBy, readBody } from '../../../server/answer.js';
 import { database, written } from '../../../server/database.js';
 import { figureSoon } from '../../../server/figuring/background.js';
@@ -11,7 +19,7 @@ import { shopNow } from '../../../server/list.js';
 export const GET: APIRoute = (context) => answer(context, () => shopNow(database()));
 
 const newJobRequest = z.strictObject({
-  name: jobSchema.shape.name,
+  name: nameField(120),
   unit: z.enum(['mm', 'in']),
   cabinet: z.strictObject({
     from: z.enum(Object.keys(startingPoints) as [StartingPoint]),

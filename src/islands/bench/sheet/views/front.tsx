@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
-import { drawElevation } from '../../../../core/drawing/index.js';
-import { linesOf } from '../../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../../core/solve.js';
+import { linesOf } from '../../../../core/commands/index.js';
+import { drawElevation } from '../../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../../core/solve/index.js';
 import { useBench } from '../../context.js';
 import { besideOf } from '../../store.js';
 import { DrawingSheet } from '../DrawingSheet.js';

@@ -1,10 +1,9 @@
 import { useCallback, useState } from 'react';
-import { cutOfKey, drawPanel } from '../../../../core/drawing/index.js';
-import { hingeOfKey } from '../../../../core/fitted/hinges/index.js';
-import { runnerAt } from '../../../../core/fitted/runners/index.js';
-import type { Face } from '../../../../core/machining/index.js';
-import { faceName } from '../../../../core/parts/index.js';
-import type { SolvedCabinet } from '../../../../core/solve.js';
+import { hingeOfKey } from '../../../../core/kinds/hinges/index.js';
+import { runnerAt } from '../../../../core/kinds/runners/index.js';
+import { type Face, faceName } from '../../../../core/part/index.js';
+import { cutOfKey, drawPanel } from '../../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../../core/solve/index.js';
 import { useBench } from '../../context.js';
 import { DrawingSheet } from '../DrawingSheet.js';
 import { MachiningTable } from '../MachiningTable.js';

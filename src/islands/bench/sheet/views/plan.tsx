@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
-import { drawPlan, planLevels } from '../../../../core/drawing/index.js';
-import type { SolvedCabinet } from '../../../../core/solve.js';
-import { formatLengthWithUnit } from '../../../../core/units/index.js';
+import { formatLengthWithUnit } from '../../../../core/ground/index.js';
+import { drawPlan, planLevels } from '../../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../../core/solve/index.js';
 import { LengthField } from '../../../fields/LengthField.js';
 import { useBench } from '../../context.js';
 import { DrawingSheet } from '../DrawingSheet.js';

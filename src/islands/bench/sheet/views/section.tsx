@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
-import { drawSection } from '../../../../core/drawing/index.js';
-import { sectionLinesOf } from '../../../../core/handling/index.js';
-import type { SolvedCabinet } from '../../../../core/solve.js';
+import { sectionLinesOf } from '../../../../core/commands/index.js';
+import { drawSection } from '../../../../core/present/index.js';
+import type { SolvedCabinet } from '../../../../core/solve/index.js';
 import { useBench } from '../../context.js';
 import { DrawingSheet } from '../DrawingSheet.js';
 import type { View, ViewProps } from './view.js';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { SolvedCabinet } from '../../../../core/solve.js';
+import type { SolvedCabinet } from '../../../../core/solve/index.js';
 
 export interface ViewProps {
   readonly solved: SolvedCabinet;

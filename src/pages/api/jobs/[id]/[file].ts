@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import type { LengthStyle } from '../../../../core/units/index.js';
+import type { LengthStyle } from '../../../../core/ground/index.js';
 import { exports } from '../../../../formats/exports/index.js';
 import { fileNameFor } from '../../../../formats/filename.js';
 import { answer, onlyBy } from '../../../../server/answer.js';

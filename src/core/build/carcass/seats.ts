@@ -1,0 +1,52 @@
+import { type Dim, length, measuredFrom } from '../../ground/index.js';
+import { edgeOf, type Face, type Part, SAME_PLANE } from '../../part/index.js';
+import type { Joint } from '../builder/index.js';
+
+/** Where a joint lies on a part that receives it. */
+export interface Seat {
+  readonly part: Part;
+  readonly face: Face;
+  /** From the front of what joins to where both parts are, and how deep that is. */
+  readonly start: Dim;
+  readonly depth: Dim;
+}
+
+/**
+ * The upright (or horizontal) panels one of whose faces lies in the joint's plane and reaches the joint. A part over two
+ * stretchers is fastened to both.
+ */
+export function seatsOf(joint: Joint, parts: readonly Part[]): Seat[] {
+  const [along, normal] = joint.normal === 'x' ? ([2, 0] as const) : ([0, 2] as const);
+  const middle = joint.level.mm + joint.thickness.mm / 2;
+  const [from, to] = [joint.front.mm, joint.front.mm + joint.depth.mm];
+  const seats: Seat[] = [];
+  for (const part of parts) {
+    if (!part.receives || part.key === joint.member?.key || part.placement.w[1] !== joint.normal) continue;
+    const { min, max } = part.extent;
+    if (middle < min[along] - SAME_PLANE || middle > max[along] + SAME_PLANE) continue;
+    if (from > max[1] - SAME_PLANE || to < min[1] + SAME_PLANE) continue;
+    const face1 = part.placement.origin[normal];
+    const face2 = face1 + (part.placement.w[0] === '+' ? 1 : -1) * part.thickness.mm;
+    const face =
+      Math.abs(face1 - joint.plane) < SAME_PLANE ? 1 : Math.abs(face2 - joint.plane) < SAME_PLANE ? 2 : undefined;
+    if (!face) continue;
+    const seat = { part, face, ...shared(joint, part) } as const;
+    // On edge it is held only by what its whole thickness lies on.
+    if (joint.runs !== 'along' || seat.depth.mm > joint.depth.mm - SAME_PLANE) seats.push(seat);
+  }
+  return seats;
+}
+
+/** A deep part on a shallow one is fastened only where both are. */
+function shared(joint: Joint, part: Part): Pick<Seat, 'start' | 'depth'> {
+  const front = edgeOf(part, 'v0');
+  const before = front.mm - joint.front.mm;
+  const start = before > SAME_PLANE ? front.minus(joint.front).as('front of the part behind that of the joint') : NONE;
+  const rear = edgeOf(part, 'v1');
+  const within = joint.front.mm + joint.depth.mm <= rear.mm + SAME_PLANE;
+  const depth = within ? joint.depth : measuredFrom(rear, joint.front);
+  if (within && start.mm === 0) return { start, depth };
+  return { start, depth: (start.mm === 0 ? depth : depth.minus(start)).as('depth both parts share') };
+}
+
+const NONE = length(0);

@@ -1,0 +1,309 @@
+import {
+  type Cabinet,
+  type DividerKind,
+  type EditPath,
+  FILL_NAMES,
+  isSplit,
+  type LeafFill,
+  type Opening,
+  pathTo,
+  type Resolved,
+  type Split,
+} from '../../decisions/index.js';
+import { type Dim, type Span, setting, sumOf } from '../../ground/index.js';
+import type { Box } from './box.js';
+import { type Region, type SplitAxis, spanOf, withSpan } from './region.js';
+import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
+import { divideStack, type StackRefusal } from './stack.js';
+
+/** One opening that is not divided further. */
+export interface Cell extends Region {
+  readonly opening: Opening;
+  readonly fill: LeafFill;
+  /** "drawer front 2" */
+  readonly name: string;
+  /** Where its decisions live in the document. */
+  readonly path: EditPath;
+  /** The size its rule decided: of the face, or of the clear opening when openings are laid out first. */
+  readonly sized: Dim;
+  readonly axis: SplitAxis;
+}
+
+/** What lies between two neighbours of a split. */
+export interface Boundary {
+  /** Id of the opening before it: above it in rows, left of it in columns. */
+  readonly after: string;
+  readonly axis: SplitAxis;
+  readonly kind: DividerKind;
+  readonly centre: Dim;
+  /** Along the split: the divider or frame member seen from the front. */
+  readonly clear: Span;
+  /** Along the split: the case part. */
+  readonly inside: Span;
+  /** The region that is divided. */
+  readonly within: Region;
+  /** Front edge of what stands there, where it lies wholly behind a front; the carcass edge otherwise. */
+  readonly front?: Dim;
+}
+
+/** A split as it came out: the spans of its members along it. */
+export interface SplitLayout {
+  readonly axis: SplitAxis;
+  readonly path: EditPath;
+  readonly parts: readonly Opening[];
+  readonly face: readonly Span[];
+  readonly clear: readonly Span[];
+  readonly between: readonly BoundaryWidths[];
+  readonly within: Region;
+}
+
+export type Face =
+  | {
+      readonly ok: true;
+      readonly splits: readonly SplitLayout[];
+      readonly cells: readonly Cell[];
+      readonly boundaries: readonly Boundary[];
+      readonly root: Region;
+    }
+  | { readonly ok: false; readonly refusal: StackRefusal; readonly path: EditPath };
+
+/** What every opening is called; those of a kind are numbered in reading order where there are several. */
+export function openingNames(split: Split): Map<string, string> {
+  const leaves: Opening[] = [];
+  const names = new Map<string, string>();
+  const walk = ({ kind, parts }: Split) => {
+    for (const [at, opening] of parts.entries()) {
+      if (isSplit(opening.fill)) {
+        names.set(opening.id, `${kind === 'rows' ? 'row' : 'column'} ${at + 1}`);
+        walk(opening.fill);
+      } else leaves.push(opening);
+    }
+  };
+  walk(split);
+  for (const opening of leaves) {
+    const alike = leaves.filter((other) => other.fill.kind === opening.fill.kind);
+    const name = FILL_NAMES[opening.fill.kind as LeafFill['kind']];
+    names.set(opening.id, alike.length === 1 ? name : `${name} ${alike.indexOf(opening) + 1}`);
+  }
+  return names;
+}
+
+/** Divides the face of a box into its tree of openings, fronts first or openings first. */
+export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): Face {
+  const scheme = faceScheme(box, resolved);
+  const layout = new FaceLayout(cabinet, scheme, resolved);
+  const refused = layout.divide(cabinet.face, scheme.root, pathTo.face(cabinet.id));
+  return (
+    refused ?? {
+      ok: true,
+      cells: layout.cells,
+      boundaries: layout.boundaries,
+      splits: layout.splits,
+      root: scheme.root,
+    }
+  );
+}
+
+interface Between {
+  readonly kind: DividerKind;
+  readonly widths: BoundaryWidths;
+  /** How far the divider is pinned off the middle of the gap. */
+  readonly off: Dim | undefined;
+}
+
+class FaceLayout {
+  readonly cells: Cell[] = [];
+  readonly boundaries: Boundary[] = [];
+  readonly splits: SplitLayout[] = [];
+  private readonly names: Map<string, string>;
+
+  constructor(
+    cabinet: Cabinet,
+    private readonly scheme: FaceScheme,
+    private readonly resolved: Resolved,
+  ) {
+    this.names = openingNames(cabinet.face);
+  }
+
+  /** Divides a region; returns why not when its sizes do not close. */
+  divide(split: Split, region: Region, path: EditPath): Extract<Face, { ok: false }> | undefined {
+    const axis = split.kind;
+    const between = split.parts.slice(0, -1).map((opening, at): Between => {
+      const kind = dividerAfter(opening, split.parts[at + 1] as Opening, axis, this.resolved);
+      return { kind, widths: this.scheme.boundary(kind, axis, opening.id), off: this.offCentre(opening, kind, path) };
+    });
+    const leading = this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
+    const widths = between.map((each) => each.widths[leading]);
+    const whole = spanOf(region[leading], axis).size;
+    const available = (widths.length > 0 ? whole.minus(sumOfWidths(widths)) : whole).as(
+      leading === 'face' ? 'fronts together' : 'openings together',
+    );
+    const what = `${leading === 'clear' ? 'opening ' : ''}${axis === 'rows' ? 'height' : 'width'}`;
+    const divided = divideStack(
+      split.parts.map((opening) => ({
+        label: `${this.name(opening)} ${what}`,
+        size: opening.size,
+        pin: opening.pin,
+        path: pathTo.opening(path, opening.id),
+      })),
+      available,
+      split.graduation,
+    );
+    if (!divided.ok) return { path, ...divided };
+
+    const called = (meaning: keyof Region) => (at: number) =>
+      `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`;
+    const led = layInRow(spanOf(region[leading], axis), divided.sizes, widths, axis, called(leading));
+    const ledCentres = between.map(({ widths: { [leading]: width } }, at) => {
+      const edge = axis === 'rows' ? (led[at] as Span).low : (led[at] as Span).high;
+      return (axis === 'rows' ? edge.minus(width.over(2)) : edge.plus(width.over(2))).as(
+        leading === 'face' ? 'centre of the gap' : 'centre of the divider',
+      );
+    });
+    // A divider pinned elsewhere stands off the gap that is laid out, or the gap off the divider.
+    const otherCentres = between.map(({ off }, at) => {
+      const centre = ledCentres[at] as Dim;
+      if (!off) return centre;
+      return leading === 'face'
+        ? centre.plus(off).as('centre of the divider')
+        : centre.minus(off).as('centre of the gap');
+    });
+    const centres = leading === 'face' ? otherCentres : ledCentres;
+    const centresOf = (meaning: keyof Region) =>
+      (meaning === 'face') === (leading === 'face') ? ledCentres : otherCentres;
+    const spansOf = (meaning: keyof Region): Span[] =>
+      meaning === leading
+        ? led
+        : betweenCentres(
+            spanOf(region[meaning], axis),
+            centresOf(meaning),
+            between.map((each) => each.widths[meaning]),
+            axis,
+            called(meaning),
+          );
+    const clear = spansOf('clear');
+    // Without a frame the openings lie between the case parts themselves.
+    const unframed = region.clear === region.inside && between.every(({ widths: { clear: a, inside: b } }) => a === b);
+    const spans = { face: spansOf('face'), clear, inside: unframed ? clear : spansOf('inside') };
+
+    this.splits.push({
+      axis,
+      path,
+      parts: split.parts,
+      face: spans.face,
+      clear: spans.clear,
+      between: between.map((each) => each.widths),
+      within: region,
+    });
+    for (const [at, { kind, widths: width }] of between.entries()) {
+      this.boundaries.push({
+        after: (split.parts[at] as Opening).id,
+        axis,
+        kind,
+        centre: centres[at] as Dim,
+        clear: around(centres[at] as Dim, width.clear),
+        inside: around(centres[at] as Dim, width.inside),
+        within: region,
+      });
+    }
+    for (const [at, opening] of split.parts.entries()) {
+      const closed = withSpan(region.clear, axis, spans.clear[at] as Span);
+      const child: Region = {
+        face: withSpan(region.face, axis, spans.face[at] as Span),
+        clear: closed,
+        inside: unframed ? closed : withSpan(region.inside, axis, spans.inside[at] as Span),
+      };
+      const childPath = pathTo.opening(path, opening.id);
+      if (isSplit(opening.fill)) {
+        const refused = this.divide(opening.fill, child, pathTo.openingField(childPath, 'fill'));
+        if (refused) return refused;
+      } else {
+        this.cells.push({
+          opening,
+          ...child,
+          fill: opening.fill,
+          name: this.name(opening),
+          path: childPath,
+          sized: divided.sizes[at] as Dim,
+          axis,
+        });
+      }
+    }
+    return undefined;
+  }
+
+  private offCentre(opening: Opening, kind: DividerKind, path: EditPath): Dim | undefined {
+    if (!opening.dividerOff || kind === 'none') return undefined;
+    return setting('divider off the centre of the gap', opening.dividerOff, {
+      kind: 'here',
+      note: 'pinned',
+      path: pathTo.openingField(pathTo.opening(path, opening.id), 'dividerOff'),
+    });
+  }
+
+  private name(opening: Opening): string {
+    return this.names.get(opening.id) ?? '';
+  }
+}
+
+/** Several equal widths are written as one, times their number. */
+export function sumOfWidths(widths: readonly Dim[]): Dim {
+  const [first] = widths;
+  if (first && widths.length > 1 && widths.every((width) => width.mm === first.mm && width.label === first.label))
+    return first.times(widths.length);
+  return sumOf(widths);
+}
+
+/** Lays sizes one after the other along a span, gaps between them: rows from the top down, columns from the left. */
+export function layInRow(
+  whole: Span,
+  sizes: readonly Dim[],
+  gaps: readonly Dim[],
+  axis: SplitAxis,
+  name: (at: number) => string,
+): Span[] {
+  const rows = axis === 'rows';
+  let edge = rows ? whole.high : whole.low;
+  return sizes.map((size, at): Span => {
+    const last = at === sizes.length - 1;
+    const start = edge;
+    if (rows) {
+      const low = last ? whole.low : start.minus(size).as(`bottom of ${name(at)}`);
+      if (!last) edge = low.minus(gaps[at] as Dim).as(`top of ${name(at + 1)}`);
+      return { low, high: start, size };
+    }
+    const high = last ? whole.high : start.plus(size).as(`right edge of ${name(at)}`);
+    if (!last) edge = high.plus(gaps[at] as Dim).as(`left edge of ${name(at + 1)}`);
+    return { low: start, high, size };
+  });
+}
+
+/** The spans that lie between boundaries given by their centres. */
+function betweenCentres(
+  whole: Span,
+  centres: readonly Dim[],
+  widths: readonly Dim[],
+  axis: SplitAxis,
+  name: (at: number) => string,
+): Span[] {
+  const rows = axis === 'rows';
+  const sides = centres.map((centre, at) => around(centre, widths[at] as Dim));
+  return Array.from({ length: centres.length + 1 }, (_, at): Span => {
+    const before = sides[at - 1];
+    const after = sides[at];
+    const low = rows ? (after?.high ?? whole.low) : (before?.high ?? whole.low);
+    const high = rows ? (before?.low ?? whole.high) : (after?.low ?? whole.high);
+    if (low === whole.low && high === whole.high) return whole;
+    return { low, high, size: high.minus(low).as(`${name(at)} ${rows ? 'height' : 'width'}`) };
+  });
+}
+
+function around(centre: Dim, width: Dim): Span {
+  if (width.mm === 0) return { low: centre, high: centre, size: width };
+  const half = width.over(2);
+  return {
+    low: centre.minus(half).as('near edge of the divider'),
+    high: centre.plus(half).as('far edge of the divider'),
+    size: width,
+  };
+}

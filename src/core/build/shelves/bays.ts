@@ -1,0 +1,229 @@
+import { pathTo, type Resolved } from '../../decisions/index.js';
+import { type Dim, length, plain, setting } from '../../ground/index.js';
+import { type Part, uprightAt } from '../../part/index.js';
+import type { Crossing } from '../builder/index.js';
+import type { Compartment } from '../layout/index.js';
+import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
+
+/** Where one adjustable shelf lies. */
+export interface ShelfPlace {
+  readonly underside: Dim;
+  /** Number of the grid hole its pins stand in; absent where nothing is bored or no hole is within the opening. */
+  readonly hole?: number;
+  /** True where the maker decided the height. */
+  readonly decided: boolean;
+}
+
+/** A room with adjustable shelves, and the uprights that carry their pins. */
+export interface Bay {
+  readonly room: Compartment;
+  readonly left: Part | undefined;
+  readonly right: Part | undefined;
+  /** Beside a partition too thin for pins from both faces: only every other hole, the even or the odd ones. */
+  readonly parity: 0 | 1 | undefined;
+  readonly places: readonly ShelfPlace[];
+  /** The rails its shelves pass, none where they may stand in front of them. */
+  readonly rails: readonly Crossing[];
+  /** Face of the rail its shelves stop at, where they would have to give up too many holes to pass it. */
+  readonly stopsAt: Dim | undefined;
+}
+
+/** Room kept above the floor of an opening and below its ceiling (mm). */
+const ROOM = 20;
+
+/** The rooms with adjustable shelves, each shelf at its height. */
+export function layOutBays(
+  rooms: readonly Compartment[],
+  uprights: readonly Part[],
+  grid: PinGrid | undefined,
+  resolved: Resolved,
+  crossings: readonly Crossing[] = [],
+): Bay[] {
+  const shelved = rooms.filter(({ fill }) => fill.kind === 'shelves' && fill.shelves > 0);
+  const carried = shelved.map((room) => ({
+    room,
+    left: closing(uprights, room, 'left'),
+    right: closing(uprights, room, 'right'),
+  }));
+  return carried.map((bay) => {
+    const parity = parityOf(bay, carried, uprights, resolved);
+    const there = railsIn(bay.room, crossings);
+    const rails = grid && mayPass(bay.room, grid, parity, there, resolved) ? there : [];
+    const places = placeShelves(bay.room, grid, parity, rails, resolved);
+    const [first] = [...there].sort((a, b) => a.y.low.mm - b.y.low.mm);
+    // One that found no free hole stops in front of the rail like those that were not to pass it.
+    const all = places.every(({ hole }) => hole !== undefined);
+    return { parity, ...bay, rails, places, stopsAt: rails.length > 0 && all ? undefined : first?.y.low };
+  });
+}
+
+/** Holes a bay may give up so that its shelves pass a rail at full depth. */
+const MOST_LOST = 3;
+
+/** The rails that run through an opening at the rear. */
+function railsIn({ inside: { v } }: Compartment, crossings: readonly Crossing[]): Crossing[] {
+  return crossings.filter(({ z }) => z.low.mm < v.high.mm - 1e-6 && z.high.mm > v.low.mm + 1e-6);
+}
+
+/**
+ * Holes that bring a shelf into a rail are left out, if no more than three are lost by it; else, and where nothing is
+ * bored, the shelves of the opening stop in front of the rail.
+ */
+function mayPass(
+  room: Compartment,
+  grid: PinGrid,
+  parity: 0 | 1 | undefined,
+  rails: readonly Crossing[],
+  resolved: Resolved,
+): boolean {
+  const all = holesForShelf(room, grid, parity, [], resolved);
+  const left = holesForShelf(room, grid, parity, rails, resolved);
+  return left.length > 0 && all.length - left.length <= MOST_LOST;
+}
+
+function closing(parts: readonly Part[], { inside: { h, v } }: Compartment, hand: 'left' | 'right'): Part | undefined {
+  const x = (hand === 'left' ? h.low : h.high).mm;
+  return uprightAt(parts, hand, { x, z: (v.low.mm + v.high.mm) / 2 });
+}
+
+type Carried = Pick<Bay, 'room' | 'left' | 'right'>;
+
+/** Depth a pin hole may have where the other face is bored at the same place: (tP − 1) / 2. */
+export function oppositeDepth(thickness: Dim): Dim {
+  return thickness.minus(length(1, 'left between two holes')).over(2).as('pin hole depth from both faces');
+}
+
+/** True for a partition that cannot take pins from both faces at one place. */
+export function tooThinForBoth(partition: Part, { settings }: Resolved): boolean {
+  return Math.min(settings.pins.depth.mm, oppositeDepth(partition.thickness).mm) < settings.pins.leastDepth.mm - 1e-6;
+}
+
+/** Even or odd holes by how many partitions stand to the left, so that neighbours never bore the same one. */
+function parityOf(
+  bay: Carried,
+  all: readonly Carried[],
+  uprights: readonly Part[],
+  resolved: Resolved,
+): 0 | 1 | undefined {
+  if (resolved.settings.pins.opposite.value !== 'stagger') return undefined;
+  const shares = (hand: 'left' | 'right') => {
+    const upright = bay[hand];
+    const other = hand === 'left' ? 'right' : 'left';
+    return (
+      upright?.role === 'partition' &&
+      tooThinForBoth(upright, resolved) &&
+      all.some((each) => each !== bay && each[other] === upright)
+    );
+  };
+  if (!shares('left') && !shares('right')) return undefined;
+  const { h, v } = bay.room.inside;
+  const before = uprights.filter((part) => {
+    const { min, max } = part.extent;
+    return part.role === 'partition' && max[0] <= h.low.mm + 0.01 && min[2] < v.high.mm && max[2] > v.low.mm;
+  });
+  return (before.length % 2) as 0 | 1;
+}
+
+/** Numbers of the holes a shelf of an opening can stand in, the lowest first: clear of its floor and its ceiling. */
+function holesForShelf(
+  { inside, id }: Pick<Compartment, 'inside' | 'id'>,
+  grid: PinGrid,
+  parity: 0 | 1 | undefined,
+  rails: readonly Crossing[],
+  resolved: Resolved,
+): number[] {
+  const { settings } = resolved;
+  const { low, high } = inside.v;
+  const thickness = thickestShelf(id, resolved);
+  const above = thickness.mm + settings.pins.diameter.mm / 2;
+  return holesBetween(grid, low.mm + ROOM, high.mm - ROOM - above).filter(
+    (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, thickness, resolved),
+  );
+}
+
+/** Thickness of the shelves of a room; of the thickest where one is made of something else. */
+export function thickestShelf(room: string, { materials, pieces }: Resolved): Dim {
+  const own = Object.entries(pieces).flatMap(([key, { thickness }]) =>
+    key.startsWith(`shelf/${room}/`) ? [thickness] : [],
+  );
+  return own.reduce((thickest, each) => (each.mm > thickest.mm ? each : thickest), materials.shelf.thickness);
+}
+
+/** True when a shelf in a hole meets none of the rails. */
+export function passesRails(
+  grid: PinGrid,
+  k: number,
+  rails: readonly Crossing[],
+  thickness: Dim,
+  { settings }: Pick<Resolved, 'settings'>,
+): boolean {
+  const low = holeHeight(grid, k) + settings.pins.diameter.mm / 2;
+  const high = low + thickness.mm;
+  return rails.every(({ z }) => high <= z.low.mm || low >= z.high.mm);
+}
+
+/** Where there are no holes a shelf is moved in steps of this (mm). */
+const STEP = 10;
+
+/** Every height the underside of a shelf of a bay may have (mm above the underside of the box), the lowest first. */
+export function shelfHeights(
+  { room: bay, parity, rails }: Pick<Bay, 'room' | 'parity' | 'rails'>,
+  grid: PinGrid | undefined,
+  resolved: Resolved,
+): number[] {
+  const rise = resolved.settings.pins.diameter.mm / 2;
+  if (grid) return holesForShelf(bay, grid, parity, rails, resolved).map((k) => holeHeight(grid, k) + rise);
+  const { low, high } = bay.inside.v;
+  const room = high.mm - low.mm - 2 * ROOM - thickestShelf(bay.id, resolved).mm;
+  return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.mm + ROOM + n * STEP);
+}
+
+/** Clear spaces as equal as the grid allows; a decided height takes the hole nearest to it. */
+function placeShelves(
+  { fill, inside, path, id }: Compartment,
+  grid: PinGrid | undefined,
+  parity: 0 | 1 | undefined,
+  rails: readonly Crossing[],
+  resolved: Resolved,
+): ShelfPlace[] {
+  if (fill.kind !== 'shelves') return [];
+  const { settings } = resolved;
+  const { shelves: count, shelvesAt = [] } = fill;
+  const thickness = thickestShelf(id, resolved);
+  const { low, size } = inside.v;
+  const space = size
+    .minus(thickness.times(count))
+    .over(plain(count + 1, 'spaces'))
+    .as('space between shelves');
+  const rise = settings.pins.diameter.over(2).as('shelf above the middle of its hole');
+  const usable = grid ? holesForShelf({ inside, id }, grid, parity, rails, resolved) : [];
+  let lowest = Number.NEGATIVE_INFINITY;
+  return Array.from({ length: count }, (_, at): ShelfPlace => {
+    const own = shelvesAt.find(({ id }) => id === `s${at + 1}`)?.mm;
+    const decided = own !== undefined;
+    const wanted = decided
+      ? low.plus(
+          setting('shelf above the floor of its opening', own, {
+            kind: 'here',
+            path: pathTo.shelvesOf(path, 'shelvesAt'),
+          }),
+        )
+      : low.plus(space.times(at + 1)).plus(at > 0 ? thickness.times(at) : length(0));
+    const free = usable.filter((k) => holeHeight(grid as PinGrid, k) >= lowest + thickness.mm + ROOM);
+    const left = count - at - 1;
+    // Leave a hole for each shelf still to come.
+    const choice = free.slice(0, Math.max(1, free.length - left));
+    const hole = nearestHole(choice, grid, wanted.mm - rise.mm);
+    if (hole === undefined || !grid) return { underside: wanted.as('underside of the shelf'), decided };
+    lowest = holeHeight(grid, hole);
+    return { underside: holeDim(grid, hole).plus(rise).as('underside of the shelf'), hole, decided };
+  });
+}
+
+function nearestHole(holes: readonly number[], grid: PinGrid | undefined, z: number): number | undefined {
+  if (!grid) return undefined;
+  let best: number | undefined;
+  for (const k of holes)
+    if (best === undefined || Math.abs(holeHeight(grid, k) - z) < Math.abs(holeHeight(grid, best) - z) - 1e-9) best = k;
+  return best;
+}

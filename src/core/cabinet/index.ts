@@ -1,0 +1,33 @@
+/**
+ * Cabinet: contracts only. What a built cabinet is, a finding, a rule, a kind of fitted thing, the space things take and
+ * sweep. Nothing here runs. Knows: decisions, part, build.
+ */
+export type { BuiltCabinet, DecidedHeights } from './built.js';
+export type {
+  Finding,
+  FindingDraft,
+  FindingRule,
+  NeighbourDraft,
+  NeighbourRule,
+  Parting,
+  RuleContext,
+  Severity,
+} from './finding.js';
+export type {
+  AnyKind,
+  Body,
+  BuiltFor,
+  Earlier,
+  Fit,
+  FitContext,
+  FitContextFor,
+  Kind,
+  Library,
+  LibraryColumn,
+  ResultOf,
+  ResultsOf,
+  RuleContextFor,
+  StripContextFor,
+  Trial,
+} from './kind.js';
+export type { Motion, Occupied, PlanDoor, PlanObstacle, PlanPoint, Strip, SwingContact, Turn } from './motion.js';

@@ -1,0 +1,75 @@
+import type { Extent } from '../part/index.js';
+
+/** The space something takes when everything is shut. `front` says which front it is fixed to and moves with. */
+export interface Occupied {
+  /** Which kind of fitted thing it belongs to: `pulls`; `front` for the fronts themselves. */
+  readonly by: string;
+  /** "door 2", "the pull of drawer front 1" */
+  readonly name: string;
+  readonly front?: string;
+  readonly extent: Extent;
+}
+
+/** A point of the plan in cabinet coordinates: x to the right, y to the rear (mm). */
+export interface PlanPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A door in plan, and the point it turns about. */
+export interface PlanDoor {
+  /** 1 when it is hinged at the left and opens to the left. */
+  readonly hand: 1 | -1;
+  readonly pivot: PlanPoint;
+  /** Closed: hinge edge, free edge, face and back. */
+  readonly hingeEdge: number;
+  readonly freeEdge: number;
+  readonly face: number;
+  readonly back: number;
+  readonly stopAngle: number;
+}
+
+/** A front that turns about an upright line: where it stands in plan at every angle, and between which heights. */
+export interface Turn {
+  readonly kind: 'turn';
+  readonly by: string;
+  readonly front: string;
+  readonly plan: PlanDoor;
+  readonly low: number;
+  readonly high: number;
+  /** Least gap (mm) beside its hinge edge for it to clear; absent where nobody has said. */
+  readonly needsBeside?: number;
+}
+
+/** The space something sweeps. */
+export type Motion = Turn;
+
+/** Something a door may swing into: a rectangle in plan with the heights it stands between. All in cabinet mm. */
+export interface PlanObstacle {
+  /** "the wall", "the pull of drawer front 1" */
+  readonly name: string;
+  readonly min: PlanPoint;
+  readonly max: PlanPoint;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What a door touches on its way. */
+export interface SwingContact {
+  readonly obstacle: PlanObstacle;
+  /** What touches: the front itself, or the kind of thing that is fixed to it. */
+  readonly by: string;
+  /** The widest angle at which it is still free, in whole degrees. */
+  readonly free: number;
+}
+
+/** Heights (mm, above the underside of the box) between which something of a room will stand, before it is chosen. */
+export interface Strip {
+  /** The kind that will stand there. */
+  readonly by: string;
+  /** The opening, and the room behind it. */
+  readonly opening: string;
+  readonly room: string;
+  readonly low: number;
+  readonly high: number;
+}

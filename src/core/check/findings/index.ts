@@ -1,0 +1,138 @@
+import type {
+  AnyKind,
+  BuiltCabinet,
+  Finding,
+  FindingDraft,
+  FindingRule,
+  RuleContext,
+  Severity,
+} from '../../cabinet/index.js';
+import type { JobHead } from '../../decisions/index.js';
+import { formatLengthWithUnit, gather } from '../../ground/index.js';
+import { fastenersOf } from '../../part/index.js';
+import { meetingsOf } from '../assembly/index.js';
+import { backRules } from './backs.js';
+import { carcassRules } from './carcass.js';
+import { cutRules } from './cuts.js';
+import { decidedRules } from './decided.js';
+import { decidedPartRules } from './decidedParts.js';
+import { framedFrontRules } from './framedFronts.js';
+import { frameRules } from './frames.js';
+import { frontRules } from './fronts.js';
+import { generalRules } from './general.js';
+import { interiorRules } from './interiors.js';
+import { machiningRules } from './machining.js';
+import { materialRules } from './materials.js';
+import { sheetRules } from './sheets.js';
+import { shelfRules } from './shelves.js';
+import { sizeRules } from './sizes.js';
+import type { Spoken, Wanted } from './spoken.js';
+import { standingNeighbourRules, standingRules } from './standing.js';
+import { zoneRules } from './zones.js';
+
+/** Every rule about the construction; those about what is fitted stand in their kinds. A new family is one file and one line here. */
+const constructionRules: readonly FindingRule[] = [
+  ...sizeRules,
+  ...sheetRules,
+  ...carcassRules,
+  ...cutRules,
+  ...frameRules,
+  ...backRules,
+  ...frontRules,
+  ...framedFrontRules,
+  ...interiorRules,
+  ...standingRules,
+  ...zoneRules,
+  ...shelfRules,
+  ...machiningRules,
+  ...materialRules,
+  ...decidedRules,
+  ...decidedPartRules,
+];
+
+const known = new WeakMap<readonly AnyKind[], readonly FindingRule[]>();
+
+/** Every rule there is, about the construction and about each kind of fitted thing. */
+export function rulesOf(kinds: readonly AnyKind[]): readonly FindingRule[] {
+  let rules = known.get(kinds);
+  if (!rules) {
+    rules = [...constructionRules, ...kinds.flatMap((kind) => kind.rules ?? [])];
+    known.set(kinds, rules);
+  }
+  return rules;
+}
+
+const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
+
+/** Runs every rule over one built cabinet, but for those that had nothing to say of one decided alike; stops come first. */
+export function checkCabinet(
+  head: JobHead,
+  built: BuiltCabinet,
+  kinds: readonly AnyKind[],
+  spoken?: Spoken,
+): Finding[] {
+  const by = (wanted: Wanted) => runRules(head, built, kinds, wanted);
+  return spoken ? spoken.found(built.cabinet, by) : by(() => true);
+}
+
+function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
+  const fasteners = fastenersOf(built.parts);
+  const context: RuleContext = {
+    head,
+    ...built,
+    partings: kinds,
+    fasteners,
+    show: (mm) => formatLengthWithUnit(mm, head.display),
+  };
+  const all = (id: string, drafts: readonly FindingDraft[]) =>
+    drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
+  const said = gather(rulesOf(kinds), (rule) => (wanted(rule) ? all(rule.id, rule.check(context)) : []));
+  const named = new Set<string>();
+  const name = (findings: readonly Finding[]) => {
+    for (const { severity, parts } of findings) if (severity === 'stop') for (const key of parts) named.add(key);
+    return findings;
+  };
+  name(said);
+  const found = [...said];
+  const general = generalRules.filter(wanted);
+  if (general.length > 0) {
+    const meetings = meetingsOf(built.parts, fasteners);
+    // Each of these leaves alone what those before it named.
+    for (const rule of general) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
+  }
+  return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}
+
+/** A finding from what its rule said. */
+function findingFrom({ fixes = [], ...draft }: FindingDraft, rule: string, cabinetId: string, at: number): Finding {
+  return {
+    numbers: [],
+    parts: [],
+    settings: [],
+    ...draft,
+    id: `${cabinetId}/${rule}/${at + 1}`,
+    rule,
+    cabinetId,
+    proposed: fixes,
+  };
+}
+
+/** Runs every rule over two cabinets that stand side by side. */
+export function checkNeighbours(
+  head: JobHead,
+  left: BuiltCabinet,
+  right: BuiltCabinet,
+  kinds: readonly AnyKind[],
+): Finding[] {
+  const show = (mm: number) => formatLengthWithUnit(mm, head.display);
+  // A cabinet has two neighbours: both are in the name of what is found between it and one of them.
+  const between = `${left.cabinet.id}+${right.cabinet.id}`;
+  return [...standingNeighbourRules, ...kinds.flatMap(({ neighbourRules = [] }) => neighbourRules)].flatMap((rule) =>
+    rule.check(left, right, show).map(({ cabinetId, ...draft }, at) => ({
+      ...findingFrom(draft, rule.id, cabinetId, at),
+      id: `${between}/${rule.id}/${at + 1}`,
+    })),
+  );
+}
+
+export { Spoken } from './spoken.js';

@@ -1,0 +1,13 @@
+export { makeBalanced } from './balanced.js';
+export { addCabinet, alone, copyOf, neighbourAtLeft, neighbourAtRight, removeCabinet, takenOver } from './cabinets.js';
+export { type Consequences, consequenceLine, consequencesOf } from './consequences.js';
+export { type Differences, differencesBetween, isNone } from './differences.js';
+export { FILLS, type FillWord, fillFor, fillWord, openingLike } from './fills.js';
+export { ROOMS, type RoomWord, roomFor, roomLike } from './interiors.js';
+export { sizeNames } from './names.js';
+export { decideParts, decisionOf, leaveToRules } from './parts.js';
+export { documentRefusal, stackRefusal, stopBrought } from './refusals.js';
+export { addStanding } from './standing.js';
+export { testPieceFor } from './testPiece.js';
+export { typeOver } from './typed.js';
+export { addZone } from './zones.js';

@@ -1,0 +1,1 @@
+export { type Behind, decisionsBehind, numberLike, type User, usersOf } from './dependents.js';

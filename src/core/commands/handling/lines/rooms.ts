@@ -1,0 +1,34 @@
+import { roomsInside, spanOf } from '../../../build/index.js';
+import { pathTo } from '../../../decisions/index.js';
+import type { SolvedCabinet } from '../../../solve/index.js';
+import { type Line, lineBetween, type Member } from './line.js';
+
+/** Behind doors a line is taken hold of at its end only, so that the doors can be chosen (mm). */
+const GRIP_BEHIND = 110;
+
+/** What stands between rooms, behind doors or in an open bay. */
+export function roomLines({ interiors, cabinet, parts }: SolvedCabinet): Line[] {
+  const names = roomsInside(cabinet.face);
+  return interiors.boundaries.flatMap(({ after, axis, centre, within }): Line[] => {
+    const layout = interiors.splits.find((split) => split.parts.some(({ id }) => id === after));
+    const at = layout?.parts.findIndex(({ id }) => id === after) ?? -1;
+    if (!layout?.parts[at + 1]) return [];
+    const members = layout.parts.map(
+      (decided, index): Member => ({
+        decided,
+        path: pathTo.opening(layout.path, decided.id),
+        name: names.get(decided.id)?.name ?? `room ${index + 1}`,
+        mm: layout.sizes[index]?.size.mm ?? 0,
+      }),
+    );
+    const across = spanOf(within.inside, axis === 'rows' ? 'columns' : 'rows');
+    return [
+      lineBetween(members, at, axis, centre.mm, {
+        id: `room-${after}`,
+        from: across.low.mm,
+        to: Math.min(across.high.mm, across.low.mm + GRIP_BEHIND),
+        shows: parts.find(({ key }) => key.startsWith(`divider/${after}`))?.key ?? `divider/${after}`,
+      }),
+    ];
+  });
+}

@@ -1,0 +1,28 @@
+/**
+ * Decisions: the document of a job, its settings with where each was decided, and edits of both.
+ * Comes in: data of any age, and a registry of what kinds of fitted things declare. Goes out: a checked document, and what
+ * each setting comes to on a cabinet. Knows: the ground, and no kind.
+ */
+export * from './document/index.js';
+export { between, countField, nameField } from './fields.js';
+export * from './job/index.js';
+export {
+  type AskedOfKinds,
+  CABINET_KIND,
+  CARRYING_BACK,
+  type Choice,
+  choiceOf,
+  type Follows,
+  offeredOn,
+  type PathsOn,
+  type Resolvable,
+  type Resolved,
+  type ResolvedGroup,
+  type ResolvedSettings,
+  type ResolvedWith,
+  Standards,
+  setChoice,
+  settingOf,
+  settingPath,
+} from './resolve.js';
+export * from './settings/index.js';

@@ -1,0 +1,201 @@
+import * as z from 'zod/mini';
+import { type EditPath, pathFromText } from './paths.js';
+
+/** An entry of a list, known by its id. */
+export interface Entry {
+  readonly id: string;
+}
+
+/**
+ * A change of one decision.
+ *
+ * - `value` decides it, or clears it when undefined, so that the next layer (job, house) speaks. At an entry of a list it
+ *   replaces the entry, adds it at the end where there is none of its id, or removes it.
+ * - `insert` puts a new entry into the list at `path`, before the one with an id or at the end.
+ * - `moveBefore` moves the entry at `path` before another of its list, or to the end.
+ */
+export type Edit =
+  | { readonly path: EditPath; readonly value: unknown }
+  | { readonly path: EditPath; readonly insert: Entry; readonly before?: string }
+  | { readonly path: EditPath; readonly moveBefore: string | null };
+
+const placeSchema = z.pipe(
+  z
+    .string()
+    .check(
+      z.regex(
+        /^[a-zA-Z0-9_-]{1,60}(\/[a-zA-Z0-9_-]{1,60}){0,40}$/,
+        'a path of names with slashes between was expected',
+      ),
+    ),
+  z.transform(pathFromText),
+);
+
+/** An edit as it comes from outside. Where it leads, and what it leaves, is checked when it is carried out. */
+export const editSchema = z.union([
+  z.strictObject({
+    path: placeSchema,
+    insert: z.looseObject({ id: z.string().check(z.maxLength(60)) }),
+    before: z.optional(z.string().check(z.maxLength(60))),
+  }),
+  z.strictObject({ path: placeSchema, moveBefore: z.nullable(z.string().check(z.maxLength(60))) }),
+  z.strictObject({ path: placeSchema, value: z.optional(z.unknown()) }),
+]) as unknown as z.ZodMiniType<Edit>;
+
+/** A named group of edits that belong together: one act, one undo. */
+export interface Act {
+  readonly label: string;
+  readonly edits: readonly Edit[];
+}
+
+export class EditPathError extends Error {}
+
+type Node = Record<string, unknown>;
+
+function step(node: unknown, key: string, path: string): unknown {
+  if (Array.isArray(node)) {
+    const entry = node.find((each) => (each as Partial<Entry>).id === key);
+    if (!entry) throw new EditPathError(`there is no "${key}" at ${path}`);
+    return entry;
+  }
+  if (typeof node !== 'object' || node === null) throw new EditPathError(`${path} leads nowhere`);
+  return Object.hasOwn(node, key) ? (node as Node)[key] : undefined;
+}
+
+/** Names that are no decisions, but parts of the language. */
+const NO_DECISIONS = /(^|\/)(__proto__|constructor|prototype)(\/|$)/;
+
+/** Applies edits in place; meant for a draft (see the bench's store) or a copy. Throws `EditPathError` on a path that leads nowhere. */
+export function applyEdits(job: object, edits: readonly Edit[]): void {
+  for (const edit of edits) {
+    if (NO_DECISIONS.test(edit.path)) throw new EditPathError(`${edit.path} leads nowhere`);
+    if ('insert' in edit) insert(job, edit);
+    else if ('moveBefore' in edit) move(job, edit);
+    else decide(job, edit);
+  }
+}
+
+/** The list at a path; made where nothing has been listed yet. */
+function listAt(job: object, path: string): Entry[] {
+  const keys = path.split('/');
+  const last = keys.pop() as string;
+  const parent = keys.reduce<unknown>((node, key) => step(node, key, path), job);
+  const known = step(parent, last, path);
+  if (Array.isArray(known)) return known;
+  if (known !== undefined || Array.isArray(parent)) throw new EditPathError(`there is no list at ${path}`);
+  (parent as Node)[last] = [];
+  return (parent as Node)[last] as Entry[];
+}
+
+function insert(job: object, { path, insert: entry, before }: Extract<Edit, { insert: Entry }>): void {
+  const list = listAt(job, path);
+  if (list.some(({ id }) => id === entry.id)) throw new EditPathError(`there is a "${entry.id}" at ${path} already`);
+  list.splice(placeOf(list, before ?? null, path), 0, entry);
+}
+
+function move(job: object, { path, moveBefore }: Extract<Edit, { moveBefore: string | null }>): void {
+  const at = path.lastIndexOf('/');
+  const list = listAt(job, path.slice(0, at));
+  const from = list.findIndex(({ id }) => id === path.slice(at + 1));
+  if (from < 0) throw new EditPathError(`there is no "${path.slice(at + 1)}" at ${path}`);
+  const [entry] = list.splice(from, 1) as [Entry];
+  list.splice(placeOf(list, moveBefore, path), 0, entry);
+}
+
+function placeOf(list: readonly Entry[], before: string | null, path: string): number {
+  if (before === null) return list.length;
+  const at = list.findIndex(({ id }) => id === before);
+  if (at < 0) throw new EditPathError(`there is no "${before}" at ${path}`);
+  return at;
+}
+
+function decide(job: object, { path, value }: Extract<Edit, { value: unknown }>): void {
+  const keys = path.split('/');
+  const last = keys.pop() as string;
+  // What is decided for an entry that names itself lies in a list, and begins one.
+  const listed = (value as Partial<Entry> | undefined)?.id === last;
+  let node: unknown = job;
+  for (const [at, key] of keys.entries()) {
+    let next = step(node, key, path);
+    if (next === undefined && value === undefined) return;
+    if (next === undefined && !Array.isArray(node)) {
+      (node as Node)[key] = listed && at === keys.length - 1 ? [] : {};
+      // Read back through the parent: a draft hands out its own wrapper.
+      next = (node as Node)[key];
+    }
+    node = next;
+  }
+  if (Array.isArray(node)) {
+    decideEntry(node, last, value, path);
+    if (node.length === 0) pruneList(job, keys);
+    return;
+  }
+  if (typeof node !== 'object' || node === null) throw new EditPathError(`${path} leads nowhere`);
+  if (value !== undefined) {
+    (node as Node)[last] = value;
+    return;
+  }
+  delete (node as Node)[last];
+  pruneOverrides(job, keys);
+}
+
+function decideEntry(list: unknown[], id: string, value: unknown, path: string): void {
+  const at = list.findIndex((entry) => (entry as Partial<Entry>).id === id);
+  if (value === undefined) {
+    if (at >= 0) list.splice(at, 1);
+  } else if (at >= 0) list[at] = value;
+  else if ((value as Partial<Entry>).id === id) list.push(value);
+  else throw new EditPathError(`there is no "${id}" at ${path}`);
+}
+
+/** Lists that say only what was decided go when they say nothing any more. */
+const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones', 'standing', 'layouts'];
+
+/** True for the path of such a list. */
+export const isDecidedList = (path: string) => isDecided(path.split('/'));
+
+/** The parts of a cabinet that are decided are such a list, the parts of a face are not. */
+const isDecided = (keys: readonly string[]) =>
+  DECIDED_LISTS.includes(keys.at(-1) ?? '') || (keys.length === 3 && keys[0] === 'cabinets' && keys[2] === 'parts');
+
+function pruneList(job: object, keys: readonly string[]): void {
+  const last = keys.at(-1) ?? '';
+  if (!isDecided(keys)) return;
+  const parent = keys.slice(0, -1).reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
+  delete parent[last];
+}
+
+/** A group of overrides that has become empty goes, so that a document says only what was decided. */
+function pruneOverrides(job: object, keys: readonly string[]): void {
+  const root = keys[0] === 'standards' ? 2 : keys[2] === 'settings' ? 3 : -1;
+  if (root < 0) return;
+  for (let depth = keys.length; depth > root; depth -= 1) {
+    const parentKeys = keys.slice(0, depth - 1);
+    const parent = parentKeys.reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
+    const key = keys[depth - 1] as string;
+    if (Object.keys((parent[key] as Node | undefined) ?? { full: true }).length > 0) return;
+    delete parent[key];
+  }
+}
+
+/** Makes ids for new entries. */
+export type IdMaker = (prefix: string) => string;
+
+/**
+ * An id nobody else picks, in this window or another, now or later: 48 random bits in hexadecimal behind the prefix. Made
+ * of random bytes alone, since a page that came over plain http on a network is given nothing else.
+ */
+export const newId: IdMaker = (prefix) => {
+  const bytes = globalThis.crypto.getRandomValues(new Uint8Array(6));
+  return `${prefix}-${Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+};
+
+/** Ids counted from 1, for documents that are made anew and for tests. */
+export function countedIds(): IdMaker {
+  const counts = new Map<string, number>();
+  return (prefix) => {
+    const count = (counts.get(prefix) ?? 0) + 1;
+    counts.set(prefix, count);
+    return `${prefix}${count}`;
+  };
+}

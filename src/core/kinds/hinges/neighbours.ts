@@ -1,0 +1,125 @@
+import { type Front, frontName, keysOf } from '../../build/index.js';
+import type { NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
+import { settingPath } from '../../decisions/index.js';
+import { capital } from '../../ground/index.js';
+import { fixedTo, neighbourShift, obstaclesOf, swingContact } from '../../motions/index.js';
+import type { HingedCabinet } from './rule.js';
+
+type Shift = { readonly x: number; readonly y: number; readonly z: number };
+
+/** Runs a rule on two cabinets where it is known how high one hangs against the other. */
+function shifted(
+  check: (left: HingedCabinet, right: HingedCabinet, shift: Shift, show: (mm: number) => string) => NeighbourDraft[],
+): NeighbourRule<HingedCabinet>['check'] {
+  return (left, right, show) => {
+    const { x, y, z } = neighbourShift(left, right);
+    return z === undefined ? [] : check(left, right, { x, y, z }, show);
+  };
+}
+
+/** The pair of fronts across the joint, at one height and in one plane, that lacks most: they overlap, or cannot turn. */
+const meetingFronts: NeighbourRule<HingedCabinet> = { id: 'fronts/neighbours-meet', check: shifted(fronts) };
+
+interface Meeting {
+  readonly one: Front;
+  readonly other: Front;
+  readonly gap: number;
+  /** What both have to have to turn. */
+  readonly needed: number;
+}
+
+function fronts(
+  left: HingedCabinet,
+  right: HingedCabinet,
+  shift: Shift,
+  show: (mm: number) => string,
+): NeighbourDraft[] {
+  let worst: Meeting | undefined;
+  const lacks = ({ gap, needed }: Meeting) => Math.max(needed, LEAST_BETWEEN) - gap;
+  for (const one of left.fronts)
+    for (const other of right.fronts) {
+      const [low, high] = [other.v.low.mm + shift.z, other.v.high.mm + shift.z];
+      const level = low < one.v.high.mm - 1 && high > one.v.low.mm + 1;
+      const [front, back] = [other.extent.min[1] + shift.y, other.extent.max[1] + shift.y];
+      const inPlane = front < one.extent.max[1] - 1 && back > one.extent.min[1] + 1;
+      if (!level || !inPlane) continue;
+      const gap = other.h.low.mm + shift.x - one.h.high.mm;
+      const meeting = { one, other, gap, needed: neededBy(left, one, -1) + neededBy(right, other, 1) };
+      if (!worst || lacks(meeting) > lacks(worst)) worst = meeting;
+    }
+  if (!worst || lacks(worst) <= 1e-6) return [];
+  const { one, other, gap, needed } = worst;
+  const path = settingPath(left, 'fronts/reveal/right');
+  return [
+    {
+      severity: gap <= 0 ? 'stop' : 'warn',
+      cabinetId: left.cabinet.id,
+      what:
+        gap <= 0
+          ? `${capital(frontName(one))} overlaps ${frontName(other)} of cabinet ${right.cabinet.number} by ${show(-gap)}.`
+          : `Between ${frontName(one)} and ${frontName(other)} of cabinet ${right.cabinet.number} only ${show(gap)} is left; ${show(Math.max(needed, LEAST_BETWEEN))} is needed.`,
+      why: 'The gap between two cabinets is what both reveals leave together. Widen one of them, or share the gap.',
+      numbers: [one.beside.right, other.beside.left],
+      parts: keysOf(one),
+      settings: [path],
+      fixes: [
+        {
+          label: 'Let both carry half of the gap',
+          edits: [left, right].map(({ cabinet }) => ({
+            path: settingPath({ cabinet }, 'fronts/atNeighbour'),
+            value: 'half',
+          })),
+        },
+      ],
+    },
+  ];
+}
+
+/** What a front needs beside its edge at the joint to turn (mm); nothing where it is hung on its other side. */
+function neededBy({ motions }: HingedCabinet, { key }: Front, hand: 1 | -1): number {
+  const turn = motions.find(({ front, plan }) => front === key && plan.hand === hand);
+  return turn?.needsBeside ?? 0;
+}
+
+/** Fronts of two cabinets come no nearer than this (mm). */
+const LEAST_BETWEEN = 1;
+
+/** Doors at the joint that open into the pull or front of the neighbour. */
+const swingsIntoNeighbour: NeighbourRule<HingedCabinet> = {
+  id: 'fronts/swings-into-neighbour',
+  check: shifted(swings),
+};
+
+function swings(left: HingedCabinet, right: HingedCabinet, shift: Shift): NeighbourDraft[] {
+  const back = { x: -shift.x, y: -shift.y, z: -shift.z };
+  const sides = [
+    { own: left, other: right, hinged: 'right', seen: obstaclesOf(right.occupied, shift) },
+    { own: right, other: left, hinged: 'left', seen: obstaclesOf(left.occupied, back) },
+  ] as const;
+  return sides.flatMap(({ own, other, hinged, seen }) =>
+    own.motions.flatMap((motion): NeighbourDraft[] => {
+      const front = own.fronts.find(({ key }) => key === motion.front);
+      if (!front || front.hinged !== hinged) return [];
+      const contact = swingContact(motion, fixedTo(own.occupied, motion.front), seen);
+      if (!contact) return [];
+      const path = settingPath(own, 'hinges/stopAt');
+      return [
+        {
+          severity: 'warn',
+          cabinetId: own.cabinet.id,
+          what: `${capital(frontName(front))} meets ${contact.obstacle.name} of cabinet ${other.cabinet.number} at ${contact.free} degrees; its hinges go on to ${motion.plan.stopAngle}.`,
+          why: 'It strikes every time it is thrown open. Fit an opening limiter, a hinge that stops sooner, or hang it on the other side.',
+          numbers: [],
+          parts: keysOf(front),
+          settings: [path],
+          fixes:
+            contact.free >= 60
+              ? [{ label: `Stop the doors at ${contact.free} degrees`, edits: [{ path, value: contact.free }] }]
+              : [],
+        },
+      ];
+    }),
+  );
+}
+
+export const hingeNeighbourRules: readonly NeighbourRule<HingedCabinet>[] = [meetingFronts, swingsIntoNeighbour];

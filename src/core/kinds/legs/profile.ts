@@ -1,0 +1,42 @@
+import * as z from 'zod/mini';
+import type { JobHead } from '../../decisions/index.js';
+import { between } from '../../decisions/index.js';
+import { named, SIMULATED } from '../profile.js';
+
+/** A leg that screws to the underside of a box and is turned to its height. */
+export const legProfileSchema = z.strictObject({
+  ...named,
+  /** From the floor to the underside of the box, turned in and turned out. */
+  height: z.strictObject({ from: between(10, 400), to: between(10, 500) }),
+  /** What one of them carries (kg). */
+  load: between(5, 1000),
+  /** Its plate is square: over all, and its four screws apart. */
+  plate: z.strictObject({ across: between(20, 200), apart: between(10, 180) }),
+  pilot: z.strictObject({ diameter: between(0.5, 8), depth: between(2, 30) }),
+});
+export type LegProfile = z.infer<typeof legProfileSchema>;
+
+const leg = (id: string, name: string, from: number, to: number, load: number, stock: boolean): LegProfile => ({
+  id,
+  maker: 'Brae Footings',
+  name,
+  stock,
+  height: { from, to },
+  load,
+  plate: { across: 64, apart: 45 },
+  pilot: { diameter: 2.5, depth: 10 },
+  note: SIMULATED,
+});
+
+/** A small simulated choice of an invented maker. */
+export const legCatalogue: readonly LegProfile[] = [
+  leg('brae-leg-80', 'turned leg, low', 55, 92, 120, true),
+  leg('brae-leg-100', 'turned leg, middle', 88, 130, 120, true),
+  leg('brae-leg-150', 'turned leg, high', 126, 182, 100, true),
+  leg('brae-leg-100-strong', 'turned leg, strong', 90, 125, 250, false),
+  leg('brae-leg-200', 'turned leg, for tall plinths', 178, 260, 90, false),
+];
+
+/** Those a job has. */
+export const legProfilesOf = ({ hardware }: Pick<JobHead, 'hardware'>) =>
+  (hardware.legs ?? []) as unknown as readonly LegProfile[];

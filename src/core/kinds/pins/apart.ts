@@ -1,0 +1,61 @@
+import { pinLines } from '../../build/index.js';
+import { type Act, settingPath } from '../../decisions/index.js';
+import { type Clash, edgeOf, type Operation, type Part, toCabinet } from '../../part/index.js';
+import type { PinRuleContext } from './context.js';
+
+/** The rear line shifted forward by a step, or the column kept further from the ends of its opening. */
+export function pinsApart(
+  context: PinRuleContext,
+  part: Part,
+  clash: Clash,
+  pins: Operation,
+  settles: (changed: Operation) => boolean,
+): Act[] {
+  if (pins.kind !== 'holes') return [];
+  const { grid, box, resolved, bays, show } = context;
+  if (!grid || !part.receives) return [];
+  const [start, edge] = [edgeOf(part, 'u0').mm, edgeOf(part, 'v0').mm];
+  const { settings } = resolved;
+  const acts: Act[] = [];
+  const bay = bays.find(({ left, right }) => left?.key === part.key || right?.key === part.key);
+  const { front, rear } = pinLines(box, resolved, grid, bay?.stopsAt);
+  const onRear = rear && Math.abs(pins.offset.mm + edge - rear.mm) < 0.05;
+  if (onRear) {
+    const shifted = { ...pins, offset: pins.offset.minus(grid.step) };
+    const steps = settings.pins.rear.value === 'steps';
+    const path = settingPath(context, steps ? 'pins/rearClear' : 'pins/rearSet');
+    const value = (steps ? settings.pins.rearClear.mm : settings.pins.rearSet.mm) + grid.step.mm;
+    if (settles(shifted) && value <= 200)
+      acts.push({ label: `Bring the rear line forward by ${show(grid.step.mm)}`, edits: [{ path, value }] });
+  }
+  if (Math.abs(pins.offset.mm + edge - front.mm) < 0.05) {
+    const back = Array.from({ length: MOST_SHIFT }, (_, n) => n + 1).find((more) =>
+      settles({ ...pins, offset: pins.offset.plus(more) }),
+    );
+    if (back !== undefined && (!rear || rear.mm - front.mm - back >= grid.step.mm)) {
+      const value = settings.pins.front.mm + back;
+      const path = settingPath(context, 'pins/front');
+      acts.push({ label: `Set the front line back to ${show(value)}`, edits: [{ path, value }] });
+    }
+  }
+  if (bay) {
+    const z = toCabinet(part.placement, clash.u, clash.v, 0)[2];
+    const { low, high } = bay.room.inside.v;
+    const ends = Math.ceil(Math.min(z - low.mm, high.mm - z) + grid.step.mm / 2);
+    const kept = pins.positions.filter(({ mm }) => {
+      const height = mm + start;
+      const standing = bay.places.some(({ underside }) => Math.abs(underside.mm - height) < settings.pins.diameter.mm);
+      return standing || (height >= low.mm + ends && height <= high.mm - ends);
+    });
+    if (ends > settings.pins.ends.mm && ends <= 400 && kept.length > 0 && kept.length < pins.positions.length)
+      if (settles({ ...pins, positions: kept }))
+        acts.push({
+          label: `Begin the column ${show(ends)} from the ends of its opening`,
+          edits: [{ path: settingPath(context, 'pins/ends'), value: ends }],
+        });
+  }
+  return acts;
+}
+
+/** The front line is set back no further than this to part two operations (mm). */
+const MOST_SHIFT = 40;

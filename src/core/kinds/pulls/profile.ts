@@ -1,0 +1,22 @@
+import * as z from 'zod/mini';
+import type { JobHead } from '../../decisions/index.js';
+import { between } from '../../decisions/index.js';
+import { named } from '../profile.js';
+
+/** A pull with two holes, or a knob with one. */
+export const pullProfileSchema = z.strictObject({
+  ...named,
+  /** Hole to hole; 0 for a knob. */
+  centres: between(0, 1200),
+  /** Over all, along its holes. */
+  length: between(5, 1500),
+  /** How far it stands off the front. */
+  projection: between(2, 120),
+  hole: between(2, 15),
+  weight: between(0, 5),
+});
+export type PullProfile = z.infer<typeof pullProfileSchema>;
+
+/** Those a job has. */
+export const pullProfilesOf = ({ hardware }: Pick<JobHead, 'hardware'>) =>
+  (hardware.pulls ?? []) as unknown as readonly PullProfile[];

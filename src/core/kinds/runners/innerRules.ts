@@ -1,0 +1,129 @@
+import type { FindingDraft } from '../../cabinet/index.js';
+import { type DrawerContents, pathTo, settingPath } from '../../decisions/index.js';
+import { quantity, TOLERANCE_MM, within } from '../../ground/index.js';
+import { leastTraySide } from './heights.js';
+import type { RunnerRule } from './rule.js';
+import { heightsByContents, roomOver } from './stacks.js';
+
+/** What the maker of a hinge prints is less than what its geometry comes to. */
+const tableBelowGeometry: RunnerRule = {
+  id: 'drawers/table-below-geometry',
+  check: ({ fitted, show }) =>
+    fitted.runners.flatMap(({ name, spacers, front }) =>
+      (['left', 'right'] as const).flatMap((hand): FindingDraft[] => {
+        const spacer = spacers?.[hand];
+        if (!spacer || spacer.from === 'geometry' || spacer.encroachment.mm >= spacer.geometry.mm - TOLERANCE_MM)
+          return [];
+        return [
+          {
+            severity: 'warn',
+            what: `Beside ${within(name)} ${show(spacer.encroachment.mm)} stand out at the ${hand} by ${spacer.from === 'table' ? 'the table of the hinge' : 'what was measured'}; door and hinge come to ${show(spacer.geometry.mm)}.`,
+            why: 'Open the door as far as it goes, measure from the side to what stands out furthest, and type that.',
+            numbers: [spacer.encroachment, spacer.geometry],
+            parts: [front],
+          },
+        ];
+      }),
+    ),
+};
+
+/** A tray whose sides are low for its width. */
+const lowTray: RunnerRule = {
+  id: 'drawers/low-tray',
+  check(context) {
+    const { fitted, show, cabinet, resolved } = context;
+    return fitted.runners.flatMap(({ name, inner, plan, across, front }): FindingDraft[] => {
+      if (inner !== 'tray' || !plan) return [];
+      const least = leastTraySide(across);
+      if (plan.height.mm >= least.mm - TOLERANCE_MM) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `The sides of ${within(name)} are ${show(plan.height.mm)} high; so wide it wants ${show(least.mm)}.`,
+          why: 'Low sides let a wide tray twist on its runners. Leave their height to the rule, or give the tray more room.',
+          numbers: [plan.height, least],
+          parts: [front],
+          settings: [settingPath({ cabinet, resolved }, 'drawers/traySide')],
+          fixes: [
+            {
+              label: 'Leave the height of the sides to the rule',
+              edits: [{ path: settingPath({ cabinet, resolved }, 'drawers/traySide'), value: 0 }],
+            },
+          ],
+        },
+      ];
+    });
+  },
+};
+
+/** Free above what stands on a tray (mm). */
+const ABOVE_CONTENTS = 20;
+
+/** What is to stand on a tray does not go under what is above it. */
+const trayTooClose: RunnerRule = {
+  id: 'drawers/tray-too-close',
+  check(context) {
+    const { fitted, resolved, show, cabinet } = context;
+    const { trayContents: usual } = resolved.settings.drawers;
+    return fitted.runners.flatMap(({ name, inner, plan, front, contents, path }): FindingDraft[] => {
+      if (inner !== 'tray' || !plan) return [];
+      const own = contents?.height;
+      const trayContents =
+        own === undefined
+          ? usual
+          : quantity(own, 'mm', 'what stands on it', { kind: 'here', path: pathTo.contentsOf(path) });
+      if (trayContents.mm === 0) return [];
+      const there = plan.free.plus(plan.height).minus(plan.recess).as('room over the bottom of the tray');
+      const lacks = trayContents.mm + ABOVE_CONTENTS - there.mm;
+      if (lacks <= TOLERANCE_MM) return [];
+      return [
+        {
+          severity: 'warn',
+          what: `Over ${within(name)} are ${show(there.mm)}; what stands on it is ${show(trayContents.mm)} high and wants ${show(ABOVE_CONTENTS)} more.`,
+          why: `It lacks ${show(lacks)}. Set the trays further apart, or take one out.`,
+          numbers: [there, trayContents],
+          parts: [front],
+          settings: [settingPath({ cabinet, resolved }, 'drawers/trayContents')],
+        },
+      ];
+    });
+  },
+};
+
+/** What is to go into a drawer is higher than what is over its bottom. */
+const contentsTooHigh: RunnerRule = {
+  id: 'drawers/contents-too-high',
+  check: (context) =>
+    context.fitted.runners.flatMap((drawer): FindingDraft[] => {
+      const { name, inner, plan, front, contents, path } = drawer;
+      if (inner === 'tray' || !plan || contents?.height === undefined) return [];
+      const { show, parts, face } = context;
+      const bottom = parts.find(({ key }) => key === `drawer/${drawer.opening}/box/bottom`);
+      const there = roomOver(plan, bottom?.thickness);
+      const lacks = contents.height - there.mm;
+      if (lacks <= TOLERANCE_MM) return [];
+      const shared = face.ok ? heightsByContents(face, context.fitted.runners, parts, drawer.opening) : undefined;
+      return [
+        {
+          severity: 'warn',
+          what: `What goes into ${within(name)} is ${show(contents.height)} high; over its bottom are ${show(there.mm)}.`,
+          why: `It lacks ${show(lacks)}. Make the opening higher, or put it elsewhere.`,
+          numbers: [there],
+          parts: [front],
+          settings: [pathTo.contentsOf(path)],
+          fixes: [
+            ...(shared ? [shared] : []),
+            { label: 'Let go of how high it is', edits: [{ path: pathTo.contentsOf(path), value: without(contents) }] },
+          ],
+        },
+      ];
+    }),
+};
+
+/** What goes in without its height; undefined where nothing else is said of it. */
+function without({ weight }: DrawerContents): DrawerContents | undefined {
+  return weight === undefined ? undefined : { weight };
+}
+
+/** What can stand against inner drawers and trays. */
+export const innerRules: readonly RunnerRule[] = [tableBelowGeometry, lowTray, trayTooClose, contentsTooHigh];

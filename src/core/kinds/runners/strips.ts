@@ -1,0 +1,34 @@
+import type { Strip, StripContextFor } from '../../cabinet/index.js';
+import { families } from './families/index.js';
+import { CLEAR_OF_HINGE, HALF_STRIP } from './lines.js';
+import type { RunnerProfile } from './profile.js';
+import type { RunnerSettings } from './settings.js';
+
+/**
+ * Where runners of inner drawers and trays will stand, whichever of the library in the shop's family it is: about the
+ * lines those have, as high as packing is. Hinges keep out of there where they can.
+ */
+export function runnerStrips(
+  { interiors, resolved: { settings } }: StripContextFor<RunnerSettings>,
+  library: readonly RunnerProfile[],
+): Strip[] {
+  const run = interiors.compartments.filter(({ fill }) => fill.kind === 'drawer' || fill.kind === 'tray');
+  if (run.length === 0) return [];
+  const own = settings.drawers.family.value === 'wooden' ? 'side' : settings.drawers.family.value;
+  const decided = settings.drawers.choice.value;
+  const lines = library
+    .filter(({ id, family, stock }) => (decided === 'none' ? family === own && stock : id === decided))
+    .map((profile) => families[profile.family].line(profile).mm);
+  if (lines.length === 0) return [];
+  const [lowest, highest] = [Math.min(...lines), Math.max(...lines)];
+  return run.map(({ id, cell, inside: { v } }) => {
+    const floor = Math.max(v.low.mm, cell.clear.v.low.mm);
+    return {
+      by: 'runners',
+      opening: cell.opening.id,
+      room: id,
+      low: Math.max(v.low.mm, floor + lowest - HALF_STRIP) - CLEAR_OF_HINGE,
+      high: Math.min(v.high.mm, floor + highest + HALF_STRIP) + CLEAR_OF_HINGE,
+    };
+  });
+}

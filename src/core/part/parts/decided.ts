@@ -1,0 +1,119 @@
+import { type DecidedPart, type PartSide, pathTo, type Resolved } from '../../decisions/index.js';
+import { setting } from '../../ground/index.js';
+import { type Band, cutSizes, type Oversize, type Part, type PartRole } from './part.js';
+import { EDGES, type Edge, edgeName } from './placement.js';
+
+/** What can be left out by itself: the rest of the cabinet stands without it, or a finding says that it does not. */
+const LEFT_OUT: ReadonlySet<PartRole> = new Set([
+  'bottom',
+  'top',
+  'stretcher',
+  'back',
+  'nailer',
+  'plinth',
+  'divider',
+  'shelf',
+  'partition',
+  'end',
+  'filler',
+  'packing',
+]);
+
+/** True where a part may be left out: it stands alone, and is no front, side, or piece of something made of several. */
+export function canBeLeftOut({ role, unit, key }: Pick<Part, 'role' | 'unit' | 'key'>): boolean {
+  return LEFT_OUT.has(role) && (unit === key || role === 'packing');
+}
+
+/** A part that was decided away: what it would have been. */
+export interface LeftOut {
+  readonly key: string;
+  readonly name: string;
+}
+
+export interface DecidedParts {
+  readonly parts: readonly Part[];
+  readonly leftOut: readonly LeftOut[];
+}
+
+const NONE: readonly LeftOut[] = [];
+
+/**
+ * Lays what is decided of single parts over them: material of the same thickness, bands, grain, what is left on, a note,
+ * bought or made, left out. A material of another thickness is followed where the part is built (`madeOf`), or not at all.
+ */
+export function withDecisions(parts: readonly Part[], resolved: Resolved): DecidedParts {
+  const { parts: decisions } = resolved.decided;
+  if (decisions.length === 0) return { parts, leftOut: NONE };
+  const byKey = new Map(decisions.map((decision) => [decision.part, decision]));
+  const leftOut: LeftOut[] = [];
+  const kept = parts.flatMap((part) => {
+    const decision = byKey.get(part.key);
+    if (!decision) return [part];
+    if (decision.made === 'left out' && canBeLeftOut(part)) {
+      leftOut.push({ key: part.key, name: part.name });
+      return [];
+    }
+    return [decided(part, decision, resolved)];
+  });
+  return { parts: kept, leftOut };
+}
+
+/** Takes away what was cut and bored for parts that are left out. */
+export function withoutTraces(parts: readonly Part[], leftOut: readonly LeftOut[]): readonly Part[] {
+  if (leftOut.length === 0) return parts;
+  const gone = new Set(leftOut.map(({ key }) => key));
+  return parts.map((part) =>
+    part.machining.some(({ holds }) => holds !== undefined && gone.has(holds))
+      ? { ...part, machining: part.machining.filter(({ holds }) => holds === undefined || !gone.has(holds)) }
+      : part,
+  );
+}
+
+/** Two thicknesses are one below this (mm). */
+const SAME = 0.01;
+
+function decided(part: Part, decision: DecidedPart, resolved: Resolved): Part {
+  const own = resolved.pieces[part.key];
+  const follows = own !== undefined && Math.abs(own.thickness.mm - part.thickness.mm) < SAME;
+  const bands = decision.bands ? bandsDecided(part, decision.bands, resolved) : part.bands;
+  const path = pathTo.partField(resolved.decided.cabinetId, decision.id, 'oversize');
+  const over = EDGES.flatMap((edge): Oversize[] => {
+    const mm = decision.oversize?.[sideOf(part, edge)] ?? 0;
+    if (mm <= 0) return [];
+    const label = `left on at the ${edgeName(part.placement, edge)}`;
+    return [{ edge, size: setting(label, mm, { kind: 'here', path }) }];
+  });
+  const said = [part.note, decision.note].filter((each) => each !== undefined).join('; ');
+  return {
+    ...part,
+    ...(follows ? { material: own.material } : {}),
+    bands,
+    over,
+    ...cutSizes({ ...part, bands, over }),
+    grainRuns: decision.grain ?? part.grainRuns,
+    bought: decision.made === 'bought',
+    note: said === '' ? undefined : said,
+  };
+}
+
+function sideOf({ placement }: Part, edge: Edge): PartSide {
+  return edgeName(placement, edge) as PartSide;
+}
+
+const FRONTS: ReadonlySet<PartRole> = new Set(['door', 'drawer front', 'filler']);
+
+/** The bands of a part with those that are decided put on or taken off; a new one is as thick as those it has. */
+function bandsDecided(part: Part, wanted: NonNullable<DecidedPart['bands']>, { settings }: Resolved): readonly Band[] {
+  const { frontThickness, caseThickness, preMilling } = settings.banding;
+  const like = part.bands[0];
+  const fresh = like ?? {
+    thickness: FRONTS.has(part.role) ? frontThickness : caseThickness,
+    ...(preMilling.mm > 0 ? { milled: preMilling } : {}),
+  };
+  return EDGES.flatMap((edge): Band[] => {
+    const has = part.bands.find((band) => band.edge === edge);
+    const want = wanted[sideOf(part, edge)] ?? has !== undefined;
+    if (!want) return [];
+    return has ? [has] : fresh.thickness.mm > 0 ? [{ ...fresh, edge }] : [];
+  });
+}

@@ -1,0 +1,53 @@
+import { type Bay, shelfHeights } from '../../build/index.js';
+import { pathTo } from '../../decisions/index.js';
+import type { Span } from '../../ground/index.js';
+import { type DragHandle, type Face, faceInto, type Part, toPart } from '../../part/index.js';
+import type { SolvedCabinet } from '../../solve/index.js';
+
+/** A handle for each adjustable shelf of an upright view: it moves from hole to hole. `across` says what it spans. */
+export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<Span, 'low' | 'high'>): DragHandle[] {
+  return solved.bays.flatMap((bay) => shelfHandlesOf(solved, bay, across(bay)));
+}
+
+function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<Span, 'low' | 'high'>): DragHandle[] {
+  const { room, places } = bay;
+  const thickness = resolved.materials.shelf.thickness.mm;
+  const { low } = room.inside.v;
+  const stops = shelfHeights(bay, grid, resolved).map((at) => ({ at, value: at - low.mm }));
+  return places.map(({ underside }, index) => ({
+    id: `shelf-${room.id}-${index + 1}`,
+    label: `Shelf ${index + 1} of ${room.name}`,
+    from: { h: span.low.mm, v: underside.mm },
+    to: { h: span.high.mm, v: underside.mm + thickness },
+    shows: `shelf/${room.id}/${index + 1}`,
+    at: underside.mm,
+    stops,
+    entry: `s${index + 1}`,
+    path: pathTo.entry(pathTo.shelvesOf(room.path, 'shelvesAt'), `s${index + 1}`),
+  }));
+}
+
+/** The same on the panel of an upright, from the face the pins are bored in: holes move along it, and the shelf with them. */
+export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: boolean): DragHandle[] {
+  const { grid } = solved;
+  if (!grid) return [];
+  const width = part.width.mm;
+  const rise = solved.resolved.settings.pins.diameter.mm / 2;
+  const along = (z: number) => toPart(part.placement, [0, 0, z])[0];
+  return solved.bays
+    .filter(({ left, right }) => {
+      if (left?.key === part.key) return face === faceInto(part, 'left');
+      return right?.key === part.key && face === faceInto(part, 'right');
+    })
+    .flatMap((bay) => shelfHandlesOf(solved, bay, bay.room.inside.h))
+    .map((handle) => {
+      const at = along(handle.at - rise);
+      return {
+        ...handle,
+        from: { h: flip ? 0 : 4, v: at - 4 },
+        to: { h: flip ? width - 4 : width, v: at + 4 },
+        at,
+        stops: handle.stops.map((stop) => ({ at: along(stop.at - rise), value: stop.value })),
+      };
+    });
+}

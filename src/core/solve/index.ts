@@ -1,0 +1,34 @@
+/**
+ * Solve: the pipeline, and the registry of kinds: the one composer that knows them all. Comes in: a job of any age. Goes
+ * out: everything computed from it. Knows: every stage before it.
+ */
+export {
+  form,
+  isLength,
+  JOB_VERSION,
+  jobByHand,
+  newJob,
+  readCabinet,
+  readHardwareText,
+  readJob,
+  readJobHead,
+  readJobText,
+  readTouched,
+  type SettingKey,
+  settingLeaf,
+  settingLeaves,
+  settingSections,
+  standardsOf,
+  validate,
+} from './document.js';
+export {
+  allKinds,
+  type Fitted,
+  type KindLibrary,
+  libraries,
+  type Overrides,
+  profilesOf,
+  type ResolvedCabinet,
+} from './registry.js';
+export * from './solve.js';
+export * from './standing/index.js';

@@ -1,0 +1,80 @@
+import type { AnyKind, LibraryColumn, ResultsOf } from '../cabinet/index.js';
+import type {
+  DeepPartial,
+  Follows,
+  HardwareKind,
+  NamedProfile,
+  Resolved,
+  ResolvedGroup,
+  SettingOverrides,
+  SettingTree,
+  ValuesOf,
+} from '../decisions/index.js';
+import { bottles } from '../kinds/bottles/index.js';
+import { catches } from '../kinds/catches/index.js';
+import { hangers } from '../kinds/hangers/index.js';
+import { hanging } from '../kinds/hanging/index.js';
+import { hinges } from '../kinds/hinges/index.js';
+import { legs } from '../kinds/legs/index.js';
+import { lifts } from '../kinds/lifts/index.js';
+import { pins } from '../kinds/pins/index.js';
+import { pulls } from '../kinds/pulls/index.js';
+import { runners } from '../kinds/runners/index.js';
+import { waste } from '../kinds/waste/index.js';
+
+/** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
+export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, bottles, hanging, legs, hangers] as const;
+
+/** The kinds with their particulars forgotten. */
+export const allKinds = kinds as unknown as readonly AnyKind[];
+
+type KindOf = (typeof kinds)[number];
+type OwnOf<K> = K extends { readonly settings: { readonly settings: infer T extends SettingTree } }
+  ? ValuesOf<T>
+  : never;
+type AllOf<U> = (U extends unknown ? (entry: U) => void : never) extends (entry: infer I) => void ? I : never;
+
+/** The settings that kinds declare. */
+type KindSettings = AllOf<OwnOf<KindOf>>;
+/** A layer of settings of the construction and of every kind. */
+export type Overrides = SettingOverrides & DeepPartial<KindSettings>;
+/** A cabinet's settings, those of every kind among them. */
+export type ResolvedCabinet = Resolved & { readonly settings: ResolvedGroup<KindSettings> };
+
+/** What each kind makes of a cabinet, by its id. */
+export type Fitted = ResultsOf<typeof kinds>;
+
+type ProfileOf<K> = K extends { readonly library?: infer L }
+  ? NonNullable<L> extends { readonly catalogue: readonly (infer P)[] }
+    ? P
+    : never
+  : never;
+/** The profiles of a kind, by its id. */
+type Profiles = { readonly [K in KindOf as K['id']]: readonly ProfileOf<K>[] };
+
+/** The profiles a job has of a kind. */
+export function profilesOf<Id extends keyof Profiles>(
+  { hardware }: { readonly hardware: Readonly<Record<string, readonly NamedProfile[]>> },
+  id: Id,
+): Profiles[Id] {
+  return (hardware[id] ?? []) as unknown as Profiles[Id];
+}
+
+/** A library as the registry knows it: what the document asks of it, and how it is shown. */
+export interface KindLibrary extends HardwareKind {
+  readonly label: string;
+  readonly columns: readonly LibraryColumn<NamedProfile>[];
+  readonly sort?: (profile: NamedProfile) => string;
+}
+
+/** Every kind that has profiles to choose from, in the order in which the library shows them. */
+export const libraries: readonly KindLibrary[] = kinds.flatMap((kind) =>
+  'library' in kind && kind.library
+    ? [{ id: kind.id, label: kind.label, ...kind.library } as unknown as KindLibrary]
+    : [],
+);
+
+/** What follows in the construction of choices of every kind. */
+export const follows: readonly Follows[] = kinds.flatMap((kind) =>
+  'follows' in kind && kind.follows ? [kind.follows as unknown as Follows] : [],
+);

@@ -1,0 +1,409 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { buildableDecisions, jobWith, partOf, solveWith } from '../../../tests/support/cabinets.js';
+import { frameSizes } from '../build/index.js';
+import { type Cabinet, countedIds, newCabinet, stableJson } from '../decisions/index.js';
+import { diagonal, formatLength, inches, length } from '../ground/index.js';
+import { isMirrored } from '../part/index.js';
+import { presentJob } from '../present/index.js';
+import { newJob } from './index.js';
+import { createSolver, type SolvedCabinet, solve, solveCabinet } from './solve.js';
+
+const caseFile = (name: string, whole = false) => {
+  const file = JSON.parse(readFileSync(`tests/cases/${name}.json`, 'utf8'));
+  return whole ? file : file.expect;
+};
+const near = (actual: number | undefined, expected: number, what = '') =>
+  assert.ok(actual !== undefined && Math.abs(actual - expected) <= 0.01, `${what}: ${actual} is not ${expected}`);
+
+test('worked case: frameless base, one drawer over a pair of doors, on a separate plinth', () => {
+  const expect = caseFile('01-frameless-base');
+  const solved = solveWith({
+    from: 'base',
+    width: 800,
+    height: 870,
+    depth: 560,
+    measured: { birch18: 17.8, birch6: 5.7, front18: 18 },
+    settings: { depth: { means: 'carcass' }, toe: { height: 150 } },
+  });
+  const { box, face } = solved;
+  near(box.insideWidth.mm, expect.insideWidth, 'inside width');
+  near(box.overallHeight.mm, expect.totalHeightOnPlinth);
+  const side = partOf(solved, 'side/left');
+  near(side.length.mm, expect.sidePanel[0]);
+  near(side.width.mm, expect.sidePanel[1]);
+  const bottom = partOf(solved, 'bottom');
+  near(bottom.length.mm, expect.bottomPanel[0]);
+  near(bottom.width.mm, expect.bottomPanel[1]);
+  near(partOf(solved, 'stretcher/front').length.mm, expect.stretcherLength);
+  const [groove] = side.machining;
+  assert.equal(groove?.kind, 'groove');
+  near(groove?.width.mm, expect.grooveWidth);
+  near(groove?.offset.mm, expect.grooveOffsetFromRear);
+  const back = partOf(solved, 'back');
+  near(back.width.mm, expect.backWidth, 'back width');
+  near(back.length.mm, expect.backHeight, 'back height');
+  near(box.clearDepth.mm, expect.clearDepth);
+  const drawer = partOf(solved, 'drawer/o1');
+  near(drawer.length.mm, expect.drawerFrontFinished[0]);
+  near(drawer.width.mm, expect.drawerFrontFinished[1]);
+  near(drawer.cutLength.mm, expect.drawerFrontCut[0]);
+  near(drawer.cutWidth.mm, expect.drawerFrontCut[1]);
+  const door = partOf(solved, 'door/o2/left');
+  near(door.width.mm, expect.doorFinished[0]);
+  near(door.length.mm, expect.doorFinished[1]);
+  near(door.cutWidth.mm, expect.doorCut[0]);
+  near(door.cutLength.mm, expect.doorCut[1]);
+  assert.ok(face.ok);
+  const [divider] = face.boundaries;
+  near(divider?.centre.mm, expect.dividerCentreAboveBoxUnderside);
+  near(divider?.inside.high.mm, expect.dividerTop);
+  near(divider?.inside.low.mm, expect.dividerUnderside);
+  near(face.cells[0]?.clear.v.size.mm, expect.drawerOpeningHeight);
+  near(face.cells[1]?.clear.v.size.mm, expect.doorOpeningHeight);
+  near(solved.fronts.find((front) => front.key === 'door/o2/left')?.overlay?.mm, expect.doorOverlayOnSide);
+});
+
+test('worked case: inch wall cabinet, top and bottom dadoed', () => {
+  const expect = caseFile('02-inch-wall-cabinet');
+  const job = newJob('Inch', 'inch');
+  const cabinet = newCabinet(job, 'wall');
+  cabinet.size = { width: inches(31.5), height: { from: 'overall', mm: inches(29.75) }, depth: inches(12) };
+  cabinet.settings = {
+    back: { grooveDepth: 8, ease: 0.5, slip: 0.3 },
+    joints: { top: 'dado', bottom: 'dado', dadoDepth: inches(1 / 4) },
+  };
+  const reading: Record<string, number> = { ply34: 45 / 64, ply14: 13 / 64, front34: 3 / 4, oak34: 3 / 4 };
+  for (const material of job.materials)
+    material.measured = { batch: '', readings: [inches(reading[material.id] ?? 0)] };
+  job.cabinets.push(cabinet);
+  const solved = solveCabinet(job, cabinet);
+  near(solved.box.insideWidth.mm, expect.insideWidth);
+  near(solved.box.sideDepth.mm, expect.sideDepth);
+  near(solved.box.clearDepth.mm, expect.clearDepth);
+  const back = partOf(solved, 'back');
+  near(back.width.mm, expect.backWidth);
+  near(back.length.mm, expect.backHeight);
+  near(partOf(solved, 'top').length.mm, expect.topAndBottomLength);
+  near(partOf(solved, 'bottom').length.mm, expect.topAndBottomLength);
+  const door = partOf(solved, 'door/o1/left');
+  near(door.width.mm, expect.doorWidth);
+  near(door.length.mm, expect.doorHeight);
+  near(solved.fronts[0]?.overlay?.mm, expect.overlay);
+  const shelf = partOf(solved, 'shelf/o1/1');
+  near(shelf.length.mm, expect.shelfWidth);
+  near(shelf.width.mm, expect.shelfDepth);
+  assert.equal(formatLength(door.width.mm, job.display), expect.doorWidthAsSixteenths);
+  assert.equal(formatLength(door.length.mm, job.display), expect.doorHeightAsSixteenths);
+  assert.equal(formatLength(solved.box.insideWidth.mm, job.display), expect.insideWidthAsSixteenthsWithRemainder);
+});
+
+test('worked case: face-frame base with three drawers, exposed left end, wall on the right', () => {
+  const { given, expect } = caseFile('03-face-frame', true);
+  const third = { rule: 'share' as const, weight: 1 };
+  const solved = solveWith({
+    width: given.frameWidth,
+    // The frame is level with the box and its bottom rail ends on the floor of it: 740 − 40 + 18.1 + 100 plinth.
+    height: given.frameHeight - given.bottomRail + given.sheetMeasured + 100,
+    depth: given.overallDepthToFrameFace,
+    measured: {
+      birch18: given.sheetMeasured,
+      birch12: 12,
+      birch6: given.appliedBack,
+      oak20: given.frameThickness,
+    },
+    settings: {
+      school: 'faceFrame',
+      depth: { means: 'carcass' },
+      ends: { left: 'exposed', right: 'wall', scribe: given.overhang.right },
+      frame: {
+        stileLeft: given.stileWidth.left,
+        stileRight: given.stileWidth.right,
+        wallStile: 'within',
+        topRail: given.topRail,
+        midRail: given.midRails,
+        bottomRail: given.bottomRail,
+        overlay: given.overlayEachSide,
+      },
+    },
+    parts: [
+      { id: 'o1', size: third, pin: 130, fill: { kind: 'drawer' } },
+      { id: 'o2', size: third, fill: { kind: 'drawer' } },
+      { id: 'o3', size: third, fill: { kind: 'drawer' } },
+    ],
+  });
+  const { box, face, resolved } = solved;
+  const frame = frameSizes(box, resolved);
+  near(frame.height.mm, given.frameHeight, 'frame height');
+  near(partOf(solved, 'frame/rail/top').length.mm, expect.railLength, 'rail');
+  near(box.width.mm, expect.boxWidth);
+  near(box.insideWidth.mm, expect.insideWidth);
+  near(box.sideDepth.mm, expect.sideDepth);
+  assert.ok(face.ok);
+  near(
+    face.cells.reduce((sum, cell) => sum + cell.clear.v.size.mm, 0),
+    expect.openingTotal,
+  );
+  face.cells.forEach((cell, at) => near(cell.clear.v.size.mm, expect.openings[at]));
+  solved.fronts.forEach((front, at) => {
+    near(front.h.size.mm, expect.frontWidth);
+    near(front.v.size.mm, expect.frontHeights[at]);
+  });
+  const [drawer] = solved.fitted.runners;
+  near(drawer?.plan?.outside.mm, expect.drawerBoxWidth);
+  near(partOf(solved, 'drawer/o1/box/front').length.mm, expect.drawerBoxFrontLength);
+  near(frame.packingLeft.mm, expect.packingLeft);
+  near(frame.packingRight.mm, expect.packingRight);
+  near((solved.fronts[0]?.v.low.mm ?? 0) - (solved.fronts[1]?.v.high.mm ?? 0), expect.faceToFaceBetweenFronts);
+});
+
+test('worked case: solid-sided chest with web frames and a centre partition', () => {
+  const { given, expect } = caseFile('04-web-frames', true);
+  const share = { rule: 'share' as const, weight: 1 };
+  const drawers = (prefix: string) => ({
+    kind: 'rows' as const,
+    graduation: { kind: 'arithmetic' as const, step: 0 },
+    parts: [1, 2].map((n) => ({ id: `${prefix}${n}`, size: share, fill: { kind: 'drawer' as const } })),
+  });
+  const solved = solveWith({
+    width: given.width,
+    height: given.height,
+    depth: given.depth,
+    measured: { birch18: given.sideThickness, birch6: 5.7, oak20: given.topFrameThickness, front18: given.faceFrame },
+    settings: {
+      school: 'traditional',
+      depth: { means: 'carcass' },
+      joints: { dadoDepth: given.dadoDepth },
+      toe: { height: given.bottomTopSurfaceAboveFloor - given.sideThickness },
+      frame: { fitted: 'fitted', overhangNeighbour: 0 },
+      web: { member: given.memberWidth, crossMembers: given.crossMembers, allowance: given.allowance },
+      // Sheet sides: nothing is deducted for shrinkage.
+      materials: { side: 'birch18', frame: 'front18' },
+    },
+    face: {
+      kind: 'columns',
+      graduation: { kind: 'arithmetic', step: 0 },
+      parts: [
+        { id: 'a', size: share, fill: drawers('a') },
+        { id: 'b', size: share, fill: drawers('b') },
+      ],
+    },
+  });
+  const rail = partOf(solved, 'web/top/rail/front');
+  near(rail.length.mm, expect.frameWidth);
+  near(rail.width.mm, expect.longRailFinished[1]);
+  near(rail.cutLength.mm, expect.longRailRough[0]);
+  near(rail.cutWidth.mm, expect.longRailRough[1]);
+  near(partOf(solved, 'bottom').width.mm, expect.frameDepth);
+  const cross = partOf(solved, 'web/top/cross/2');
+  near(cross.cutLength.mm, expect.crossMember[0]);
+  near(cross.cutWidth.mm, expect.crossMember[1]);
+  const half = partOf(solved, 'divider/a1/rail/front');
+  near(half.length.mm, expect.halfFrameWidth);
+  near(half.cutLength.mm, expect.halfLongRailRough);
+  near(partOf(solved, 'divider/a').length.mm, expect.partitionLength);
+  const bottom = partOf(solved, 'bottom');
+  near(bottom.length.mm, expect.bottomPanel[0]);
+  near(bottom.width.mm, expect.bottomPanel[1]);
+});
+
+test('worked case: tip-up diagonal', () => {
+  const { given, expect } = caseFile('11-checks', true);
+  const [height, depth] = given.tallAsMoved_height_depth;
+  const job = jobWith({
+    from: 'tall',
+    height,
+    depth,
+    settings: { depth: { means: 'carcass' }, toe: { kind: 'none' } },
+  });
+  job.room.ceiling = given.ceiling;
+  const finding = solve(job).findings.find((each) => each.rule === 'sizes/into-the-room');
+  near(finding?.numbers[0]?.mm, expect.tipUpDiagonal);
+  assert.equal(finding?.severity, 'stop');
+});
+
+test('worked case: diagonal of a box, and the weight of a door without its pull', () => {
+  const { given, expect } = caseFile('11-checks', true);
+  const [width, height] = given.box;
+  near(diagonal(length(width), length(height)).mm, expect.diagonal);
+  // Reveals of 1.5 all round leave a door of 700 by 380 in 18 of 680 kg per cubic metre.
+  const solved = solveWith({
+    from: 'wall',
+    width: 703,
+    height: 383,
+    settings: { materials: { front: 'birch18' } },
+    parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } }],
+  });
+  const [door] = solved.fitted.hinges;
+  near(door?.front.weight.mm, expect.doorWeightWithoutPullKg);
+  const pull = solved.fitted.pulls[0]?.profile.weight ?? 0;
+  assert.ok(pull > 0);
+  near((door?.weight.mm ?? 0) - pull, expect.doorWeightWithoutPullKg);
+});
+
+/** True where fillers at both walls are wider than the cabinet; a stop says so. */
+function nothingLeft({ box, findings }: SolvedCabinet): boolean {
+  if (box.insideWidth.mm > 0) return false;
+  assert.ok(findings.some(({ severity }) => severity === 'stop'));
+  return true;
+}
+
+test('in every school parts close along each axis', () => {
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const solved = solveWith(decisions);
+      const { box, face, resolved } = solved;
+      if (nothingLeft(solved)) return;
+      const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key).extent);
+      const bottom = partOf(solved, 'bottom').extent;
+      const enters = box.bottomUnder ? 0 : box.engagement.bottom.mm;
+      near(left?.min[0], 0);
+      near(right?.max[0], box.width.mm);
+      near(box.width.mm + box.beyondLeft.mm + box.beyondRight.mm, box.overallWidth.mm);
+      if (box.bottomUnder) {
+        near(bottom.min[0], 0);
+        near(bottom.max[0], box.width.mm);
+      } else {
+        // A dado overlaps by exactly its depth, a butt joint not at all.
+        near((left?.max[0] ?? 0) - bottom.min[0], enters);
+        near(bottom.max[0] - (right?.min[0] ?? 0), enters);
+      }
+      near(box.height.mm + box.underHeight.mm, box.overallHeight.mm);
+      near(left?.max[2], box.topOver ? box.topUnderside.mm + box.engagement.top.mm : box.height.mm);
+      const framed = resolved.settings.frame.fitted.value === 'fitted';
+      if (framed) {
+        const stiles = ['left', 'right'].map((hand) => partOf(solved, `frame/stile/${hand}`).extent);
+        near((stiles[1]?.max[0] ?? 0) - (stiles[0]?.min[0] ?? 0), box.overallWidth.mm);
+        const rail = partOf(solved, 'frame/rail/top');
+        near(
+          (stiles[1]?.min[0] ?? 0) - (stiles[0]?.max[0] ?? 0) + 2 * resolved.settings.frame.tenon.mm,
+          rail.length.mm,
+        );
+      }
+      if (!face.ok) return;
+      for (const split of face.splits) {
+        const whole = (split.axis === 'rows' ? split.within.clear.v : split.within.clear.h).size.mm;
+        const sum =
+          split.clear.reduce((total, each) => total + each.size.mm, 0) +
+          split.between.reduce((total, each) => total + each.clear.mm, 0);
+        near(sum, whole, 'openings and what divides them fill the clear space');
+        const face = (split.axis === 'rows' ? split.within.face.v : split.within.face.h).size.mm;
+        const fronts =
+          split.face.reduce((total, each) => total + each.size.mm, 0) +
+          split.between.reduce((total, each) => total + each.face.mm, 0);
+        near(fronts, face, 'fronts and gaps fill the face');
+      }
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('no part of a finding-free cabinet is without size, twins mirror, and the parts fit in the box', () => {
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const solved = solveWith(decisions);
+      const { box } = solved;
+      if (nothingLeft(solved)) return;
+      if (!solved.findings.some((finding) => finding.severity === 'stop'))
+        for (const part of solved.parts) assert.ok(part.cutLength.mm > 0 && part.cutWidth.mm > 0, part.key);
+      const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key));
+      assert.ok(left && right);
+      const [l, r] = [left.extent, right.extent];
+      near(l.min[0] + r.max[0], box.width.mm);
+      // One of them may be of another board.
+      if (left.thickness.mm === right.thickness.mm) near(l.max[0] + r.min[0], box.width.mm);
+      assert.equal(isMirrored(left.placement), !isMirrored(right.placement));
+      assert.equal(solved.rows.filter((row) => row.part.role === 'side').length, 2, 'left and right never share a row');
+      const carcass = solved.parts.filter(
+        (part) => !['door', 'drawer front', 'frame', 'end', 'filler', 'plinth', 'shelf'].includes(part.role),
+      );
+      const volume = carcass.reduce(
+        (sum, part) => sum + Math.max(0, part.length.mm * part.width.mm * part.thickness.mm),
+        0,
+      );
+      assert.ok(volume < box.width.mm * (box.sideDepth.mm + 30) * box.height.mm, 'more wood than box');
+      if (solved.findings.some((finding) => finding.severity === 'stop')) return;
+      for (const part of carcass) {
+        const { min, max } = part.extent;
+        assert.ok(min[0] >= -0.01 && max[0] <= box.width.mm + 0.01, `${part.key} leaves the box sideways`);
+        assert.ok(min[2] >= -0.01 && max[2] <= box.height.mm + 0.01, `${part.key} leaves the box upwards`);
+      }
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('every operation lies on its part', () => {
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const solved = solveWith(decisions);
+      if (solved.findings.some((finding) => finding.severity === 'stop')) return;
+      for (const part of solved.parts)
+        for (const operation of part.machining) {
+          assert.ok(operation.reason.length > 3);
+          // Along a mitre nothing is told from an edge.
+          if (!('positions' in operation) || operation.kind === 'mitre slots') continue;
+          const along =
+            'edge' in operation
+              ? operation.edge
+              : 'from' in operation
+                ? operation.from
+                : operation.kind === 'dovetails'
+                  ? operation.end
+                  : 'from' in operation.place
+                    ? operation.place.from
+                    : operation.place.edge;
+          const run = along.startsWith('u') ? part.width.mm : part.length.mm;
+          for (const position of operation.positions)
+            assert.ok(
+              position.mm > -0.01 && position.mm < run + 0.01,
+              `${part.key} ${operation.kind} at ${position.mm} of ${run}`,
+            );
+          if (operation.kind === 'edge holes')
+            assert.ok(
+              operation.offset.mm > 0 && operation.offset.mm < part.thickness.mm,
+              `${part.key}: hole beside its edge`,
+            );
+          if (operation.kind === 'holes')
+            assert.ok(
+              operation.offset.mm > 0 && operation.offset.mm < (along.startsWith('u') ? part.length.mm : part.width.mm),
+              `${part.key}: ${operation.offset.mm}`,
+            );
+        }
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('solving twice gives the same bytes, and the unit of display changes no size', () => {
+  fc.assert(
+    fc.property(buildableDecisions, (decisions) => {
+      const job = jobWith(decisions);
+      const once = stableJson(presentJob(solve(job), { tape: true }));
+      assert.equal(stableJson(presentJob(solve(structuredClone(job)), { tape: true })), once);
+      const sizes = (unit: 'mm' | 'in') =>
+        solve({ ...job, display: { ...job.display, unit } }).cabinets.map((each) =>
+          each.parts.map((part) => [part.length.mm, part.width.mm]),
+        );
+      assert.deepEqual(sizes('in'), sizes('mm'));
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('the solver recomputes only the cabinet that changed', () => {
+  const job = newJob('Two', 'metric');
+  const ids = countedIds();
+  job.cabinets.push(newCabinet(job, 'base', ids));
+  job.cabinets.push(newCabinet(job, 'wall', ids));
+  const solver = createSolver();
+  const before = solver(job);
+  const [first, second] = job.cabinets as [Cabinet, Cabinet];
+  const after = solver({ ...job, cabinets: [{ ...first, size: { ...first.size, width: 640 } }, second] });
+  assert.notEqual(after.cabinets[0], before.cabinets[0]);
+  assert.equal(after.cabinets[1], before.cabinets[1]);
+  const thicker = solver({ ...job, materials: structuredClone(job.materials) });
+  assert.notEqual(thicker.cabinets[1], before.cabinets[1]);
+});

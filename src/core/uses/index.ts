@@ -1,1 +1,0 @@
-export { type Behind, decisionsBehind, numberLike, type User, usersOf } from './uses.js';
