@@ -15,7 +15,7 @@ const files = process.argv
   .filter((each) => !each.startsWith('--'))
   .map((each) => relative(root, join(process.cwd(), each)));
 if (files.length === 0) {
-  say('test:near wants the files that were changed: npm run test:near src/core/layout/box.ts');
+  say('test:near wants the files that were changed: npm run test:near src/core/build/layout/box.ts');
   process.exit(2);
 }
 for (const file of files)

@@ -22,14 +22,14 @@ const LAST = [
   'tests/stands.test.ts',
   'tests/openings.test.ts',
   'tests/solids/solids.test.ts',
-  'src/core/solve.test.ts',
+  'src/core/solve/solve.test.ts',
   'tests/typed.test.ts',
 ];
 /** What is tested elsewhere than beside the file: rules of a kind with the other findings, its symbols with the drawings. */
 const ELSEWHERE: readonly [files: RegExp, tests: readonly string[]][] = [
-  [/rules|neighbours|swings|apart/, ['src/core/findings/findings.test.ts', 'src/core/findings/neighbours.test.ts']],
-  [/shapes|families|handles|keys/, ['src/core/drawing/hardware.test.ts']],
-  [/fronts\/|layout\//, ['src/core/layout/reveals.test.ts', 'src/core/fronts/fronts.test.ts']],
+  [/rules|neighbours|swings|apart/, ['src/core/check/findings/findings.test.ts', 'src/core/check/findings/neighbours.test.ts']],
+  [/shapes|families|handles|keys/, ['src/core/present/views/hardware.test.ts']],
+  [/fronts\/|layout\//, ['src/core/build/layout/reveals.test.ts', 'src/core/build/fronts/fronts.test.ts']],
 ];
 /** A test run longer than this has not come to an end, and so has noticed (ms). */
 const PATIENCE = 180_000;

@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { CorrectedJob } from '../../core/commands/index.js';
 import type { Job } from '../../core/decisions/index.js';
+import { OpenJobContext } from '../openJob/context.js';
+import { Saves } from '../openJob/saving/context.js';
 import { openedBy, useAddress } from './address.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useSolvedCabinet } from './context.js';
@@ -27,7 +29,6 @@ import { useKeys } from './keys.js';
 import { PartsLine } from './parts/PartsLine.js';
 import { PartsTable } from './parts/PartsTable.js';
 import { Steps } from './parts/Steps.js';
-import { Saves } from './saving/context.js';
 import { OpeningMenu } from './sheet/OpeningMenu.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall } from './sheet/views/index.js';
@@ -57,11 +58,13 @@ export function Bench({ stored, cabinetId, dismissed, corrected }: BenchProps) {
     [stored.document, cabinetId],
   );
   return (
-    <BenchContext value={store}>
-      <Saves jobId={stored.id} made={stored}>
-        <BenchView jobId={stored.id} savedAt={stored.updatedAt} dismissed={dismissed} corrected={corrected} />
-      </Saves>
-    </BenchContext>
+    <OpenJobContext value={store}>
+      <BenchContext value={store}>
+        <Saves jobId={stored.id} made={stored}>
+          <BenchView jobId={stored.id} savedAt={stored.updatedAt} dismissed={dismissed} corrected={corrected} />
+        </Saves>
+      </BenchContext>
+    </OpenJobContext>
   );
 }
 

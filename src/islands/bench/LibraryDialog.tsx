@@ -12,8 +12,8 @@ import {
 } from '../../core/decisions/index.js';
 import { TRIALS } from '../../core/kinds/index.js';
 import { allKinds, type KindLibrary, libraries, readHardwareText } from '../../core/solve/index.js';
+import { download } from '../openJob/saving/download.js';
 import { useBench } from './context.js';
-import { download } from './saving/download.js';
 
 /** The hardware library of the job: what is in it, from where, and the way in and out as an open file. */
 export function LibraryDialog({ jobId, flush }: { jobId: string; flush: () => Promise<boolean> }) {

@@ -4,15 +4,15 @@ import { useState } from 'react';
 import { pathTo } from '../../core/decisions/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { useMain } from '../fields/over.js';
+import { useSaving } from '../openJob/saving/context.js';
+import { download } from '../openJob/saving/download.js';
+import { RefusedSteps, SaveWord } from '../openJob/saving/SaveWords.js';
+import { SidesDialog } from '../openJob/saving/SidesDialog.js';
+import { UndoRedo } from '../openJob/UndoRedo.js';
 import { useBench, useSolvedCabinet } from './context.js';
 import { FindDialog } from './find/FindDialog.js';
 import { LibraryDialog } from './LibraryDialog.js';
-import { useSaving } from './saving/context.js';
-import { download } from './saving/download.js';
-import { RefusedSteps, SaveWord } from './saving/SaveWords.js';
-import { SidesDialog } from './saving/SidesDialog.js';
 import { isTall } from './sheet/views/index.js';
-import { UndoRedo } from './UndoRedo.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
 export function TopBar({ onKeys }: { onKeys: () => void }) {

@@ -3,7 +3,7 @@ import { useBench } from './context.js';
 import { keepCorner, keepLayers, keptCorner, keptLayers } from './sheet/layers.js';
 import { isView } from './sheet/views/index.js';
 import { NO_ZOOM, sayZoom, zoomSaid } from './sheet/zoom.js';
-import type { Opened } from './store.js';
+import type { Opened, OpenTape } from './store.js';
 
 /** How the bench stands, as its address says it, and as this browser has kept it. */
 export function openedBy(search: string): Opened {
@@ -12,12 +12,28 @@ export function openedBy(search: string): Opened {
   return {
     ...(isView(view) ? { view } : {}),
     selected: said.get('part'),
+    tape: tapeSaid(said.get('tape')),
     partsShown: said.has('parts'),
     decisionsShown: said.has('decisions'),
     layers: keptLayers(),
     cornerShown: keptCorner(),
     zoom: zoomSaid(said.get('zoom')) ?? NO_ZOOM,
   };
+}
+
+/** The open tape in one word of the address: where it stands, whose it is, and what was opened inside it. */
+function sayTape(tape: OpenTape | null): string | null {
+  return tape && [tape.inPlace ? 'under' : 'aside', tape.of, ...tape.trail].map(encodeURIComponent).join('|');
+}
+
+function tapeSaid(word: string | null): OpenTape | null {
+  try {
+    const [where, of, ...trail] = (word ?? '').split('|').map(decodeURIComponent);
+    return of ? { of, trail, inPlace: where === 'under' } : null;
+  } catch {
+    // What nobody wrote opens nothing.
+    return null;
+  }
 }
 
 /** The address says how the bench stands, so that a reload or a link comes back to it. */
@@ -28,6 +44,7 @@ export function useAddress() {
   const partsShown = useBench((state) => state.partsShown);
   const decisionsShown = useBench((state) => state.decisionsShown);
   const zoom = useBench((state) => sayZoom(state.zoom));
+  const tape = useBench((state) => sayTape(state.tape));
   useEffect(() => {
     const url = new URL(window.location.href);
     const say = (name: string, value: string | null) => {
@@ -40,10 +57,11 @@ export function useAddress() {
     say('parts', partsShown ? 'shown' : null);
     say('decisions', decisionsShown ? 'shown' : null);
     say('zoom', zoom);
+    say('tape', tape);
     // A browser takes only so many changes of the address at a time.
     const later = setTimeout(() => window.history.replaceState(null, '', url), 150);
     return () => clearTimeout(later);
-  }, [cabinetId, view, selected, partsShown, decisionsShown, zoom]);
+  }, [cabinetId, view, selected, partsShown, decisionsShown, zoom, tape]);
   // What is about who looks, not about the job, is kept in the browser.
   const layers = useBench((state) => state.layers);
   const cornerShown = useBench((state) => state.cornerShown);

@@ -11,7 +11,7 @@ export function useBenchStore(): BenchStore {
   return store;
 }
 
-/** A slice of the bench's state. */
+/** A slice of the bench's state, the open job among it. */
 export function useBench<T>(pick: (state: BenchState) => T): T {
   return useStore(useBenchStore(), pick);
 }

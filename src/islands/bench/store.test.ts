@@ -6,6 +6,7 @@ import { decide } from '../../../tests/support/edit.js';
 import { withEdits } from '../../core/commands/index.js';
 import { countedIds, newCabinet } from '../../core/decisions/index.js';
 import { newJob } from '../../core/solve/index.js';
+import { numberOn } from './numbers.js';
 import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
 
 function bench() {
@@ -142,11 +143,11 @@ test('a step whose cabinet another window took away is let go, and said so', () 
 test('the part that is selected and the tape survive an edit, and go with the cabinet', () => {
   const store = createBenchStore(jobWith({}), null);
   store.getState().select('side/left');
-  store.getState().openTape((solved) => solved.box.insideWidth);
+  store.getState().openTape('box/insideWidth');
   store.getState().act(width(640));
   assert.equal(store.getState().selected, 'side/left');
   const solved = benchCabinet(store.getState());
-  assert.equal(solved && store.getState().tape?.find(solved)?.mm, 604);
+  assert.equal(solved && numberOn(solved, store.getState(), store.getState().tape?.of ?? '')?.mm, 604);
   store.getState().showCabinet('c1');
   assert.deepEqual([store.getState().selected, store.getState().tape], [null, null]);
 });

@@ -1,13 +1,13 @@
-import { useBench } from '../bench/context.js';
-import { RefusedSteps, SaveWord } from '../bench/saving/SaveWords.js';
-import { SidesDialog } from '../bench/saving/SidesDialog.js';
-import { type Made, useAutosave } from '../bench/saving/saving.js';
-import { UndoRedo } from '../bench/UndoRedo.js';
+import { useOpenJob } from '../openJob/context.js';
+import { RefusedSteps, SaveWord } from '../openJob/saving/SaveWords.js';
+import { SidesDialog } from '../openJob/saving/SidesDialog.js';
+import { type Made, useAutosave } from '../openJob/saving/saving.js';
+import { UndoRedo } from '../openJob/UndoRedo.js';
 import { CUTTING_VIEWS, type CuttingView } from './views.js';
 
 /** The way back to the bench, the pages from stock to costs, and what the save is doing. */
 export function CuttingBar({ jobId, made, view }: { jobId: string; made: Made; view: CuttingView }) {
-  const name = useBench((state) => state.job.name);
+  const name = useOpenJob((state) => state.job.name);
   const saving = useAutosave(jobId, made);
   /** Another page reads what is saved. */
   const goTo = (event: React.MouseEvent, address: string) => {

@@ -1,7 +1,7 @@
 import { type ComponentType, lazy, Suspense, useMemo } from 'react';
 import type { Job } from '../../core/decisions/index.js';
-import { BenchContext } from '../bench/context.js';
-import { createBenchStore } from '../bench/store.js';
+import { OpenJobContext } from '../openJob/context.js';
+import { createOpenJob } from '../openJob/openJob.js';
 import { CuttingBar } from './CuttingBar.js';
 import { SetUpsView } from './setups/SetUpsView.js';
 import { SheetsView } from './sheets/SheetsView.js';
@@ -33,10 +33,10 @@ const VIEWS: Readonly<Record<CuttingView, ComponentType<{ jobId: string }>>> = {
 
 /** One page of a job on its way from parts to the saw. What is decided here is saved as on the bench. */
 export function CuttingDesk({ stored, view }: CuttingDeskProps) {
-  const store = useMemo(() => createBenchStore(stored.document, null), [stored.document]);
+  const store = useMemo(() => createOpenJob(stored.document), [stored.document]);
   const View = VIEWS[view];
   return (
-    <BenchContext value={store}>
+    <OpenJobContext value={store}>
       <CuttingBar jobId={stored.id} made={stored} view={view} />
       <main
         className="mx-auto flex max-w-[80rem] flex-col gap-3 px-4 pb-10 print:block print:max-w-none print:p-0"
@@ -46,6 +46,6 @@ export function CuttingDesk({ stored, view }: CuttingDeskProps) {
           <View jobId={stored.id} />
         </Suspense>
       </main>
-    </BenchContext>
+    </OpenJobContext>
   );
 }

@@ -2,14 +2,14 @@ import { ChevronLeft } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { type Dim, termKey } from '../../core/ground/index.js';
-import { useBench } from '../bench/context.js';
-import { Strip, walk } from '../bench/inspector/TapePanel.js';
 import { useMain } from '../fields/over.js';
+import { Strip, walk } from '../figures/Strip.js';
+import { useOpenJob } from '../openJob/context.js';
 
 /** A number that shows its arithmetic when it is pressed, term by term down to what was decided. */
 export function Working({ dim, children, className = '' }: { dim: Dim; children: ReactNode; className?: string }) {
   const main = useMain();
-  const style = useBench((state) => state.job.display);
+  const style = useOpenJob((state) => state.job.display);
   const [trail, setTrail] = useState<readonly string[]>([]);
   const shown = walk(dim, trail) ?? dim;
   return (
@@ -36,12 +36,7 @@ export function Working({ dim, children, className = '' }: { dim: Dim; children:
               <ChevronLeft size={15} aria-hidden="true" /> back
             </button>
           )}
-          <Strip
-            dim={shown}
-            style={style}
-            leads={false}
-            onFollow={(term) => setTrail([...trail, termKey(shown, term)])}
-          />
+          <Strip dim={shown} style={style} onFollow={(term) => setTrail([...trail, termKey(shown, term)])} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

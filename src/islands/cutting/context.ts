@@ -2,12 +2,12 @@ import { useMemo } from 'react';
 import type { Job } from '../../core/decisions/index.js';
 import { demandOf, piecesByName } from '../../core/shop/index.js';
 import type { SolvedCabinet } from '../../core/solve/index.js';
-import { useBench } from '../bench/context.js';
+import { useOpenJob } from '../openJob/context.js';
 
 /** The job on these pages, and its cabinets as they are figured. */
 export function useCutting(): { readonly job: Job; readonly cabinets: readonly SolvedCabinet[] } {
-  const job = useBench((state) => state.job);
-  const { cabinets } = useBench((state) => state.solved);
+  const job = useOpenJob((state) => state.job);
+  const { cabinets } = useOpenJob((state) => state.solved);
   return { job, cabinets };
 }
 

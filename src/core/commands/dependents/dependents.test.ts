@@ -4,7 +4,7 @@ import { jobWith, solveWith } from '../../../../tests/support/cabinets.js';
 import type { EditPath } from '../../decisions/index.js';
 import { solve } from '../../solve/index.js';
 import { withEdits } from '../changes/index.js';
-import { decisionsBehind, numberLike, usersOf } from './index.js';
+import { decisionsBehind, usersOf } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const job = jobWith({
@@ -50,14 +50,4 @@ test('used by is the tape the other way: every number it names has it among its 
       part.key,
     );
   assert.ok(direct.length > 0);
-});
-
-test('a number is found again after the cabinet was figured anew', () => {
-  const [before] = solve(job).cabinets;
-  const [after] = solve(withEdits(job, [{ path: 'cabinets/c1/size/width' as EditPath, value: 700 }])).cabinets;
-  assert.ok(before && after);
-  for (const { key, length } of before.parts) {
-    const again = numberLike(after, length);
-    assert.equal(again?.mm, after.parts.find((part) => part.key === key)?.length.mm, key);
-  }
 });

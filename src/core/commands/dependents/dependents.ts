@@ -40,17 +40,6 @@ export function usersOf(solved: SolvedCabinet, of: Dim): User[] {
   return [...named.values()];
 }
 
-/** The same number again in another result: by its address, else by its name and what decided it. */
-export function numberLike(solved: SolvedCabinet, of: Dim): Dim | undefined {
-  const all = numbersOf(solved);
-  const close = (dim: Dim) => dim.label === of.label && dim.terms.length === of.terms.length;
-  return (
-    (of.address === undefined ? undefined : all.find(({ address }) => address === of.address)) ??
-    all.find((dim) => close(dim) && Math.abs(dim.mm - of.mm) < 1e-6) ??
-    all.find(close)
-  );
-}
-
 function isSame(a: Dim, b: Dim): boolean {
   if (a === b) return true;
   if (a.address !== undefined && a.address === b.address) return true;

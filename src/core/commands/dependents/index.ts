@@ -1,1 +1,2 @@
-export { type Behind, decisionsBehind, numberLike, type User, usersOf } from './dependents.js';
+export { addressOf, type NumberAddress, numberAt } from './address.js';
+export { type Behind, decisionsBehind, type User, usersOf } from './dependents.js';

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { sizeNames } from '../../../core/commands/index.js';
 import { type EditPath, pathTo } from '../../../core/decisions/index.js';
-import type { Dim } from '../../../core/ground/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { Length } from '../../figures/Length.js';
@@ -28,7 +27,7 @@ export function OverallFields({ solved }: { solved: SolvedCabinet }) {
   const at = (field: Parameters<typeof pathTo.cabinetField>[1]) => pathTo.cabinetField(cabinet.id, field);
   const style = job.display;
   const names = sizeNames(solved);
-  const size = (label: string, edit: EditPath, mm: number, tapeOf: (solved: SolvedCabinet) => Dim) => (
+  const size = (label: string, edit: EditPath, mm: number, dim: 'overallWidth' | 'overallHeight' | 'overallDepth') => (
     <div className="flex items-center justify-between gap-2">
       <span>{label}</span>
       <LengthField
@@ -38,7 +37,7 @@ export function OverallFields({ solved }: { solved: SolvedCabinet }) {
         names={names}
         path={edit}
         className="w-28 text-[1.125rem] font-semibold"
-        onFocus={() => openTape(tapeOf)}
+        onFocus={() => openTape(`box/${dim}`)}
         onCommit={(next) => act({ label, edits: [{ path: edit, value: next }] })}
       />
     </div>
@@ -51,14 +50,14 @@ export function OverallFields({ solved }: { solved: SolvedCabinet }) {
         value={cabinet.name}
         onCommit={(name) => act({ label: 'Cabinet name', edits: [{ path: at('name'), value: name }] })}
       />
-      {size('Overall width', at('size/width'), cabinet.size.width, (each) => each.box.overallWidth)}
+      {size('Overall width', at('size/width'), cabinet.size.width, 'overallWidth')}
       {fromWorktop ? (
         <>
           {size(
             'Finished worktop height',
             at('size/height/finished'),
             cabinet.size.height.from === 'worktop' ? cabinet.size.height.finished : 0,
-            (each) => each.box.overallHeight,
+            'overallHeight',
           )}
           <Setting path="worktop/thickness" solved={solved} />
           <p className="text-right text-ink-soft">
@@ -70,10 +69,10 @@ export function OverallFields({ solved }: { solved: SolvedCabinet }) {
           'Overall height',
           at('size/height/mm'),
           cabinet.size.height.from === 'overall' ? cabinet.size.height.mm : 0,
-          (each) => each.box.overallHeight,
+          'overallHeight',
         )
       )}
-      {size('Overall depth', at('size/depth'), cabinet.size.depth, (each) => each.box.overallDepth)}
+      {size('Overall depth', at('size/depth'), cabinet.size.depth, 'overallDepth')}
       <label className="flex min-h-8 items-center gap-2 text-ink-soft">
         <input
           type="checkbox"

@@ -93,7 +93,7 @@ function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { di
           names={sizeNames(solved)}
           path={path}
           className="w-24 font-semibold"
-          onFocus={() => openTape((each) => settingOf(each, path) as Dim)}
+          onFocus={() => openTape(`resolved/settings/${path}`)}
           onCommit={set}
         />
       )}

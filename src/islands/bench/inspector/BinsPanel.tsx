@@ -1,5 +1,4 @@
 import type { Dim } from '../../../core/ground/index.js';
-import type { FittedBins } from '../../../core/kinds/waste/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
@@ -10,14 +9,7 @@ export function BinsPanel({ solved }: { solved: SolvedCabinet }) {
   const front = solved.fronts.find(({ parts }) => parts.some(({ key }) => key === selected));
   const bins = solved.fitted.waste.find((each) => each.front === front?.key);
   if (!bins) return null;
-  const row = (name: string, pick: (bins: FittedBins) => Dim | undefined) => (
-    <FigureRow
-      name={name}
-      of={bins}
-      find={({ fitted }) => fitted.waste.find((each) => each.front === bins.front)}
-      pick={pick}
-    />
-  );
+  const row = (name: string, dim: Dim | undefined) => <FigureRow name={name} dim={dim} within={bins} />;
   const { profile } = bins;
   return (
     <section aria-label="Bins behind this front" className="sheet p-3">
@@ -30,12 +22,12 @@ export function BinsPanel({ solved }: { solved: SolvedCabinet }) {
           </span>
         )}
       </p>
-      {row('Clear width', (each) => each.across)}
-      {row('Clear height', (each) => each.up)}
-      {row('Clear depth', (each) => each.depth)}
-      {row('Brackets from the left edge of the front', (each) => each.onFront?.left)}
-      {row('Brackets from the right edge', (each) => each.onFront?.right)}
-      {row('Lower screw above its lower edge', (each) => each.onFront?.lower)}
+      {row('Clear width', bins.across)}
+      {row('Clear height', bins.up)}
+      {row('Clear depth', bins.depth)}
+      {row('Brackets from the left edge of the front', bins.onFront?.left)}
+      {row('Brackets from the right edge', bins.onFront?.right)}
+      {row('Lower screw above its lower edge', bins.onFront?.lower)}
       <WhyNot against={bins.against.map(({ profile: key, name, why }) => ({ key, name, why }))} />
       <p className="text-[0.8125rem] leading-snug text-ink-soft">
         The bin maker’s own sheet always wins over these figures.

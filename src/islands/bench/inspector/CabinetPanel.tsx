@@ -1,5 +1,6 @@
 import { mirror } from '../../../core/commands/index.js';
 import { cabinetKinds, schools } from '../../../core/decisions/index.js';
+import type { Dim } from '../../../core/ground/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { OverallFields } from '../decisions/OverallSize.js';
@@ -15,17 +16,15 @@ export function CabinetPanel({ solved }: { solved: SolvedCabinet }) {
   // The decisions begin with the same fields.
   const also = useBench((state) => state.also);
   if (selected || decisionsShown || also.length > 0) return null;
-  const { cabinet, resolved } = solved;
-  const figure = (name: string, pick: (each: SolvedCabinet) => SolvedCabinet['box']['insideWidth']) => (
-    <FigureRow name={name} of={solved} find={(each) => each} pick={pick} />
-  );
+  const { cabinet, resolved, box } = solved;
+  const figure = (name: string, dim: Dim) => <FigureRow name={name} dim={dim} within={box} />;
   return (
     <section aria-label="Cabinet" className="sheet flex flex-col gap-1 p-3">
       <OverallFields solved={solved} />
       <div className="mt-1 border-t border-rule/50 pt-1">
-        {figure('Inside width', ({ box }) => box.insideWidth)}
-        {figure('Clear height', ({ box }) => box.clearHeight)}
-        {figure('Clear depth', ({ box }) => box.clearDepth)}
+        {figure('Inside width', box.insideWidth)}
+        {figure('Clear height', box.clearHeight)}
+        {figure('Clear depth', box.clearDepth)}
       </div>
       <p className="text-ink-soft">
         {cabinetKinds[cabinet.kind]}, {schools[resolved.settings.school.value].label.toLowerCase()}

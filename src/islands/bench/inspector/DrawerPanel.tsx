@@ -42,14 +42,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
   if (!drawer) return null;
   const { plan, runner, packing, against } = drawer;
   const show = (mm: number) => formatLengthWithUnit(mm, style);
-  const row = (name: string, pick: (drawer: FittedDrawer) => Dim | undefined) => (
-    <FigureRow
-      name={name}
-      of={drawer}
-      find={({ fitted }) => fitted.runners.find(({ opening }) => opening === drawer.opening)}
-      pick={pick}
-    />
-  );
+  const row = (name: string, dim: Dim | undefined) => <FigureRow name={name} dim={dim} within={drawer} />;
   const told = against.filter(({ unasked }) => !unasked);
   return (
     <section aria-label="Drawer behind this front" className="sheet p-3">
@@ -63,19 +56,17 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       ) : (
         <p className="leading-snug">{plan ? 'Wood on wood, on what lies under it' : 'No runner in the library fits'}</p>
       )}
-      {row('Opening for the runners', (each) => each.across)}
+      {row('Opening for the runners', drawer.across)}
       {(['left', 'right'] as const).map((hand) => {
         const spacer = drawer.spacers?.[hand];
         if (!spacer)
           return (
-            packing[hand].mm > 0 && (
-              <Fragment key={hand}>{row(`Packed out, ${hand}`, (each) => each.packing[hand])}</Fragment>
-            )
+            packing[hand].mm > 0 && <Fragment key={hand}>{row(`Packed out, ${hand}`, drawer.packing[hand])}</Fragment>
           );
         return (
           <Fragment key={hand}>
-            {row(`Stands out at the ${hand}, ${FROM[spacer.from]}`, (each) => each.spacers?.[hand]?.encroachment)}
-            {row(`Spacer, ${hand}`, (each) => each.spacers?.[hand]?.thickness)}
+            {row(`Stands out at the ${hand}, ${FROM[spacer.from]}`, drawer.spacers?.[hand]?.encroachment)}
+            {row(`Spacer, ${hand}`, drawer.spacers?.[hand]?.thickness)}
             {spacer.layers.length > 1 && (
               <p className="text-[0.8125rem] leading-snug text-ink-soft">
                 glued up of {spacer.layers.map(({ thickness }) => show(thickness.mm)).join(' and ')}
@@ -85,18 +76,15 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
         );
       })}
       {(drawer.spacers?.left ?? drawer.spacers?.right)?.underside &&
-        row(
-          'Spacer stick, from the floor of the cabinet',
-          (each) => (each.spacers?.left ?? each.spacers?.right)?.underside,
-        )}
-      {row('Box width, outside', (each) => each.plan?.outside)}
-      {row('Box width, inside', (each) => each.plan?.inside)}
-      {row('Box height', (each) => each.plan?.height)}
-      {row('Free above the box', (each) => each.plan?.free)}
-      {row('Box length', (each) => each.plan?.length)}
-      {row(`Depth to the ${drawer.rearBy}`, (each) => each.depth)}
-      {row('Contents at most', (each) => each.runner?.contents)}
-      {row('The pair carries', (each) => each.runner?.load)}
+        row('Spacer stick, from the floor of the cabinet', (drawer.spacers?.left ?? drawer.spacers?.right)?.underside)}
+      {row('Box width, outside', drawer.plan?.outside)}
+      {row('Box width, inside', drawer.plan?.inside)}
+      {row('Box height', drawer.plan?.height)}
+      {row('Free above the box', drawer.plan?.free)}
+      {row('Box length', drawer.plan?.length)}
+      {row(`Depth to the ${drawer.rearBy}`, drawer.depth)}
+      {row('Contents at most', drawer.runner?.contents)}
+      {row('The pair carries', drawer.runner?.load)}
       {runner && <Raised drawer={drawer} />}
       <WhatGoesIn solved={solved} drawer={drawer} />
       <WhyNot

@@ -1,31 +1,22 @@
+import { useMemo } from 'react';
+import { addressOf } from '../../../core/commands/index.js';
 import type { NamedProfile } from '../../../core/decisions/index.js';
 import type { Dim } from '../../../core/ground/index.js';
 import { TRIALS } from '../../../core/kinds/index.js';
-import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench, useSolvedCabinet } from '../context.js';
 import { Tape } from './TapePanel.js';
 
-/** A number of something fitted: pressing it opens its tape. `find` finds the thing again in a later solution. */
-export function FigureRow<T>({
-  name,
-  of,
-  find,
-  pick,
-}: {
-  name: string;
-  of: T;
-  find: (solved: SolvedCabinet) => T | undefined;
-  pick: (thing: T) => Dim | undefined;
-}) {
+/** A number of something: pressing it opens its tape under it. `within` is what it is a number of. */
+export function FigureRow({ name, dim, within }: { name: string; dim: Dim | undefined; within: object }) {
   const style = useBench((state) => state.job.display);
   const openTape = useBench((state) => state.openTape);
   const closeTape = useBench((state) => state.closeTape);
   const solved = useSolvedCabinet();
   const tape = useBench((state) => state.tape);
-  const dim = pick(of);
-  if (!dim) return null;
-  const open = tape?.inPlace === true && solved !== undefined && tape.find(solved) === dim;
+  const address = useMemo(() => solved && dim && addressOf(solved, dim, within), [solved, dim, within]);
+  if (!dim || !solved) return null;
+  const open = tape?.inPlace === true && tape.of === address;
   return (
     <>
       <p className="flex items-center justify-between gap-2">
@@ -36,11 +27,7 @@ export function FigureRow<T>({
           aria-expanded={open}
           onClick={() => {
             if (open) closeTape();
-            else
-              openTape((each) => {
-                const again = find(each);
-                return again && pick(again);
-              }, true);
+            else if (address !== undefined) openTape(address, true);
           }}
         >
           {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : figure(dim)}

@@ -4,14 +4,14 @@ import type { PlacedPull } from '../../../core/kinds/pulls/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
+import { useTapeOf } from '../numbers.js';
 
 /** The selected front: what it weighs, where its pull is bored, and the blank it comes out of where its grain runs on. */
 export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const front = solved.fronts.find(({ parts }) => parts.some((part) => part.key === selected));
   if (!front) return null;
-  const again = (each: SolvedCabinet) => each.fronts.find(({ key }) => key === front.key);
   const pulls = solved.fitted.pulls.filter(({ frontKey }) => frontKey === front.key);
   return (
     <section aria-label="This front" className="sheet p-3">
@@ -21,7 +21,7 @@ export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
         <button
           type="button"
           className="min-h-7 font-semibold hover:text-pencil"
-          onClick={() => openTape((each) => again(each)?.weight)}
+          onClick={() => openTape(front.weight, front)}
         >
           {front.weight.mm.toFixed(1)} kg
         </button>
@@ -38,18 +38,10 @@ export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
 
 function PullHoles({ pulls }: { pulls: readonly PlacedPull[] }) {
   const style = useBench((state) => state.job.display);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const [first] = pulls;
-  const size = (at: number, hole: number, which: 'across' | 'up', dim: Dim) => (
-    <button
-      type="button"
-      className="min-h-7 font-semibold hover:text-pencil"
-      onClick={() =>
-        openTape(
-          (each) => each.fitted.pulls.filter(({ frontKey }) => frontKey === first?.frontKey)[at]?.holes[hole]?.[which],
-        )
-      }
-    >
+  const size = (at: number, dim: Dim) => (
+    <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={() => openTape(dim, pulls[at])}>
       <Length mm={dim.mm} style={style} />
     </button>
   );
@@ -70,8 +62,8 @@ function PullHoles({ pulls }: { pulls: readonly PlacedPull[] }) {
           holes.map(({ across, up }, hole) => (
             <tr key={`${at} ${hole}`}>
               <td className="text-left text-ink-soft">{at * holes.length + hole + 1}</td>
-              <td>{size(at, hole, 'across', across)}</td>
-              <td>{size(at, hole, 'up', up)}</td>
+              <td>{size(at, across)}</td>
+              <td>{size(at, up)}</td>
             </tr>
           )),
         )}

@@ -22,6 +22,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
   const line = linesOf(solved).find(({ shows }) => shows === gapKey(place.opening.id));
   if (!line) return null;
   const { opening, split, path } = place;
+  const gap = found.layout.between[found.at]?.face;
   const said = context.attempt;
   const put = (which: number, mm: number) => {
     const { mm: now, by } = line.following[which] ?? { mm: 0, by: 1 };
@@ -32,15 +33,7 @@ export function GapPanel({ solved }: { solved: SolvedCabinet }) {
     <section aria-label="This gap" className="sheet flex flex-col gap-1.5 p-3">
       <h2 className="caps">This gap</h2>
       <p className="font-semibold leading-snug">{line.label}</p>
-      <FigureRow
-        name="Gap between the fronts"
-        of={solved}
-        find={(each) => each}
-        pick={(each) => {
-          const again = layoutOf(each, opening.id);
-          return again?.layout.between[again.at]?.face;
-        }}
-      />
+      <FigureRow name="Gap between the fronts" dim={gap} within={solved.face} />
       {line.following.map(({ name, mm }, at) => (
         <div key={name} className="flex items-center gap-2">
           <span className="flex-1 first-letter:uppercase">{name}</span>

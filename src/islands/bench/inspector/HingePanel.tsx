@@ -16,6 +16,7 @@ import { profilesOf, type SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
+import { useTapeOf } from '../numbers.js';
 import { doorOf } from '../sheet/HingeView.js';
 import { Taught } from './FigureRow.js';
 import { HingeConsidered } from './HingeConsidered.js';
@@ -28,11 +29,10 @@ export function HingePanel({ solved }: { solved: SolvedCabinet }) {
   const selected = useBench((state) => state.selected);
   const view = useBench((state) => state.view);
   const show = useBench((state) => state.show);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const door = doorOf(solved, selected) ?? (view === 'hinge' ? solved.fitted.hinges[0] : undefined);
   if (!door) return null;
   const { key } = door.front;
-  const again = (each: SolvedCabinet) => each.fitted.hinges.find(({ front }) => front.key === key);
   return (
     <section aria-label="Hinges of this door" className="sheet p-3" key={key}>
       <h2 className="caps">Hinges of this door</h2>
@@ -42,7 +42,7 @@ export function HingePanel({ solved }: { solved: SolvedCabinet }) {
           type="button"
           className="min-h-7 font-semibold text-ink hover:text-pencil"
           aria-label={`Weight ${door.weight.mm.toFixed(1)} kg, show the tape`}
-          onClick={() => openTape((each) => again(each)?.weight)}
+          onClick={() => openTape(door.weight, door)}
         >
           {door.weight.mm.toFixed(1)} kg
         </button>
@@ -76,21 +76,10 @@ function Row({ name, children }: { name: React.ReactNode; children: React.ReactN
 
 function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolution; solved: SolvedCabinet }) {
   const style = useBench((state) => state.job.display);
-  const openTape = useBench((state) => state.openTape);
-  const { key } = door.front;
-  const again = (each: SolvedCabinet) => each.fitted.hinges.find(({ front }) => front.key === key);
+  const openTape = useTapeOf();
   const fine = { ...style, mmStep: 0.1 };
-  const number = (dim: Dim, pick: (door: HungDoor) => Dim) => (
-    <button
-      type="button"
-      className="min-h-7 font-semibold hover:text-pencil"
-      onClick={() =>
-        openTape((each) => {
-          const found = again(each);
-          return found && pick(found);
-        })
-      }
-    >
+  const number = (dim: Dim) => (
+    <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={() => openTape(dim, door)}>
       <Length mm={dim.mm} style={fine} />
     </button>
   );
@@ -102,7 +91,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
       </p>
       {chosen.kind === 'concealed' ? (
         <>
-          <Row name="Overlay wanted">{number(door.wish.overlay, ({ wish }) => wish.overlay)}</Row>
+          <Row name="Overlay wanted">{number(door.wish.overlay)}</Row>
           <Row name={`Plate ${formatMm(chosen.plate)}, cup ${formatMm(chosen.offset)}`}>{residualWords(chosen)}</Row>
           <Row name="Least gap to turn">
             <Length mm={leastGap(chosen.profile, solved.box.frontThickness.mm, chosen.offset)} style={fine} />
@@ -110,7 +99,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
         </>
       ) : (
         <>
-          <Row name="Gap wanted">{number(door.wish.gap, ({ wish }) => wish.gap)}</Row>
+          <Row name="Gap wanted">{number(door.wish.gap)}</Row>
           <Row name={chosen.mortise > 0 ? 'Each leaf let in' : 'Nothing is let in'}>
             {chosen.mortise > 0 && <Length mm={chosen.mortise} style={fine} />}
           </Row>
@@ -130,7 +119,7 @@ function residualWords({ exact, residual }: { exact: boolean; residual: number }
 /** Both marks of every hinge; they differ by where the door's lower edge lies. Choosing a row lights both on the drawing. */
 function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const style = useBench((state) => state.job.display);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const select = useBench((state) => state.select);
   const selected = useBench((state) => state.selected);
   const act = useBench((state) => state.act);
@@ -142,7 +131,10 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
     <button
       type="button"
       className="min-h-7 font-semibold hover:text-pencil"
-      onClick={() => openTape((each) => each.fitted.hinges.find(({ front }) => front.key === key)?.places[at]?.[which])}
+      onClick={() => {
+        const dim = door.places[at]?.[which];
+        if (dim) openTape(dim, door);
+      }}
     >
       <Length mm={door.places[at]?.[which].mm ?? 0} style={style} />
     </button>

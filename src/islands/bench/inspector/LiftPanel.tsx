@@ -1,5 +1,4 @@
 import type { Dim } from '../../../core/ground/index.js';
-import type { FittedLift } from '../../../core/kinds/lifts/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
@@ -10,14 +9,7 @@ export function LiftPanel({ solved }: { solved: SolvedCabinet }) {
   const front = solved.fronts.find(({ parts }) => parts.some(({ key }) => key === selected));
   const lift = solved.fitted.lifts.find((each) => each.front === front?.key);
   if (!lift) return null;
-  const row = (name: string, pick: (lift: FittedLift) => Dim | undefined) => (
-    <FigureRow
-      name={name}
-      of={lift}
-      find={({ fitted }) => fitted.lifts.find((each) => each.front === lift.front)}
-      pick={pick}
-    />
-  );
+  const row = (name: string, dim: Dim | undefined) => <FigureRow name={name} dim={dim} within={lift} />;
   return (
     <section aria-label="What lifts this front" className="sheet p-3">
       <h2 className="caps">What lifts it</h2>
@@ -29,11 +21,11 @@ export function LiftPanel({ solved }: { solved: SolvedCabinet }) {
           </span>
         )}
       </p>
-      {row('Lift factor', (each) => each.factor)}
-      {row('On the case, behind its front edge', (each) => each.side?.back)}
-      {row('On the case, below the upper edge', (each) => each.side?.down)}
-      {row('On the front, from its side edges', (each) => each.onFront?.across)}
-      {row('On the front, below its upper edge', (each) => each.onFront?.down)}
+      {row('Lift factor', lift.factor)}
+      {row('On the case, behind its front edge', lift.side?.back)}
+      {row('On the case, below the upper edge', lift.side?.down)}
+      {row('On the front, from its side edges', lift.onFront?.across)}
+      {row('On the front, below its upper edge', lift.onFront?.down)}
       <WhyNot against={lift.against.map(({ profile, name, why }) => ({ key: profile, name, why }))} />
       <p className="text-[0.8125rem] leading-snug text-ink-soft">
         Springs are under tension: the lift maker’s own instructions go before these figures.

@@ -16,20 +16,18 @@ export function RunnerPanel({ solved }: { solved: SolvedCabinet }) {
   if (!runner) return null;
   const { hand, held, drawer } = runner;
   const on = solved.parts.find(({ key }) => key === held?.part);
-  const row = (name: string, pick: (runner: Runner) => Dim | undefined) => (
-    <FigureRow name={name} of={runner} find={({ fitted }) => runnerAt(fitted.runners, runner.key)} pick={pick} />
-  );
+  const row = (name: string, dim: Dim | undefined) => <FigureRow name={name} dim={dim} within={drawer} />;
   return (
     <section aria-label="Runner" className="sheet flex flex-col gap-1 p-3" data-thing={selected}>
       <h2 className="text-[1.0625rem] leading-snug font-bold">
         Runner, {WHERE[hand]}, of {within(drawer.name)}
       </h2>
-      {row('Length', (each) => each.drawer.runner?.length)}
-      {hand !== 'under' && row('Screw line above the underside', (each) => each.drawer.runner?.line)}
+      {row('Length', drawer.runner?.length)}
+      {hand !== 'under' && row('Screw line above the underside', drawer.runner?.line)}
       <Raised drawer={drawer} />
-      {row('Front end, from the front edge', (each) => each.drawer.runner?.start)}
+      {row('Front end, from the front edge', drawer.runner?.start)}
       {held?.holes.map(({ mm }, at) => (
-        <Fragment key={mm}>{row(`Screw ${at + 1}, from the front edge`, (each) => each.held?.holes[at])}</Fragment>
+        <Fragment key={mm}>{row(`Screw ${at + 1}, from the front edge`, held.holes[at])}</Fragment>
       ))}
       {on ? (
         <p className="flex items-center gap-2">

@@ -1,8 +1,8 @@
 import { loadedShelf, longestSpan, shelfSag } from '../../../core/build/index.js';
-import type { Dim } from '../../../core/ground/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
+import { shownAt } from '../numbers.js';
 
 const CURVE = { width: 216, height: 74, margin: 14 };
 
@@ -15,18 +15,16 @@ export function ShelfPanel({ solved }: { solved: SolvedCabinet }) {
   const shelf = part && loadedShelf(part, solved.parts, solved.resolved);
   if (!part || !shelf || shelf.span.mm <= 0 || shelf.depth.mm <= 0) return null;
   const sag = shelfSag(shelf);
-  const tapeOf = (pick: (sag: ReturnType<typeof shelfSag>) => Dim) => () =>
-    openTape((each) => {
-      const again = each.parts.find((other) => other.key === part.key);
-      const loaded = again && loadedShelf(again, each.parts, each.resolved);
-      return loaded && pick(shelfSag(loaded));
-    });
   const fine = { ...style, mmStep: 0.1 };
-  const row = (name: string, dim: Dim, pick: (sag: ReturnType<typeof shelfSag>) => Dim) => (
+  const row = (name: string, which: 'lasting' | 'allowed') => (
     <p className="flex justify-between">
       <span>{name}</span>
-      <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={tapeOf(pick)}>
-        <Length mm={dim.mm} style={fine} />
+      <button
+        type="button"
+        className="min-h-7 font-semibold hover:text-pencil"
+        onClick={() => openTape(shownAt('sag', part.key, which))}
+      >
+        <Length mm={sag[which].mm} style={fine} />
       </button>
     </p>
   );
@@ -34,8 +32,8 @@ export function ShelfPanel({ solved }: { solved: SolvedCabinet }) {
     <section aria-label="Shelf under load" className="sheet p-3">
       <h2 className="caps">Shelf under load</h2>
       <SagCurve sag={sag.lasting.mm} allowed={sag.allowed.mm} />
-      {row('Sags in time', sag.lasting, (each) => each.lasting)}
-      {row('Allowed', sag.allowed, (each) => each.allowed)}
+      {row('Sags in time', 'lasting')}
+      {row('Allowed', 'allowed')}
       <p className="flex min-h-7 items-center justify-between">
         <span>Longest span</span>
         <span className="font-semibold">

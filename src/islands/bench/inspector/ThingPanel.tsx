@@ -4,10 +4,10 @@ import type { Dim } from '../../../core/ground/index.js';
 import { faceName, type Part } from '../../../core/part/index.js';
 import { cutOfKey, machiningTable } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { Figure, SOURCE } from '../../figures/Figure.js';
 import { useBench, useBenchStore } from '../context.js';
 import { leadTo } from '../decisions/lead.js';
 import { MachiningTable } from '../sheet/MachiningTable.js';
-import { Figure, SOURCE } from './Figure.js';
 import { FigureRow } from './FigureRow.js';
 
 /** What is selected: what it is, its numbers with their tapes, the decisions behind them, what is cut in it. */
@@ -19,10 +19,7 @@ export function ThingPanel({ solved }: { solved: SolvedCabinet }) {
   const part = solved.parts.find((each) => each.key === key);
   if (!part) return null;
   const row = solved.rows.find(({ keys }) => keys.includes(part.key));
-  const again = (each: SolvedCabinet) => each.parts.find((other) => other.key === part.key);
-  const figure = (name: string, pick: (part: Part) => Dim | undefined) => (
-    <FigureRow name={name} of={part} find={again} pick={pick} />
-  );
+  const figure = (name: string, dim: Dim | undefined) => <FigureRow name={name} dim={dim} within={part} />;
   const banded = part.cutLength !== part.length || part.cutWidth !== part.width;
   return (
     <section aria-label="Selected" className="sheet flex flex-col gap-1 p-3" data-thing={selected}>
@@ -36,11 +33,11 @@ export function ThingPanel({ solved }: { solved: SolvedCabinet }) {
         {part.bought ? ', bought' : ''}
       </p>
       {cut ? <OneCut part={part} at={cut.at} /> : null}
-      {figure('Length', ({ length }) => length)}
-      {figure('Width', ({ width }) => width)}
-      {figure('Thickness', ({ thickness }) => thickness)}
-      {banded && figure('Cut to, length', ({ cutLength }) => cutLength)}
-      {banded && figure('Cut to, width', ({ cutWidth }) => cutWidth)}
+      {figure('Length', part.length)}
+      {figure('Width', part.width)}
+      {figure('Thickness', part.thickness)}
+      {banded && figure('Cut to, length', part.cutLength)}
+      {banded && figure('Cut to, width', part.cutWidth)}
       <Deciding solved={solved} dims={cut ? cutDims(part, cut.at) : [part.length, part.width, part.thickness]} />
       <details open={cut !== undefined}>
         <summary className="min-h-7 cursor-pointer font-semibold">

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
-import { numberLike, usersOf } from '../../../core/commands/index.js';
+import { usersOf } from '../../../core/commands/index.js';
 import type { Dim } from '../../../core/ground/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { Figure } from '../../figures/Figure.js';
 import { useBench } from '../context.js';
-import { Figure } from './Figure.js';
+import { useTapeOf } from '../numbers.js';
 
 /** So many are listed; the rest is counted. */
 const MOST = 40;
@@ -28,7 +29,7 @@ export function UsedBy({ solved, dim }: { solved: SolvedCabinet; dim: Dim }) {
 
 function Users({ solved, dim }: { solved: SolvedCabinet; dim: Dim }) {
   const style = useBench((state) => state.job.display);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const users = useMemo(() => usersOf(solved, dim), [solved, dim]);
   if (users.length === 0) return <p className="text-ink-soft">Nothing else is figured with it.</p>;
   return (
@@ -39,7 +40,7 @@ function Users({ solved, dim }: { solved: SolvedCabinet; dim: Dim }) {
             <button
               type="button"
               className="flex min-h-7 w-full items-baseline justify-between gap-2 text-left hover:text-pencil"
-              onClick={() => openTape((each) => (each === solved ? user : numberLike(each, user)))}
+              onClick={() => openTape(user)}
             >
               <span className="first-letter:uppercase">{user.label}</span>
               <span className="shrink-0 font-semibold">

@@ -9,6 +9,7 @@ import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { TabLine } from '../../fields/TabLine.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
+import { useTapeOf } from '../numbers.js';
 import { BuyTable } from './BuyTable.js';
 import { Compare } from './Compare.js';
 import { Steps } from './Steps.js';
@@ -103,7 +104,7 @@ function LeftOutParts({ solved }: { solved: SolvedCabinet }) {
 function Row({ row }: { row: PartRow }) {
   const selected = useBench((state) => state.selected);
   const select = useBench((state) => state.select);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const style = useBench((state) => state.job.display);
   const line = useRef<HTMLTableRowElement>(null);
   const { part, mark, quantity, keys } = row;
@@ -119,7 +120,7 @@ function Row({ row }: { row: PartRow }) {
       onClick={(event) => {
         event.stopPropagation();
         select(part.key);
-        openTape((each) => each.parts.find((other) => other.key === part.key)?.[which]);
+        openTape(dim, part);
       }}
     >
       <Length mm={dim.mm} style={style} />

@@ -1,7 +1,9 @@
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { type Line, lastGood, type Snap, settle, sizesAt } from '../../../core/commands/index.js';
+import type { Act } from '../../../core/decisions/index.js';
 import { formatLength } from '../../../core/ground/index.js';
 import type { LaidSheet } from '../../../core/present/index.js';
+import { type Dragged, useDrag } from '../../fields/drag.js';
 import { stepOf } from '../../fields/LengthField.js';
 import { useBench, useBenchStore } from '../context.js';
 
@@ -29,45 +31,32 @@ function DragLine({ line, laid }: { line: Line; laid: LaidSheet }) {
   const selected = useBench((state) => state.selected === line.shows);
   const [target, setTarget] = useState<Snap | null>(null);
   const [against, setAgainst] = useState<string | null>(null);
-  const held = useRef<{ readonly start: number; moved: boolean } | null>(null);
   const resting = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const upright = line.moves === 'h';
   const reach = STICKS / laid.unit;
-  const stop = () => {
-    held.current = null;
-    clearTimeout(resting.current);
-    setTarget(null);
-    setAgainst(null);
-  };
-  const giveUp = useRef(stop);
-  giveUp.current = stop;
-  const dragging = target !== null;
-  useEffect(() => {
-    if (!dragging) return;
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      if (event.key !== 'Escape') return;
-      event.stopPropagation();
-      giveUp.current();
-    };
-    window.addEventListener('keydown', onKey, true);
-    return () => window.removeEventListener('keydown', onKey, true);
-  }, [dragging]);
   useEffect(() => () => clearTimeout(resting.current), []);
+  /** Why an act would be refused on this cabinet, or the stop it would bring. */
+  const why = (act: Act) => {
+    const { trial, cabinetId } = store.getState();
+    return trial(act, cabinetId);
+  };
 
   /** Puts the line there, or where it last may be on the way. */
   const place = (at: number) => {
-    const { act, trial } = store.getState();
+    const { act } = store.getState();
     if (Math.abs(at - line.at) < 1e-6) return;
-    const why = trial(line.place(at));
-    if (why === null) {
+    const refusal = why(line.place(at));
+    if (refusal === null) {
       act(line.place(at));
       return;
     }
-    const good = lastGood(line, at, (tried) => trial(line.place(tried)) === null);
+    const good = lastGood(line, at, (tried) => why(line.place(tried)) === null);
     const rest = good === undefined ? undefined : settle(line, good, 0, style).at;
-    const fits = rest !== undefined && Math.abs(rest - line.at) > 1e-6 && trial(line.place(rest)) === null;
+    const fits = rest !== undefined && Math.abs(rest - line.at) > 1e-6 && why(line.place(rest)) === null;
     if (fits) act(line.place(rest));
-    store.setState({ lastAct: `${line.label}: ${fits ? `stopped at ${sizesAt(line, rest, style)[0]}; ` : ''}${why}` });
+    store.setState({
+      lastAct: `${line.label}: ${fits ? `stopped at ${sizesAt(line, rest, style)[0]}; ` : ''}${refusal}`,
+    });
   };
   const onKey = (event: KeyboardEvent) => {
     const [less, more] = upright ? ['ArrowLeft', 'ArrowRight'] : ['ArrowDown', 'ArrowUp'];
@@ -78,30 +67,23 @@ function DragLine({ line, laid }: { line: Line; laid: LaidSheet }) {
     const step = stepOf(style) * (event.shiftKey ? 10 : 1);
     place(Math.min(line.most, Math.max(line.least, line.at + by * step)));
   };
-  const positionOf = (event: PointerEvent) => (upright ? event.clientX : -event.clientY) / laid.unit;
-  const onDown = (event: PointerEvent<SVGRectElement>) => {
-    if (event.button !== 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { start: positionOf(event), moved: false };
-  };
-  const onMove = (event: PointerEvent) => {
-    const start = held.current;
-    if (!start) return;
-    const by = positionOf(event) - start.start;
-    if (Math.abs(by) * laid.unit > 3) start.moved = true;
-    if (!start.moved) return;
-    const next = event.altKey ? settle(line, line.at + by, 0, style) : settle(line, line.at + by, reach, style);
-    setTarget(next);
-    clearTimeout(resting.current);
-    resting.current = setTimeout(() => setAgainst(store.getState().trial(line.place(next.at))), RESTS);
-  };
-  const onUp = () => {
-    const moved = held.current?.moved;
-    const at = target?.at;
-    stop();
-    if (!moved) store.getState().select(line.shows);
-    else if (at !== undefined) place(at);
-  };
+  const snapAt = ({ dx, dy, alt }: Dragged) =>
+    settle(line, line.at + (upright ? dx : -dy) / laid.unit, alt ? 0 : reach, style);
+  const drag = useDrag<Line>({
+    moved(_line, by) {
+      const next = snapAt(by);
+      setTarget(next);
+      clearTimeout(resting.current);
+      resting.current = setTimeout(() => setAgainst(why(line.place(next.at))), RESTS);
+    },
+    dropped: (_line, by) => place(snapAt(by).at),
+    pressed: ({ shows }) => store.getState().select(shows),
+    ended() {
+      clearTimeout(resting.current);
+      setTarget(null);
+      setAgainst(null);
+    },
+  });
   const shown = (at: number) =>
     upright
       ? { a: laid.toSheet({ h: at, v: line.from }), b: laid.toSheet({ h: at, v: line.to }) }
@@ -139,10 +121,7 @@ function DragLine({ line, laid }: { line: Line; laid: LaidSheet }) {
         strokeDasharray="3 2"
         className={`touch-none outline-none hover:stroke-pencil focus-visible:stroke-pencil ${upright ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
         onKeyDown={onKey}
-        onPointerDown={onDown}
-        onPointerMove={onMove}
-        onPointerUp={onUp}
-        onPointerCancel={stop}
+        {...drag(line)}
         onClick={(event) => event.stopPropagation()}
       />
       {target && <Ghost line={line} target={target} against={against} shown={shown(target.at)} />}

@@ -1,6 +1,7 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 import { formatLength } from '../../../core/ground/index.js';
 import type { DragHandle, LaidSheet } from '../../../core/present/index.js';
+import { useDrag } from '../../fields/drag.js';
 import { useBench } from '../context.js';
 
 /** The stop nearest to a place along v. */
@@ -20,7 +21,6 @@ export function DragHandleMark({ handle, laid }: { handle: DragHandle; laid: Lai
   const select = useBench((state) => state.select);
   const style = useBench((state) => state.job.display);
   const [target, setTarget] = useState<number | null>(null);
-  const held = useRef<{ y: number; v: number; moved: boolean } | null>(null);
   const place = (v: number) => {
     const stop = nearestStop(handle, v);
     if (!stop || Math.abs(stop.at - handle.at) < 1e-6) return;
@@ -35,24 +35,12 @@ export function DragHandleMark({ handle, laid }: { handle: DragHandle; laid: Lai
       .sort((a, b) => Math.abs(a.at - handle.at) - Math.abs(b.at - handle.at))[0];
     if (next) place(next.at);
   };
-  const onDown = (event: PointerEvent<SVGRectElement>) => {
-    if (event.button !== 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { y: event.clientY, v: handle.at, moved: false };
-  };
-  const onMove = (event: PointerEvent) => {
-    if (!held.current) return;
-    const v = held.current.v - (event.clientY - held.current.y) / laid.unit;
-    if (Math.abs(event.clientY - held.current.y) > 3) held.current.moved = true;
-    if (held.current.moved) setTarget(nearestStop(handle, v)?.at ?? null);
-  };
-  const onUp = () => {
-    const moved = held.current?.moved;
-    held.current = null;
-    if (!moved) select(handle.shows);
-    else if (target !== null) place(target);
-    setTarget(null);
-  };
+  const drag = useDrag<DragHandle>({
+    moved: (of, { dy }) => setTarget(nearestStop(of, of.at - dy / laid.unit)?.at ?? null),
+    dropped: (of, { dy }) => place(nearestStop(of, of.at - dy / laid.unit)?.at ?? of.at),
+    pressed: ({ shows }) => select(shows),
+    ended: () => setTarget(null),
+  });
   const from = laid.toSheet(handle.from);
   const to = laid.toSheet(handle.to);
   const [x, y, width, height] = [from.x, to.y, to.x - from.x, from.y - to.y];
@@ -113,13 +101,7 @@ export function DragHandleMark({ handle, laid }: { handle: DragHandle; laid: Lai
         strokeWidth={1.4}
         strokeDasharray="3 2"
         onKeyDown={onKey}
-        onPointerDown={onDown}
-        onPointerMove={onMove}
-        onPointerUp={onUp}
-        onPointerCancel={() => {
-          held.current = null;
-          setTarget(null);
-        }}
+        {...drag(handle)}
         onClick={(event) => event.stopPropagation()}
       />
     </g>

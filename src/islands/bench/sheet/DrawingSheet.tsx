@@ -15,6 +15,7 @@ import {
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { drawnLengthWidth } from '../../figures/DrawnLength.js';
 import { useBench } from '../context.js';
+import { shownAt } from '../numbers.js';
 import { useChoosing } from './choosing.js';
 import { DragLines } from './DragLines.js';
 import {
@@ -35,6 +36,8 @@ import { offsetOf } from './zoom.js';
 
 const UNITS_PER_MM = 96 / 25.4;
 const TITLE_HEIGHT = 30;
+/** A view that has the sheet for itself. */
+const ALONE = 'alone';
 const FIRST_SIZE = { width: 700, height: 420 };
 
 export type SheetSize = typeof FIRST_SIZE;
@@ -62,7 +65,7 @@ export function DrawingSheet({ solved, savedAt, draw, lit = true, lines }: Drawi
     if (!whole) return undefined;
     const drawing = inLayers(whole, layers);
     return {
-      id: 'alone',
+      id: ALONE,
       drawing,
       laid: laySheet(drawing, spaceOf(size, style), textWidthIn(style), times),
       draw,
@@ -135,6 +138,11 @@ export function SheetFrame({
 }) {
   const select = useBench((state) => state.select);
   const openTape = useBench((state) => state.openTape);
+  const shown = useBench((state) => state.view);
+  const drawnBy = useBench((state) => state.drawnBy);
+  useEffect(() => {
+    drawnBy(Object.fromEntries(views.map(({ id, draw }) => [id === ALONE ? shown : id, draw])));
+  }, [drawnBy, views, shown]);
   const style = useBench((state) => state.job.display);
   const [editing, setEditing] = useState<string | null>(null);
   const edited = views.flatMap(({ laid }) => laid.dimensions).find(({ item }) => item.id === editing);
@@ -161,7 +169,7 @@ export function SheetFrame({
         >
           <Hatch />
           <g transform={`translate(${offset.x} ${offset.y})`}>
-            {views.map(({ id, drawing, laid, draw, lines }) => (
+            {views.map(({ id, drawing, laid, lines }) => (
               // biome-ignore lint/a11y/noStaticElementInteractions: the tabs and their keys bring a view forward as well
               <g key={id} data-view={id} onDoubleClick={() => onForward?.(id)}>
                 <ViewLayer
@@ -173,7 +181,7 @@ export function SheetFrame({
                   lit={lit}
                   editing={editing}
                   onOpen={(item) => {
-                    openTape((each) => draw(each)?.dimensions.find((other) => other.id === item.id)?.dim);
+                    openTape(shownAt('drawn', id === ALONE ? shown : id, item.id));
                     if (item.edits) setEditing(item.id);
                   }}
                 />

@@ -3,6 +3,7 @@ import type { Part } from '../../../core/part/index.js';
 import { bandedEdges, cutKey, cutOfKey, grainWords, machiningTable } from '../../../core/present/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
+import { shownAt } from '../numbers.js';
 
 /** Everything cut and bored in a part, each with its reason and the edge it is measured from. Numbers open their tapes. */
 export function MachiningTable({ part }: { part: Part }) {
@@ -78,20 +79,10 @@ function Beside({ word, ...size }: { word: string; part: Part; at: number; dim: 
 function Size({ part, at, dim }: { part: Part; at: number; dim: Dim }) {
   const openTape = useBench((state) => state.openTape);
   const style = useBench((state) => state.job.display);
-  const { label, mm } = dim;
-  const open = () =>
-    openTape((solved) => {
-      const row = machiningTable(solved.parts.find((other) => other.key === part.key) ?? part)[at];
-      const all = row
-        ? [row.size, row.by, row.depth, row.offset, ...row.positions, ...(row.further ?? [])].filter((each) => !!each)
-        : [];
-      return (
-        all.find((other) => other.label === label && other.mm === mm) ?? all.find((other) => other.label === label)
-      );
-    });
+  const open = () => openTape(shownAt('cut', part.key, at, dim.label));
   return (
     <button type="button" className="hover:text-pencil" onClick={open}>
-      <Length mm={mm} style={style} />
+      <Length mm={dim.mm} style={style} />
     </button>
   );
 }

@@ -1,7 +1,8 @@
-import { type PointerEvent, useRef, useState } from 'react';
+import { type PointerEvent, useState } from 'react';
 import { faceOf } from '../../../core/commands/index.js';
 import type { LaidSheet } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { type Dragged, useDrag } from '../../fields/drag.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
 import { useBench } from '../context.js';
 
@@ -52,34 +53,19 @@ function DivideEdges({ solved, laid, id }: { solved: SolvedCabinet; laid: LaidSh
   const box = boxOf(solved, laid, id);
   const act = useOpeningAct();
   const [shown, setShown] = useState<{ axis: 'rows' | 'columns'; count: number } | null>(null);
-  const held = useRef<{ x: number; y: number } | null>(null);
+  const countAt = ({ dx, dy }: Dragged) => Math.min(12, 2 + Math.floor(Math.hypot(dx, dy) / ONE_MORE));
+  const drag = useDrag<'rows' | 'columns'>({
+    moved: (axis, by) => setShown({ axis, count: countAt(by) }),
+    dropped: (axis, by) => act({ divide: axis, in: countAt(by) }),
+    pressed: (axis) => act({ divide: axis, in: 2 }),
+    ended: () => setShown(null),
+  });
   if (!box || Math.min(box.width, box.height) < 3 * EDGE) return null;
   const edge = (axis: 'rows' | 'columns') => ({
-    onPointerEnter: () => {
-      if (!held.current) setShown({ axis, count: 2 });
-    },
-    onPointerLeave: () => {
-      if (!held.current) setShown(null);
-    },
-    onPointerDown: (event: PointerEvent<SVGRectElement>) => {
-      if (event.button !== 0) return;
-      event.currentTarget.setPointerCapture(event.pointerId);
-      held.current = { x: event.clientX, y: event.clientY };
-      setShown({ axis, count: 2 });
-    },
-    onPointerMove: (event: PointerEvent) => {
-      if (!held.current) return;
-      const far = Math.hypot(event.clientX - held.current.x, event.clientY - held.current.y);
-      setShown({ axis, count: Math.min(12, 2 + Math.floor(far / ONE_MORE)) });
-    },
-    onPointerUp: () => {
-      if (held.current && shown) act({ divide: axis, in: shown.count });
-      held.current = null;
-      setShown(null);
-    },
-    onPointerCancel: () => {
-      held.current = null;
-      setShown(null);
+    ...drag(axis),
+    onPointerEnter: () => setShown((now) => now ?? { axis, count: 2 }),
+    onPointerLeave: (event: PointerEvent<SVGRectElement>) => {
+      if (!event.currentTarget.hasPointerCapture(event.pointerId)) setShown(null);
     },
     onClick: (event: { stopPropagation(): void }) => event.stopPropagation(),
   });

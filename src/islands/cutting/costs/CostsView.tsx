@@ -13,8 +13,8 @@ import {
   priceFor,
   usedShare,
 } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
 import { PlainField } from '../../fields/PlainField.js';
+import { useOpenJob } from '../../openJob/context.js';
 import { useCutting, useDemand } from '../context.js';
 import { sheetsWorker } from '../sheetsWorker.js';
 import { Working } from '../Working.js';
@@ -231,7 +231,7 @@ function BarsOf({ title, bars, most }: { title: string; bars: readonly (readonly
 /** What is bought by the piece, each with its price, kept by the name it has in the list of what to buy. */
 function HardwarePrices() {
   const { job, cabinets } = useCutting();
-  const act = useBench((state) => state.act);
+  const act = useOpenJob((state) => state.act);
   const list = useMemo(() => pricedList(cabinets, job.display), [cabinets, job.display]);
   // One price for a name, whatever is noted beside it.
   const priced = [...new Map(list.map((each) => [each.keptAs, each])).values()];

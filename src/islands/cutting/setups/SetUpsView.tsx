@@ -10,8 +10,8 @@ import {
   stations,
   tickSetUp,
 } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
 import { Length } from '../../figures/Length.js';
+import { useOpenJob } from '../../openJob/context.js';
 import { useCutting } from '../context.js';
 import { Working } from '../Working.js';
 import { AnotherLayout } from './AnotherLayout.js';
@@ -19,7 +19,7 @@ import { AnotherLayout } from './AnotherLayout.js';
 /** The same parts as a working list: each setting of a machine once, with everything that is cut at it, ticked off as work goes. */
 export function SetUpsView({ jobId }: { jobId: string }) {
   const { job, cabinets } = useCutting();
-  const act = useBench((state) => state.act);
+  const act = useOpenJob((state) => state.act);
   const setUps = useMemo(() => setUpsOf(cabinets, job.layouts ?? []), [cabinets, job.layouts]);
   const [why, setWhy] = useState<string | null>(null);
   const done = setUps.filter((setUp) => isTicked(job, setUp)).length;
@@ -100,11 +100,11 @@ export function SetUpsView({ jobId }: { jobId: string }) {
 }
 
 function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; onTick: (ticked: boolean) => void }) {
-  const style = useBench((state) => state.job.display);
+  const style = useOpenJob((state) => state.job.display);
   const { what, fence, depth, size, by, pieces, creep, station } = setUp;
   const sawn = station === 'rip' || station === 'crosscut';
   const count = pieces.reduce((sum, { quantity }) => sum + quantity, 0);
-  const narrow = useBench((state) => isNarrowRip(setUp, state.job.workshop));
+  const narrow = useOpenJob((state) => isNarrowRip(setUp, state.job.workshop));
   return (
     <li
       className={`flex gap-3 border-t border-sheet-edge py-1 print:break-inside-avoid ${ticked ? 'text-ink-soft' : ''}`}

@@ -2,7 +2,7 @@ import { Lock, LockOpen, MapPinOff } from 'lucide-react';
 import type { LayoutSheet, PlacedPiece } from '../../../core/decisions/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
 import type { SheetPiece } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
+import { useOpenJob } from '../../openJob/context.js';
 
 /** What the chosen piece is, and what can be done with it. */
 export function ChosenBar({
@@ -26,7 +26,7 @@ export function ChosenBar({
   onForbid: () => void;
   onMoveTo: (sheet: string) => void;
 }) {
-  const style = useBench((state) => state.job.display);
+  const style = useOpenJob((state) => state.job.display);
   const { locked } = placed;
   return (
     <div className="flex flex-wrap items-center gap-2 px-3 py-2" data-selected={piece?.mark}>

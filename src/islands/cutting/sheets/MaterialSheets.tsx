@@ -18,7 +18,7 @@ import {
   withLock,
   withoutClear,
 } from '../../../core/shop/index.js';
-import { useBench, useBenchStore } from '../../bench/context.js';
+import { useOpenJob, useOpenJobStore } from '../../openJob/context.js';
 import { ChangedList } from './ChangedList.js';
 import { ChosenBar } from './ChosenBar.js';
 import { OneSheet } from './OneSheet.js';
@@ -57,8 +57,8 @@ export function MaterialSheets({
   /** The proposal is not wanted any more. */
   onDrop: () => void;
 }) {
-  const job = useBench((state) => state.job);
-  const store = useBenchStore();
+  const job = useOpenJob((state) => state.job);
+  const store = useOpenJobStore();
   const [why, setWhy] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
   const { material } = demand;

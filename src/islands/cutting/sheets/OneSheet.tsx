@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { keptFrom, type LayoutSheet, type SheetLayout } from '../../../core/decisions/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
 import { offcutsOf, sequenceOf, stripsOf, stripsToBand, usedShare } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
+import { useOpenJob } from '../../openJob/context.js';
 import { CutsTable } from './CutsTable.js';
 import { SheetDrawing } from './SheetDrawing.js';
 
@@ -52,7 +52,7 @@ export function OneSheet({
   onCut: (() => void) | undefined;
   onUseAgain: (place: number) => void;
 }) {
-  const job = useBench((state) => state.job);
+  const job = useOpenJob((state) => state.job);
   const sequence = useMemo(() => sequenceOf(sheet, layout, keptFrom(job.workshop)), [sheet, layout, job.workshop]);
   const offcuts = useMemo(() => offcutsOf(job, layout, sheet), [job, layout, sheet]);
   const strips = useMemo(() => stripsOf(sheet, layout), [sheet, layout]);

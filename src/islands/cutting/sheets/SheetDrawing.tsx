@@ -1,7 +1,8 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { type LayoutSheet, pieceName } from '../../../core/decisions/index.js';
 import { formatLength, type LengthStyle } from '../../../core/ground/index.js';
 import type { Sequence, Strip } from '../../../core/shop/index.js';
+import { useDrag } from '../../fields/drag.js';
 
 interface Box {
   readonly x: number;
@@ -62,7 +63,14 @@ export function SheetDrawing({
   const { length, width: across, trim } = sheet;
   const scale = width / length;
   const [drag, setDrag] = useState<{ at: number; dx: number; dy: number } | null>(null);
-  const held = useRef<{ at: number; x: number; y: number; moved: boolean } | null>(null);
+  const hold = useDrag<number>({
+    moved: (at, { dx, dy }) => setDrag({ at, dx, dy }),
+    dropped: (at, { dx, dy, x, y }) => onDrop?.(at, { x: dx / scale, y: -dy / scale }, { x, y }),
+    pressed: (at) => onSelect(at),
+    ended: () => setDrag(null),
+    fixed: onDrop === undefined,
+    slack: SLACK,
+  });
   // Drawn with the lower edge of the sheet below.
   const box = ({ x, y, length: l, width: w }: Box) => ({
     x: x * scale,
@@ -153,36 +161,7 @@ export function SheetDrawing({
                 event.preventDefault();
                 onSelect(at);
               }}
-              onPointerDown={(event) => {
-                if (event.button !== 0) return;
-                held.current = { at, x: event.clientX, y: event.clientY, moved: false };
-                if (onDrop) event.currentTarget.setPointerCapture(event.pointerId);
-              }}
-              onPointerMove={(event) => {
-                const from = held.current;
-                if (!from || !onDrop || from.at !== at) return;
-                const [dx, dy] = [event.clientX - from.x, event.clientY - from.y];
-                if (!from.moved && Math.hypot(dx, dy) < SLACK) return;
-                from.moved = true;
-                setDrag({ at, dx, dy });
-              }}
-              onPointerUp={(event) => {
-                const from = held.current;
-                held.current = null;
-                setDrag(null);
-                if (!from || from.at !== at) return;
-                if (!from.moved) onSelect(at);
-                else
-                  onDrop?.(
-                    at,
-                    { x: (event.clientX - from.x) / scale, y: (from.y - event.clientY) / scale },
-                    { x: event.clientX, y: event.clientY },
-                  );
-              }}
-              onPointerCancel={() => {
-                held.current = null;
-                setDrag(null);
-              }}
+              {...hold(at)}
             >
               <rect
                 {...shape}

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { METHODS, type Method, type SheetLayout } from '../../../core/decisions/index.js';
 import { formatLengthWithUnit } from '../../../core/ground/index.js';
 import { type CuttingWay, USUAL_WAY } from '../../../core/shop/index.js';
-import { useBenchStore } from '../../bench/context.js';
+import { useOpenJobStore } from '../../openJob/context.js';
 import { useCutting, useDemand } from '../context.js';
 import { StopsNotice } from '../StopsNotice.js';
 import { type ChosenPiece, MaterialSheets } from './MaterialSheets.js';
@@ -25,7 +25,7 @@ function wantedPiece(): { readonly cabinet: string | null; readonly part: string
 export function SheetsView({ jobId }: { jobId: string }) {
   const { job } = useCutting();
   const { demands, byName } = useDemand();
-  const store = useBenchStore();
+  const store = useOpenJobStore();
   const [way, setWay] = useState<CuttingWay>(USUAL_WAY);
   const [seconds, setSeconds] = useState<number>(2);
   const [chosen, setChosen] = useState<ChosenPiece | null>(null);

@@ -3,16 +3,16 @@ import { useMemo } from 'react';
 import { BAND_WIDER, newId, pathTo, type StockBand } from '../../../core/decisions/index.js';
 import { formatLengthWithUnit } from '../../../core/ground/index.js';
 import { bandsMissing, isLeftOnFor, isTooNarrow, leastBandWidth } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
+import { useOpenJob } from '../../openJob/context.js';
 import { useCutting } from '../context.js';
 import { TakeOut } from './TakeOut.js';
 
 /** Edge bands: their sizes and prices, the materials they match, and what the job has no band for. */
 export function BandsTable() {
   const { job, cabinets } = useCutting();
-  const act = useBench((state) => state.act);
+  const act = useOpenJob((state) => state.act);
   const style = job.display;
   const missing = useMemo(
     () =>
@@ -76,8 +76,8 @@ export function BandsTable() {
 }
 
 function BandRow({ band }: { band: StockBand }) {
-  const job = useBench((state) => state.job);
-  const act = useBench((state) => state.act);
+  const job = useOpenJob((state) => state.job);
+  const act = useOpenJob((state) => state.act);
   const style = job.display;
   const { id, name } = band;
   const decide = (field: 'width' | 'thickness' | 'price' | 'milled', value: unknown) =>

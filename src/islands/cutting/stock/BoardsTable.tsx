@@ -2,9 +2,9 @@ import { useMemo } from 'react';
 import { pathTo } from '../../../core/decisions/index.js';
 import { formatLength, formatLengthWithUnit } from '../../../core/ground/index.js';
 import { type BoardsToBuy, boardsFor } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
+import { useOpenJob } from '../../openJob/context.js';
 import { useCutting } from '../context.js';
 
 /** Solid wood: what boards are bought, and what this job takes of them. */
@@ -28,8 +28,8 @@ export function BoardsTable() {
 }
 
 function BoardsRow({ id }: { id: string }) {
-  const job = useBench((state) => state.job);
-  const act = useBench((state) => state.act);
+  const job = useOpenJob((state) => state.job);
+  const act = useOpenJob((state) => state.act);
   const row = job.stock.boards.find((each) => each.id === id);
   if (!row) return null;
   const name = job.materials.find((material) => material.id === row.material)?.name ?? row.material;
@@ -79,7 +79,7 @@ function BoardsRow({ id }: { id: string }) {
 }
 
 function Needed({ material, boards, pieces, net, gross, count, glued }: BoardsToBuy) {
-  const style = useBench((state) => state.job.display);
+  const style = useOpenJob((state) => state.job.display);
   const show = (mm: number) => formatLength(mm, style);
   return (
     <details className="border-t border-sheet-edge pt-2" data-boards={material.id}>

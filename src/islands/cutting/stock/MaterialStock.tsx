@@ -9,15 +9,15 @@ import {
 } from '../../../core/decisions/index.js';
 import { formatLengthWithUnit } from '../../../core/ground/index.js';
 import { freshMark, isKept } from '../../../core/shop/index.js';
-import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
+import { useOpenJob } from '../../openJob/context.js';
 import { TakeOut } from './TakeOut.js';
 
 /** The sheets of one material: its own size to order, and what is on hand, offcuts with their marks. */
 export function MaterialStock({ material }: { material: Material }) {
-  const job = useBench((state) => state.job);
-  const act = useBench((state) => state.act);
+  const job = useOpenJob((state) => state.job);
+  const act = useOpenJob((state) => state.act);
   const style = job.display;
   const { id, name, sheet, price = 0, goodFaces = 2, prefinished = false } = material;
   const rows = job.stock.sheets.filter((row) => row.material === id);
@@ -145,8 +145,8 @@ export function MaterialStock({ material }: { material: Material }) {
 }
 
 function StockRow({ row, name, small }: { row: StockSheets; name: string; small: boolean }) {
-  const style = useBench((state) => state.job.display);
-  const act = useBench((state) => state.act);
+  const style = useOpenJob((state) => state.job.display);
+  const act = useOpenJob((state) => state.act);
   const { id, offcut, mark } = row;
   const what = offcut ? `offcut ${mark}` : 'sheets on hand';
   const decide = (field: 'length' | 'width' | 'count' | 'price' | 'mark', value: unknown) =>

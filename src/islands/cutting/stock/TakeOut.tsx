@@ -1,10 +1,10 @@
 import { Trash2 } from 'lucide-react';
 import { type EditPath, pathTo } from '../../../core/decisions/index.js';
-import { useBench } from '../../bench/context.js';
+import { useOpenJob } from '../../openJob/context.js';
 
 /** Takes a row out of a list of the stock. */
 export function TakeOut({ list, id, what }: { list: EditPath; id: string; what: string }) {
-  const act = useBench((state) => state.act);
+  const act = useOpenJob((state) => state.act);
   return (
     <button
       type="button"

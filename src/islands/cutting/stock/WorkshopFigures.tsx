@@ -1,8 +1,8 @@
 import { type Declared, pathTo, type WorkshopGroup, workshopGroups } from '../../../core/decisions/index.js';
 import { capital } from '../../../core/ground/index.js';
-import { useBench } from '../../bench/context.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
+import { useOpenJob } from '../../openJob/context.js';
 
 /** How this shop cuts, buys solid wood, and what its work costs: every figure of the workshop. */
 export function WorkshopFigures() {
@@ -23,8 +23,8 @@ export function WorkshopFigures() {
 }
 
 function FigureRow({ group, figure, declared }: { group: WorkshopGroup; figure: string; declared: Declared<unknown> }) {
-  const job = useBench((state) => state.job);
-  const act = useBench((state) => state.act);
+  const job = useOpenJob((state) => state.job);
+  const act = useOpenJob((state) => state.act);
   const value = (job.workshop[group] as Readonly<Record<string, unknown>>)[figure];
   const label = capital(declared.label);
   const commit = (next: unknown) => act({ label, edits: [{ path: pathTo.workshop(group, figure), value: next }] });

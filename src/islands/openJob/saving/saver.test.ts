@@ -4,7 +4,7 @@ import { decide } from '../../../../tests/support/edit.js';
 import { withEdits } from '../../../core/commands/index.js';
 import { countedIds, type Edit, type Job, newCabinet } from '../../../core/decisions/index.js';
 import { JOB_VERSION, newJob, readJob } from '../../../core/solve/index.js';
-import { createBenchStore } from '../store.js';
+import { createOpenJob } from '../openJob.js';
 import type { SaveAnswer, SaverWorld, SaveState, Told } from './answers.js';
 import { Saver } from './saver.js';
 import type { Save, Unsent } from './unsent.js';
@@ -87,7 +87,7 @@ function newJobOf() {
 function setUp(world?: World) {
   const { job } = newJobOf();
   const own = world ?? new World(structuredClone(job));
-  const store = createBenchStore(structuredClone(own.job), 'c1');
+  const store = createOpenJob(structuredClone(own.job));
   const saver = new Saver(store, own, own);
   const states: SaveState['kind'][] = [];
   const told: Told[] = [];

@@ -2,12 +2,12 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { decidedAt, placeOf, saidOf } from '../../../core/commands/index.js';
 import { type Edit, type Job, pathFromText } from '../../../core/decisions/index.js';
-import { useBench } from '../context.js';
+import { useOpenJob } from '../context.js';
 import type { Sides } from './answers.js';
 
 /** Two sides of one job, by name and value: the maker says which stands. What gives way stays in the history. */
 export function SidesDialog({ sides, onChoose }: { sides: Sides; onChoose: (stands: ReadonlySet<Edit>) => void }) {
-  const bench = useBench((state) => state.job);
+  const bench = useOpenJob((state) => state.job);
   const { theirs, mine, conflicts, restored } = sides;
   const asked = restored ? mine : conflicts.map((each) => each.mine);
   const rows = asked.map((edit) => ({ edit, ...rowOf(edit, bench, theirs.document, sides) }));

@@ -1,12 +1,12 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import { useBench } from './context.js';
+import { useOpenJob } from './context.js';
 
 /** Takes the last step back, or again; on a narrow window the words are left to the icons. */
 export function UndoRedo() {
-  const past = useBench((state) => state.past);
-  const future = useBench((state) => state.future);
-  const undo = useBench((state) => state.undo);
-  const redo = useBench((state) => state.redo);
+  const past = useOpenJob((state) => state.past);
+  const future = useOpenJob((state) => state.future);
+  const undo = useOpenJob((state) => state.undo);
+  const redo = useOpenJob((state) => state.redo);
   return (
     <>
       <button

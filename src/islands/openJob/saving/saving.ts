@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Edit, FieldError, Job } from '../../../core/decisions/index.js';
-import { useBenchStore } from '../context.js';
+import { useOpenJobStore } from '../context.js';
 import type { SaveAnswer, ServerState, Told } from './answers.js';
 import { Saver } from './saver.js';
 import { type RefusedStep, type Save, UnsentShelf } from './unsent.js';
@@ -58,7 +58,7 @@ const KEEPALIVE = 60_000;
 
 /** Saves the bench's document a moment after every change, and keeps it in the browser until it is known to be saved. */
 export function useAutosave(jobId: string, { version, epoch, program }: Made) {
-  const store = useBenchStore();
+  const store = useOpenJobStore();
   const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [], inBrowser: true, renewed: false });
   const saver = useMemo(() => {
     const shelf = new UnsentShelf(jobId);

@@ -10,7 +10,7 @@ import {
 } from '../../../core/commands/index.js';
 import { type Edit, type FieldError, type Job, newId } from '../../../core/decisions/index.js';
 import { JOB_VERSION } from '../../../core/solve/index.js';
-import type { BenchStore } from '../store.js';
+import type { OpenJobStore } from '../openJob.js';
 import type { SaveAnswer, SaverWorld, SaveState, ServerState, Sides, Told } from './answers.js';
 import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
 
@@ -49,7 +49,7 @@ export class Saver {
   private hear: (told: Told) => void = () => {};
 
   constructor(
-    private readonly store: BenchStore,
+    private readonly store: OpenJobStore,
     first: { readonly version: number; readonly epoch: string },
     private readonly world: SaverWorld,
   ) {

@@ -1,5 +1,5 @@
-import { type Dim, type LengthStyle, roundForExport } from '../../../core/ground/index.js';
-import { Length } from '../../figures/Length.js';
+import { type Dim, type LengthStyle, roundForExport } from '../../core/ground/index.js';
+import { Length } from './Length.js';
 
 /** Where a value was decided, in words. */
 export const SOURCE = {
