@@ -8,7 +8,7 @@ import { temporaryFolder } from './server.js';
 export const NEXT_VERSION = JOB_VERSION + 1;
 
 /** What the version of the document is figured from, in what was built and in what was also made small. */
-const VERSION = /(JOB_VERSION = Math\.max\()|Math\.max\((?=(?:[\w$]+,)+\.\.\.[\w$]+\.map\(\(\{since:)/g;
+const VERSION = /Math\.max\(\s*(?=\.\.\.[\w$]+,\s*\.\.\.[\w$.]+\.map\(\(\{\s*since\b)/g;
 
 /** The folder of the later program. */
 export function nextProgram(): string {
@@ -25,9 +25,9 @@ export function nextProgram(): string {
     if (!/\.(mjs|js|css|html)$/.test(name)) continue;
     const file = join(root, 'dist', name);
     const before = readFileSync(file, 'utf8');
-    const after = before.replaceAll('_astro/', '_next/').replace(VERSION, (found, whole?: string) => {
+    const after = before.replaceAll('_astro/', '_next/').replace(VERSION, (found) => {
       changed += 1;
-      return whole ? `${whole}${NEXT_VERSION}, ` : `${found}${NEXT_VERSION},`;
+      return `${found}${NEXT_VERSION},`;
     });
     if (after !== before) writeFileSync(file, after);
   }
