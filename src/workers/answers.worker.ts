@@ -1,8 +1,4 @@
-import { answering, type ToWorker } from './asks.js';
+import { expose } from 'comlink';
+import { answering } from './asks.js';
 
-const reply = answering();
-
-addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
-  const answer = reply(data);
-  if (answer) postMessage(answer);
-});
+expose(answering());

@@ -3,45 +3,49 @@ import { test } from 'node:test';
 import { jobWith } from '../../tests/support/cabinets.js';
 import type { Cabinet, Job } from '../core/decisions/index.js';
 import { compareSchools, drawChoice } from '../core/present/index.js';
-import { Asker, type Port } from './asker.js';
-import { type Answers, type Ask, answering, type FromWorker, type ToWorker } from './asks.js';
+import { type AnswersWorker, Asker } from './asker.js';
+import { type Answers, type Ask, answering } from './asks.js';
+
+type Call = { readonly head: unknown } | { readonly cabinet: unknown; readonly ask: Ask };
 
 /** A worker that answers when it is told to, over cloned messages as a real one has them. */
 function slowWorker() {
-  const posted: ToWorker[] = [];
-  const reply = answering();
-  let hear: (message: FromWorker) => void = () => undefined;
-  let die: () => void = () => undefined;
-  const port: Port = {
-    post: (message) => posted.push(structuredClone(message)),
-    listen(heard, failed) {
-      hear = heard;
-      die = failed;
-    },
+  const posted: Call[] = [];
+  const open: (() => void)[] = [];
+  const { head, answer } = answering();
+  /** Sent at once; carried out when the worker works. */
+  const call = <T>(message: Call, carryOut: () => T): Promise<T> => {
+    posted.push(structuredClone(message));
+    return new Promise((resolve) => open.push(() => resolve(structuredClone(carryOut()))));
   };
-  const work = () => {
-    for (const message of posted.splice(0)) {
-      const said = reply(message);
-      if (said) hear(structuredClone(said));
+  const worker: AnswersWorker = {
+    head: (own) => call({ head: own }, () => head(structuredClone(own))),
+    answer: (cabinet, ask) => call({ cabinet, ask }, () => answer(structuredClone(cabinet), ask)),
+  };
+  /** Does all there is to do, and what comes of it. */
+  const work = async () => {
+    while (open.length > 0) {
+      for (const each of open.splice(0)) each();
+      posted.length = 0;
+      await new Promise((go) => setImmediate(go));
     }
   };
-  return { port, posted, work, die: () => die() };
+  return { worker, posted, work };
 }
 
 const TOP: Ask = { kind: 'choices', path: 'top/kind', options: ['full', 'stretchers', 'none'] };
 const only = (job: Job) => job.cabinets[0] as Cabinet;
 const wider = (cabinet: Cabinet, width: number): Cabinet => ({ ...cabinet, size: { ...cabinet.size, width } });
 
-test('what the worker answers is what the core draws, and it is kept while nothing changes', () => {
-  const { port, posted, work } = slowWorker();
-  const asker = new Asker(port);
+test('what the worker answers is what the core draws, and it is kept while nothing changes', async () => {
+  const { worker, posted, work } = slowWorker();
+  const asker = new Asker(worker);
   const job = jobWith({});
   const cabinet = only(job);
   const heard: unknown[] = [];
   asker.ask('top', job, cabinet, TOP, (answer) => heard.push(answer));
   asker.ask('schools', job, cabinet, { kind: 'schools' }, (answer) => heard.push(answer));
-  work();
-  work();
+  await work();
   const drawn = ['full', 'stretchers', 'none'].map((option) => drawChoice(job, cabinet, 'top/kind', option));
   assert.deepEqual(heard, [drawn, compareSchools(job, cabinet)] as unknown[]);
   assert.notDeepEqual(drawn[0], drawn[2], 'options look different');
@@ -50,53 +54,59 @@ test('what the worker answers is what the core draws, and it is kept while nothi
   assert.equal(posted.length, 0, 'and without asking');
 });
 
-test('while the worker is busy only the newest of alike asks waits, and the head goes over once', () => {
-  const { port, posted, work } = slowWorker();
-  const asker = new Asker(port);
+test('while the worker is busy only the newest of alike asks waits, and the head goes over once', async () => {
+  const { worker, posted, work } = slowWorker();
+  const asker = new Asker(worker);
   const job = jobWith({});
   const heard: number[] = [];
   for (let width = 500; width < 520; width += 1)
     asker.ask('top', job, wider(only(job), width), TOP, () => heard.push(width));
-  assert.equal(posted.length, 2, 'the head and the first');
-  work();
-  work();
+  assert.deepEqual(
+    posted.map((message) => Object.keys(message)[0]),
+    ['head'],
+    'the head goes first',
+  );
+  await work();
   assert.deepEqual(heard, [500, 519]);
   const other = { ...job, display: { ...job.display, unit: 'in' as const } };
   asker.ask('top', other, wider(only(job), 519), TOP, () => heard.push(0));
   assert.deepEqual(
     posted.map((message) => Object.keys(message)[0]),
-    ['head', 'id'],
+    ['head'],
     'another head is sent, and asked anew',
   );
+  await work();
+  assert.deepEqual(heard, [500, 519, 0]);
 });
 
-test('what is no cabinet is refused, what comes after it is answered, and a dead worker is asked no more', () => {
-  const { port, posted, work, die } = slowWorker();
-  const asker = new Asker(port);
+test('what is no cabinet is refused, what comes after it is answered, and a dead worker is asked no more', async () => {
+  const { worker, posted, work } = slowWorker();
+  const asker = new Asker(worker);
   const job = jobWith({});
   const heard: string[] = [];
   asker.ask('a', job, wider(only(job), -3), TOP, () => heard.push('wrong'));
   asker.ask('b', job, only(job), TOP, () => heard.push('right'));
-  work();
-  work();
+  await work();
   assert.deepEqual(heard, ['right']);
-  die();
+  asker.failed();
   asker.ask('c', job, wider(only(job), 640), TOP, () => heard.push('late'));
   assert.equal(posted.length, 0);
-  assert.deepEqual(answering()({ id: 7, cabinet: only(job), ask: TOP }), {
-    id: 7,
-    refused: 'There is no valid job to answer for.',
-  });
+  assert.equal(answering().answer(only(job), TOP), undefined, 'there is no job to answer for');
+  const broken = new Asker({ ...worker, head: () => Promise.reject(new Error('gone')) });
+  broken.ask('d', job, only(job), TOP, () => heard.push('broken'));
+  await work();
+  broken.ask('e', job, only(job), TOP, () => heard.push('broken'));
+  assert.equal(posted.length, 0, 'what fails is asked no more');
+  assert.deepEqual(heard, ['right']);
 });
 
-test('of options it is told which would stop the cabinet, and for what', () => {
-  const { port, work } = slowWorker();
+test('of options it is told which would stop the cabinet, and for what', async () => {
+  const { worker, work } = slowWorker();
   const job = jobWith({});
   const ask: Ask = { kind: 'stops', path: 'hinges/family', options: ['any', 'butt', 'concealed'] };
   const heard: unknown[] = [];
-  new Asker(port).ask('stops', job, only(job), ask, (answer) => heard.push(answer));
-  work();
-  work();
+  new Asker(worker).ask('stops', job, only(job), ask, (answer) => heard.push(answer));
+  await work();
   const [told] = heard as [Answers['stops']];
   assert.deepEqual(
     told.map(({ option, stops }) => [option, stops.length > 0]),

@@ -1,24 +1,23 @@
 import type { Cabinet, Job, JobHead } from '../core/decisions/index.js';
 import { sameHead } from '../core/solve/index.js';
-import type { Answers, Ask, FromWorker, ToWorker } from './asks.js';
+import type { Answer, Answers, Ask } from './asks.js';
 
-/** What the asker needs of a worker; a test stands one in. */
-export interface Port {
-  post(message: ToWorker): void;
-  /** Called once, before anything is posted. */
-  listen(heard: (message: FromWorker) => void, failed: () => void): void;
+/** A worker, as whoever asks it has it; a test stands one in. */
+export interface AnswersWorker {
+  head(head: unknown): Promise<void>;
+  answer(cabinet: unknown, ask: Ask): Promise<Answer | undefined>;
 }
 
 interface Pending {
   readonly head: JobHead;
   readonly cabinet: Cabinet;
   readonly ask: Ask;
-  readonly heard: (answer: Answers[Ask['kind']]) => void;
+  readonly heard: (answer: Answer) => void;
 }
 
 interface Kept {
   readonly head: JobHead;
-  readonly answer: Answers[Ask['kind']];
+  readonly answer: Answer;
 }
 
 /**
@@ -28,20 +27,17 @@ interface Kept {
 export class Asker {
   private readonly waiting = new Map<string, Pending>();
   private readonly kept = new WeakMap<Cabinet, Map<string, Kept>>();
-  private working: { readonly id: number; readonly name: string; readonly pending: Pending } | undefined;
+  private working = false;
   private sent: JobHead | undefined;
-  private asked = 0;
   /** True once the worker could not be started or has died: nothing is answered any more. */
   private dead = false;
 
-  constructor(private readonly port: Port) {
-    port.listen(
-      (message) => this.hear(message),
-      () => {
-        this.dead = true;
-        this.waiting.clear();
-      },
-    );
+  constructor(private readonly worker: AnswersWorker) {}
+
+  /** The worker could not be started, or has died. */
+  failed(): void {
+    this.dead = true;
+    this.waiting.clear();
   }
 
   /** The answer, where it is known already. */
@@ -56,34 +52,32 @@ export class Asker {
     if (known) heard(known);
     else if (!this.dead) {
       this.waiting.set(name, { head, cabinet, ask, heard });
-      this.next();
+      void this.work();
     }
   }
 
-  private next(): void {
-    const [first] = this.waiting;
-    if (this.working || !first) return;
-    const [name, pending] = first;
-    this.waiting.delete(name);
-    if (!this.sent || !sameHead(this.sent, pending.head)) {
-      const { cabinets: _cabinets, ...head } = pending.head as Partial<Job>;
-      this.port.post({ head });
-      this.sent = pending.head;
+  /** Asks one thing after another until nothing waits. */
+  private async work(): Promise<void> {
+    if (this.working) return;
+    this.working = true;
+    for (let [first] = this.waiting; first && !this.dead; [first] = this.waiting) {
+      const [name, pending] = first;
+      this.waiting.delete(name);
+      await this.answer(name, pending).catch(() => this.failed());
     }
-    this.asked += 1;
-    this.working = { id: this.asked, name, pending };
-    this.port.post({ id: this.asked, cabinet: pending.cabinet, ask: pending.ask });
+    this.working = false;
   }
 
-  private hear(message: FromWorker): void {
-    if (this.working?.id !== message.id) return;
-    const { name, pending } = this.working;
-    this.working = undefined;
-    if ('answer' in message) {
-      const own = this.kept.get(pending.cabinet) ?? new Map<string, Kept>();
-      this.kept.set(pending.cabinet, own.set(name, { head: pending.head, answer: message.answer }));
-      pending.heard(message.answer);
+  private async answer(name: string, { head, cabinet, ask, heard }: Pending): Promise<void> {
+    if (!this.sent || !sameHead(this.sent, head)) {
+      const { cabinets: _cabinets, ...own } = head as Partial<Job>;
+      this.sent = head;
+      await this.worker.head(own);
     }
-    this.next();
+    const answer = await this.worker.answer(cabinet, ask);
+    if (answer === undefined) return;
+    const own = this.kept.get(cabinet) ?? new Map<string, Kept>();
+    this.kept.set(cabinet, own.set(name, { head, answer }));
+    heard(answer);
   }
 }

@@ -23,16 +23,17 @@ export interface Answers {
   readonly schools: readonly SchoolComparison[];
 }
 
-/** To the worker: the job without its cabinets, whenever it has changed, then what is asked of one cabinet under it. */
-export type ToWorker =
-  | { readonly head: unknown }
-  | { readonly id: number; readonly cabinet: unknown; readonly ask: Ask };
-export type FromWorker =
-  | { readonly id: number; readonly answer: Answers[Ask['kind']] }
-  | { readonly id: number; readonly refused: string };
+export type Answer = Answers[Ask['kind']];
+
+/** What a worker is asked: the job without its cabinets, whenever it has changed, then questions of one cabinet under it. */
+export interface Answering {
+  head(head: unknown): void;
+  /** The answer; undefined for what is no cabinet, or while there is no valid job to answer for. */
+  answer(cabinet: unknown, ask: Ask): Answer | undefined;
+}
 
 /** Works out an answer; solves the cabinet once for every option. */
-function answer(head: JobHead, cabinet: Cabinet, ask: Ask): Answers[Ask['kind']] {
+function answerOf(head: JobHead, cabinet: Cabinet, ask: Ask): Answer {
   switch (ask.kind) {
     case 'choices':
       return ask.options.map((option) => drawChoice(head, cabinet, ask.path, option));
@@ -43,19 +44,17 @@ function answer(head: JobHead, cabinet: Cabinet, ask: Ask): Answers[Ask['kind']]
   }
 }
 
-/** The worker's side: reads each message as it would a file, and answers by its id. */
-export function answering(): (message: ToWorker) => FromWorker | undefined {
-  let head: JobHead | undefined;
-  return (message) => {
-    if ('head' in message) {
-      const read = readJobHead(message.head);
-      head = read.ok ? read.value : undefined;
-      return undefined;
-    }
-    const { id, ask } = message;
-    if (!head) return { id, refused: 'There is no valid job to answer for.' };
-    const cabinet = readCabinet(message.cabinet);
-    if (!cabinet.ok) return { id, refused: cabinet.errors[0]?.message ?? 'This is not a cabinet.' };
-    return { id, answer: answer(head, cabinet.value, ask) };
+/** The worker's side: reads what it is given as it would a file. */
+export function answering(): Answering {
+  let known: JobHead | undefined;
+  return {
+    head(head) {
+      const read = readJobHead(head);
+      known = read.ok ? read.value : undefined;
+    },
+    answer(cabinet, ask) {
+      const read = readCabinet(cabinet);
+      return known && read.ok ? answerOf(known, read.value, ask) : undefined;
+    },
   };
 }

@@ -1,26 +1,21 @@
+import { wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { SolvedCabinet } from '../../core/solve/index.js';
-import { Asker, type Port } from '../../workers/asker.js';
-import type { Answers, Ask, FromWorker } from '../../workers/asks.js';
+import { Asker } from '../../workers/asker.js';
+import type { Answering, Answers, Ask } from '../../workers/asks.js';
 import { useBench } from './context.js';
 
 let asker: Asker | undefined;
 
 /** One worker for the page, started when something is asked for the first time. */
 function theAsker(): Asker {
-  asker ??= new Asker(workerPort());
+  if (!asker) {
+    const worker = new Worker(new URL('../../workers/answers.worker.ts', import.meta.url), { type: 'module' });
+    const made = new Asker(wrap<Answering>(worker));
+    worker.addEventListener('error', () => made.failed());
+    asker = made;
+  }
   return asker;
-}
-
-function workerPort(): Port {
-  const worker = new Worker(new URL('../../workers/answers.worker.ts', import.meta.url), { type: 'module' });
-  return {
-    post: (message) => worker.postMessage(message),
-    listen(heard, failed) {
-      worker.addEventListener('message', ({ data }: MessageEvent<FromWorker>) => heard(data));
-      worker.addEventListener('error', failed);
-    },
-  };
 }
 
 /**
