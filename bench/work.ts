@@ -91,7 +91,7 @@ export function workOf(): Work[] {
       run() {
         for (const { parts } of solved.cabinets)
           for (const { machining, length, width, thickness } of parts)
-            findClashes(machining, { length: length.mm, width: width.mm, thickness: thickness.mm }, 2);
+            findClashes(machining, { length: length.value, width: width.value, thickness: thickness.value }, 2);
       },
     },
     { name: 'store.act at 60 cabinets', target: '4 ms', run: editing(unlike) },

@@ -157,7 +157,7 @@ test('a new inch job: begin, edit on the drawing, be refused with reasons, undo,
     document: typeof read.value;
   };
   const sizes = (job: typeof read.value) =>
-    solve(job).cabinets.map((each) => each.parts.map((part) => [part.key, part.cutLength.mm, part.cutWidth.mm]));
+    solve(job).cabinets.map((each) => each.parts.map((part) => [part.key, part.cutLength.value, part.cutWidth.value]));
   assert.deepEqual(sizes(document), sizes(read.value));
   assert.deepEqual(await consoleErrors(driver), []);
 });

@@ -292,8 +292,8 @@ test('a cabinet is kept as a start, listed with its picture, read, replaced by i
   const again = readJobText(JSON.stringify(body.document));
   assert.ok(again.ok);
   assert.deepEqual(
-    solve(again.value).cabinets[0]?.parts.map(({ key, cutLength }) => [key, cutLength.mm]),
-    solve(document).cabinets[0]?.parts.map(({ key, cutLength }) => [key, cutLength.mm]),
+    solve(again.value).cabinets[0]?.parts.map(({ key, cutLength }) => [key, cutLength.value]),
+    solve(document).cabinets[0]?.parts.map(({ key, cutLength }) => [key, cutLength.value]),
   );
   assert.equal(
     (await ask('POST', '/shop/starts', { name: 'counter', document })).body.id,

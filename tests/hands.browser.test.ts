@@ -90,11 +90,11 @@ test('a base of four packet drawers from nothing, by pointer: begun from its siz
     own.fitted.runners.every(({ parts }) => parts.length > 0),
     'each has its box',
   );
-  const top = own.fronts.find(({ openingId }) => openingId === 'o1')?.v.size.mm ?? 0;
+  const top = own.fronts.find(({ openingId }) => openingId === 'o1')?.v.size.value ?? 0;
   await drag('[data-line="gap-o1"] [role="slider"]', { y: 30 }, { x: 90 });
   const dragged = (await stored(await jobId())).solved.at(-1);
   assert.ok(
-    (dragged?.fronts.find(({ openingId }) => openingId === 'o1')?.v.size.mm ?? 0) > top + 20,
+    (dragged?.fronts.find(({ openingId }) => openingId === 'o1')?.v.size.value ?? 0) > top + 20,
     'the top drawer grew',
   );
   assert.deepEqual(
@@ -152,7 +152,8 @@ test('the same by keyboard alone: an opening reached by Tab, divided by a number
     (cabinet) => cabinet?.fronts.every(({ kind }) => kind === 'drawer') === true,
     'not all are drawers',
   );
-  const size = (id: string, cabinet = own) => cabinet?.fronts.find(({ openingId }) => openingId === id)?.v.size.mm ?? 0;
+  const size = (id: string, cabinet = own) =>
+    cabinet?.fronts.find(({ openingId }) => openingId === id)?.v.size.value ?? 0;
   await (await tabTo(async (element) => (await element.getAttribute('role')) === 'slider', 'a line')).sendKeys(
     Key.chord(Key.SHIFT, Key.ARROW_DOWN),
   );
@@ -179,7 +180,7 @@ test('sheet measured thin late: what it changed is read before and after, and wa
     'nothing is told',
   );
   const after = (await stored(await jobId())).solved.find(({ cabinet }) => cabinet.id === 'c1');
-  const length = (cabinet: typeof before) => cabinet?.parts.find(({ key }) => key === 'bottom')?.cutLength.mm ?? 0;
+  const length = (cabinet: typeof before) => cabinet?.parts.find(({ key }) => key === 'bottom')?.cutLength.value ?? 0;
   assert.ok(length(after) > length(before));
   for (const cabinet of [before, after])
     assert.ok(table.includes(String(Math.round(length(cabinet) * 10) / 10)), 'both sizes stand there');
@@ -232,7 +233,7 @@ test('a drag that would break a rule turns red with the reason and comes to rest
   const { driver } = demo.browser;
   await open('cabinet=c1&view=front');
   const size = async () =>
-    (await stored(await jobId())).solved.find(({ cabinet }) => cabinet.id === 'c1')?.fronts[0]?.v.size.mm ?? 0;
+    (await stored(await jobId())).solved.find(({ cabinet }) => cabinet.id === 'c1')?.fronts[0]?.v.size.value ?? 0;
   const before = await size();
   const line = await find(driver, '[data-line="gap-o1"] [role="slider"]');
   const { x, y } = await middleOf(line);

@@ -79,23 +79,23 @@ test('behind a face frame an opening is what its stiles and rails leave', () => 
   for (const solved of sound.filter(isFramed)) {
     const members = solved.parts.filter(({ role }) => role === 'frame');
     for (const { clear, name } of cellsOf(solved)) {
-      const x = (clear.h.low.mm + clear.h.high.mm) / 2;
-      const z = (clear.v.low.mm + clear.v.high.mm) / 2;
+      const x = (clear.h.low.value + clear.h.high.value) / 2;
+      const z = (clear.v.low.value + clear.v.high.value) / 2;
       const at = `${solved.cabinet.id} ${name}`;
       assert.ok(
-        members.some((part) => bounds(part, 0, 'before', clear.h.low.mm, z)),
+        members.some((part) => bounds(part, 0, 'before', clear.h.low.value, z)),
         `${at}: left`,
       );
       assert.ok(
-        members.some((part) => bounds(part, 0, 'after', clear.h.high.mm, z)),
+        members.some((part) => bounds(part, 0, 'after', clear.h.high.value, z)),
         `${at}: right`,
       );
       assert.ok(
-        members.some((part) => bounds(part, 2, 'before', clear.v.low.mm, x)),
+        members.some((part) => bounds(part, 2, 'before', clear.v.low.value, x)),
         `${at}: below`,
       );
       assert.ok(
-        members.some((part) => bounds(part, 2, 'after', clear.v.high.mm, x)),
+        members.some((part) => bounds(part, 2, 'after', clear.v.high.value, x)),
         `${at}: above`,
       );
       edges += 4;
@@ -110,14 +110,14 @@ test('the room behind an opening ends at uprights, and at whatever lies below an
     const uprights = solved.parts.filter(({ role }) => role === 'side' || role === 'partition');
     const level = solved.parts.filter(({ role }) => ['bottom', 'top', 'divider', 'web', 'stretcher'].includes(role));
     for (const { inside, name } of cellsOf(solved)) {
-      const z = (inside.v.low.mm + inside.v.high.mm) / 2;
+      const z = (inside.v.low.value + inside.v.high.value) / 2;
       const at = `${solved.cabinet.id} ${name}`;
-      const left = uprights.some((part) => bounds(part, 0, 'before', inside.h.low.mm, z));
-      const right = uprights.some((part) => bounds(part, 0, 'after', inside.h.high.mm, z));
+      const left = uprights.some((part) => bounds(part, 0, 'before', inside.h.low.value, z));
+      const right = uprights.some((part) => bounds(part, 0, 'after', inside.h.high.value, z));
       const open =
         solved.face.ok && solved.face.boundaries.some(({ kind, axis }) => kind === 'none' && axis === 'columns');
       if (!open) assert.ok(left && right, `${at}: beside`);
-      const below = level.some(({ extent }) => near(extent.max[2], inside.v.low.mm));
+      const below = level.some(({ extent }) => near(extent.max[2], inside.v.low.value));
       const bare =
         solved.face.ok && solved.face.boundaries.some(({ kind, axis }) => kind === 'none' && axis === 'rows');
       if (!bare) assert.ok(below, `${at}: below`);
@@ -132,13 +132,13 @@ test('two fronts of one cabinet side by side or one above the other are apart, b
   for (const { fronts, resolved } of sound)
     for (const one of fronts)
       for (const other of fronts) {
-        if (one === other || one.h.high.mm > other.h.low.mm + NEAR) continue;
-        const level = one.v.low.mm < other.v.high.mm - 1 && one.v.high.mm > other.v.low.mm + 1;
+        if (one === other || one.h.high.value > other.h.low.value + NEAR) continue;
+        const level = one.v.low.value < other.v.high.value - 1 && one.v.high.value > other.v.low.value + 1;
         if (!level) continue;
-        const left = other.h.low.mm - one.h.high.mm;
+        const left = other.h.low.value - one.h.high.value;
         assert.ok(left > -NEAR, `${one.key} and ${other.key} lap by ${-left}`);
         if (one.openingId === other.openingId) {
-          assert.ok(near(left, resolved.settings.fronts.gap.mm), `a pair leaves ${left}`);
+          assert.ok(near(left, resolved.settings.fronts.gap.value), `a pair leaves ${left}`);
           pairs += 1;
         }
       }
@@ -153,15 +153,15 @@ test('fronts lie over their opening as their way of closing says, all round', ()
     for (const cell of cellsOf(solved)) {
       if (cell.fill.kind === 'open') continue;
       const over = [
-        cell.clear.h.low.mm - cell.face.h.low.mm,
-        cell.face.h.high.mm - cell.clear.h.high.mm,
-        cell.clear.v.low.mm - cell.face.v.low.mm,
-        cell.face.v.high.mm - cell.clear.v.high.mm,
+        cell.clear.h.low.value - cell.face.h.low.value,
+        cell.face.h.high.value - cell.clear.h.high.value,
+        cell.clear.v.low.value - cell.face.v.low.value,
+        cell.face.v.high.value - cell.clear.v.high.value,
       ];
-      const wanted = fit.value === 'inset' ? -gap.mm : fit.value === 'lipped' ? lip.mm : overlay.mm;
+      const wanted = fit.value === 'inset' ? -gap.value : fit.value === 'lipped' ? lip.value : overlay.value;
       // Overlay on the box goes by reveals to its edges, not by its openings.
       if (fit.value === 'overlay' && !isFramed(solved)) continue;
-      const divided = solved.face.ok && solved.face.boundaries.every(({ clear }) => clear.size.mm > 0);
+      const divided = solved.face.ok && solved.face.boundaries.every(({ clear }) => clear.size.value > 0);
       if (!divided) continue;
       seen[fit.value] += 1;
       for (const reach of over)
@@ -177,15 +177,15 @@ test('what fronts and frame are fixed to reaches where the overall sizes say', (
     const outside = parts.filter(({ role }) => !['door', 'drawer front', 'drawer box', 'packing'].includes(role));
     const left = Math.min(...outside.map(({ extent }) => extent.min[0]));
     const right = Math.max(...outside.map(({ extent }) => extent.max[0]));
-    close(right - left, box.overallWidth.mm, `${solved.cabinet.id}: width`);
+    close(right - left, box.overallWidth.value, `${solved.cabinet.id}: width`);
     const top = Math.max(...parts.filter(({ role }) => role === 'side').map(({ extent }) => extent.max[2]));
     const over = Math.max(top, ...parts.filter(({ role }) => role === 'top').map(({ extent }) => extent.max[2]));
-    close(over + box.underHeight.mm, box.overallHeight.mm, `${solved.cabinet.id}: height`);
+    close(over + box.underHeight.value, box.overallHeight.value, `${solved.cabinet.id}: height`);
     const back = Math.max(...parts.map(({ extent }) => extent.max[1]));
     // Fillers are flush with the fronts, before the carcass.
     const front = Math.min(...outside.filter(({ role }) => role !== 'filler').map(({ extent }) => extent.min[1]));
     if (resolved.settings.depth.means.value === 'carcass')
-      close(back - front, box.overallDepth.mm, `${solved.cabinet.id}: depth`);
+      close(back - front, box.overallDepth.value, `${solved.cabinet.id}: depth`);
   }
 });
 

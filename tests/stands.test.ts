@@ -35,16 +35,16 @@ test('a part ends where it begins plus what it measures, and the box its sizes m
       const { stands, placement } = part;
       for (const axis of ['x', 'y', 'z'] as const) {
         const { low, high, size } = stands[axis];
-        close(high.mm - low.mm, size.mm, `${part.key} along ${axis}`);
+        close(high.value - low.value, size.value, `${part.key} along ${axis}`);
       }
       const sizes = { u: part.length, v: part.width, w: part.thickness };
       const { min, max } = part.extent;
       for (const way of ['u', 'v', 'w'] as const) {
         const axis = placement[way][1] as 'x';
         const at = { x: 0, y: 1, z: 2 }[axis];
-        close(stands[axis].size.mm, sizes[way].mm, `${part.key} ${way}`);
-        close(stands[axis].low.mm, min[at] as number, `${part.key} from ${axis}`);
-        close(stands[axis].high.mm, max[at] as number, `${part.key} to ${axis}`);
+        close(stands[axis].size.value, sizes[way].value, `${part.key} ${way}`);
+        close(stands[axis].low.value, min[at] as number, `${part.key} from ${axis}`);
+        close(stands[axis].high.value, max[at] as number, `${part.key} to ${axis}`);
       }
     }
   assert.ok(parts > 2000, `${parts} parts`);
@@ -56,7 +56,7 @@ test('an address names one number of a cabinet, and the sizes and edges of every
     for (const dim of dimsIn([parts, box, fronts])) {
       if (dim.address === undefined) continue;
       const known = named.get(dim.address);
-      if (known) close(known.mm, dim.mm, `${dim.address} of ${cabinet.id}`);
+      if (known) close(known.value, dim.value, `${dim.address} of ${cabinet.id}`);
       named.set(dim.address, dim);
     }
     for (const part of parts) {

@@ -40,7 +40,7 @@ function typeIt(job: Job, view: string, item: DimensionItem, mm: number): Outcom
   const [old, now] = [before.cabinets[0], solved.cabinets[0]] as [SolvedCabinet, SolvedCabinet];
   const read = drawingsOf(now)
     .get(view)
-    ?.find(({ id }) => id === item.id)?.dim.mm;
+    ?.find(({ id }) => id === item.id)?.dim.value;
   if (read !== undefined && Math.abs(read - mm) < 0.001) return 'read';
   const fresh = [...stopsOf(now)].filter((rule) => !stopsOf(old).has(rule));
   if (fresh.length > 0) return 'stop';
@@ -61,7 +61,7 @@ test('what is typed over a dimension is what it then reads, or it is refused wit
         if (!item.edits) continue;
         // A value a maker could mean: a little more or less, never a round number by chance.
         const less = random.chance(0.5) ? -1 : 1;
-        const mm = Math.max(0.5, item.dim.mm + less * random.between(0.3, Math.max(1, item.dim.mm / 12)));
+        const mm = Math.max(0.5, item.dim.value + less * random.between(0.3, Math.max(1, item.dim.value / 12)));
         const outcome = typeIt(job, view, item, Math.round(mm * 10) / 10);
         const kind = item.id.replace(/^(gap|face|opening|member|width)-.*$/, '$1');
         const kinds = counts.get(kind) ?? new Map<Outcome, number>();

@@ -10,8 +10,8 @@ export function cutListText(solved: SolvedJob, style: LengthStyle): string {
       mark,
       part.name,
       `${quantity}`,
-      show(part.cutLength.mm),
-      show(part.cutWidth.mm),
+      show(part.cutLength.value),
+      show(part.cutWidth.value),
       bandedEdges(part),
       machiningSummary(part, show),
     ]);

@@ -51,7 +51,7 @@ export function readDocument(document: Data): Job {
 const NOT_CUT = new Set(['holds', 'group', 'by', 'reason', 'fastens']);
 
 function written(value: unknown): unknown {
-  if (value instanceof Dim) return round(value.mm);
+  if (value instanceof Dim) return round(value.value);
   if (typeof value === 'number') return round(value);
   if (Array.isArray(value)) return value.map(written);
   if (typeof value !== 'object' || value === null) return value;
@@ -83,8 +83,8 @@ export function resultOf(solved: SolvedJob): Record<Aspect, string[]> {
         part.name,
         part.role,
         part.material.id,
-        ...[part.length, part.width, part.thickness, part.cutLength, part.cutWidth].map(({ mm }) => round(mm)),
-        part.bands.map((band) => [band.edge, round(band.thickness.mm)]),
+        ...[part.length, part.width, part.thickness, part.cutLength, part.cutWidth].map(({ value: mm }) => round(mm)),
+        part.bands.map((band) => [band.edge, round(band.thickness.value)]),
         part.hand ?? null,
         part.note ?? null,
         part.grain ?? null,
@@ -106,7 +106,7 @@ export function resultOf(solved: SolvedJob): Record<Aspect, string[]> {
           each.parts,
           each.settings,
           each.at ? [round(each.at.u), round(each.at.v)] : null,
-          each.numbers.map(({ label, mm }) => [label, round(mm)]),
+          each.numbers.map(({ label, value: mm }) => [label, round(mm)]),
         ]),
       ),
     ),

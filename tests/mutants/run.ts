@@ -27,7 +27,10 @@ const LAST = [
 ];
 /** What is tested elsewhere than beside the file: rules of a kind with the other findings, its symbols with the drawings. */
 const ELSEWHERE: readonly [files: RegExp, tests: readonly string[]][] = [
-  [/rules|neighbours|swings|apart/, ['src/core/check/findings/findings.test.ts', 'src/core/check/findings/neighbours.test.ts']],
+  [
+    /rules|neighbours|swings|apart/,
+    ['src/core/check/findings/findings.test.ts', 'src/core/check/findings/neighbours.test.ts'],
+  ],
   [/shapes|families|handles|keys/, ['src/core/present/views/hardware.test.ts']],
   [/fronts\/|layout\//, ['src/core/build/layout/reveals.test.ts', 'src/core/build/fronts/fronts.test.ts']],
 ];

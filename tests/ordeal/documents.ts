@@ -92,7 +92,7 @@ export function readOddDocuments(count: number, seed?: number): Documents {
       assert.ok(text.length > 50 && !/NaN|Infinity/.test(text));
       for (const { parts, findings } of result.cabinets) {
         for (const part of parts)
-          assert.ok(Number.isFinite(part.cutLength.mm) && Number.isFinite(part.cutWidth.mm), part.key);
+          assert.ok(Number.isFinite(part.cutLength.value) && Number.isFinite(part.cutWidth.value), part.key);
         const stop = findings.find(({ refuses }) => refuses);
         if (!stop) continue;
         open += 1;

@@ -116,9 +116,9 @@ function headsOf(part: Part): Head[] {
 }
 
 function heads({ placement, length, width, thickness }: Part, operation: Operation): Head[] {
-  const t = thickness.mm;
+  const t = thickness.value;
   const point = (edge: string, along: number, from: number, w: number): Point => {
-    const across = edge.endsWith('0') ? from : (edge === 'u1' ? length.mm : width.mm) - from;
+    const across = edge.endsWith('0') ? from : (edge === 'u1' ? length.value : width.value) - from;
     return edge.startsWith('u') ? toCabinet(placement, across, along, w) : toCabinet(placement, along, across, w);
   };
   const line = (head: Point, next: Point, tip: Point): Head => {
@@ -129,14 +129,18 @@ function heads({ placement, length, width, thickness }: Part, operation: Operati
   if (operation.kind === 'holes' && !operation.depth) {
     const { from, offset, face, positions } = operation;
     const [near, before, beyond] = face === 1 ? [0, -1, t + 4] : [t, t + 1, -4];
-    return positions.map(({ mm }) =>
-      line(point(from, mm, offset.mm, near), point(from, mm, offset.mm, before), point(from, mm, offset.mm, beyond)),
+    return positions.map(({ value: mm }) =>
+      line(
+        point(from, mm, offset.value, near),
+        point(from, mm, offset.value, before),
+        point(from, mm, offset.value, beyond),
+      ),
     );
   }
   if (operation.kind === 'pockets') {
     const { edge, face, positions } = operation;
     const [near, before] = face === 1 ? [0, -Math.sin(Math.PI / 12)] : [t, t + Math.sin(Math.PI / 12)];
-    return positions.map(({ mm }) =>
+    return positions.map(({ value: mm }) =>
       line(point(edge, mm, 40, near), point(edge, mm, 40 + Math.cos(Math.PI / 12), before), point(edge, mm, -4, t / 2)),
     );
   }

@@ -94,41 +94,44 @@ function mouths(operation: Operation, part: Part): Mouth[] {
     beyond: toCabinet(placement, ...outside),
   });
   const fromEdge = (edge: string, along: number, w: number, far: number): [number, number, number] => {
-    const across = edge.endsWith('0') ? far : (edge === 'u1' ? length.mm : width.mm) - far;
+    const across = edge.endsWith('0') ? far : (edge === 'u1' ? length.value : width.value) - far;
     return edge.startsWith('u') ? [across, along, w] : [along, across, w];
   };
   switch (operation.kind) {
     case 'holes': {
       // A through hole is driven on out of the other face; one with a depth takes what comes in at its own.
       const out = operation.depth ? operation.face : operation.face === 1 ? 2 : 1;
-      const [w, next] = out === 1 ? [0, -INTO] : [thickness.mm, thickness.mm + INTO];
-      return operation.positions.map(({ mm }) => {
-        const [u, v] = fromEdge(operation.from, mm, 0, operation.offset.mm);
+      const [w, next] = out === 1 ? [0, -INTO] : [thickness.value, thickness.value + INTO];
+      return operation.positions.map(({ value: mm }) => {
+        const [u, v] = fromEdge(operation.from, mm, 0, operation.offset.value);
         return mouth([u, v, w], [u, v, next]);
       });
     }
     case 'edge holes':
-      return operation.positions.map(({ mm }) =>
+      return operation.positions.map(({ value: mm }) =>
         mouth(
-          fromEdge(operation.edge, mm, operation.offset.mm, 0),
-          fromEdge(operation.edge, mm, operation.offset.mm, -INTO),
+          fromEdge(operation.edge, mm, operation.offset.value, 0),
+          fromEdge(operation.edge, mm, operation.offset.value, -INTO),
         ),
       );
     case 'slots': {
       const { place, positions, offset } = operation;
       if ('edge' in place)
-        return positions.map(({ mm }) =>
-          mouth(fromEdge(place.edge, mm, offset.mm, 0), fromEdge(place.edge, mm, offset.mm, -INTO)),
+        return positions.map(({ value: mm }) =>
+          mouth(fromEdge(place.edge, mm, offset.value, 0), fromEdge(place.edge, mm, offset.value, -INTO)),
         );
-      const [w, next] = place.face === 1 ? [0, -INTO] : [thickness.mm, thickness.mm + INTO];
-      return positions.map(({ mm }) => {
-        const [u, v] = fromEdge(place.from, mm, 0, offset.mm);
+      const [w, next] = place.face === 1 ? [0, -INTO] : [thickness.value, thickness.value + INTO];
+      return positions.map(({ value: mm }) => {
+        const [u, v] = fromEdge(place.from, mm, 0, offset.value);
         return mouth([u, v, w], [u, v, next]);
       });
     }
     case 'pockets':
-      return operation.positions.map(({ mm }) =>
-        mouth(fromEdge(operation.edge, mm, thickness.mm / 2, 0), fromEdge(operation.edge, mm, thickness.mm / 2, -INTO)),
+      return operation.positions.map(({ value: mm }) =>
+        mouth(
+          fromEdge(operation.edge, mm, thickness.value / 2, 0),
+          fromEdge(operation.edge, mm, thickness.value / 2, -INTO),
+        ),
       );
     default:
       return [];
@@ -154,7 +157,7 @@ function held(mouth: Mouth, operation: Operation, own: PartShape, shapes: readon
       ({ part }) => part.role === 'spacer' && part.machining.some(({ by }) => by.kind === 'fixing'),
     );
     const passed = layers.find(({ shape }) => within(shape, onwards(mouth, 1), 0.5));
-    return passed !== undefined && wood(passed.part.thickness.mm + INTO);
+    return passed !== undefined && wood(passed.part.thickness.value + INTO);
   }
   return others.some((other) =>
     other.part.machining.some(

@@ -39,7 +39,7 @@ test('the proof sees a part that is moved, a groove that is gone and a hole with
   const [side, back] = [partOf(solved, 'side/left'), partOf(solved, 'back')];
   assert.equal(solids.shared(shapeOf(side), shapeOf(back)), 0);
   const bare = shapeOf({ ...side, machining: [] });
-  const held = solved.box.backHold.mm * back.thickness.mm * back.length.mm;
+  const held = solved.box.backHold.value * back.thickness.value * back.length.value;
   assert.ok(Math.abs(solids.shared(bare, shapeOf(back)) - held) < 1, 'as much as the groove takes');
   const parts = (change: (key: string) => boolean) =>
     solved.parts.map((part) => {

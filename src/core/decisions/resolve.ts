@@ -307,7 +307,7 @@ function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standard
   const { back, materials, frame, toe } = settings;
   let now = settings;
   if (back.kind.value === 'structural' && byStandard(materials.back)) {
-    const carries = standards.material(materials.back.value).thickness.mm >= CARRYING_BACK;
+    const carries = standards.material(materials.back.value).thickness.value >= CARRYING_BACK;
     const source: Source = { ...materials.nailer.source, note: 'as the nailers, since the back carries' };
     if (!carries)
       now = { ...now, materials: { ...materials, back: { ...materials.back, value: materials.nailer.value, source } } };
@@ -316,7 +316,7 @@ function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standard
   if (onFloor && byStandard(frame.lip) && byStandard(frame.bottomRail)) {
     const { thickness } = standards.material(materials.bottom.value);
     const lip = frame.bottomRail.minus(thickness).as(frame.lip.label).because('the frame ends on the floor');
-    if (lip.mm > frame.lip.mm) now = { ...now, frame: { ...frame, lip } };
+    if (lip.value > frame.lip.value) now = { ...now, frame: { ...frame, lip } };
   }
   return now;
 }

@@ -37,14 +37,14 @@ function standsClear(
   const size = sizeOf(part);
   const free = placesFree(part.machining, size, {
     face: faceInto(part, hand),
-    depth: Math.min(depth.mm, size.thickness - 1),
-    diameter: diameter.mm,
+    depth: Math.min(depth.value, size.thickness - 1),
+    diameter: diameter.value,
     beside: SKIN,
     behind: 1,
   });
-  const v = Math.abs(behind.mm - edgeOf(part, 'v0').mm);
-  return [-apart.mm / 2, apart.mm / 2].every((by) => {
-    const u = Math.abs(up.mm + move + by - edgeOf(part, 'u0').mm);
+  const v = Math.abs(behind.value - edgeOf(part, 'v0').value);
+  return [-apart.value / 2, apart.value / 2].every((by) => {
+    const u = Math.abs(up.value + move + by - edgeOf(part, 'u0').value);
     return u >= FROM_END && u <= size.length - FROM_END && free(u, v);
   });
 }

@@ -47,7 +47,7 @@ export const SHORT_OF_FACE = length(2, 'short of the far face');
 /** How deep a pilot is bored in a part so thick: as the maker says, or short of the far face. */
 export function pilotIn(pilot: Dim, thickness: Dim): Dim {
   const most = thickness.minus(SHORT_OF_FACE).as('pilot depth').because('short of the far face');
-  return most.mm < pilot.mm ? most : pilot;
+  return most.value < pilot.value ? most : pilot;
 }
 
 /** The pilot holes of a profile's sheet in a part so thick, and the screws that go into them. */

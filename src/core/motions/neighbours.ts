@@ -11,15 +11,16 @@ export interface NeighbourShift {
 /** Base and tall cabinets stand on one floor; wall cabinets hang level at their tops. */
 export function neighbourShift(left: BuiltCabinet, right: BuiltCabinet): NeighbourShift {
   const rear = ({ box, resolved }: BuiltCabinet) =>
-    box.sideDepth.mm + (resolved.settings.back.kind.value === 'applied' ? resolved.materials.back.thickness.mm : 0);
+    box.sideDepth.value +
+    (resolved.settings.back.kind.value === 'applied' ? resolved.materials.back.thickness.value : 0);
   const hangs = [left, right].map(({ cabinet }) => cabinet.kind === 'wall');
   const z = hangs.every(Boolean)
-    ? left.box.height.mm - right.box.height.mm
+    ? left.box.height.value - right.box.height.value
     : hangs.some(Boolean)
       ? undefined
-      : right.box.underHeight.mm - left.box.underHeight.mm;
+      : right.box.underHeight.value - left.box.underHeight.value;
   return {
-    x: left.box.width.mm + left.box.beyondRight.mm + right.box.beyondLeft.mm,
+    x: left.box.width.value + left.box.beyondRight.value + right.box.beyondLeft.value,
     y: rear(left) - rear(right),
     z,
   };

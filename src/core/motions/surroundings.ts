@@ -66,21 +66,21 @@ export function contactsOf(
  */
 function wallObstacles(box: Box, { ends }: ResolvedSettings): PlanObstacle[] {
   return (['left', 'right'] as const).flatMap((end): PlanObstacle[] => {
-    const clear = ends[`${end}Clear`].mm;
-    const tall = ends[`${end}High`].mm;
+    const clear = ends[`${end}Clear`].value;
+    const tall = ends[`${end}High`].value;
     const wall = ends[end].value === 'wall';
     if (!wall && clear === 0 && tall === 0) return [];
     const name = wall ? 'the wall' : 'what stands beside it';
-    const upright = { low: -WALL, high: wall || tall === 0 ? WALL : tall - box.underHeight.mm };
-    const front = wall ? -WALL : -Math.min(WALL, ends[`${end}Forward`].mm);
+    const upright = { low: -WALL, high: wall || tall === 0 ? WALL : tall - box.underHeight.value };
+    const front = wall ? -WALL : -Math.min(WALL, ends[`${end}Forward`].value);
     return end === 'left'
-      ? [{ name, ...upright, min: { x: -WALL, y: front }, max: { x: -box.beyondLeft.mm - clear, y: WALL } }]
+      ? [{ name, ...upright, min: { x: -WALL, y: front }, max: { x: -box.beyondLeft.value - clear, y: WALL } }]
       : [
           {
             name,
             ...upright,
-            min: { x: box.width.mm + box.beyondRight.mm + clear, y: front },
-            max: { x: box.width.mm + WALL, y: WALL },
+            min: { x: box.width.value + box.beyondRight.value + clear, y: front },
+            max: { x: box.width.value + WALL, y: WALL },
           },
         ];
   });

@@ -29,41 +29,41 @@ test('worked case: frameless base, one drawer over a pair of doors, on a separat
     settings: { depth: { means: 'carcass' }, toe: { height: 150 } },
   });
   const { box, face } = solved;
-  near(box.insideWidth.mm, expect.insideWidth, 'inside width');
-  near(box.overallHeight.mm, expect.totalHeightOnPlinth);
+  near(box.insideWidth.value, expect.insideWidth, 'inside width');
+  near(box.overallHeight.value, expect.totalHeightOnPlinth);
   const side = partOf(solved, 'side/left');
-  near(side.length.mm, expect.sidePanel[0]);
-  near(side.width.mm, expect.sidePanel[1]);
+  near(side.length.value, expect.sidePanel[0]);
+  near(side.width.value, expect.sidePanel[1]);
   const bottom = partOf(solved, 'bottom');
-  near(bottom.length.mm, expect.bottomPanel[0]);
-  near(bottom.width.mm, expect.bottomPanel[1]);
-  near(partOf(solved, 'stretcher/front').length.mm, expect.stretcherLength);
+  near(bottom.length.value, expect.bottomPanel[0]);
+  near(bottom.width.value, expect.bottomPanel[1]);
+  near(partOf(solved, 'stretcher/front').length.value, expect.stretcherLength);
   const [groove] = side.machining;
   assert.equal(groove?.kind, 'groove');
-  near(groove?.width.mm, expect.grooveWidth);
-  near(groove?.offset.mm, expect.grooveOffsetFromRear);
+  near(groove?.width.value, expect.grooveWidth);
+  near(groove?.offset.value, expect.grooveOffsetFromRear);
   const back = partOf(solved, 'back');
-  near(back.width.mm, expect.backWidth, 'back width');
-  near(back.length.mm, expect.backHeight, 'back height');
-  near(box.clearDepth.mm, expect.clearDepth);
+  near(back.width.value, expect.backWidth, 'back width');
+  near(back.length.value, expect.backHeight, 'back height');
+  near(box.clearDepth.value, expect.clearDepth);
   const drawer = partOf(solved, 'drawer/o1');
-  near(drawer.length.mm, expect.drawerFrontFinished[0]);
-  near(drawer.width.mm, expect.drawerFrontFinished[1]);
-  near(drawer.cutLength.mm, expect.drawerFrontCut[0]);
-  near(drawer.cutWidth.mm, expect.drawerFrontCut[1]);
+  near(drawer.length.value, expect.drawerFrontFinished[0]);
+  near(drawer.width.value, expect.drawerFrontFinished[1]);
+  near(drawer.cutLength.value, expect.drawerFrontCut[0]);
+  near(drawer.cutWidth.value, expect.drawerFrontCut[1]);
   const door = partOf(solved, 'door/o2/left');
-  near(door.width.mm, expect.doorFinished[0]);
-  near(door.length.mm, expect.doorFinished[1]);
-  near(door.cutWidth.mm, expect.doorCut[0]);
-  near(door.cutLength.mm, expect.doorCut[1]);
+  near(door.width.value, expect.doorFinished[0]);
+  near(door.length.value, expect.doorFinished[1]);
+  near(door.cutWidth.value, expect.doorCut[0]);
+  near(door.cutLength.value, expect.doorCut[1]);
   assert.ok(face.ok);
   const [divider] = face.boundaries;
-  near(divider?.centre.mm, expect.dividerCentreAboveBoxUnderside);
-  near(divider?.inside.high.mm, expect.dividerTop);
-  near(divider?.inside.low.mm, expect.dividerUnderside);
-  near(face.cells[0]?.clear.v.size.mm, expect.drawerOpeningHeight);
-  near(face.cells[1]?.clear.v.size.mm, expect.doorOpeningHeight);
-  near(solved.fronts.find((front) => front.key === 'door/o2/left')?.overlay?.mm, expect.doorOverlayOnSide);
+  near(divider?.centre.value, expect.dividerCentreAboveBoxUnderside);
+  near(divider?.inside.high.value, expect.dividerTop);
+  near(divider?.inside.low.value, expect.dividerUnderside);
+  near(face.cells[0]?.clear.v.size.value, expect.drawerOpeningHeight);
+  near(face.cells[1]?.clear.v.size.value, expect.doorOpeningHeight);
+  near(solved.fronts.find((front) => front.key === 'door/o2/left')?.overlay?.value, expect.doorOverlayOnSide);
 });
 
 test('worked case: inch wall cabinet, top and bottom dadoed', () => {
@@ -80,24 +80,24 @@ test('worked case: inch wall cabinet, top and bottom dadoed', () => {
     material.measured = { batch: '', readings: [inches(reading[material.id] ?? 0)] };
   job.cabinets.push(cabinet);
   const solved = solveCabinet(job, cabinet);
-  near(solved.box.insideWidth.mm, expect.insideWidth);
-  near(solved.box.sideDepth.mm, expect.sideDepth);
-  near(solved.box.clearDepth.mm, expect.clearDepth);
+  near(solved.box.insideWidth.value, expect.insideWidth);
+  near(solved.box.sideDepth.value, expect.sideDepth);
+  near(solved.box.clearDepth.value, expect.clearDepth);
   const back = partOf(solved, 'back');
-  near(back.width.mm, expect.backWidth);
-  near(back.length.mm, expect.backHeight);
-  near(partOf(solved, 'top').length.mm, expect.topAndBottomLength);
-  near(partOf(solved, 'bottom').length.mm, expect.topAndBottomLength);
+  near(back.width.value, expect.backWidth);
+  near(back.length.value, expect.backHeight);
+  near(partOf(solved, 'top').length.value, expect.topAndBottomLength);
+  near(partOf(solved, 'bottom').length.value, expect.topAndBottomLength);
   const door = partOf(solved, 'door/o1/left');
-  near(door.width.mm, expect.doorWidth);
-  near(door.length.mm, expect.doorHeight);
-  near(solved.fronts[0]?.overlay?.mm, expect.overlay);
+  near(door.width.value, expect.doorWidth);
+  near(door.length.value, expect.doorHeight);
+  near(solved.fronts[0]?.overlay?.value, expect.overlay);
   const shelf = partOf(solved, 'shelf/o1/1');
-  near(shelf.length.mm, expect.shelfWidth);
-  near(shelf.width.mm, expect.shelfDepth);
-  assert.equal(formatLength(door.width.mm, job.display), expect.doorWidthAsSixteenths);
-  assert.equal(formatLength(door.length.mm, job.display), expect.doorHeightAsSixteenths);
-  assert.equal(formatLength(solved.box.insideWidth.mm, job.display), expect.insideWidthAsSixteenthsWithRemainder);
+  near(shelf.length.value, expect.shelfWidth);
+  near(shelf.width.value, expect.shelfDepth);
+  assert.equal(formatLength(door.width.value, job.display), expect.doorWidthAsSixteenths);
+  assert.equal(formatLength(door.length.value, job.display), expect.doorHeightAsSixteenths);
+  assert.equal(formatLength(solved.box.insideWidth.value, job.display), expect.insideWidthAsSixteenthsWithRemainder);
 });
 
 test('worked case: face-frame base with three drawers, exposed left end, wall on the right', () => {
@@ -136,27 +136,27 @@ test('worked case: face-frame base with three drawers, exposed left end, wall on
   });
   const { box, face, resolved } = solved;
   const frame = frameSizes(box, resolved);
-  near(frame.height.mm, given.frameHeight, 'frame height');
-  near(partOf(solved, 'frame/rail/top').length.mm, expect.railLength, 'rail');
-  near(box.width.mm, expect.boxWidth);
-  near(box.insideWidth.mm, expect.insideWidth);
-  near(box.sideDepth.mm, expect.sideDepth);
+  near(frame.height.value, given.frameHeight, 'frame height');
+  near(partOf(solved, 'frame/rail/top').length.value, expect.railLength, 'rail');
+  near(box.width.value, expect.boxWidth);
+  near(box.insideWidth.value, expect.insideWidth);
+  near(box.sideDepth.value, expect.sideDepth);
   assert.ok(face.ok);
   near(
-    face.cells.reduce((sum, cell) => sum + cell.clear.v.size.mm, 0),
+    face.cells.reduce((sum, cell) => sum + cell.clear.v.size.value, 0),
     expect.openingTotal,
   );
-  face.cells.forEach((cell, at) => near(cell.clear.v.size.mm, expect.openings[at]));
+  face.cells.forEach((cell, at) => near(cell.clear.v.size.value, expect.openings[at]));
   solved.fronts.forEach((front, at) => {
-    near(front.h.size.mm, expect.frontWidth);
-    near(front.v.size.mm, expect.frontHeights[at]);
+    near(front.h.size.value, expect.frontWidth);
+    near(front.v.size.value, expect.frontHeights[at]);
   });
   const [drawer] = solved.fitted.runners;
-  near(drawer?.plan?.outside.mm, expect.drawerBoxWidth);
-  near(partOf(solved, 'drawer/o1/box/front').length.mm, expect.drawerBoxFrontLength);
-  near(frame.packingLeft.mm, expect.packingLeft);
-  near(frame.packingRight.mm, expect.packingRight);
-  near((solved.fronts[0]?.v.low.mm ?? 0) - (solved.fronts[1]?.v.high.mm ?? 0), expect.faceToFaceBetweenFronts);
+  near(drawer?.plan?.outside.value, expect.drawerBoxWidth);
+  near(partOf(solved, 'drawer/o1/box/front').length.value, expect.drawerBoxFrontLength);
+  near(frame.packingLeft.value, expect.packingLeft);
+  near(frame.packingRight.value, expect.packingRight);
+  near((solved.fronts[0]?.v.low.value ?? 0) - (solved.fronts[1]?.v.high.value ?? 0), expect.faceToFaceBetweenFronts);
 });
 
 test('worked case: solid-sided chest with web frames and a centre partition', () => {
@@ -192,21 +192,21 @@ test('worked case: solid-sided chest with web frames and a centre partition', ()
     },
   });
   const rail = partOf(solved, 'web/top/rail/front');
-  near(rail.length.mm, expect.frameWidth);
-  near(rail.width.mm, expect.longRailFinished[1]);
-  near(rail.cutLength.mm, expect.longRailRough[0]);
-  near(rail.cutWidth.mm, expect.longRailRough[1]);
-  near(partOf(solved, 'bottom').width.mm, expect.frameDepth);
+  near(rail.length.value, expect.frameWidth);
+  near(rail.width.value, expect.longRailFinished[1]);
+  near(rail.cutLength.value, expect.longRailRough[0]);
+  near(rail.cutWidth.value, expect.longRailRough[1]);
+  near(partOf(solved, 'bottom').width.value, expect.frameDepth);
   const cross = partOf(solved, 'web/top/cross/2');
-  near(cross.cutLength.mm, expect.crossMember[0]);
-  near(cross.cutWidth.mm, expect.crossMember[1]);
+  near(cross.cutLength.value, expect.crossMember[0]);
+  near(cross.cutWidth.value, expect.crossMember[1]);
   const half = partOf(solved, 'divider/a1/rail/front');
-  near(half.length.mm, expect.halfFrameWidth);
-  near(half.cutLength.mm, expect.halfLongRailRough);
-  near(partOf(solved, 'divider/a').length.mm, expect.partitionLength);
+  near(half.length.value, expect.halfFrameWidth);
+  near(half.cutLength.value, expect.halfLongRailRough);
+  near(partOf(solved, 'divider/a').length.value, expect.partitionLength);
   const bottom = partOf(solved, 'bottom');
-  near(bottom.length.mm, expect.bottomPanel[0]);
-  near(bottom.width.mm, expect.bottomPanel[1]);
+  near(bottom.length.value, expect.bottomPanel[0]);
+  near(bottom.width.value, expect.bottomPanel[1]);
 });
 
 test('worked case: tip-up diagonal', () => {
@@ -220,14 +220,14 @@ test('worked case: tip-up diagonal', () => {
   });
   job.room.ceiling = given.ceiling;
   const finding = solve(job).findings.find((each) => each.rule === 'sizes/into-the-room');
-  near(finding?.numbers[0]?.mm, expect.tipUpDiagonal);
+  near(finding?.numbers[0]?.value, expect.tipUpDiagonal);
   assert.equal(finding?.severity, 'stop');
 });
 
 test('worked case: diagonal of a box, and the weight of a door without its pull', () => {
   const { given, expect } = caseFile('11-checks', true);
   const [width, height] = given.box;
-  near(diagonal(length(width), length(height)).mm, expect.diagonal);
+  near(diagonal(length(width), length(height)).value, expect.diagonal);
   // Reveals of 1.5 all round leave a door of 700 by 380 in 18 of 680 kg per cubic metre.
   const solved = solveWith({
     from: 'wall',
@@ -237,15 +237,15 @@ test('worked case: diagonal of a box, and the weight of a door without its pull'
     parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'door', hinged: 'left' } }],
   });
   const [door] = solved.fitted.hinges;
-  near(door?.front.weight.mm, expect.doorWeightWithoutPullKg);
+  near(door?.front.weight.value, expect.doorWeightWithoutPullKg);
   const pull = solved.fitted.pulls[0]?.profile.weight ?? 0;
   assert.ok(pull > 0);
-  near((door?.weight.mm ?? 0) - pull, expect.doorWeightWithoutPullKg);
+  near((door?.weight.value ?? 0) - pull, expect.doorWeightWithoutPullKg);
 });
 
 /** True where fillers at both walls are wider than the cabinet; a stop says so. */
 function nothingLeft({ box, findings }: SolvedCabinet): boolean {
-  if (box.insideWidth.mm > 0) return false;
+  if (box.insideWidth.value > 0) return false;
   assert.ok(findings.some(({ severity }) => severity === 'stop'));
   return true;
 }
@@ -258,41 +258,41 @@ test('in every school parts close along each axis', () => {
       if (nothingLeft(solved)) return;
       const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key).extent);
       const bottom = partOf(solved, 'bottom').extent;
-      const enters = box.bottomUnder ? 0 : box.engagement.bottom.mm;
+      const enters = box.bottomUnder ? 0 : box.engagement.bottom.value;
       near(left?.min[0], 0);
-      near(right?.max[0], box.width.mm);
-      near(box.width.mm + box.beyondLeft.mm + box.beyondRight.mm, box.overallWidth.mm);
+      near(right?.max[0], box.width.value);
+      near(box.width.value + box.beyondLeft.value + box.beyondRight.value, box.overallWidth.value);
       if (box.bottomUnder) {
         near(bottom.min[0], 0);
-        near(bottom.max[0], box.width.mm);
+        near(bottom.max[0], box.width.value);
       } else {
         // A dado overlaps by exactly its depth, a butt joint not at all.
         near((left?.max[0] ?? 0) - bottom.min[0], enters);
         near(bottom.max[0] - (right?.min[0] ?? 0), enters);
       }
-      near(box.height.mm + box.underHeight.mm, box.overallHeight.mm);
-      near(left?.max[2], box.topOver ? box.topUnderside.mm + box.engagement.top.mm : box.height.mm);
+      near(box.height.value + box.underHeight.value, box.overallHeight.value);
+      near(left?.max[2], box.topOver ? box.topUnderside.value + box.engagement.top.value : box.height.value);
       const framed = resolved.settings.frame.fitted.value === 'fitted';
       if (framed) {
         const stiles = ['left', 'right'].map((hand) => partOf(solved, `frame/stile/${hand}`).extent);
-        near((stiles[1]?.max[0] ?? 0) - (stiles[0]?.min[0] ?? 0), box.overallWidth.mm);
+        near((stiles[1]?.max[0] ?? 0) - (stiles[0]?.min[0] ?? 0), box.overallWidth.value);
         const rail = partOf(solved, 'frame/rail/top');
         near(
-          (stiles[1]?.min[0] ?? 0) - (stiles[0]?.max[0] ?? 0) + 2 * resolved.settings.frame.tenon.mm,
-          rail.length.mm,
+          (stiles[1]?.min[0] ?? 0) - (stiles[0]?.max[0] ?? 0) + 2 * resolved.settings.frame.tenon.value,
+          rail.length.value,
         );
       }
       if (!face.ok) return;
       for (const split of face.splits) {
-        const whole = (split.axis === 'rows' ? split.within.clear.v : split.within.clear.h).size.mm;
+        const whole = (split.axis === 'rows' ? split.within.clear.v : split.within.clear.h).size.value;
         const sum =
-          split.clear.reduce((total, each) => total + each.size.mm, 0) +
-          split.between.reduce((total, each) => total + each.clear.mm, 0);
+          split.clear.reduce((total, each) => total + each.size.value, 0) +
+          split.between.reduce((total, each) => total + each.clear.value, 0);
         near(sum, whole, 'openings and what divides them fill the clear space');
-        const face = (split.axis === 'rows' ? split.within.face.v : split.within.face.h).size.mm;
+        const face = (split.axis === 'rows' ? split.within.face.v : split.within.face.h).size.value;
         const fronts =
-          split.face.reduce((total, each) => total + each.size.mm, 0) +
-          split.between.reduce((total, each) => total + each.face.mm, 0);
+          split.face.reduce((total, each) => total + each.size.value, 0) +
+          split.between.reduce((total, each) => total + each.face.value, 0);
         near(fronts, face, 'fronts and gaps fill the face');
       }
     }),
@@ -307,28 +307,28 @@ test('no part of a finding-free cabinet is without size, twins mirror, and the p
       const { box } = solved;
       if (nothingLeft(solved)) return;
       if (!solved.findings.some((finding) => finding.severity === 'stop'))
-        for (const part of solved.parts) assert.ok(part.cutLength.mm > 0 && part.cutWidth.mm > 0, part.key);
+        for (const part of solved.parts) assert.ok(part.cutLength.value > 0 && part.cutWidth.value > 0, part.key);
       const [left, right] = ['side/left', 'side/right'].map((key) => partOf(solved, key));
       assert.ok(left && right);
       const [l, r] = [left.extent, right.extent];
-      near(l.min[0] + r.max[0], box.width.mm);
+      near(l.min[0] + r.max[0], box.width.value);
       // One of them may be of another board.
-      if (left.thickness.mm === right.thickness.mm) near(l.max[0] + r.min[0], box.width.mm);
+      if (left.thickness.value === right.thickness.value) near(l.max[0] + r.min[0], box.width.value);
       assert.equal(isMirrored(left.placement), !isMirrored(right.placement));
       assert.equal(solved.rows.filter((row) => row.part.role === 'side').length, 2, 'left and right never share a row');
       const carcass = solved.parts.filter(
         (part) => !['door', 'drawer front', 'frame', 'end', 'filler', 'plinth', 'shelf'].includes(part.role),
       );
       const volume = carcass.reduce(
-        (sum, part) => sum + Math.max(0, part.length.mm * part.width.mm * part.thickness.mm),
+        (sum, part) => sum + Math.max(0, part.length.value * part.width.value * part.thickness.value),
         0,
       );
-      assert.ok(volume < box.width.mm * (box.sideDepth.mm + 30) * box.height.mm, 'more wood than box');
+      assert.ok(volume < box.width.value * (box.sideDepth.value + 30) * box.height.value, 'more wood than box');
       if (solved.findings.some((finding) => finding.severity === 'stop')) return;
       for (const part of carcass) {
         const { min, max } = part.extent;
-        assert.ok(min[0] >= -0.01 && max[0] <= box.width.mm + 0.01, `${part.key} leaves the box sideways`);
-        assert.ok(min[2] >= -0.01 && max[2] <= box.height.mm + 0.01, `${part.key} leaves the box upwards`);
+        assert.ok(min[0] >= -0.01 && max[0] <= box.width.value + 0.01, `${part.key} leaves the box sideways`);
+        assert.ok(min[2] >= -0.01 && max[2] <= box.height.value + 0.01, `${part.key} leaves the box upwards`);
       }
     }),
     { numRuns: 300 },
@@ -355,21 +355,22 @@ test('every operation lies on its part', () => {
                   : 'from' in operation.place
                     ? operation.place.from
                     : operation.place.edge;
-          const run = along.startsWith('u') ? part.width.mm : part.length.mm;
+          const run = along.startsWith('u') ? part.width.value : part.length.value;
           for (const position of operation.positions)
             assert.ok(
-              position.mm > -0.01 && position.mm < run + 0.01,
-              `${part.key} ${operation.kind} at ${position.mm} of ${run}`,
+              position.value > -0.01 && position.value < run + 0.01,
+              `${part.key} ${operation.kind} at ${position.value} of ${run}`,
             );
           if (operation.kind === 'edge holes')
             assert.ok(
-              operation.offset.mm > 0 && operation.offset.mm < part.thickness.mm,
+              operation.offset.value > 0 && operation.offset.value < part.thickness.value,
               `${part.key}: hole beside its edge`,
             );
           if (operation.kind === 'holes')
             assert.ok(
-              operation.offset.mm > 0 && operation.offset.mm < (along.startsWith('u') ? part.length.mm : part.width.mm),
-              `${part.key}: ${operation.offset.mm}`,
+              operation.offset.value > 0 &&
+                operation.offset.value < (along.startsWith('u') ? part.length.value : part.width.value),
+              `${part.key}: ${operation.offset.value}`,
             );
         }
     }),
@@ -385,7 +386,7 @@ test('solving twice gives the same bytes, and the unit of display changes no siz
       assert.equal(stableJson(presentJob(solve(structuredClone(job)), { tape: true })), once);
       const sizes = (unit: 'mm' | 'in') =>
         solve({ ...job, display: { ...job.display, unit } }).cabinets.map((each) =>
-          each.parts.map((part) => [part.length.mm, part.width.mm]),
+          each.parts.map((part) => [part.length.value, part.width.value]),
         );
       assert.deepEqual(sizes('in'), sizes('mm'));
     }),

@@ -155,7 +155,7 @@ function One({ converted }: { converted: Converted }) {
           <dl className="mb-3 grid grid-cols-[auto_1fr] gap-x-3">
             <dt>Runner</dt>
             <dd className="font-semibold">
-              {first.chosen.profile.name}, <Length mm={first.chosen.length.mm} style={style} />
+              {first.chosen.profile.name}, <Length mm={first.chosen.length.value} style={style} />
             </dd>
             <Figure name="Tray, outside width" dim={first.plan.outside} />
             <Figure name="Tray, length and height" dim={first.plan.length} and={first.plan.height} />
@@ -189,10 +189,10 @@ function One({ converted }: { converted: Converted }) {
                 <td className="px-1">{part.name}</td>
                 <td className="px-1 text-right">{quantity}</td>
                 <td className="px-1 text-right">
-                  <Length mm={part.cutLength.mm} style={style} />
+                  <Length mm={part.cutLength.value} style={style} />
                 </td>
                 <td className="px-1 text-right">
-                  <Length mm={part.cutWidth.mm} style={style} />
+                  <Length mm={part.cutWidth.value} style={style} />
                 </td>
                 <td className="px-1">{part.material.name}</td>
                 <td className="px-1">{bandedEdges(part)}</td>
@@ -240,14 +240,14 @@ function Figure({
     <>
       <dt>{name}</dt>
       <dd className="font-semibold">
-        <Length mm={dim.mm} style={style} />
+        <Length mm={dim.value} style={style} />
         {and && (
           <>
             {' by '}
-            <Length mm={and.mm} style={style} />
+            <Length mm={and.value} style={style} />
           </>
         )}
-        {more.map(({ mm }) => (
+        {more.map(({ value: mm }) => (
           <span key={mm}>
             , then <Length mm={mm} style={style} />
           </span>

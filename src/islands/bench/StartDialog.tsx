@@ -110,9 +110,9 @@ function Preview({ job, cabinet }: { job: Job; cabinet: Cabinet | undefined }) {
     <figure className="flex flex-col items-center gap-2" data-preview={solved.parts.length}>
       <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />
       <figcaption className="text-center leading-snug">
-        <b>{solved.cabinet.name}</b>, {formatLengthWithUnit(solved.box.overallWidth.mm, style)} wide,{' '}
-        {formatLengthWithUnit(solved.box.height.mm + solved.box.underHeight.mm, style)} high,{' '}
-        {formatLengthWithUnit(solved.box.overallDepth.mm, style)} deep; {solved.parts.length} parts
+        <b>{solved.cabinet.name}</b>, {formatLengthWithUnit(solved.box.overallWidth.value, style)} wide,{' '}
+        {formatLengthWithUnit(solved.box.height.value + solved.box.underHeight.value, style)} high,{' '}
+        {formatLengthWithUnit(solved.box.overallDepth.value, style)} deep; {solved.parts.length} parts
         {stops[0] && <span className="block font-semibold text-finding">{stops[0].what}</span>}
       </figcaption>
     </figure>

@@ -22,7 +22,7 @@ test('an act changes the job, re-solves the cabinet, and can be undone and redon
   const store = bench();
   const before = store.getState().job;
   assert.deepEqual(store.getState().act(width(640)), { ok: true });
-  assert.equal(benchCabinet(store.getState())?.box.insideWidth.mm, 604);
+  assert.equal(benchCabinet(store.getState())?.box.insideWidth.value, 604);
   assert.match(store.getState().lastAct ?? '', /Width: \d+ parts changed size/);
   store.getState().undo();
   assert.deepEqual(store.getState().job, before);
@@ -147,7 +147,7 @@ test('the part that is selected and the tape survive an edit, and go with the ca
   store.getState().act(width(640));
   assert.equal(store.getState().selected, 'side/left');
   const solved = benchCabinet(store.getState());
-  assert.equal(solved && numberOn(solved, store.getState(), store.getState().tape?.of ?? '')?.mm, 604);
+  assert.equal(solved && numberOn(solved, store.getState(), store.getState().tape?.of ?? '')?.value, 604);
   store.getState().showCabinet('c1');
   assert.deepEqual([store.getState().selected, store.getState().tape], [null, null]);
 });

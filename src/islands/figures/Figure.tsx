@@ -14,11 +14,11 @@ export const SOURCE = {
 
 /** A number of a tape, in its measure. */
 export function Figure({ dim, style }: { dim: Dim; style: LengthStyle }) {
-  if (dim.measure === 'money') return <>{dim.mm.toFixed(2)}</>;
-  if (dim.measure !== 'mm') return <>{plainNumber(dim.mm)}</>;
+  if (dim.measure === 'money') return <>{dim.value.toFixed(2)}</>;
+  if (dim.measure !== 'mm') return <>{plainNumber(dim.value)}</>;
   return (
     <Length
-      mm={dim.mm}
+      mm={dim.value}
       style={{ ...style, mmStep: Math.min(style.mmStep, 0.1), graduation: Math.max(style.graduation, 16) }}
     />
   );

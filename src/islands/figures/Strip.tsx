@@ -73,7 +73,7 @@ export function Strip({
       </p>
       {dim.measure === 'mm' && style.unit === 'in' && (
         <p className="text-right text-ink-soft">
-          <Length mm={dim.mm} style={{ ...style, unit: 'mm', mmStep: 0.1 }} /> mm
+          <Length mm={dim.value} style={{ ...style, unit: 'mm', mmStep: 0.1 }} /> mm
         </p>
       )}
       {dim.reason && <p className="mt-1 leading-snug text-ink-soft first-letter:uppercase">{dim.reason}.</p>}

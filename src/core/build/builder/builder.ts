@@ -105,7 +105,7 @@ export function kindOf({ value, source }: Choice<JointKind>): { readonly kind: J
 
 /** From upright to upright and as far as it enters each: clear width + 2 · engagement. */
 export function across(h: Span, engagement: Dim, name: string): Span {
-  if (engagement.mm === 0) return h;
+  if (engagement.value === 0) return h;
   const { low, high, size } = longer(h, engagement);
   const called = name.toLowerCase();
   return { low: low.as(`left end of the ${called}`), high: high.as(`right end of the ${called}`), size };

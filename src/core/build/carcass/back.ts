@@ -92,7 +92,11 @@ function runsUp({ settings, materials, trim }: Resolved, { width, lower, upper }
   if (grain.value !== 'fits') return grain.value === 'up';
   const { material } = materials.back;
   const across = material.sheet.width - 2 * trim;
-  return material.form !== 'sheet' || width.mm <= across + TOLERANCE_MM || upper.mm - lower.mm > across + TOLERANCE_MM;
+  return (
+    material.form !== 'sheet' ||
+    width.value <= across + TOLERANCE_MM ||
+    upper.value - lower.value > across + TOLERANCE_MM
+  );
 }
 
 /**
@@ -108,7 +112,7 @@ function structuralJoints({ resolved }: BuildContext, back: Part): Joint[] {
       return {
         normal: 'x',
         runs: 'along',
-        plane: plane.mm,
+        plane: plane.value,
         level: z.low,
         thickness: z.size,
         front: y.low,
@@ -239,9 +243,9 @@ function runsOf({ boundaries }: BuildContext, whole: Span, { z, divided }: Naile
   const partitions = boundaries
     .filter(({ kind, within }) => {
       const { v } = within.inside;
-      return kind === 'partition' && v.low.mm < z.high.mm && v.high.mm > z.low.mm;
+      return kind === 'partition' && v.low.value < z.high.value && v.high.value > z.low.value;
     })
-    .sort((a, b) => a.inside.low.mm - b.inside.low.mm);
+    .sort((a, b) => a.inside.low.value - b.inside.low.value);
   let from = whole.low;
   const runs: Span[] = [];
   for (const { inside } of partitions) {
@@ -261,7 +265,7 @@ function nailerJoints(
     const shows = endShows(end === 'u0' ? 'left' : 'right', settings);
     const kind = settings.joints.nailer.value;
     return {
-      plane: (end === 'u0' ? x.low : x.high).mm,
+      plane: (end === 'u0' ? x.low : x.high).value,
       ...common,
       kind: kind === 'usual' ? (shows ? 'pocket' : 'screws') : kind,
       engagement: length(0),
@@ -272,14 +276,14 @@ function nailerJoints(
   });
   const edge = at === 'high' ? 'v1' : at === 'low' ? 'v0' : undefined;
   const against = edge === 'v1' ? box.topUnderside : box.bottomTop;
-  const lies = edge && Math.abs((edge === 'v1' ? z.high : z.low).mm - against.mm) < SAME_PLANE;
+  const lies = edge && Math.abs((edge === 'v1' ? z.high : z.low).value - against.value) < SAME_PLANE;
   if (!edge || !lies) return ends;
   return [
     ...ends,
     {
       normal: 'z',
       runs: 'along',
-      plane: against.mm,
+      plane: against.value,
       level: x.low,
       thickness: x.size,
       front: y.low,

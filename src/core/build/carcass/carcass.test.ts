@@ -14,7 +14,7 @@ const box = (settings: SettingOverrides = {}, more: CabinetDecisions = {}) =>
     settings: { depth: { means: 'carcass' }, toe: { kind: 'none' }, ...settings },
   });
 
-const size = (part: Part) => [part.length.mm, part.width.mm].map((mm) => Math.round(mm * 1000) / 1000);
+const size = (part: Part) => [part.length.value, part.width.value].map((mm) => Math.round(mm * 1000) / 1000);
 const has = (solved: ReturnType<typeof box>, key: string) => solved.parts.some((part) => part.key === key);
 function operations<K extends OperationKind>(part: Part, kind: K): Extract<Operation, { kind: K }>[] {
   return part.machining.filter((operation): operation is Extract<Operation, { kind: K }> => operation.kind === kind);
@@ -74,8 +74,8 @@ test('a back has the size its kind and its captured edges give it', () => {
   for (const [name, settings, wanted, clearDepth] of table) {
     const solved = box(settings);
     assert.ok(
-      Math.abs(solved.box.clearDepth.mm - clearDepth) < 1e-9,
-      `${name}: clear depth ${solved.box.clearDepth.mm}`,
+      Math.abs(solved.box.clearDepth.value - clearDepth) < 1e-9,
+      `${name}: clear depth ${solved.box.clearDepth.value}`,
     );
     if (wanted === null) assert.ok(!has(solved, 'back'), name);
     else assert.deepEqual(size(partOf(solved, 'back')), wanted, name);
@@ -95,7 +95,7 @@ test('the groove or rabbet for the back is in every part that holds it and in no
   assert.deepEqual(where({ back: { kind: 'rabbeted' }, top: { kind: 'full' } }), ['side/left', 'side/right']);
   assert.deepEqual(where({ back: { kind: 'applied' } }), []);
   const [groove] = operations(partOf(box({ back: { cut: 'cutter', cutter: 6 } }), 'side/left'), 'groove');
-  assert.equal(groove?.cutter?.centre.mm, 18 + 3, 'by cutter the centre line is offset + half the cutter');
+  assert.equal(groove?.cutter?.centre.value, 18 + 3, 'by cutter the centre line is offset + half the cutter');
 });
 
 test('tops in their kinds', () => {
@@ -117,16 +117,16 @@ test('tops in their kinds', () => {
   assert.equal(partOf(recessed, 'side/left').extent.max[2], 720);
   const over = box({ top: { kind: 'full', place: 'over' }, joints: { top: 'dado' } });
   assert.deepEqual(size(partOf(over, 'top')), [800, 560]);
-  assert.equal(partOf(over, 'side/left').length.mm, 720 - 18 + 6);
+  assert.equal(partOf(over, 'side/left').length.value, 720 - 18 + 6);
 });
 
 test('bottom between or under the sides', () => {
   assert.deepEqual(size(partOf(box(), 'bottom')), [764, 560]);
   const under = box({ bottom: { place: 'under' } });
   assert.deepEqual(size(partOf(under, 'bottom')), [800, 560]);
-  assert.equal(partOf(under, 'side/left').length.mm, 702);
+  assert.equal(partOf(under, 'side/left').length.value, 702);
   const dadoed = box({ bottom: { place: 'under' }, joints: { bottom: 'dado' } });
-  assert.equal(partOf(dadoed, 'side/left').length.mm, 702 + 6);
+  assert.equal(partOf(dadoed, 'side/left').length.value, 702 + 6);
   assert.equal(operations(partOf(dadoed, 'bottom'), 'rabbet').length, 2, 'at the very ends a dado is a rabbet');
 });
 
@@ -142,7 +142,7 @@ test('a joint changes the length of what it holds and the machining of both', ()
   for (const [joint, length, inSide, inBottom] of table) {
     const solved = box({ joints: { bottom: joint }, back: { kind: 'applied' } });
     const [side, bottom] = [partOf(solved, 'side/left'), partOf(solved, 'bottom')];
-    assert.equal(bottom.length.mm, length, joint);
+    assert.equal(bottom.length.value, length, joint);
     const of = (part: Part, holds?: string) =>
       part.machining
         .filter((operation) => holds === undefined || operation.holds === holds)
@@ -158,8 +158,8 @@ test('screws lie on the centre line of the measured edge, first 50 from an edge,
   const line = operations(partOf(solved, 'side/right'), 'holes').find((operation) => operation.holds === 'bottom');
   assert.ok(line);
   assert.equal(line.face, 2, 'driven from outside');
-  assert.ok(Math.abs(line.offset.mm - (80 + 17.6 / 2)) < 1e-9);
-  const positions = line.positions.map((position) => position.mm);
+  assert.ok(Math.abs(line.offset.value - (80 + 17.6 / 2)) < 1e-9);
+  const positions = line.positions.map((position) => position.value);
   assert.equal(positions[0], 50);
   assert.ok(Math.abs((positions.at(-1) ?? 0) - (560 - 50)) < 1e-9);
   for (const [at, position] of positions.slice(1).entries()) assert.ok(position - (positions[at] ?? 0) <= 200 + 1e-9);
@@ -173,11 +173,11 @@ test('a dado for a fixed shelf lies where the shelf lies, on both sides alike', 
     const [dado] = operations(partOf(solved, `side/${hand}`), 'groove').filter(
       (operation) => operation.along === 'width',
     );
-    assert.ok(dado && Math.abs(dado.offset.mm - shelf.min[2]) < 1e-9, hand);
-    assert.equal(dado.width.mm, 18);
-    assert.equal(dado.depth.mm, 6);
+    assert.ok(dado && Math.abs(dado.offset.value - shelf.min[2]) < 1e-9, hand);
+    assert.equal(dado.width.value, 18);
+    assert.equal(dado.depth.value, 6);
   }
-  assert.equal(partOf(solved, 'divider/a').length.mm, 764 + 12);
+  assert.equal(partOf(solved, 'divider/a').length.value, 764 + 12);
 });
 
 test('a shelf beside a partition is held by the partition, on the face it meets', () => {
@@ -206,7 +206,7 @@ test('a shelf beside a partition is held by the partition, on the face it meets'
 test('a partition enters panels by its dado and butts frames and stretchers', () => {
   const face = columns(open('l'), open('r'));
   const height = (top: 'full' | 'web' | 'stretchers') =>
-    partOf(box({ joints: { partition: 'dado' }, top: { kind: top } }, { face }), 'divider/l').length.mm;
+    partOf(box({ joints: { partition: 'dado' }, top: { kind: top } }, { face }), 'divider/l').length.value;
   assert.equal(height('full'), 684 + 12);
   assert.equal(height('stretchers'), 684 + 6);
   assert.equal(height('web'), 720 - 18 - 20 + 6);
@@ -215,16 +215,16 @@ test('a partition enters panels by its dado and butts frames and stretchers', ()
 test('toes in their kinds', () => {
   const on = (kind: 'none' | 'plinth' | 'notched' | 'legs' | 'standing', more: SettingOverrides = {}) =>
     box({ toe: { kind, height: 100, setback: 50, ...(more.toe ?? {}) }, ...(more.ends ? { ends: more.ends } : {}) });
-  assert.equal(partOf(on('none'), 'side/left').length.mm, 720);
-  assert.equal(partOf(on('plinth'), 'side/left').length.mm, 620);
-  assert.equal(partOf(on('legs'), 'side/left').length.mm, 620);
-  assert.equal(partOf(on('notched'), 'side/left').length.mm, 720);
-  assert.equal(on('standing').box.floor.mm, 100);
-  assert.equal(on('notched').box.faceHeight.mm, 620);
+  assert.equal(partOf(on('none'), 'side/left').length.value, 720);
+  assert.equal(partOf(on('plinth'), 'side/left').length.value, 620);
+  assert.equal(partOf(on('legs'), 'side/left').length.value, 620);
+  assert.equal(partOf(on('notched'), 'side/left').length.value, 720);
+  assert.equal(on('standing').box.floor.value, 100);
+  assert.equal(on('notched').box.faceHeight.value, 620);
 
   const [notch] = operations(partOf(on('notched'), 'side/left'), 'notch');
   assert.deepEqual(
-    [notch?.alongLength.mm, notch?.alongWidth.mm],
+    [notch?.alongLength.value, notch?.alongWidth.value],
     [100, 50 + 18],
     'board over the sides: as deep as setback and board',
   );
@@ -234,23 +234,23 @@ test('toes in their kinds', () => {
     'never at the rear',
   );
   const between = on('notched', { toe: { board: 'between' } });
-  assert.equal(operations(partOf(between, 'side/left'), 'notch')[0]?.alongWidth.mm, 50);
-  assert.equal(partOf(between, 'toe/board').length.mm, 764);
-  assert.equal(partOf(on('notched'), 'toe/board').length.mm, 800);
+  assert.equal(operations(partOf(between, 'side/left'), 'notch')[0]?.alongWidth.value, 50);
+  assert.equal(partOf(between, 'toe/board').length.value, 764);
+  assert.equal(partOf(on('notched'), 'toe/board').length.value, 800);
   const stopped = on('notched', { ends: { left: 'exposed' } });
-  assert.equal(partOf(stopped, 'toe/board').length.mm, 782, 'it stops at the exposed side');
-  assert.equal(operations(partOf(stopped, 'side/left'), 'notch')[0]?.alongWidth.mm, 50);
-  assert.equal(operations(partOf(stopped, 'side/right'), 'notch')[0]?.alongWidth.mm, 68);
+  assert.equal(partOf(stopped, 'toe/board').length.value, 782, 'it stops at the exposed side');
+  assert.equal(operations(partOf(stopped, 'side/left'), 'notch')[0]?.alongWidth.value, 50);
+  assert.equal(operations(partOf(stopped, 'side/right'), 'notch')[0]?.alongWidth.value, 68);
 });
 
 test('a plinth returns round exposed ends and carries partitions', () => {
   const settings = { toe: { kind: 'plinth' as const, height: 100, setback: 50, rearSetback: 30 } };
-  assert.equal(partOf(box(settings), 'plinth/front').length.mm, 800);
-  assert.equal(partOf(box({ ...settings, ends: { left: 'exposed' } }), 'plinth/front').length.mm, 750);
+  assert.equal(partOf(box(settings), 'plinth/front').length.value, 800);
+  assert.equal(partOf(box({ ...settings, ends: { left: 'exposed' } }), 'plinth/front').length.value, 750);
   const both = box({ ...settings, ends: { left: 'exposed', right: 'exposed' } });
-  assert.equal(partOf(both, 'plinth/front').length.mm, 700);
+  assert.equal(partOf(both, 'plinth/front').length.value, 700);
   assert.equal(partOf(both, 'plinth/front').extent.min[0], 50);
-  assert.equal(partOf(both, 'plinth/cross/1').length.mm, 560 - 80 - 36);
+  assert.equal(partOf(both, 'plinth/cross/1').length.value, 560 - 80 - 36);
   const crosses = (width: number, face?: Split) =>
     box(settings, { width, ...(face ? { face } : {}) }).parts.filter((part) => part.key.startsWith('plinth/cross'))
       .length;
@@ -289,15 +289,15 @@ test('nailers by kind, behind a grooved back and in front of any other', () => {
 
 test('end panels and fillers come out of the overall width', () => {
   const panelled = box({ ends: { left: 'exposed', leftPanel: 'applied' } });
-  assert.equal(panelled.box.width.mm, 782);
+  assert.equal(panelled.box.width.value, 782);
   assert.deepEqual(partOf(panelled, 'end/left').extent.min[0], -18);
   const filled = box({ ends: { right: 'wall', filler: 'strip', scribe: 30 } });
-  assert.equal(filled.box.width.mm, 770);
-  assert.equal(partOf(filled, 'filler/right').width.mm, 30);
+  assert.equal(filled.box.width.value, 770);
+  assert.equal(partOf(filled, 'filler/right').width.value, 30);
   const plain = box({ ends: { right: 'wall', filler: 'none' } });
-  assert.equal(plain.box.width.mm, 800);
+  assert.equal(plain.box.width.value, 800);
   const onPlinth = box({ toe: { kind: 'plinth', height: 100 }, ends: { right: 'exposed', rightPanel: 'applied' } });
-  assert.equal(partOf(onPlinth, 'end/right').length.mm, 720, 'the panel goes down to the floor');
+  assert.equal(partOf(onPlinth, 'end/right').length.value, 720, 'the panel goes down to the floor');
 });
 
 test('a face frame: overhangs by end, tenons, tongue, drop and packing', () => {
@@ -309,21 +309,21 @@ test('a face frame: overhangs by end, tenons, tongue, drop and packing', () => {
       ...(more.ends ? { ends: more.ends } : {}),
     });
   const both = framed();
-  assert.equal(both.box.width.mm, 794);
+  assert.equal(both.box.width.value, 794);
   assert.equal(
-    partOf(both, 'frame/stile/left').length.mm,
+    partOf(both, 'frame/stile/left').length.value,
     720 + 40 - 18,
     'the bottom rail drops below the box by rail − lip − bottom',
   );
-  assert.equal(partOf(both, 'frame/rail/top').length.mm, 720);
-  assert.equal(partOf(framed({ frame: { tenon: 10 } }), 'frame/rail/top').length.mm, 740);
-  assert.equal(partOf(framed({ frame: { lip: 5 } }), 'frame/stile/left').length.mm, 720 + 40 - 18 - 5);
-  assert.equal(partOf(framed({ frame: { rise: 12 } }), 'frame/stile/left').length.mm, 720 + 40 - 18 + 12);
+  assert.equal(partOf(both, 'frame/rail/top').length.value, 720);
+  assert.equal(partOf(framed({ frame: { tenon: 10 } }), 'frame/rail/top').length.value, 740);
+  assert.equal(partOf(framed({ frame: { lip: 5 } }), 'frame/stile/left').length.value, 720 + 40 - 18 - 5);
+  assert.equal(partOf(framed({ frame: { rise: 12 } }), 'frame/stile/left').length.value, 720 + 40 - 18 + 12);
   const walled = framed({ ends: { right: 'wall' } });
-  assert.equal(walled.box.beyondRight.mm, 25);
+  assert.equal(walled.box.beyondRight.value, 25);
   const tongued = framed({ frame: { attachment: 'tongue', tongue: 6 } });
-  assert.equal(partOf(tongued, 'side/left').width.mm, both.box.sideDepth.mm + 6);
-  assert.equal(operations(partOf(tongued, 'frame/stile/left'), 'groove')[0]?.depth.mm, 6);
+  assert.equal(partOf(tongued, 'side/left').width.value, both.box.sideDepth.value + 6);
+  assert.equal(operations(partOf(tongued, 'frame/stile/left'), 'groove')[0]?.depth.value, 6);
   assert.equal(operations(partOf(both, 'side/left'), 'pockets')[0]?.face, 2, 'pockets on the hidden outside');
   const exposed = framed({ ends: { left: 'exposed' } });
   assert.equal(operations(partOf(exposed, 'side/left'), 'pockets')[0]?.plugged, true);
@@ -332,7 +332,7 @@ test('a face frame: overhangs by end, tenons, tongue, drop and packing', () => {
 test('frame pockets stay on the front edge that is there', () => {
   const notched = box({ school: 'faceFrame', toe: { kind: 'notched', height: 100 } });
   const [pockets] = operations(partOf(notched, 'side/left'), 'pockets');
-  assert.ok(pockets?.positions.every((position) => position.mm > 100 && position.mm < 720));
+  assert.ok(pockets?.positions.every((position) => position.value > 100 && position.value < 720));
 });
 
 test('middle rails and stiles stand where the openings divide', () => {
@@ -383,8 +383,8 @@ test('every role takes its own material', () => {
   );
   assert.equal(partOf(solved, 'bottom').material.id, 'front18');
   assert.equal(partOf(solved, 'divider/a').material.id, 'oak20');
-  assert.equal(partOf(solved, 'back').thickness.mm, 18);
-  assert.equal(solved.box.grooveWidth.mm, 18.3);
+  assert.equal(partOf(solved, 'back').thickness.value, 18);
+  assert.equal(solved.box.grooveWidth.value, 18.3);
 });
 
 test('legs stand in pairs by width, and past 900 also under each partition', () => {
@@ -430,7 +430,7 @@ test('on legs the toe returns round an end that shows, up to the back of the boa
   const [board, back] = [partOf(solved, 'toe/board').extent, partOf(solved, 'toe/return/left').extent];
   assert.equal(back.min[1], board.max[1]);
   assert.equal(back.min[0], board.min[0]);
-  assert.equal(back.max[1], solved.box.sideDepth.mm);
+  assert.equal(back.max[1], solved.box.sideDepth.value);
   assert.equal(solved.fittings.find(({ name }) => name === 'Toe corner piece')?.quantity, 1);
 });
 
@@ -443,9 +443,9 @@ test('a filler is flush with the fronts on a strip behind it, and the toe goes o
     const strip = partOf(solved, 'filler/right/return').extent;
     for (const front of solved.fronts) assert.ok(Math.abs(front.extent.min[1] - filler.min[1]) < 1e-6, fit);
     assert.equal(strip.min[1], filler.max[1]);
-    assert.equal(strip.min[0], solved.box.width.mm);
+    assert.equal(strip.min[0], solved.box.width.value);
     assert.equal(partOf(solved, 'plinth/front').extent.max[0], filler.max[0]);
-    assert.equal(partOf(solved, 'plinth/rear').extent.max[0], solved.box.width.mm);
+    assert.equal(partOf(solved, 'plinth/rear').extent.max[0], solved.box.width.value);
   }
 });
 
@@ -456,10 +456,10 @@ test('solid sides carry the trimming allowance in their rough size, sheet sides 
       'side/left',
     );
   const [solid, sheet] = [side('oak20'), side('birch18')];
-  assert.equal(solid.cutLength.mm - solid.length.mm, 7);
-  assert.equal(solid.cutWidth.mm - solid.width.mm, 7);
-  assert.equal(sheet.cutLength.mm, sheet.length.mm);
-  assert.equal(sheet.cutWidth.mm, sheet.width.mm);
+  assert.equal(solid.cutLength.value - solid.length.value, 7);
+  assert.equal(solid.cutWidth.value - solid.width.value, 7);
+  assert.equal(sheet.cutLength.value, sheet.length.value);
+  assert.equal(sheet.cutWidth.value, sheet.width.value);
 });
 
 test('sheet panels that stop at the back of solid sides leave what the sides shrink; others do not', () => {
@@ -474,12 +474,12 @@ test('sheet panels that stop at the back of solid sides leave what the sides shr
   const solid = shelved({ school: 'traditional', top: { kind: 'full' } });
   const depth = (key: string) => partOf(solid, key).extent.max[1] - partOf(solid, key).extent.min[1];
   // Oak across 558: coefficient and change of moisture of the starting material.
-  const shrink = solid.box.clearDepth.mm - depth('bottom');
+  const shrink = solid.box.clearDepth.value - depth('bottom');
   assert.ok(shrink > 5 && shrink < 12, `${shrink}`);
   assert.ok(Math.abs(depth('divider/o1') - depth('bottom')) < 1e-9);
   assert.ok(Math.abs(depth('top') - depth('bottom')) < 1e-9);
   const sheet = shelved({ back: { kind: 'rabbeted' } });
-  assert.equal(partOf(sheet, 'bottom').extent.max[1], sheet.box.clearDepth.mm);
+  assert.equal(partOf(sheet, 'bottom').extent.max[1], sheet.box.clearDepth.value);
 });
 
 test('end panels, fillers and the sides of wall cabinets are banded as decided; what a bander mills off is cut on', () => {
@@ -490,18 +490,18 @@ test('end panels, fillers and the sides of wall cabinets are banded as decided; 
   const panel = partOf(all, 'end/left');
   assert.equal(panel.bands.length, 4);
   assert.ok(
-    Math.abs(panel.length.mm - 2 * 0.5 + 2 * 0.5 - panel.cutLength.mm) < 1e-9,
+    Math.abs(panel.length.value - 2 * 0.5 + 2 * 0.5 - panel.cutLength.value) < 1e-9,
     'less two bands, and milled twice',
   );
   const side = partOf(all, 'side/left');
-  assert.ok(Math.abs(side.width.mm - 0.5 + 0.5 - side.cutWidth.mm) < 1e-9);
-  assert.equal(side.cutLength.mm, side.length.mm, 'no band, nothing milled');
+  assert.ok(Math.abs(side.width.value - 0.5 + 0.5 - side.cutWidth.value) < 1e-9);
+  assert.equal(side.cutLength.value, side.length.value, 'no band, nothing milled');
   const filled = box({ ends: { left: 'wall', right: 'wall', filler: 'strip', scribe: 30 } });
   assert.equal(bands(partOf(filled, 'filler/left')), 'right');
   assert.equal(bands(partOf(filled, 'filler/right')), 'left');
   const wall = box({ banding: { undersides: 'banded' } }, { from: 'wall' });
   assert.equal(bands(partOf(wall, 'side/left')), 'front,bottom');
-  assert.equal(partOf(wall, 'side/left').cutLength.mm, partOf(wall, 'side/left').length.mm - 0.5);
+  assert.equal(partOf(wall, 'side/left').cutLength.value, partOf(wall, 'side/left').length.value - 0.5);
   assert.equal(
     bands(partOf(box({ banding: { undersides: 'banded' } }), 'side/left')),
     'front',

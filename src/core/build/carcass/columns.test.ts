@@ -20,14 +20,14 @@ test('worked case: the line of the second shelf is moved by 32 and keeps 12 and 
   const { screw } = given;
   const first = spacedAlong(length(given.depth), length(screw.first), length(screw.most));
   nearAll(
-    first.map(({ mm }) => mm),
+    first.map(({ value: mm }) => mm),
     expect.leftLine,
   );
-  const facing = first.map(({ mm }) => ({ at: mm, half: screw.diameter / 2 }));
-  const second = movedClear([first], length(given.depth), 4, facing).map(({ mm }) => mm);
+  const facing = first.map(({ value: mm }) => ({ at: mm, half: screw.diameter / 2 }));
+  const second = movedClear([first], length(given.depth), 4, facing).map(({ value: mm }) => mm);
   nearAll(second, expect.rightLine);
-  nearAll([(second[0] ?? 0) - (first[0]?.mm ?? 0)], [expect.rightLineMovedBy]);
-  const gaps = second.flatMap((b) => first.map((a) => Math.abs(b - a.mm) - 4 - screw.diameter / 2));
+  nearAll([(second[0] ?? 0) - (first[0]?.value ?? 0)], [expect.rightLineMovedBy]);
+  const gaps = second.flatMap((b) => first.map((a) => Math.abs(b - a.value) - 4 - screw.diameter / 2));
   nearAll([Math.min(...gaps)], [expect.edgeToEdge]);
 });
 
@@ -49,16 +49,16 @@ test('worked case: plates on both faces of a partition at one height: one door i
   const solved = hung(given.partition, 1);
   const [one, two] = solved.fitted.hinges;
   assert.ok(one && two);
-  const heights = (door: typeof one) => door.places.map(({ onCase }) => onCase.mm);
+  const heights = (door: typeof one) => door.places.map(({ onCase }) => onCase.value);
   heights(two).forEach((height, at) =>
     assert.equal(Math.abs(height - (heights(one)[at] ?? Number.NaN)), expect.movedBy, 'moved by two steps'),
   );
   for (const door of [one, two])
     for (const { onDoor, onCase } of door.places)
-      assert.ok(Math.abs(onCase.mm - onDoor.mm - door.front.v.low.mm) < 1e-6);
+      assert.ok(Math.abs(onCase.value - onDoor.value - door.front.v.low.value) < 1e-6);
   const plates = partOf(solved, 'divider/o1').machining.filter(({ by }) => by.kind === 'hinges' && by.what === 'plate');
   assert.equal(plates.length, 2);
-  const depth = plates.reduce((sum, each) => sum + (each.kind === 'holes' ? (each.depth?.mm ?? 0) : 0), 0);
+  const depth = plates.reduce((sum, each) => sum + (each.kind === 'holes' ? (each.depth?.value ?? 0) : 0), 0);
   assert.equal(depth, expect.platesTogether);
   assert.equal(depth <= given.partition - 1, expect.platesFit);
   // A thick partition takes both at one height.
@@ -82,7 +82,8 @@ test('only the first of two parts on one place of a panel is screwed through it'
   assert.equal(stretchers.length, 4);
   assert.equal(through.length, 2);
   assert.equal(dowels.length, 2);
-  const line = (each: Operation | undefined) => (each?.kind === 'holes' ? each.positions.map(({ mm }) => mm) : []);
+  const line = (each: Operation | undefined) =>
+    each?.kind === 'holes' ? each.positions.map(({ value: mm }) => mm) : [];
   for (const screw of line(through[0])) for (const dowel of line(dowels[0])) assert.ok(Math.abs(screw - dowel) > 9.2);
 });
 

@@ -38,19 +38,22 @@ function wallCabinet(settings: SettingOverrides = {}, shelves = 1): SolvedCabine
   return solveCabinet(job, job.cabinets[0] as Cabinet);
 }
 
-const size = ({ length, width }: { length: { mm: number }; width: { mm: number } }) => [length.mm, width.mm];
+const size = ({ length, width }: { length: { value: number }; width: { value: number } }) => [
+  length.value,
+  width.value,
+];
 const near = (a: readonly number[], b: readonly number[]) =>
   a.length === b.length && a.every((value, at) => Math.abs(value - (b[at] as number)) < 1e-6);
 
 test('worked case: a partition is notched round the nailers that run through in front of the back', () => {
   const solved = wallCabinet();
   assert.ok(near(size(partOf(solved, 'nailer/high')), expect.nailer));
-  assert.equal(solved.box.clearDepth.mm, expect.clearDepth);
+  assert.equal(solved.box.clearDepth.value, expect.clearDepth);
   const partition = solved.parts.find(({ role }) => role === 'partition');
   assert.ok(partition && near(size(partition), expect.partition));
   const notches = partition.machining.filter((each) => each.kind === 'notch');
   assert.deepEqual(
-    notches.map(({ corner, alongLength, alongWidth }) => [corner.join(' '), alongWidth.mm, alongLength.mm]),
+    notches.map(({ corner, alongLength, alongWidth }) => [corner.join(' '), alongWidth.value, alongLength.value]),
     [
       ['u1 v1', expect.partitionNotches[0].depth, expect.partitionNotches[0].height],
       ['u0 v1', expect.partitionNotches[1].depth, expect.partitionNotches[1].height],
@@ -102,7 +105,7 @@ test('a nailer is held by two at each end, and along the panel it lies against a
     for (const each of bored) assert.ok(each.positions.length >= 2, `${kind}: ${each.reason}`);
     const along = held.find(({ part }) => part.role === 'top');
     assert.ok(along && along.each.kind === 'holes');
-    const places = along.each.positions.map(({ mm }) => mm);
+    const places = along.each.positions.map(({ value: mm }) => mm);
     for (const [at, place] of places.entries()) if (at > 0) assert.ok(place - (places[at - 1] as number) <= 250);
   }
 });
@@ -123,7 +126,12 @@ test('a stretcher is let in by a recess of its end, a partition under two of the
   });
   const recesses = partOf(solved, 'side/left').machining.filter((each) => each.kind === 'recess');
   assert.deepEqual(
-    recesses.map(({ alongLength, alongWidth, depth, holds }) => [alongLength.mm, alongWidth.mm, depth.mm, holds]),
+    recesses.map(({ alongLength, alongWidth, depth, holds }) => [
+      alongLength.value,
+      alongWidth.value,
+      depth.value,
+      holds,
+    ]),
     [
       [18, 100, 6, 'stretcher/front'],
       [100, 18, 6, 'stretcher/rear'],

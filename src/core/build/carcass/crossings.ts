@@ -95,13 +95,13 @@ export function crossingsOf(context: Where): Crossing[] {
 const PLAY = length(1, 'play round the rail');
 
 function overlaps(a: Span, b: Span): boolean {
-  return a.low.mm < b.high.mm - 1e-6 && b.low.mm < a.high.mm - 1e-6;
+  return a.low.value < b.high.value - 1e-6 && b.low.value < a.high.value - 1e-6;
 }
 
 /** How far back something may reach that lies between two heights: the clear depth, or the face of a rail there. */
 export function clearDepthAt(box: Box, crossings: readonly Crossing[], z: Span): Dim {
-  const rails = crossings.filter((rail) => overlaps(rail.z, z) && rail.y.high.mm >= box.clearDepth.mm - 1e-6);
-  const [first] = [...rails].sort((a, b) => a.y.low.mm - b.y.low.mm);
+  const rails = crossings.filter((rail) => overlaps(rail.z, z) && rail.y.high.value >= box.clearDepth.value - 1e-6);
+  const [first] = [...rails].sort((a, b) => a.y.low.value - b.y.low.value);
   return first ? first.y.low.as('clear depth at the nailer') : box.clearDepth;
 }
 
@@ -130,14 +130,14 @@ export function notchedRound(
   const ends: { lower: EndLacks; upper: EndLacks } = { lower: {}, upper: {} };
   for (const rail of crossings) {
     if (rail.divided || !overlaps(rail.z, z) || !overlaps(rail.y, y)) continue;
-    const atRear = rail.y.high.mm >= y.high.mm - 1e-6;
+    const atRear = rail.y.high.value >= y.high.value - 1e-6;
     const deep = (atRear ? spanBetween(rail.y.low, y.high) : spanBetween(y.low, rail.y.high)).size.as('notch depth');
     const low = rail.z.low.minus(PLAY);
     const high = rail.z.high.plus(PLAY);
     const edge = atRear ? 'v1' : 'v0';
     const why = { reason: 'the rail runs through', by: { kind: 'crossing' }, holds: rail.key } as const;
-    const lower = low.mm <= z.low.mm + PLAY.mm;
-    const upper = high.mm >= z.high.mm - PLAY.mm;
+    const lower = low.value <= z.low.value + PLAY.value;
+    const upper = high.value >= z.high.value - PLAY.value;
     if (lower || upper) {
       machining.push({
         kind: 'notch',

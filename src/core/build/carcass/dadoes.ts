@@ -13,11 +13,11 @@ const NARROW = 0.6;
  * short of it. Undefined where it runs out.
  */
 export function stopShort(joint: Joint, part: Part, { joints, frame }: ResolvedSettings): Dim | undefined {
-  if (joints.dadoStop.mm <= 0 || joint.runs === 'along' || frame.fitted.value === 'fitted') return undefined;
+  if (joints.dadoStop.value <= 0 || joint.runs === 'along' || frame.fitted.value === 'fitted') return undefined;
   if (part.bands.some(({ edge }) => edge === 'v0')) return undefined;
   const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
-  if (front.mm < 0 || joint.depth.mm <= 2 * joints.dadoStop.mm) return undefined;
-  return front.mm === 0 ? joints.dadoStop : largest(joints.dadoStop, front).as('dado stops short of the front edge');
+  if (front.value < 0 || joint.depth.value <= 2 * joints.dadoStop.value) return undefined;
+  return front.value === 0 ? joints.dadoStop : largest(joints.dadoStop, front).as('dado stops short of the front edge');
 }
 
 /** The corner cut out of what sits in a dado that stops short, so that it comes as far forward as the panel it joins. */
@@ -27,9 +27,9 @@ export function notchedFor(
   stop: Dim | undefined,
 ): { key: string; notch: Operation } | undefined {
   const corner = joint.corner ?? joint.member;
-  if (!stop || !corner || joint.engagement.mm <= 0) return undefined;
+  if (!stop || !corner || joint.engagement.value <= 0) return undefined;
   const short = stop.minus(measuredFrom(joint.front, edgeOf(part, 'v0')));
-  if (short.mm < SAME_PLANE) return undefined;
+  if (short.value < SAME_PLANE) return undefined;
   return {
     key: corner.key,
     notch: {
@@ -51,14 +51,14 @@ export function cutIn(joint: Joint, part: Part, face: Face, stop?: Dim): Operati
   const offset = measuredFrom(joint.level, edgeOf(part, 'u0')).as('near edge of the joint');
   const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   const toEnd = part.length.minus(offset).minus(thickness);
-  const atStart = Math.abs(offset.mm) < SAME_PLANE;
-  const atEnd = Math.abs(toEnd.mm) < SAME_PLANE;
-  if (joint.runs === 'along' || depth.mm < NARROW * part.width.mm)
+  const atStart = Math.abs(offset.value) < SAME_PLANE;
+  const atEnd = Math.abs(toEnd.value) < SAME_PLANE;
+  if (joint.runs === 'along' || depth.value < NARROW * part.width.value)
     return {
       kind: 'recess',
       face,
       u: { edge: 'u0', offset },
-      v: { edge: 'v0', offset: stop ?? (front.mm === 0 ? AT_FRONT : front.as('front of the joint')) },
+      v: { edge: 'v0', offset: stop ?? (front.value === 0 ? AT_FRONT : front.as('front of the joint')) },
       alongLength: thickness,
       alongWidth: stop ? depth.minus(stop.minus(front)) : depth,
       depth: engagement,

@@ -76,12 +76,12 @@ function divider(context: BuildContext, boundary: Boundary): BuilderResult {
 
 /** Where what stands behind a front begins; nothing where it reaches the carcass edge. */
 function frontOf({ front }: Boundary): { front?: Dim } {
-  return front && front.mm > 0 ? { front } : {};
+  return front && front.value > 0 ? { front } : {};
 }
 
 /** A depth from the carcass edge, less where it begins. */
 function behind(depth: Dim, { front }: Boundary): Dim {
-  return front && front.mm > 0 ? depth.minus(front).as('depth behind the front') : depth;
+  return front && front.value > 0 ? depth.minus(front).as('depth behind the front') : depth;
 }
 
 /**
@@ -95,13 +95,13 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
   const { v } = boundary.within.inside;
   const kind = resolved.settings.joints.partition.value;
   const entry = (end: 'low' | 'high'): Dim =>
-    takesDado(context, v[end].mm) ? box.engagement.partition : length(0, 'butts');
+    takesDado(context, v[end].value) ? box.engagement.partition : length(0, 'butts');
   const [lower, upper] = [entry('low'), entry('high')];
-  const ends = [lower, upper].filter((each) => each.mm > 0);
+  const ends = [lower, upper].filter((each) => each.value > 0);
   const height = ends.reduce((size, each) => size.plus(each), v.size);
   const z = {
-    low: lower.mm > 0 ? v.low.minus(lower).as('lower end of the partition') : v.low,
-    high: upper.mm > 0 ? v.high.plus(upper).as('upper end of the partition') : v.high,
+    low: lower.value > 0 ? v.low.minus(lower).as('lower end of the partition') : v.low,
+    high: upper.value > 0 ? v.high.plus(upper).as('upper end of the partition') : v.high,
     size: height,
   };
   const from = boundary.front ?? START;
@@ -125,13 +125,13 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
     const to = rear ? box.clearDepth.minus(rear) : box.clearDepth;
     return {
       normal: 'z',
-      plane: v[end === 'u0' ? 'low' : 'high'].mm,
+      plane: v[end === 'u0' ? 'low' : 'high'].value,
       level: boundary.inside.low,
       thickness,
       front,
-      depth: front.mm === 0 ? to : to.minus(front),
+      depth: front.value === 0 ? to : to.minus(front),
       // Where no dado can be cut it is screwed.
-      kind: kind === 'dado' && engagement.mm === 0 ? 'screws' : kind,
+      kind: kind === 'dado' && engagement.value === 0 ? 'screws' : kind,
       engagement,
       member: { key, end, pocketFace: 1, pocketsShow: true },
       reason: 'holds the partition',
@@ -143,7 +143,7 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
 
 /** True when the panel whose face lies at this height can be dadoed. */
 function takesDado({ box, boundaries, resolved }: BuildContext, z: number): boolean {
-  const near = (dim: Dim) => Math.abs(dim.mm - z) < 0.001;
+  const near = (dim: Dim) => Math.abs(dim.value - z) < 0.001;
   if (near(box.bottomTop)) return true;
   if (near(box.topUnderside)) return resolved.settings.top.kind.value === 'full';
   return boundaries.some(

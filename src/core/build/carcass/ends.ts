@@ -33,7 +33,7 @@ function endPanel({ box, resolved }: BuildContext, end: 'left' | 'right'): Part[
   const { settings, materials } = resolved;
   if (settings.ends[`${end}Panel`].value !== 'applied') return [];
   const { material, thickness } = materials.end;
-  const toFloor = box.underHeight.mm > 0;
+  const toFloor = box.underHeight.value > 0;
   const depth = settings.back.kind.value === 'applied' ? box.sideDepth.plus(materials.back.thickness) : box.sideDepth;
   return [
     makePart({
@@ -89,7 +89,7 @@ function filler(context: BuildContext, end: 'left' | 'right'): BuilderResult {
     axes: { u: '+z', v: '+x', w: '+y' },
     note: 'leave the wall edge for scribing',
   });
-  if (at.scribe.mm < strip.thickness.mm) return { parts: [front] };
+  if (at.scribe.value < strip.thickness.value) return { parts: [front] };
   const behind = makePart({
     key: `filler/${end}/return`,
     unit: front.key,

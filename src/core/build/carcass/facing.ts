@@ -16,7 +16,7 @@ export interface Line {
 
 /** Two lines on opposite faces of a panel face each other where what joins lies on one strip of it. */
 export function facingLines(lines: readonly Line[], face: Face, joint: Joint): Line[] {
-  const [from, to] = [joint.level.mm, joint.level.mm + joint.thickness.mm];
+  const [from, to] = [joint.level.value, joint.level.value + joint.thickness.value];
   return lines.filter((line) => line.face !== face && line.from < to - SAME && line.to > from + SAME);
 }
 
@@ -34,13 +34,13 @@ export function kindFacing(kind: JointKind): JointKind {
 export function halfOf(kind: JointKind, { fasteners }: ResolvedSettings): number | undefined {
   switch (kind) {
     case 'screws':
-      return fasteners.pilot.mm / 2;
+      return fasteners.pilot.value / 2;
     case 'pocket':
-      return SCREW_WAY.mm / 2;
+      return SCREW_WAY.value / 2;
     case 'dowels':
-      return fasteners.dowel.mm / 2;
+      return fasteners.dowel.value / 2;
     case 'tenons':
-      return fasteners.tenonLength.mm / 2;
+      return fasteners.tenonLength.value / 2;
     default:
       return undefined;
   }
@@ -68,8 +68,8 @@ export function movedClear(
   const [places = []] = usual;
   const clear = (at: number, apart: number) =>
     facing.every((other) => Math.abs(other.at - at) >= other.half + half + apart - 1e-6);
-  if (places.every(({ mm }) => clear(mm, APART[0]))) return places;
-  const within = (at: number) => at >= END && at <= width.mm - END;
+  if (places.every(({ value: mm }) => clear(mm, APART[0]))) return places;
+  const within = (at: number) => at >= END && at <= width.value - END;
   const moved = (place: Dim, by: number) =>
     by === 0
       ? place
@@ -77,16 +77,16 @@ export function movedClear(
   for (const apart of APART) {
     for (const line of usual)
       for (const steps of [1, -1, 2, -2]) {
-        const [first, last] = [(line[0]?.mm ?? 0) + steps * MOVE, (line.at(-1)?.mm ?? 0) + steps * MOVE];
-        const fits = first <= BEGIN && width.mm - last <= BEGIN;
-        if (fits && line.every(({ mm }) => within(mm + steps * MOVE) && clear(mm + steps * MOVE, apart)))
+        const [first, last] = [(line[0]?.value ?? 0) + steps * MOVE, (line.at(-1)?.value ?? 0) + steps * MOVE];
+        const fits = first <= BEGIN && width.value - last <= BEGIN;
+        if (fits && line.every(({ value: mm }) => within(mm + steps * MOVE) && clear(mm + steps * MOVE, apart)))
           return line.map((place) => moved(place, steps * MOVE));
       }
     if (places.length > 2) {
-      const each = places.map(({ mm }) => NEAR.find((by) => within(mm + by) && clear(mm + by, apart)));
+      const each = places.map(({ value: mm }) => NEAR.find((by) => within(mm + by) && clear(mm + by, apart)));
       if (each.every((by) => by !== undefined)) return places.map((place, at) => moved(place, each[at] ?? 0));
     }
-    const pair = places.length <= 2 ? pairClear(width.mm, half, (at) => clear(at, apart)) : undefined;
+    const pair = places.length <= 2 ? pairClear(width.value, half, (at) => clear(at, apart)) : undefined;
     if (pair)
       return pair.map((at) => length(at, 'clear of what is fastened to the other face').as('position along the joint'));
   }

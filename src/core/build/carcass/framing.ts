@@ -38,16 +38,16 @@ function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | '
   const { foot, height } = frameSizes(box, resolved);
   // Above the toe, where the sides are notched there is no front edge; and only where the stile stands before it.
   const start = edgeOf(side, 'u0');
-  const low = foot.mm > box.floor.mm ? foot : box.floor;
-  const from = low.mm > start.mm ? measuredFrom(low, start) : length(0, 'lower end of the side');
+  const low = foot.value > box.floor.value ? foot : box.floor;
+  const from = low.value > start.value ? measuredFrom(low, start) : length(0, 'lower end of the side');
   const head = foot.plus(height).as('upper end of the frame');
   const end = edgeOf(side, 'u1');
-  const run = measuredFrom(measuredFrom(head.mm < end.mm ? head : end, start), from).as('side behind the stile');
-  if (run.mm < fasteners.first.mm) return undefined;
+  const run = measuredFrom(measuredFrom(head.value < end.value ? head : end, start), from).as('side behind the stile');
+  if (run.value < fasteners.first.value) return undefined;
   const usual = spacedAlong(run, fasteners.first, fasteners.pocketSpacing).map((position) =>
-    from.mm > 0 ? position.plus(from).as('position along the side') : position,
+    from.value > 0 ? position.plus(from).as('position along the side') : position,
   );
-  const within = [TAKEN, side.length.mm - TAKEN] as const;
+  const within = [TAKEN, side.length.value - TAKEN] as const;
   const positions = clearOf(usual, within, takenBefore(side), 'moved clear of a joint');
   if (positions.length === 0) return undefined;
   return {
@@ -80,14 +80,21 @@ function takenBefore(side: Part): Runs {
       .filter(({ low }) => low[1] < POCKET.reach + 2)
       .map(({ low, high }) => [low[0], high[0]] as const)
       // What runs along the edge is beside every pocket alike.
-      .filter(([from, to]) => to - from < side.length.mm / 2)
+      .filter(([from, to]) => to - from < side.length.value / 2)
       .map(([from, to]) => [from - TAKEN, to + TAKEN] as const)
   );
 }
 
 /** As many of these as stand clear of what is taken, moved the least in all. */
 function clearOf(usual: readonly Dim[], within: readonly [number, number], taken: Runs, why: string): readonly Dim[] {
-  const row = { regular: usual.map(({ mm }) => mm), within, apart: 2 * TAKEN, taken, furthest: FURTHEST, least: 1 };
+  const row = {
+    regular: usual.map(({ value: mm }) => mm),
+    within,
+    apart: 2 * TAKEN,
+    taken,
+    furthest: FURTHEST,
+    least: 1,
+  };
   const placed = placeRow(row);
   return placed.ok ? atPlaces(usual, placed.places, why) : [];
 }
@@ -100,19 +107,19 @@ export function bottomPockets({ box, boundaries, resolved }: BuildContext, botto
   const { frame, fasteners } = resolved.settings;
   if (frame.fitted.value !== 'fitted') return [];
   const { foot } = frameSizes(box, resolved);
-  const middle = box.bottomTop.mm - resolved.materials.bottom.thickness.mm / 2;
-  if (middle < foot.mm + EDGE || middle > foot.mm + frame.bottomRail.mm - EDGE) return [];
+  const middle = box.bottomTop.value - resolved.materials.bottom.thickness.value / 2;
+  if (middle < foot.value + EDGE || middle > foot.value + frame.bottomRail.value - EDGE) return [];
   const opening = frameOpening(box, resolved);
-  const partitions = boundaries.filter(({ axis }) => axis === 'columns').map(({ centre }) => centre.mm);
+  const partitions = boundaries.filter(({ axis }) => axis === 'columns').map(({ centre }) => centre.value);
   const usual = spacedAlong(opening.size, fasteners.first, fasteners.pocketSpacing).map((position) =>
     measuredFrom(position.plus(opening.low), bottom.low).as('position along the bottom'),
   );
   const taken = partitions.map((centre) => {
-    const middle = centre - bottom.low.mm;
+    const middle = centre - bottom.low.value;
     return [middle - FROM_PARTITION, middle + FROM_PARTITION] as const;
   });
-  const from = opening.low.mm - bottom.low.mm;
-  const within = [from + TAKEN, from + opening.size.mm - TAKEN] as const;
+  const from = opening.low.value - bottom.low.value;
+  const within = [from + TAKEN, from + opening.size.value - TAKEN] as const;
   const positions = clearOf(usual, within, taken, 'moved clear of a partition');
   if (positions.length === 0) return [];
   return [
@@ -155,7 +162,7 @@ export function framePaths(context: BuildContext, parts: readonly Part[]): [stri
             from: hand === 'left' ? 'v0' : 'v1',
             offset: beyond.plus(thickness.over(2)).as('middle of the side behind the stile'),
             positions: pockets.positions.map((position) =>
-              measuredFrom(foot.mm === 0 ? position : position.plus(foot), from),
+              measuredFrom(foot.value === 0 ? position : position.plus(foot), from),
             ),
             diameter: SCREW_WAY,
             depth: resolved.settings.fasteners.pocketReach,

@@ -80,7 +80,7 @@ export function between(
   const joints = (['u0', 'u1'] as const).map(
     (end): Joint => ({
       normal: 'x',
-      plane: (end === 'u0' ? region.h.low : region.h.high).mm,
+      plane: (end === 'u0' ? region.h.low : region.h.high).value,
       level: draft.underside,
       thickness,
       front,
@@ -261,7 +261,7 @@ function upright(context: BuildContext): { part: Part; joints: Joint[] } {
     (end): Joint => ({
       normal: 'x',
       runs: 'along',
-      plane: (end === 'u0' ? region.h.low : region.h.high).mm,
+      plane: (end === 'u0' ? region.h.low : region.h.high).value,
       level: z.low,
       thickness: z.size,
       front: y.low,

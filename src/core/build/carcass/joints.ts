@@ -94,7 +94,7 @@ function clearOfOtherFace(
   const facing = facingLines(known, seat.face, wanted);
   const joint = facing.length > 0 ? { ...wanted, kind: kindFacing(wanted.kind) } : wanted;
   const own = halfOf(joint.kind, settings) ?? half;
-  const start = joint.front.mm + seat.start.mm;
+  const start = joint.front.value + seat.start.value;
   const there = facing.flatMap((line) => line.positions.map((at) => ({ at: at - start, half: line.half })));
   const usual = placesOf(joint, seat, settings);
   const places =
@@ -103,9 +103,9 @@ function clearOfOtherFace(
       : clearOfCuts(joint, seat, usual, cut, settings);
   known.push({
     face: seat.face,
-    from: joint.level.mm,
-    to: joint.level.mm + joint.thickness.mm,
-    positions: places.map(({ mm }) => mm + start),
+    from: joint.level.value,
+    to: joint.level.value + joint.thickness.value,
+    positions: places.map(({ value: mm }) => mm + start),
     half: own,
   });
   return { joint, places };
@@ -128,7 +128,7 @@ function screwPath(
   const by: By = { kind: 'joint', what: 'way' };
   if (joint.kind === 'screws') {
     const { reach: depth } = screwInto(seat.part, joint.member.end, member, fasteners);
-    if (depth.mm <= 0) return undefined;
+    if (depth.value <= 0) return undefined;
     const reason = `way of the screws: ${joint.reason}`;
     const inEnd = inMember(joint, joint.member, member, seat, places);
     return { key: member.key, operation: { kind: 'edge holes', ...inEnd, diameter, depth, reason, by } };
@@ -160,12 +160,12 @@ function inMember(
   // What joins may begin before the joint does, as a side with a tongue on its front.
   const own = edgeOf(member, end.startsWith('u') ? 'v0' : 'u0');
   const begins = joint.runs === 'along' ? joint.level : joint.front;
-  const by = (start.mm === 0 ? begins : begins.plus(start)).minus(own);
+  const by = (start.value === 0 ? begins : begins.plus(start)).minus(own);
   return {
     edge: end,
     offset,
     positions:
-      Math.abs(by.mm) < SAME_PLANE ? places : places.map((place) => place.plus(by).as('position along the end')),
+      Math.abs(by.value) < SAME_PLANE ? places : places.map((place) => place.plus(by).as('position along the end')),
   };
 }
 
@@ -181,7 +181,7 @@ function machineJoint(
   const { part, face } = seat;
   const by: By = { kind: 'joint', what: joint.kind };
   if (joint.kind === 'dado' || joint.kind === 'rabbet') {
-    if (joint.engagement.mm <= 0) return { receiver: [], member: [] };
+    if (joint.engagement.value <= 0) return { receiver: [], member: [] };
     const stop = stopShort(joint, part, settings);
     return { receiver: [cutIn(joint, part, face, stop)], member: [], notched: notchedFor(joint, part, stop) };
   }

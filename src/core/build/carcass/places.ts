@@ -31,9 +31,9 @@ export function screwInto(
   const { screwLength, screwStep } = fasteners;
   const room = member && (end?.startsWith('v') ? member.width : member.length);
   const usual = { length: screwLength, reach: screwInEnd(part.thickness, fasteners) };
-  if (!room || room.mm >= screwLength.mm) return usual;
+  if (!room || room.value >= screwLength.value) return usual;
   const length = longestIn(part.thickness, room, screwStep);
-  if (length.mm >= screwLength.mm) return usual;
+  if (length.value >= screwLength.value) return usual;
   return { length, reach: length.minus(part.thickness).as('screw in the end of the part') };
 }
 
@@ -56,7 +56,7 @@ export function placesOf(joint: Joint, { depth, part }: Seat, settings: Resolved
     first,
     spacing,
     half,
-    ...(onEdge ? { beyond: screwInEnd(part.thickness, fasteners).mm + SCREW_WAY.mm / 2 } : {}),
+    ...(onEdge ? { beyond: screwInEnd(part.thickness, fasteners).value + SCREW_WAY.value / 2 } : {}),
   });
 }
 
@@ -71,7 +71,7 @@ export function onReceiver(joint: Joint, { part, start }: Seat, places: readonly
   const level = measuredFrom(joint.level, edgeOf(part, 'u0'));
   const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
   const moved = (by: Dim) =>
-    by.mm === 0 ? places : places.map((place) => place.plus(by).as('position along the joint'));
+    by.value === 0 ? places : places.map((place) => place.plus(by).as('position along the joint'));
   if (joint.runs === 'along')
     return {
       from: 'v0',
@@ -81,7 +81,7 @@ export function onReceiver(joint: Joint, { part, start }: Seat, places: readonly
   return {
     from: 'u0',
     offset: level.plus(joint.thickness.over(2)).as('centre line of the joint'),
-    positions: moved(start.mm === 0 ? front : front.plus(start)),
+    positions: moved(start.value === 0 ? front : front.plus(start)),
   };
 }
 
@@ -102,31 +102,35 @@ export function clearOfCuts(
   const half = halfOf(joint.kind, settings) ?? 0;
   const { part, face } = seat;
   const { from, offset, positions } = onReceiver(joint, seat, usual);
-  const by = (positions[0]?.mm ?? 0) - (usual[0]?.mm ?? 0);
+  const by = (positions[0]?.value ?? 0) - (usual[0]?.value ?? 0);
   const other: Face = face === 1 ? 2 : 1;
   const into: Readonly<Record<JointKind, { face: Face; depth: number } | undefined>>[JointKind] = {
-    screws: { face: other, depth: part.thickness.mm },
-    pocket: { face, depth: fasteners.pocketReach.mm },
-    dowels: { face, depth: fasteners.dowelInFace.mm },
-    tenons: { face, depth: fasteners.tenonDepth.mm },
+    screws: { face: other, depth: part.thickness.value },
+    pocket: { face, depth: fasteners.pocketReach.value },
+    dowels: { face, depth: fasteners.dowelInFace.value },
+    tenons: { face, depth: fasteners.tenonDepth.value },
     dado: undefined,
     rabbet: undefined,
   }[joint.kind];
   if (!into) return usual;
   const bore = {
     ...into,
-    depth: Math.min(into.depth, part.thickness.mm),
+    depth: Math.min(into.depth, part.thickness.value),
     diameter: 2 * half,
     beside: BESIDE,
     behind: 0,
   } as const;
-  const taken = takenAlong([...part.machining, ...cut], sizeOf(part), bore, from === 'v0' ? 'u' : 'v', offset.mm).map(
-    ([low, high]) => [low - by, high - by] as const,
-  );
-  if (usual.every(({ mm }) => taken.every(([low, high]) => mm <= low || mm >= high))) return usual;
-  const long = joint.runs === 'along' ? joint.thickness.mm : seat.depth.mm;
+  const taken = takenAlong(
+    [...part.machining, ...cut],
+    sizeOf(part),
+    bore,
+    from === 'v0' ? 'u' : 'v',
+    offset.value,
+  ).map(([low, high]) => [low - by, high - by] as const);
+  if (usual.every(({ value: mm }) => taken.every(([low, high]) => mm <= low || mm >= high))) return usual;
+  const long = joint.runs === 'along' ? joint.thickness.value : seat.depth.value;
   const placed = placeRow({
-    regular: usual.map(({ mm }) => mm),
+    regular: usual.map(({ value: mm }) => mm),
     within: [FROM_END + half, long - FROM_END - half],
     apart: 2 * half + APART,
     taken,

@@ -17,13 +17,13 @@ test('a screw goes on through the side into the end of the bottom by what is lef
     (each): each is EdgeHoles => each.kind === 'edge holes' && each.edge === 'u0',
   );
   assert.ok(way);
-  assert.ok(Math.abs(way.depth.mm - (50 - 17.8)) < 1e-9);
-  assert.equal(way.offset.mm, 17.8 / 2, 'along the middle of its thickness');
+  assert.ok(Math.abs(way.depth.value - (50 - 17.8)) < 1e-9);
+  assert.equal(way.offset.value, 17.8 / 2, 'along the middle of its thickness');
   const bored = partOf(solved, 'side/left').machining.find(({ reason }) => reason === 'screws: carries the bottom');
   assert.ok(bored?.kind === 'holes');
   assert.deepEqual(
-    way.positions.map(({ mm }) => mm),
-    bored.positions.map(({ mm }) => mm),
+    way.positions.map(({ value: mm }) => mm),
+    bored.positions.map(({ value: mm }) => mm),
     'one way for each hole',
   );
 });
@@ -35,8 +35,8 @@ test('a pocket screw goes out of the bottom into the inside face of the side', (
   );
   assert.ok(way);
   assert.equal(way.face, 1);
-  assert.equal(way.depth?.mm, 12);
-  assert.equal(way.offset.mm, 9, 'in the middle of the bottom');
+  assert.equal(way.depth?.value, 12);
+  assert.equal(way.offset.value, 9, 'in the middle of the bottom');
   assert.deepEqual(screwLines(solveWith(joints('dowels')), 'side/left'), [], 'dowels are bored, and need no way');
 });
 
@@ -51,7 +51,7 @@ test('screws that pull a frame on go into the backs of its stiles, behind the mi
   assert.ok(way?.kind === 'holes');
   assert.equal(way.face, 2);
   const stile = partOf(solved, 'frame/stile/left');
-  const [x] = toCabinet(stile.placement, 0, way.offset.mm, 0);
+  const [x] = toCabinet(stile.placement, 0, way.offset.value, 0);
   const { min, max } = partOf(solved, 'side/left').extent;
   assert.ok(Math.abs(x - (min[0] + max[0]) / 2) < 1e-9);
   const pockets = partOf(solved, 'side/left').machining.find(({ kind }) => kind === 'pockets');
@@ -66,16 +66,16 @@ test('two dowels in a stretcher on edge stand one above the other, a quarter of 
   );
   assert.ok(holes);
   assert.deepEqual(
-    holes.positions.map(({ mm }) => mm),
+    holes.positions.map(({ value: mm }) => mm),
     [25, 75],
   );
-  assert.equal(holes.offset.mm, 9);
+  assert.equal(holes.offset.value, 9);
   const inSide = partOf(solved, 'side/left').machining.find(({ reason }) => /dowels: carries the upright/.test(reason));
   assert.ok(inSide?.kind === 'holes');
   const side = partOf(solved, 'side/left').placement;
   const stretcher = partOf(solved, 'stretcher/rear').placement;
-  const [, sy, sz] = toCabinet(side, inSide.positions[0]?.mm ?? 0, inSide.offset.mm, 0);
-  const [, ty, tz] = toCabinet(stretcher, 0, holes.positions[0]?.mm ?? 0, holes.offset.mm);
+  const [, sy, sz] = toCabinet(side, inSide.positions[0]?.value ?? 0, inSide.offset.value, 0);
+  const [, ty, tz] = toCabinet(stretcher, 0, holes.positions[0]?.value ?? 0, holes.offset.value);
   assert.ok(Math.abs(sy - ty) < 0.01 && Math.abs(sz - tz) < 0.01, `${sy} ${sz} is not ${ty} ${tz}`);
 });
 
@@ -89,8 +89,8 @@ test('every way begins at a joint: on the part it lies in, and within it', () =>
         for (const operation of operations) {
           assert.match(operation.reason, /^way of the (pocket )?screws/);
           if (!('positions' in operation)) continue;
-          for (const { mm } of operation.positions)
-            assert.ok(mm > -0.01 && mm < Math.max(part.length.mm, part.width.mm) + 0.01, `${key}: ${mm}`);
+          for (const { value: mm } of operation.positions)
+            assert.ok(mm > -0.01 && mm < Math.max(part.length.value, part.width.value) + 0.01, `${key}: ${mm}`);
         }
       }
     }),

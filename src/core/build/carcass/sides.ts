@@ -20,7 +20,7 @@ export const sides: Builder = (context) => {
         .plus(box.engagement.top)
         .as('upper end of the sides')
     : box.height.as('upper end of the sides');
-  const sideLength = start.mm === 0 ? end : end.minus(start);
+  const sideLength = start.value === 0 ? end : end.minus(start);
   const tongue =
     settings.frame.fitted.value === 'fitted' && settings.frame.attachment.value === 'tongue'
       ? settings.frame.tongue
@@ -60,7 +60,7 @@ function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {
   const below = end === 'u0';
   if (below ? !box.bottomUnder : !box.topOver) return [];
   const where = below ? 'bottom' : 'top';
-  const plane = below ? box.bottomTop.mm : box.topUnderside.mm;
+  const plane = below ? box.bottomTop.value : box.topUnderside.value;
   const made = sidesOf(resolved);
   return (['left', 'right'] as const).map((hand) => ({
     normal: 'z',

@@ -24,10 +24,10 @@ test('a dado stops short of a front edge that shows, and the corner of what sits
   const side = partOf(solved, 'side/left');
   const dadoes = side.machining.filter(({ kind, by }) => CUTS.has(kind) && by.kind === 'joint');
   assert.ok(dadoes.length > 0);
-  for (const dado of dadoes) assert.equal('stopped' in dado && dado.stopped?.start?.mm, 10);
+  for (const dado of dadoes) assert.equal('stopped' in dado && dado.stopped?.start?.value, 10);
   const notches = partOf(solved, 'bottom').machining.filter(({ kind }) => kind === 'notch');
   assert.deepEqual(
-    notches.map((notch) => notch.kind === 'notch' && [notch.corner, notch.alongLength.mm, notch.alongWidth.mm]),
+    notches.map((notch) => notch.kind === 'notch' && [notch.corner, notch.alongLength.value, notch.alongWidth.value]),
     [
       [['u0', 'v0'], 6, 10],
       [['u1', 'v0'], 6, 10],

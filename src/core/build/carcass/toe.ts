@@ -54,9 +54,9 @@ function toWalls({ box, resolved }: BuildContext, span: Span, label: string): Sp
       ? box[end === 'left' ? 'beyondLeft' : 'beyondRight']
       : START;
   const [left, right] = [under('left'), under('right')];
-  if (left.mm <= 0 && right.mm <= 0) return span;
-  const low = left.mm > 0 ? span.low.minus(left).as('wall at the left') : span.low;
-  const long = [left, right].reduce((size, each) => (each.mm > 0 ? size.plus(each) : size), span.size);
+  if (left.value <= 0 && right.value <= 0) return span;
+  const low = left.value > 0 ? span.low.minus(left).as('wall at the left') : span.low;
+  const long = [left, right].reduce((size, each) => (each.value > 0 ? size.plus(each) : size), span.size);
   return spanFrom(low, long.as(label).because('it goes on to the wall'));
 }
 
@@ -68,7 +68,7 @@ function below(height: Dim): Span {
 /** Partitions that stand on the bottom. */
 function onBottom({ boundaries, box }: BuildContext): Boundary[] {
   return boundaries.filter(
-    ({ kind, within }) => kind === 'partition' && Math.abs(within.inside.v.low.mm - box.bottomTop.mm) < 0.001,
+    ({ kind, within }) => kind === 'partition' && Math.abs(within.inside.v.low.value - box.bottomTop.value) < 0.001,
   );
 }
 
@@ -77,7 +77,7 @@ const ROOM_FOR_POCKETS = 140;
 
 /** True for a cross member so short that the rear rail is screwed on through its back, which is at the wall. */
 export function drivenFromBehind({ length: size }: Part): boolean {
-  return size.mm < ROOM_FOR_POCKETS;
+  return size.value < ROOM_FOR_POCKETS;
 }
 
 /** A ladder plinth: two rails full length, cross members at most 600 apart and one under each partition. */
@@ -100,12 +100,12 @@ function plinth(context: BuildContext): BuilderResult {
       axes: { u: '+x', v: '+z', w: where === 'front' ? '+y' : '-y' },
       piece: { kind: 'rail', where },
     });
-  const bays = Math.max(1, Math.ceil((railLength.mm - thickness.mm) / CROSS_SPACING - 1e-9));
+  const bays = Math.max(1, Math.ceil((railLength.value - thickness.value) / CROSS_SPACING - 1e-9));
   const spacing = railLength.minus(thickness).over(plain(bays, 'bays')).as('plinth cross member spacing');
   const places = Array.from({ length: bays + 1 }, (_, at) => (at === 0 ? x.low : x.low.plus(spacing.times(at))));
   const partitions = onBottom(context)
     .map((boundary) => boundary.centre.minus(thickness.over(2)).as('cross member under the partition'))
-    .filter((left) => places.every((place) => Math.abs(place.mm - left.mm) > thickness.mm));
+    .filter((left) => places.every((place) => Math.abs(place.value - left.value) > thickness.value));
   const front = spanFrom(setback, thickness);
   const crosses = [...places, ...partitions].map((left, at) =>
     makePart({

@@ -35,14 +35,14 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   const clear = clearDepthAt(box, crossings, z);
   const from = draft.front ?? START;
   const rear = shrink ? clear.minus(shrink) : clear;
-  const frameDepth = (from.mm > 0 ? rear.minus(from) : rear).as(`${draft.name.toLowerCase()} depth`);
+  const frameDepth = (from.value > 0 ? rear.minus(from) : rear).as(`${draft.name.toLowerCase()} depth`);
   const allowance = web.allowance;
   const extraWidth = allowance.over(2).as('half the allowance');
   const note = shrink
     ? 'glue the front 75 to 100 only; the rear runs dry so that the solid sides can move'
     : 'trimmed after glue-up';
   const crossLength = frameDepth.minus(web.member.times(2)).plus(web.tenon.times(2));
-  const count = crossMembersIn(frameWidth, web).mm;
+  const count = crossMembersIn(frameWidth, web).value;
   const pitch = frameWidth.minus(web.member).over(plain(count - 1, 'spaces'));
   const places = Array.from({ length: count }, (_, at) => (at === 0 ? START : pitch.times(at)));
   const { kind, standard } = kindOf(jointSettings[draft.where]);
@@ -76,7 +76,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       allowance: { width: extraWidth },
       stands: {
         x: spanFrom(at === 0 ? run.low : run.low.plus(along), web.member),
-        y: spanFrom(from.mm > 0 ? from.plus(inRails) : inRails, crossLength),
+        y: spanFrom(from.value > 0 ? from.plus(inRails) : inRails, crossLength),
         z,
       },
       axes: { u: '+y', v: '+x', w: '-z' },
@@ -85,10 +85,10 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
       note,
     }),
   );
-  const rails = { front: spanFrom(from, web.member), rear: spanTo(from.mm > 0 ? rear : frameDepth, web.member) };
+  const rails = { front: spanFrom(from, web.member), rear: spanTo(from.value > 0 ? rear : frameDepth, web.member) };
   const joint = (side: 'low' | 'high', depth: Span, member?: Joint['member']): Joint => ({
     normal: 'x',
-    plane: h[side].mm,
+    plane: h[side].value,
     level: draft.underside,
     thickness,
     front: depth.low,
@@ -126,8 +126,8 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
  * stays open between two of them, two at least.
  */
 export function crossMembersIn(width: Dim, { member, crossMembers }: ResolvedSettings['web']): Dim {
-  const room = Math.max(2, Math.floor((width.mm + member.mm / 2) / (member.mm * 1.5) + 1e-9));
-  if (decidedHere(crossMembers) || room >= crossMembers.mm) return crossMembers;
+  const room = Math.max(2, Math.floor((width.value + member.value / 2) / (member.value * 1.5) + 1e-9));
+  if (decidedHere(crossMembers) || room >= crossMembers.value) return crossMembers;
   return plain(room, 'cross members').because('the frame is too narrow for more');
 }
 

@@ -12,11 +12,11 @@ export function endReach(kind: JointKind, { settings, materials }: Resolved): nu
   const { fasteners } = settings;
   switch (kind) {
     case 'dowels':
-      return fasteners.dowelInEnd.mm;
+      return fasteners.dowelInEnd.value;
     case 'tenons':
-      return fasteners.tenonDepth.mm;
+      return fasteners.tenonDepth.value;
     case 'screws':
-      return Math.max(0, screwInEnd(materials.side.thickness, fasteners).mm);
+      return Math.max(0, screwInEnd(materials.side.thickness, fasteners).value);
     case 'pocket':
       return POCKET.reach;
     default:
@@ -53,7 +53,7 @@ const bored = ({ thickness }: WebStock) => ({
 /** In a rail for its cross members: a groove for their stub tenons, or dowel holes where they have none. */
 export function inRail(stock: WebStock, edge: 'v0' | 'v1', crosses: readonly PlacedCross[]): Operation {
   const { tenon, thickness } = stock;
-  if (tenon.mm > 0)
+  if (tenon.value > 0)
     return {
       kind: 'edge groove',
       edge,
@@ -67,7 +67,7 @@ export function inRail(stock: WebStock, edge: 'v0' | 'v1', crosses: readonly Pla
     kind: 'edge holes',
     edge,
     positions: crosses.flatMap(({ from, end }) =>
-      dowelsAcross(stock, end).map((at) => (from.mm === 0 ? at : from.plus(at).as('dowel along the rail'))),
+      dowelsAcross(stock, end).map((at) => (from.value === 0 ? at : from.plus(at).as('dowel along the rail'))),
     ),
     depth: DOWEL.inRail,
     reason: 'dowels: holds the cross members',
@@ -84,7 +84,7 @@ export function onCross(
   const { tenon, thickness } = stock;
   return (['u0', 'u1'] as const).map(
     (end): Operation =>
-      tenon.mm > 0
+      tenon.value > 0
         ? {
             kind: 'tenon',
             end,
@@ -108,12 +108,12 @@ export function onCross(
 
 /** Two dowels across a cross member; at the end of the rails clear of what fastens these, one where two have no room. */
 function dowelsAcross({ member, reach }: WebStock, end: PlacedCross['end']): Dim[] {
-  const half = DOWEL.diameter.mm / 2;
+  const half = DOWEL.diameter.value / 2;
   const usual = fastenersAlong(member, { first: member, spacing: member, half });
   const [first, last] = usual;
   const least = reach + SKIN + half;
-  if (!end || !first || !last || first.mm >= least) return usual;
+  if (!end || !first || !last || first.value >= least) return usual;
   const clear = length(least, 'clear of what fastens the end of the rail');
-  const pair = last.mm - least < 2 * half + SKIN ? [last] : [clear, last];
+  const pair = last.value - least < 2 * half + SKIN ? [last] : [clear, last];
   return end === 'low' ? pair : pair.map((at) => member.minus(at).as('position across the cross member')).reverse();
 }

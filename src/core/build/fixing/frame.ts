@@ -28,7 +28,7 @@ function bottomClear(bottom: Part, screwLines: ScrewLines): Part {
   const others = [...bottom.machining, ...(screwLines.get(bottom.key) ?? [])].filter((each) => each !== pockets);
   const moves = movedRow([{ operation: pockets, size: sizeOf(bottom), others }], {
     skin: SKIN,
-    within: [FROM_END, bottom.length.mm - FROM_END],
+    within: [FROM_END, bottom.length.value - FROM_END],
     apart: APART,
   });
   if (!moves) return bottom;
@@ -54,7 +54,7 @@ function clearOn(
       { operation: pockets, size: sizeOf(side), others: others(side, pockets) },
       { operation: way, size: sizeOf(stile), others: others(stile, way) },
     ],
-    { skin: SKIN, within: [FROM_END, side.length.mm - FROM_END], apart: APART },
+    { skin: SKIN, within: [FROM_END, side.length.value - FROM_END], apart: APART },
   );
   if (!moves) return same;
   return {

@@ -64,9 +64,9 @@ function screwFor(
 ): { readonly size: Dim; readonly goesIn: Dim } {
   const before = between.reduce((sum, part) => sum.plus(part.thickness), through.thickness).as('what it goes through');
   const enough = hold && soldFrom(before.plus(hold), step);
-  const wanted = enough && enough.mm < screw.mm ? enough : screw;
+  const wanted = enough && enough.value < screw.value ? enough : screw;
   const most = longestIn(before, spanAlong(into, normal).size, step);
-  const size = most.mm < wanted.mm || wanted.mm - before.mm < LEAST_HOLD ? most : wanted;
+  const size = most.value < wanted.value || wanted.value - before.value < LEAST_HOLD ? most : wanted;
   return { size, goesIn: size.minus(before).as('screw in the next part') };
 }
 
@@ -90,7 +90,7 @@ export function holesOf(
   const sunk = length(passed.length > 0 ? 0 : Math.max(0, near[normal] - far[normal]), 'depth of the rabbet');
   // Counted from the case outwards: what a part has between itself and the case.
   const beneath = (part: Part) =>
-    passed.slice(passed.indexOf(part) + 1).reduce((sum, each) => sum + each.thickness.mm, 0);
+    passed.slice(passed.indexOf(part) + 1).reduce((sum, each) => sum + each.thickness.value, 0);
   const facing = edgeFacing(into, normal, head);
   const onFace = facing === 1 || facing === 2;
   const { size, goesIn } = screwFor(screwed, normal);
@@ -134,7 +134,7 @@ export function holesOf(
       offset: into.placement.w.startsWith('+') ? away : measuredFrom(edgeOf(into, 'w0'), at),
       positions: places.map((place) => measuredFrom(place, start)),
       diameter,
-      depth: sunk.mm > 0.01 ? goesIn.plus(sunk) : goesIn,
+      depth: sunk.value > 0.01 ? goesIn.plus(sunk) : goesIn,
       ...inWay,
     },
   };

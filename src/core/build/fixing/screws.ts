@@ -65,14 +65,14 @@ export function screwRow(wanted: Screwed, around: InTheWay): ScrewLine[] {
   const normal = axisIndex(through.placement.w);
   const [along, across] = runOf(wanted, normal);
   const [run, width] = [commonSpan(through, into, along), commonSpan(through, into, across)];
-  if (run.size.mm < 2 * FROM_END || width.size.mm < LEAST) return [];
+  if (run.size.value < 2 * FROM_END || width.size.value < LEAST) return [];
   const screwed = withRoomBeside(wanted, linesAcross(wanted, normal, across, width), width);
   const regular =
-    run.size.mm > 2 * screwed.first.mm
+    run.size.value > 2 * screwed.first.value
       ? spacedAlong(run.size, screwed.first, screwed.spacing)
-      : fastenersAlong(run.size, { half: screwed.pilot.mm / 2, ...screwed });
+      : fastenersAlong(run.size, { half: screwed.pilot.value / 2, ...screwed });
   return linesAcross(screwed, normal, across, width).flatMap((at) => {
-    const taken = takenAt(screwed, normal, along, [across, at.mm], around);
+    const taken = takenAt(screwed, normal, along, [across, at.value], around);
     const places = placesIn(run, regular, taken);
     return places.length > 0 ? [holesOf(screwed, normal, along, { at, places })] : [];
   });
@@ -83,12 +83,12 @@ type Runs = readonly (readonly [from: number, to: number])[];
 /** As many of the regular places as stand clear of what is taken, moved the least in all. */
 function placesIn(run: Span, regular: readonly Dim[], taken: Runs): readonly Dim[] {
   const { low, size } = run;
-  const within = [low.mm + FROM_END, low.mm + size.mm - FROM_END] as const;
+  const within = [low.value + FROM_END, low.value + size.value - FROM_END] as const;
   const usual = regular.map((place) => low.plus(place));
-  const stands = ({ mm }: Dim) =>
+  const stands = ({ value: mm }: Dim) =>
     mm >= within[0] && mm <= within[1] && taken.every(([from, to]) => mm <= from || mm >= to);
   if (usual.every(stands)) return usual;
-  const row = { regular: usual.map(({ mm }) => mm), within, apart: APART, taken, least: 1 };
+  const row = { regular: usual.map(({ value: mm }) => mm), within, apart: APART, taken, least: 1 };
   const near = placeRow({ ...row, furthest: FURTHEST });
   // One alone does not keep what it holds from turning: then the others may go further.
   const placed = near.ok && (near.places.length > 1 || usual.length === 1) ? near : placeRow(row);
@@ -100,7 +100,7 @@ function runOf({ through, into }: Screwed, normal: AxisIndex): [along: AxisIndex
   const plane = ([0, 1, 2] as const).filter((axis) => axis !== normal) as [AxisIndex, AxisIndex];
   const thin = axisIndex(into.placement.w);
   if (thin !== normal) return plane[0] === thin ? [plane[1], thin] : [plane[0], thin];
-  const [a, b] = plane.map((axis) => commonSpan(through, into, axis).size.mm) as [number, number];
+  const [a, b] = plane.map((axis) => commonSpan(through, into, axis).size.value) as [number, number];
   return a >= b ? plane : [plane[1], plane[0]];
 }
 
@@ -110,15 +110,17 @@ const LEFT_BESIDE = 2;
 /** Beside a narrow rest behind a rabbet the hole is bored as wide as the screw, no wider, so that it does not break out. */
 function withRoomBeside(screwed: Screwed, lines: readonly Dim[], { low, high }: Span): Screwed {
   const { pilot } = screwed;
-  const least = Math.min(...lines.map(({ mm }) => Math.min(mm - low.mm, high.mm - mm)));
-  return pilot.mm > SCREW_WAY.mm && least - pilot.mm / 2 < LEFT_BESIDE ? { ...screwed, pilot: SCREW_WAY } : screwed;
+  const least = Math.min(...lines.map(({ value: mm }) => Math.min(mm - low.value, high.value - mm)));
+  return pilot.value > SCREW_WAY.value && least - pilot.value / 2 < LEFT_BESIDE
+    ? { ...screwed, pilot: SCREW_WAY }
+    : screwed;
 }
 
 /** Where both parts are, along an axis. */
 function commonSpan(a: Part, b: Part, axis: AxisIndex): Span {
   const [one, other] = [spanAlong(a, axis), spanAlong(b, axis)];
-  const low = one.low.mm >= other.low.mm ? one.low : other.low;
-  const high = one.high.mm <= other.high.mm ? one.high : other.high;
+  const low = one.low.value >= other.low.value ? one.low : other.low;
+  const high = one.high.value <= other.high.value ? one.high : other.high;
   return spanBetween(low, high);
 }
 
@@ -126,20 +128,20 @@ function commonSpan(a: Part, b: Part, axis: AxisIndex): Span {
 function linesAcross({ into, first }: Screwed, normal: AxisIndex, across: AxisIndex, width: Span): Dim[] {
   const middle = width.low.plus(width.size.over(2)).as('middle of what is shared');
   if (axisIndex(into.placement.w) !== normal) return inWood(middle, spanAlong(into, across), width);
-  if (width.size.mm < TWO_LINES) return [middle];
-  const inset = width.size.mm > 4 * first.mm ? first : width.size.over(4);
+  if (width.size.value < TWO_LINES) return [middle];
+  const inset = width.size.value > 4 * first.value ? first : width.size.over(4);
   return [width.low.plus(inset), width.high.minus(inset)];
 }
 
 /** The middle, or further into the edge where its face is too near; none where that leaves too little beside it. */
 function inWood(middle: Dim, edge: Span, shared: Span): Dim[] {
   const at =
-    middle.mm - edge.low.mm < IN_EDGE.mm
+    middle.value - edge.low.value < IN_EDGE.value
       ? edge.low.plus(IN_EDGE)
-      : edge.high.mm - middle.mm < IN_EDGE.mm
+      : edge.high.value - middle.value < IN_EDGE.value
         ? edge.high.minus(IN_EDGE)
         : middle;
-  return at.mm - shared.low.mm < BESIDE_HEAD || shared.high.mm - at.mm < BESIDE_HEAD ? [] : [at];
+  return at.value - shared.low.value < BESIDE_HEAD || shared.high.value - at.value < BESIDE_HEAD ? [] : [at];
 }
 
 /** A screw in an edge has so much to both faces, half of it being screw; and so much beside it in what it holds (mm). */
@@ -154,7 +156,7 @@ function takenAt(
   [across, line]: readonly [axis: AxisIndex, at: number],
   { parts, taken }: InTheWay,
 ): Runs {
-  const apart = pilot.mm / 2 + BESIDE;
+  const apart = pilot.value / 2 + BESIDE;
   const beside = ({ min, max }: Extent) => line > min[across] - apart && line < max[across] + apart;
   const blocked = gather([through, ...between, into], (part) =>
     gather(taken(part), ({ operation, room, rooms }) =>

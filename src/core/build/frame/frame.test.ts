@@ -49,24 +49,24 @@ test('worked case: a wall at the right with a scribe, then with a filler as well
     [given.filler, expect.withFiller],
   ] as const) {
     const cabinet = solved(filler, figures.frameWidth);
-    near(cabinet.box.width.mm, given.boxWidth);
-    near(partOf(cabinet, 'frame/stile/right').width.mm, figures.rightStile);
-    near(partOf(cabinet, 'frame/stile/left').width.mm, given.stile);
-    near(partOf(cabinet, 'frame/rail/top').length.mm, figures.railLength);
+    near(cabinet.box.width.value, given.boxWidth);
+    near(partOf(cabinet, 'frame/stile/right').width.value, figures.rightStile);
+    near(partOf(cabinet, 'frame/stile/left').width.value, given.stile);
+    near(partOf(cabinet, 'frame/rail/top').length.value, figures.railLength);
     const sizes = frameSizes(cabinet.box, cabinet.resolved);
-    near(sizes.packingRight.mm, figures.packingRight);
-    near(sizes.width.mm, figures.frameWidth);
+    near(sizes.packingRight.value, figures.packingRight);
+    near(sizes.width.value, figures.frameWidth);
   }
-  near(solved(0, expect.scribeOnly.frameWidth).box.beyondRight.mm, expect.scribeOnly.rightOverhang);
-  near(frameSizes(solved(0, 787).box, solved(0, 787).resolved).packingLeft.mm, expect.scribeOnly.packingLeft);
+  near(solved(0, expect.scribeOnly.frameWidth).box.beyondRight.value, expect.scribeOnly.rightOverhang);
+  near(frameSizes(solved(0, 787).box, solved(0, 787).resolved).packingLeft.value, expect.scribeOnly.packingLeft);
 });
 
 test('with the scribe within the stile it is as wide as decided, and says so', () => {
   const within = framed({ wallStile: 'within', stileRight: 64 }, { ends: { right: 'wall' } });
-  near(partOf(within, 'frame/stile/right').width.mm, 64);
+  near(partOf(within, 'frame/stile/right').width.value, 64);
   assert.match(partOf(within, 'frame/stile/right').note ?? '', /within/);
   const wide = framed({ filler: 60 }, { ends: { right: 'wall' } });
-  near(partOf(wide, 'frame/stile/right').width.mm, 40 + 25 + 60);
+  near(partOf(wide, 'frame/stile/right').width.value, 40 + 25 + 60);
   assert.match(partOf(wide, 'frame/stile/right').note ?? '', /strip on the side/);
 });
 
@@ -81,7 +81,7 @@ test('every tenon of a frame has a mortise 1.5 deeper, touches both, and shares 
     // Two rails, a middle rail and a middle stile, each with two ends.
     assert.equal(tenons.length, 8);
     assert.equal(mortises.length, 8);
-    for (const mortise of mortises) assert.ok(mortise.kind === 'slots' && mortise.depth.mm === 26.5);
+    for (const mortise of mortises) assert.ok(mortise.kind === 'slots' && mortise.depth.value === 26.5);
     let joined = 0;
     frame.forEach((a, at) => {
       for (const b of frame.slice(at + 1)) {
@@ -98,7 +98,7 @@ test('at a corner a tenon stands in from the end of the stile, in the middle it 
   const solved = framed({ tenon: 25 });
   const insets = (key: string) =>
     only(partOf(solved, key), 'tenon').map((each) =>
-      each.kind === 'tenon' ? [each.inset?.v0?.mm ?? 0, each.inset?.v1?.mm ?? 0] : [],
+      each.kind === 'tenon' ? [each.inset?.v0?.value ?? 0, each.inset?.v1?.value ?? 0] : [],
     );
   assert.deepEqual(insets('frame/rail/top'), [
     [0, 10],
@@ -120,7 +120,7 @@ test('without tenons two pocket screws hold each end that has room for two, and 
     const pockets = only(part, 'pockets');
     assert.equal(pockets.length, 2);
     for (const each of pockets)
-      assert.equal(each.kind === 'pockets' && each.positions.length, part.width.mm >= 38 ? 2 : 1, part.key);
+      assert.equal(each.kind === 'pockets' && each.positions.length, part.width.value >= 38 ? 2 : 1, part.key);
   }
   assert.ok((solved.screwLines.get('frame/stile/left') ?? []).some((way) => way.kind === 'edge holes'));
 });

@@ -40,7 +40,7 @@ export function joinFrame(members: readonly Part[], settings: ResolvedSettings):
     for (const end of ['u0', 'u1'] as const) {
       const meets = members.find((other) => receives(other, member, end));
       if (!meets) continue;
-      if (settings.frame.tenon.mm > 0) {
+      if (settings.frame.tenon.value > 0) {
         const { tenon, mortise } = tenonAt(member, end, meets, settings.frame.tenon);
         add(member, tenon);
         add(meets, mortise);
@@ -83,8 +83,8 @@ function tenonAt(member: Part, end: 'u0' | 'u1', meets: Part, tenon: Dim): { ten
   const third = member.thickness.over(3).as('a third of the thickness');
   const inset = smallest(AT_CORNER, member.width.over(3).as('a third of the width'));
   const begins = along(member, meets);
-  const atStart = Math.abs(begins.mm) < SAME_PLANE;
-  const atEnd = Math.abs(begins.mm + member.width.mm - meets.length.mm) < SAME_PLANE;
+  const atStart = Math.abs(begins.value) < SAME_PLANE;
+  const atEnd = Math.abs(begins.value + member.width.value - meets.length.value) < SAME_PLANE;
   const insets = [...(atStart ? [inset] : []), ...(atEnd ? [inset] : [])];
   const wide = insets.reduce((size, each) => size.minus(each), member.width).as('width of the tenon');
   const from = atStart ? begins.plus(inset) : begins;
@@ -144,7 +144,7 @@ function pocketsAt(
       kind: 'edge holes',
       edge: edgeFor(end),
       offset: meets.thickness.over(2).as('middle of the edge'),
-      positions: positions.map((at) => (begins.mm === 0 ? at : begins.plus(at).as('position along the member'))),
+      positions: positions.map((at) => (begins.value === 0 ? at : begins.plus(at).as('position along the member'))),
       diameter: SCREW_WAY,
       depth: fasteners.pocketReach,
       reason: `way of the pocket screws: ${reason}`,

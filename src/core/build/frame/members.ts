@@ -69,7 +69,7 @@ class Frame {
     const x =
       hand === 'left'
         ? spanFrom(length(0).minus(box.beyondLeft), width)
-        : spanTo(box.beyondRight.mm === 0 ? box.width : box.width.plus(box.beyondRight), width);
+        : spanTo(box.beyondRight.value === 0 ? box.width : box.width.plus(box.beyondRight), width);
     const wall = ends[hand].value === 'wall';
     const beyond = hand === 'left' ? box.beyondLeft : box.beyondRight;
     const notes = [
@@ -77,7 +77,7 @@ class Frame {
         ? [frame.wallStile.value === 'wider' ? 'wider by what is scribed to the wall' : 'the scribe lies within it']
         : []),
       ...(ends[hand].value === 'exposed' ? ['leave slightly proud and trim flush'] : []),
-      ...(beyond.mm > BACKED_FROM ? ['back it with a strip on the side or a cleat on the wall'] : []),
+      ...(beyond.value > BACKED_FROM ? ['back it with a strip on the side or a cleat on the wall'] : []),
     ];
     return this.member({
       key: `frame/stile/${hand}`,

@@ -16,24 +16,24 @@ test('inset fronts lie in their openings with the gap all round, flush with the 
   const { face, box } = solved;
   assert.ok(face.ok);
   const [drawer, doors] = face.cells;
-  assert.equal(drawer?.face.h.size.mm, 764 - 4);
-  assert.ok(Math.abs((drawer?.face.v.size.mm ?? 0) - ((drawer?.clear.v.size.mm ?? 0) - 4)) < 1e-9);
+  assert.equal(drawer?.face.h.size.value, 764 - 4);
+  assert.ok(Math.abs((drawer?.face.v.size.value ?? 0) - ((drawer?.clear.v.size.value ?? 0) - 4)) < 1e-9);
   // A pair: (opening − left gap − right gap − middle gap) / 2.
-  assert.equal(partOf(solved, 'door/b/left').width.mm, (764 - 6) / 2);
+  assert.equal(partOf(solved, 'door/b/left').width.value, (764 - 6) / 2);
   const extent = partOf(solved, 'drawer/a').extent;
   assert.deepEqual([extent.min[1], extent.max[1]], [0, 18]);
-  assert.equal(box.mountingPlane.mm, 18);
-  assert.equal(solved.fronts.find((front) => front.key === 'door/b/left')?.overlay?.mm, -2);
-  assert.ok(Math.abs((doors?.face.v.high.mm ?? 0) - ((doors?.clear.v.high.mm ?? 0) - 2)) < 1e-9);
+  assert.equal(box.mountingPlane.value, 18);
+  assert.equal(solved.fronts.find((front) => front.key === 'door/b/left')?.overlay?.value, -2);
+  assert.ok(Math.abs((doors?.face.v.high.value ?? 0) - ((doors?.clear.v.high.value ?? 0) - 2)) < 1e-9);
 });
 
 test('inset fronts take nothing off the depth, and move what lies behind them back', () => {
   const shelf = (fit: 'overlay' | 'inset') =>
     partOf(solveWith({ settings: { fronts: { fit }, depth: { means: 'carcass' } } }), 'shelf/o2/1');
-  assert.equal(shelf('overlay').width.mm - shelf('inset').width.mm, 18);
+  assert.equal(shelf('overlay').width.value - shelf('inset').width.value, 18);
   assert.equal(shelf('inset').extent.min[1], 18 + 5);
   const depth = (fit: 'overlay' | 'inset' | 'lipped') =>
-    solveWith({ depth: 580, settings: { fronts: { fit, rebateDepth: 9 } } }).box.sideDepth.mm;
+    solveWith({ depth: 580, settings: { fronts: { fit, rebateDepth: 9 } } }).box.sideDepth.value;
   assert.deepEqual([depth('overlay'), depth('inset'), depth('lipped')], [560, 580, 571]);
 });
 
@@ -43,8 +43,8 @@ test('n inset fronts in one opening share it with their gaps', () => {
     parts: ['a', 'b', 'c'].map((id) => ({ id, size: share, fill: { kind: 'drawer' as const } })),
   });
   assert.ok(solved.face.ok);
-  const heights = solved.face.cells.reduce((sum, cell) => sum + cell.face.v.size.mm, 0);
-  assert.ok(Math.abs(heights - (solved.box.clearHeight.mm - 4 * 3)) < 1e-9);
+  const heights = solved.face.cells.reduce((sum, cell) => sum + cell.face.v.size.value, 0);
+  assert.ok(Math.abs(heights - (solved.box.clearHeight.value - 4 * 3)) < 1e-9);
 });
 
 test('lipped fronts lap their opening and carry a rebate all round the back', () => {
@@ -53,7 +53,7 @@ test('lipped fronts lap their opening and carry a rebate all round the back', ()
     parts: two,
   });
   const drawer = partOf(solved, 'drawer/a');
-  assert.equal(drawer.length.mm, 764 + 16);
+  assert.equal(drawer.length.value, 764 + 16);
   assert.equal(drawer.machining.filter((operation) => operation.kind === 'rabbet' && operation.face === 2).length, 4);
   const extent = drawer.extent;
   assert.deepEqual([extent.min[1], extent.max[1]], [-9, 9], 'half in, half out');
@@ -66,7 +66,7 @@ test('inset fronts in a face frame are measured from its members', () => {
     parts: two,
   });
   assert.ok(solved.face.ok);
-  assert.equal(solved.face.cells[0]?.face.h.size.mm, 900 - 80 - 4);
+  assert.equal(solved.face.cells[0]?.face.h.size.value, 900 - 80 - 4);
   const front = partOf(solved, 'drawer/a').extent;
   assert.equal(front.min[1], -20, 'flush with the frame');
 });
@@ -94,7 +94,7 @@ const made = (kind: 'slab' | 'stick' | 'mitred' | 'trim', more: SettingOverrides
   });
 const sizeOf = (solved: ReturnType<typeof made>, key: string, cut = false) => {
   const part = partOf(solved, `door/o2/left/${key}`);
-  return (cut ? [part.cutLength.mm, part.cutWidth.mm] : [part.length.mm, part.width.mm]).map(
+  return (cut ? [part.cutLength.value, part.cutWidth.value] : [part.length.value, part.width.value]).map(
     (mm) => Math.round(mm * 1000) / 1000,
   );
 };
@@ -102,7 +102,7 @@ const sizeOf = (solved: ReturnType<typeof made>, key: string, cut = false) => {
 test('worked case: one door by three ways of making it', () => {
   const stick = made('stick');
   const door = stick.fronts.find((front) => front.key === 'door/o2/left');
-  assert.deepEqual([door?.h.size.mm, door?.v.size.mm], [given.doorWidth, given.doorHeight]);
+  assert.deepEqual([door?.h.size.value, door?.v.size.value], [given.doorWidth, given.doorHeight]);
   assert.deepEqual(sizeOf(stick, 'stile/left'), expect.stickStile);
   assert.deepEqual(sizeOf(stick, 'rail/top'), expect.stickRail);
   assert.deepEqual(sizeOf(stick, 'panel'), [...expect.stickPanel].reverse(), 'grain upright: height is the length');
@@ -120,8 +120,8 @@ test('the pieces of a framed front fill it exactly', () => {
   for (const kind of ['stick', 'mitred', 'trim'] as const) {
     const solved = made(kind);
     for (const front of solved.fronts) {
-      assert.ok(Math.abs(front.extent.max[0] - front.extent.min[0] - front.h.size.mm) < 1e-6, kind);
-      assert.ok(Math.abs(front.extent.max[2] - front.extent.min[2] - front.v.size.mm) < 1e-6, kind);
+      assert.ok(Math.abs(front.extent.max[0] - front.extent.min[0] - front.h.size.value) < 1e-6, kind);
+      assert.ok(Math.abs(front.extent.max[2] - front.extent.min[2] - front.v.size.value) < 1e-6, kind);
     }
   }
 });
@@ -136,13 +136,13 @@ test('a low drawer front is a slab, a middling one has narrow rails, a high one 
       ],
     });
     const front = solved.fronts.find((each) => each.kind === 'drawer');
-    return front?.parts.length === 1 ? 'slab' : front?.parts.find((part) => part.key.endsWith('rail/top'))?.width.mm;
+    return front?.parts.length === 1 ? 'slab' : front?.parts.find((part) => part.key.endsWith('rail/top'))?.width.value;
   };
   assert.deepEqual([120, 121, 190, 191].map(drawer), ['slab', 40, 40, 64]);
 });
 
 test('a thicker front takes more of the depth, and drawers may stay slabs', () => {
-  assert.equal(made('slab').box.sideDepth.mm - made('trim').box.sideDepth.mm, given.trimThickness);
+  assert.equal(made('slab').box.sideDepth.value - made('trim').box.sideDepth.value, given.trimThickness);
   const solved = solveWith({
     settings: { making: { kind: 'stick', drawers: 'slab' } },
     parts: [{ id: 'o1', size: { rule: 'share', weight: 1 }, fill: { kind: 'drawer' } }],

@@ -85,7 +85,7 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
     h,
     v,
     beside: besideOf(h, whole, box, resolved),
-    lap: settings.fronts.fit.value === 'lipped' ? settings.fronts.rebateWidth.mm : 0,
+    lap: settings.fronts.fit.value === 'lipped' ? settings.fronts.rebateWidth.value : 0,
     weight: weightOf(parts).as(`weight of ${name}`),
     parts,
     extent,
@@ -96,7 +96,7 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
 /** At the ends of the box what is left to its edge, or to the edge of what reaches beyond it; within it the gap. */
 function besideOf(h: Span, whole: Span, box: Box, { settings }: Resolved): Front['beside'] {
   const { gap } = settings.fronts;
-  const beyond = (reveal: Dim, reach: Dim) => (reach.mm === 0 ? reveal : reveal.plus(reach));
+  const beyond = (reveal: Dim, reach: Dim) => (reach.value === 0 ? reveal : reveal.plus(reach));
   return {
     left: h.low === whole.low ? beyond(whole.low, box.beyondLeft).as('free beside the left edge') : gap,
     right:

@@ -31,13 +31,13 @@ function groupsOf(fronts: readonly Front[], { settings }: Resolved): Front[][] {
       way === 'face'
         ? 'face'
         : way === 'columns'
-          ? `${h.low.mm.toFixed(1)} ${h.high.mm.toFixed(1)}`
-          : `${v.low.mm.toFixed(1)} ${v.high.mm.toFixed(1)}`;
+          ? `${h.low.value.toFixed(1)} ${h.high.value.toFixed(1)}`
+          : `${v.low.value.toFixed(1)} ${v.high.value.toFixed(1)}`;
     groups.set(key, [...(groups.get(key) ?? []), front]);
   }
   return [...groups.values()]
     .filter((group) => group.length > 1)
-    .map((group) => [...group].sort((a, b) => b.v.high.mm - a.v.high.mm || a.h.low.mm - b.h.low.mm));
+    .map((group) => [...group].sort((a, b) => b.v.high.value - a.v.high.value || a.h.low.value - b.h.low.value));
 }
 
 /** Writes on every front of a group which blank it comes from and as what piece of how many. */
@@ -77,8 +77,8 @@ export function grainGroups(fronts: readonly Front[], resolved: Resolved): Grain
     return {
       id: `G${at + 1}`,
       parts: pieces,
-      height: run(first(({ v }) => v.low.mm).map(up), 'height of the blank'),
-      width: run(first(({ h }) => h.low.mm).map(across), 'width of the blank'),
+      height: run(first(({ v }) => v.low.value).map(up), 'height of the blank'),
+      width: run(first(({ h }) => h.low.value).map(across), 'width of the blank'),
     };
   });
 }

@@ -63,7 +63,7 @@ const stick = (more: Record<string, unknown> = {}): Overrides => ({
 });
 const piece = (solved: ReturnType<typeof door>, name: string) => partOf(solved, `door/o1/${name}`);
 const ops = <K extends string>(part: Part, kind: K) => part.machining.filter((each) => each.kind === kind);
-const size = (part: Part) => [part.length.mm, part.width.mm].map((mm) => Number(mm.toFixed(6)));
+const size = (part: Part) => [part.length.value, part.width.value].map((mm) => Number(mm.toFixed(6)));
 
 test('worked case: what is cut into a stick-made door', () => {
   const sheet = door(stick());
@@ -72,15 +72,15 @@ test('worked case: what is cut into a stick-made door', () => {
   const [groove] = ops(stile, 'edge groove') as EdgeGroove[];
   assert.ok(groove);
   assert.deepEqual(
-    [groove.offset.mm, groove.width.mm, groove.depth.mm, groove.edge],
+    [groove.offset.value, groove.width.value, groove.depth.value, groove.edge],
     [expect.grooveFromFace, given.grooveWidth, expect.grooveCut, 'v1'],
   );
   const tenons = ops(rail, 'tenon') as Tenon[];
   assert.deepEqual(
-    tenons.map(({ end, length, thickness, offset }) => [end, length.mm, thickness.mm, offset.mm]),
+    tenons.map(({ end, length, thickness, offset }) => [end, length.value, thickness.value, offset.value]),
     ['u0', 'u1'].map((end) => [end, expect.tenon.length, expect.tenon.thickness, expect.tenon.shoulderFront]),
   );
-  const back = rail.thickness.mm - (tenons[0]?.offset.mm ?? 0) - (tenons[0]?.thickness.mm ?? 0);
+  const back = rail.thickness.value - (tenons[0]?.offset.value ?? 0) - (tenons[0]?.thickness.value ?? 0);
   assert.equal(back, expect.tenon.shoulderBack);
   assert.deepEqual(size(piece(sheet, 'panel')), expect.sheetPanel);
   const solid = door(
@@ -96,13 +96,13 @@ test('worked case: the rebate of the lipped door, and what it leaves', () => {
   const [stile, rail] = [piece(lipped, 'stile/right'), piece(lipped, 'rail/bottom')];
   const edges = (part: Part) => (ops(part, 'rabbet') as Rabbet[]).map(({ from }) => from).sort();
   assert.deepEqual([edges(stile), edges(rail)], [['u0', 'u1', 'v1'], ['v0']]);
-  assert.equal(stile.thickness.mm - depth, expect.thicknessLeftUnderLip);
+  assert.equal(stile.thickness.value - depth, expect.thicknessLeftUnderLip);
   const [groove] = ops(stile, 'edge groove') as EdgeGroove[];
-  assert.equal(stile.width.mm - width - (groove?.depth.mm ?? 0), expect.rebateWallToGrooveFloor);
+  assert.equal(stile.width.value - width - (groove?.depth.value ?? 0), expect.rebateWallToGrooveFloor);
   const note = lipped.findings.find(({ rule }) => rule === 'fronts/rebate-in-tenon');
   assert.equal(note?.severity, 'note');
   assert.deepEqual(
-    note?.numbers.map(({ mm }) => mm),
+    note?.numbers.map(({ value: mm }) => mm),
     [expect.rebateIntoTenonAtCorner, expect.tenonLeftThere],
   );
 });
@@ -110,7 +110,7 @@ test('worked case: the rebate of the lipped door, and what it leaves', () => {
 test('a wide solid panel has half its expected movement at each edge', () => {
   // 487 in the opening of oak at 0.0037 per cent and 4 per cent: 7.2 mm in all, 3.6 at each edge.
   const wide = door(stick({ groove: 12 }), { solid: true, width: 487 + 140 });
-  assert.ok(Math.abs(piece(wide, 'panel').width.mm - (487 + 24 - 487 * 0.0037 * 4)) < 1e-9);
+  assert.ok(Math.abs(piece(wide, 'panel').width.value - (487 + 24 - 487 * 0.0037 * 4)) < 1e-9);
 });
 
 test('members of every kind of frame share no space, and fill the front between them', async () => {
@@ -148,17 +148,17 @@ test('the two mitres of a corner lie on one line, and their loose tenons stand o
     const line = (part: Part, end: string) => (ops(part, 'mitre') as Mitre[]).find((each) => each.end === end);
     // Upper left corner: the stile ends there, the rail starts there.
     const [a, b] = [line(stile, 'u1'), line(rail, 'u0')];
-    assert.deepEqual([a?.shorter.mm, b?.shorter.mm, a?.long, b?.long], [railWidth, stileWidth, 'v0', 'v1']);
+    assert.deepEqual([a?.shorter.value, b?.shorter.value, a?.long, b?.long], [railWidth, stileWidth, 'v0', 'v1']);
     const slots = (part: Part, end: string) =>
       part.machining.find((each) => each.kind === 'mitre slots' && each.end === end);
     const [first, second] = [slots(stile, 'u1'), slots(rail, 'u0')];
     assert.ok(first?.kind === 'mitre slots' && second?.kind === 'mitre slots');
     assert.deepEqual(
-      first.positions.map(({ mm }) => mm),
-      second.positions.map(({ mm }) => mm),
+      first.positions.map(({ value: mm }) => mm),
+      second.positions.map(({ value: mm }) => mm),
     );
     assert.equal(first.positions.length, Math.min(stileWidth as number, railWidth as number) >= 75 ? 2 : 1);
-    for (const { mm } of first.positions) {
+    for (const { value: mm } of first.positions) {
       const along = Math.hypot(stileWidth as number, railWidth as number);
       assert.ok(mm - 11.5 >= 8 && mm + 11.5 <= along - 3, `${mm} of ${along}`);
     }

@@ -128,17 +128,17 @@ function mitreAt(end: 'u0' | 'u1', member: Member, resolved: Resolved): Operatio
  */
 export function slotPlaces({ width, meets }: Pick<Member, 'width' | 'meets'>, settings: Resolved['settings']): Dim[] {
   const { tenonLength, tenonDepth } = settings.fasteners;
-  const [narrow, wide] = width.mm < meets.mm ? [width, meets] : [meets, width];
+  const [narrow, wide] = width.value < meets.value ? [width, meets] : [meets, width];
   const along = diagonal(narrow, wide).as('length of the mitre');
   const first = tenonDepth.times(wide).over(narrow).plus(FROM_CORNER).as('first a loose tenon may begin');
   const inside = narrow.minus(grooveCut(settings)).as('member less its groove');
   const last = along.times(inside).over(narrow).minus(FROM_GROOVE).as('last it may end');
   const half = tenonLength.over(2).as('half the loose tenon');
-  const room = last.mm - first.mm;
+  const room = last.value - first.value;
   const place = (at: Dim) => at.as('loose tenon from the outer corner');
-  if (narrow.mm >= TWO_FROM && room >= 2 * tenonLength.mm + FROM_GROOVE.mm)
+  if (narrow.value >= TWO_FROM && room >= 2 * tenonLength.value + FROM_GROOVE.value)
     return [place(first.plus(half)), place(last.minus(half))];
-  return room >= tenonLength.mm ? [place(first.plus(last).over(2))] : [];
+  return room >= tenonLength.value ? [place(first.plus(last).over(2))] : [];
 }
 
 /**

@@ -36,8 +36,8 @@ type Making = (blank: FrontBlank) => Part[];
 export function makingOf(kind: FrontKind, height: Dim, { making }: ResolvedSettings): Making {
   const low = !likeDoor(kind);
   const framed = making.kind.value !== 'slab' && (!low || making.drawers.value === 'likeDoors');
-  if (!framed || (low && height.mm <= making.slabBelow.mm)) return slab;
-  const rail = low && height.mm <= making.narrowBelow.mm ? making.narrowRail : making.rail;
+  if (!framed || (low && height.value <= making.slabBelow.value)) return slab;
+  const rail = low && height.value <= making.narrowBelow.value ? making.narrowRail : making.rail;
   return making.kind.value === 'trim' ? (blank) => trimmed(blank, rail) : (blank) => framedFront(blank, rail);
 }
 
@@ -187,7 +187,7 @@ function framedFront(blank: FrontBlank, rail: Dim): Part[] {
 
 /** A lipped front is stepped round its back: along the outer edge of each member, and over the ends of what reaches the corners: stiles, or the wider member of a mitre. */
 function rebatesOf({ kind, outer, width, meets }: Member, { rebates }: FrontBlank, mitred: boolean): Operation[] {
-  const ends = mitred ? width.mm > meets.mm : kind === 'stile';
+  const ends = mitred ? width.value > meets.value : kind === 'stile';
   return rebates.filter(
     (each) => each.kind === 'rabbet' && (each.from === outer || (ends && each.from.startsWith('u'))),
   );

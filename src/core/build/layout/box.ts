@@ -68,7 +68,7 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
   );
   const overallHeight = deriveHeight(cabinet, settings.worktop.thickness);
   const [beyondLeft, beyondRight] = [beyondEnd('left', resolved), beyondEnd('right', resolved)];
-  const beyond = [beyondLeft, beyondRight].filter((reach) => reach.mm !== 0);
+  const beyond = [beyondLeft, beyondRight].filter((reach) => reach.value !== 0);
   const width = beyond.length > 0 ? overallWidth.minus(sumOf(beyond)).as('box width', 'box.width') : overallWidth;
 
   const toe = settings.toe.kind.value;
@@ -83,7 +83,9 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
   const sideDepth = deriveSideDepth(overallDepth, resolved);
   const bottomTop = floor.plus(materials.bottom.thickness).as('upper face of the bottom', 'box.bottomTop');
   const topLevel =
-    settings.top.recess.mm > 0 ? height.minus(settings.top.recess).as('upper face of the top', 'box.topLevel') : height;
+    settings.top.recess.value > 0
+      ? height.minus(settings.top.recess).as('upper face of the top', 'box.topLevel')
+      : height;
   const topUnderside = deriveTopUnderside(topLevel, resolved);
 
   const grooveOffset = deriveGrooveOffset(resolved);
@@ -91,9 +93,9 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
     settings.back.cut.value === 'cutter'
       ? settings.back.cutter.as('back groove width', 'box.grooveWidth').because('the groove is one pass of the cutter')
       : materials.back.thickness.plus(settings.back.slip).as('back groove width', 'box.grooveWidth');
-  const bottomUnder = settings.bottom.place.value === 'under' && floor.mm === 0;
+  const bottomUnder = settings.bottom.place.value === 'under' && floor.value === 0;
   const topOver =
-    settings.top.kind.value === 'full' && settings.top.place.value === 'over' && settings.top.recess.mm === 0;
+    settings.top.kind.value === 'full' && settings.top.place.value === 'over' && settings.top.recess.value === 0;
   const backRabbetWidth = materials.back.thickness
     .plus(settings.back.slip)
     .as('back rabbet width', 'box.backRabbetWidth');
@@ -177,7 +179,7 @@ function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Di
 
 /** How far a frame goes on beyond the box at a wall: what is left for scribing and the filler it carries. */
 export function reachToWall({ ends, frame }: ResolvedSettings): Dim {
-  return frame.filler.mm > 0 ? ends.scribe.plus(frame.filler).as('scribe and filler') : ends.scribe;
+  return frame.filler.value > 0 ? ends.scribe.plus(frame.filler).as('scribe and filler') : ends.scribe;
 }
 
 /** S = D − front and bumper (when D runs to the face of the fronts) − frame thickness − applied back thickness. */
@@ -188,7 +190,7 @@ function deriveSideDepth(overallDepth: Dim, resolved: Resolved): Dim {
   if (settings.depth.means.value === 'fronts' && settings.fronts.fit.value !== 'inset') {
     depth = depth.minus(deriveFrontThickness(resolved));
     if (settings.fronts.fit.value === 'lipped') depth = depth.plus(settings.fronts.rebateDepth);
-    else if (settings.depth.bumper.mm > 0) depth = depth.minus(settings.depth.bumper);
+    else if (settings.depth.bumper.value > 0) depth = depth.minus(settings.depth.bumper);
   }
   if (settings.frame.fitted.value === 'fitted') depth = depth.minus(materials.frame.thickness.as('frame thickness'));
   if (settings.back.kind.value === 'applied')
@@ -238,7 +240,7 @@ function deriveMountingPlane(resolved: Resolved): Dim {
 
 /** Where the backs of the fronts lie: overlay fronts stand off by their bumpers; inset and lipped ones go home. */
 export function backOfFronts({ mountingPlane }: Box, { fronts, depth }: ResolvedSettings): Dim {
-  return fronts.fit.value === 'overlay' && depth.bumper.mm > 0 ? mountingPlane.minus(depth.bumper) : mountingPlane;
+  return fronts.fit.value === 'overlay' && depth.bumper.value > 0 ? mountingPlane.minus(depth.bumper) : mountingPlane;
 }
 
 /** Go: one nailer thickness, so that the nailer ends flush, or the distance that was set. */

@@ -249,7 +249,7 @@ class FaceLayout {
 /** Several equal widths are written as one, times their number. */
 export function sumOfWidths(widths: readonly Dim[]): Dim {
   const [first] = widths;
-  if (first && widths.length > 1 && widths.every((width) => width.mm === first.mm && width.label === first.label))
+  if (first && widths.length > 1 && widths.every((width) => width.value === first.value && width.label === first.label))
     return first.times(widths.length);
   return sumOf(widths);
 }
@@ -299,7 +299,7 @@ function betweenCentres(
 }
 
 function around(centre: Dim, width: Dim): Span {
-  if (width.mm === 0) return { low: centre, high: centre, size: width };
+  if (width.value === 0) return { low: centre, high: centre, size: width };
   const half = width.over(2);
   return {
     low: centre.minus(half).as('near edge of the divider'),

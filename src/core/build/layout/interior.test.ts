@@ -65,22 +65,22 @@ test('rooms with what stands between them fill the clear room exactly, whichever
   const by = new Map(interiors.compartments.map((each) => [each.id, each.inside]));
   const shelf = parts.find(({ key }) => key === 'divider/r1');
   const partition = parts.find(({ key }) => key === 'divider/r3');
-  near(by.get('r1')?.v.high.mm, whole?.v.high.mm ?? 0, 'the upper room goes up to the ceiling');
-  near(by.get('r1')?.v.low.mm, shelf?.extent.max[2] ?? 0, 'and down to the shelf');
-  near(by.get('r4')?.v.high.mm, shelf?.extent.min[2] ?? 0, 'the drawers go up to its underside');
-  near(by.get('r5')?.v.low.mm, whole?.v.low.mm ?? 0, 'and down to the floor');
-  near((by.get('r4')?.v.size.mm ?? 0) + (by.get('r5')?.v.size.mm ?? 0), 500, 'both together as was decided');
-  near(by.get('r4')?.h.low.mm, whole?.h.low.mm ?? 0, 'from the left side');
-  near(by.get('r4')?.h.high.mm, partition?.extent.min[0] ?? 0, 'to the partition');
-  near(by.get('r7')?.h.low.mm, partition?.extent.max[0] ?? 0, 'and from there');
-  near(by.get('r7')?.h.high.mm, whole?.h.high.mm ?? 0, 'to the right side');
+  near(by.get('r1')?.v.high.value, whole?.v.high.value ?? 0, 'the upper room goes up to the ceiling');
+  near(by.get('r1')?.v.low.value, shelf?.extent.max[2] ?? 0, 'and down to the shelf');
+  near(by.get('r4')?.v.high.value, shelf?.extent.min[2] ?? 0, 'the drawers go up to its underside');
+  near(by.get('r5')?.v.low.value, whole?.v.low.value ?? 0, 'and down to the floor');
+  near((by.get('r4')?.v.size.value ?? 0) + (by.get('r5')?.v.size.value ?? 0), 500, 'both together as was decided');
+  near(by.get('r4')?.h.low.value, whole?.h.low.value ?? 0, 'from the left side');
+  near(by.get('r4')?.h.high.value, partition?.extent.min[0] ?? 0, 'to the partition');
+  near(by.get('r7')?.h.low.value, partition?.extent.max[0] ?? 0, 'and from there');
+  near(by.get('r7')?.h.high.value, whole?.h.high.value ?? 0, 'to the right side');
 });
 
 test('what divides a room begins at the front edge behind overlay fronts, and behind inset ones with their bumper', () => {
   const front = ({ parts }: SolvedCabinet, key: string) => parts.find((part) => part.key === key)?.extent.min[1];
   near(front(behind(press, tall), 'divider/r1'), 0, 'overlay');
   const inset = behind(press, { ...tall, settings: { fronts: { fit: 'inset', gap: 2 }, depth: { bumper: 3 } } });
-  for (const key of ['divider/r1', 'divider/r3']) near(front(inset, key), inset.box.frontThickness.mm + 3, key);
+  for (const key of ['divider/r1', 'divider/r3']) near(front(inset, key), inset.box.frontThickness.value + 3, key);
   const door = inset.fronts[0]?.parts[0]?.extent;
   assert.ok((front(inset, 'divider/r1') ?? 0) >= (door?.max[1] ?? 99), 'nothing stands in the door');
 });
@@ -152,11 +152,11 @@ test('any division closes: clear sizes and dividers come to the room, each part 
         const between = solved.interiors.boundaries.filter(({ after }) => parts.some(({ id }) => id === after));
         assert.equal(between.length, parts.length - 1);
         const [{ within } = { within: undefined }] = between;
-        const sum = [...sizes.map(({ size }) => size.mm), ...between.map(({ inside }) => inside.size.mm)];
+        const sum = [...sizes.map(({ size }) => size.value), ...between.map(({ inside }) => inside.size.value)];
         if (within)
           near(
             sum.reduce((total, each) => total + each, 0),
-            (axis === 'rows' ? within.inside.v : within.inside.h).size.mm,
+            (axis === 'rows' ? within.inside.v : within.inside.h).size.value,
             'all of it',
           );
       }

@@ -172,9 +172,9 @@ class InteriorLayouts implements Interiors {
 
 /** Front edge of what divides a room wholly behind a front: behind what stands in the opening, and the bumper with it. */
 function interiorFront({ mountingPlane }: Box, { settings }: Resolved): Dim {
-  if (mountingPlane.mm <= 0) return length(0, 'front edge behind the fronts');
+  if (mountingPlane.value <= 0) return length(0, 'front edge behind the fronts');
   const { bumper } = settings.depth;
-  return (bumper.mm > 0 ? mountingPlane.plus(bumper) : mountingPlane).as('front edge behind the fronts');
+  return (bumper.value > 0 ? mountingPlane.plus(bumper) : mountingPlane).as('front edge behind the fronts');
 }
 
 /** What a room is called: "tray 2 behind doors 1", and short where it is plain which front it is behind. */

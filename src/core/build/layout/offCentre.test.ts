@@ -27,7 +27,7 @@ function divided(kind: 'rows' | 'columns', off: number, settings: CabinetDecisio
   });
 }
 const fronts = (solved: ReturnType<typeof divided>) =>
-  solved.fronts.map(({ h, v }) => [h.low, h.high, v.low, v.high].map(({ mm }) => mm));
+  solved.fronts.map(({ h, v }) => [h.low, h.high, v.low, v.high].map(({ value: mm }) => mm));
 const boundary = (solved: ReturnType<typeof divided>) => {
   assert.ok(solved.face.ok);
   const [first] = solved.face.boundaries;
@@ -53,9 +53,9 @@ test('the overlays of both fronts differ by twice as much', () => {
   const [drawer, door] = fronts(moved);
   const { inside } = boundary(moved);
   // The drawer lies over the shelf from above, the door from below; the gap is 3 in a shelf of 17.8.
-  const [above, below] = [inside.high.mm - (drawer?.[2] ?? 0), (door?.[3] ?? 0) - inside.low.mm];
+  const [above, below] = [inside.high.value - (drawer?.[2] ?? 0), (door?.[3] ?? 0) - inside.low.value];
   assert.ok(Math.abs(above - below - 10) < 1e-9);
-  assert.ok(Math.abs(above + below + 3 - inside.size.mm) < 1e-9);
+  assert.ok(Math.abs(above + below + 3 - inside.size.value) < 1e-9);
 });
 
 test('openings first: the openings stay and the gap goes the other way', () => {
@@ -71,7 +71,7 @@ test('openings first: the openings stay and the gap goes the other way', () => {
 test('openings and faces that are both fixed are met by pinning the divider', () => {
   // Fronts of 200 and the rest; the opening of the drawer is to be 195 clear.
   const plain = divided('rows', 0);
-  const cell = (solved: typeof plain) => (solved.face.ok ? (solved.face.cells[0]?.clear.v.size.mm ?? 0) : 0);
+  const cell = (solved: typeof plain) => (solved.face.ok ? (solved.face.cells[0]?.clear.v.size.value ?? 0) : 0);
   const off = cell(plain) - 195;
   const met = divided('rows', off);
   assert.ok(Math.abs(cell(met) - 195) < 1e-9);

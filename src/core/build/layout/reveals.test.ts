@@ -19,11 +19,11 @@ const reveal = (settings: CabinetDecisions['settings'], end: 'left' | 'right') =
 
 test('beside a neighbour the reveal is its own, or half of the gap; elsewhere always its own', () => {
   const half = { fronts: { atNeighbour: 'half' as const, gap: 4, reveal: { left: 1.5, right: 2 } } };
-  near(reveal({ fronts: { gap: 4 } }, 'left').mm, 1.5);
-  near(reveal(half, 'left').mm, 2);
-  near(reveal({ ...half, ends: { right: 'exposed' } }, 'right').mm, 2);
-  near(reveal({ ...half, ends: { left: 'wall' } }, 'left').mm, 1.5);
-  near(reveal({ ...half, ends: { leftPanel: 'applied' } }, 'left').mm, 1.5);
+  near(reveal({ fronts: { gap: 4 } }, 'left').value, 1.5);
+  near(reveal(half, 'left').value, 2);
+  near(reveal({ ...half, ends: { right: 'exposed' } }, 'right').value, 2);
+  near(reveal({ ...half, ends: { left: 'wall' } }, 'left').value, 1.5);
+  near(reveal({ ...half, ends: { leftPanel: 'applied' } }, 'left').value, 1.5);
   assert.match(reveal(half, 'left').reason ?? '', /shared with the neighbour/);
 });
 
@@ -31,8 +31,8 @@ test('two cabinets with half the gap each leave exactly the gap between their fr
   fc.assert(
     fc.property(fc.double({ min: 1, max: 8, noNaN: true }), fc.integer({ min: 300, max: 1200 }), (gap, width) => {
       const solved = solveWith({ width, settings: { fronts: { atNeighbour: 'half', gap } } });
-      const left = Math.min(...solved.fronts.map(({ h }) => h.low.mm));
-      const right = Math.max(...solved.fronts.map(({ h }) => h.high.mm));
+      const left = Math.min(...solved.fronts.map(({ h }) => h.low.value));
+      const right = Math.max(...solved.fronts.map(({ h }) => h.high.value));
       assert.ok(Math.abs(left + (width - right) - gap) < 1e-6);
     }),
     { numRuns: 60 },
@@ -55,12 +55,12 @@ test('what is free beside a front: a reveal at the end of the box, the gap withi
     parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
   });
   const [left, right] = solved.fronts;
-  near(left?.beside.left.mm, 2);
-  near(left?.beside.right.mm, 3);
-  near(right?.beside.left.mm, 3);
-  near(right?.beside.right.mm, 5);
+  near(left?.beside.left.value, 2);
+  near(left?.beside.right.value, 3);
+  near(right?.beside.left.value, 3);
+  near(right?.beside.right.value, 5);
   const filler = solveWith({ settings: { ends: { left: 'wall', filler: 'strip', scribe: 30 } } });
-  near(filler.fronts[0]?.beside.left.mm, 30 + 1.5);
+  near(filler.fronts[0]?.beside.left.value, 30 + 1.5);
 });
 
 test('half overlay: two doors share a partition, each laps half of what the gap leaves', () => {
@@ -79,8 +79,8 @@ test('half overlay: two doors share a partition, each laps half of what the gap 
   });
   for (const each of solved.fitted.hinges) {
     assert.equal(each.wish.fit, 'half');
-    near(each.wish.overlay.mm, (18 - 3) / 2);
-    near(each.wish.gap.mm, 3);
+    near(each.wish.overlay.value, (18 - 3) / 2);
+    near(each.wish.gap.value, 3);
     assert.ok(each.chosen?.profile.fits.includes('half'));
   }
   const [a, b] = solved.fitted.hinges.map(({ carrier }) => carrier?.key);
@@ -90,7 +90,7 @@ test('half overlay: two doors share a partition, each laps half of what the gap 
 test('a lipped door asks for less than nothing: minus its clearance', () => {
   const solved = solveWith({ settings: { fronts: { fit: 'lipped', lip: 8, rebateWidth: 9.5, rebateDepth: 5 } } });
   const [door] = solved.fitted.hinges;
-  near(door?.wish.overlay.mm, -1.5);
+  near(door?.wish.overlay.value, -1.5);
   assert.match(
     door ? tapeText(door.wish.overlay, (mm) => String(Math.round(mm * 10) / 10)).replaceAll('\n', ' ') : '',
     /clearance of the lipped front/,

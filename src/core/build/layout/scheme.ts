@@ -201,7 +201,7 @@ function lapped(openings: Openings, lap: Dim, gap: Dim): FaceScheme {
     },
     boundary(kind, axis, after) {
       const between = openings.between(kind, axis, after);
-      return { face: between.clear.mm > 0 ? between.clear.minus(twice).as('between two fronts') : gap, ...between };
+      return { face: between.clear.value > 0 ? between.clear.minus(twice).as('between two fronts') : gap, ...between };
     },
   };
 }

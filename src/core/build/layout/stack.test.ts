@@ -17,7 +17,7 @@ const arithmetic: Graduation = { kind: 'arithmetic', step: 40 };
 function sizes(members: StackMember[], available: number, graduation: Graduation = arithmetic): number[] {
   const divided = divideStack(members, length(available, 'fronts together'), graduation);
   assert.ok(divided.ok, divided.ok ? '' : `${divided.refusal.kind} by ${divided.refusal.by}`);
-  return divided.sizes.map((size) => size.mm);
+  return divided.sizes.map((size) => size.value);
 }
 
 function refusal(members: StackMember[], available: number, graduation: Graduation = arithmetic) {
@@ -116,14 +116,14 @@ test('whatever the mix of rules and pins, an accepted stack closes exactly and k
           return;
         }
         near(
-          divided.sizes.reduce((sum, size) => sum + size.mm, 0),
+          divided.sizes.reduce((sum, size) => sum + size.value, 0),
           available,
           0.001,
         );
         divided.sizes.forEach((size, at) => {
           const decided = picks[at]?.pin ?? (picks[at]?.size.rule === 'fixed' ? picks[at].size.mm : undefined);
-          if (decided !== undefined) near(size.mm, decided);
-          else assert.ok(size.mm >= LEAST_MEMBER - 0.001);
+          if (decided !== undefined) near(size.value, decided);
+          else assert.ok(size.value >= LEAST_MEMBER - 0.001);
         });
       },
     ),

@@ -37,7 +37,7 @@ export function divideStack(members: readonly StackMember[], available: Dim, gra
   const held = decided.filter((size): size is Dim => size !== undefined);
   const heldTotal = held.length > 0 ? sumOf(held).as('sizes already decided') : length(0, 'sizes already decided');
   const free = members.filter((_, at) => !decided[at]);
-  const left = available.mm - heldTotal.mm;
+  const left = available.value - heldTotal.value;
   const refuse = (kind: 'over' | 'under', by: number): StackSizes => ({
     ok: false,
     refusal: { kind, by, decided: heldTotal, available },
@@ -52,12 +52,12 @@ export function divideStack(members: readonly StackMember[], available: Dim, gra
   if (!sizes.every(wideEnough))
     return refuse(
       'over',
-      missing((more) => divided(length(available.mm + more)).every(wideEnough)),
+      missing((more) => divided(length(available.value + more)).every(wideEnough)),
     );
   return { ok: true, sizes };
 
   function wideEnough(size: Dim, at: number): boolean {
-    return decided[at] !== undefined || size.mm >= LEAST_MEMBER - TOLERANCE_MM;
+    return decided[at] !== undefined || size.value >= LEAST_MEMBER - TOLERANCE_MM;
   }
 }
 
@@ -134,7 +134,7 @@ function graduate(
       const step = total.minus(from.times(indexes.length)).over(plain(steps, 'steps in all')).as('step');
       return new Map(indexes.map((at, k) => [at, from.plus(step.times(offsets[k] as number)).as(label(at))]));
     }
-    const ratio = graduation.kind === 'geometric' ? ratioFor(offsets, total.mm / from.mm) : undefined;
+    const ratio = graduation.kind === 'geometric' ? ratioFor(offsets, total.value / from.value) : undefined;
     if (ratio !== undefined) {
       const growth = solved(
         'ratio',

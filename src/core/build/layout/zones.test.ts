@@ -37,12 +37,12 @@ test('a drawer before a keep-out box gets shorter runners that end before it; th
   assert.equal(low?.rearBy, 'waste pipe');
   const box = solved.parts.filter(({ key }) => key.startsWith('drawer/o3/box'));
   assert.ok(box.length > 0 && box.every(({ extent }) => extent.max[1] <= 420), 'nothing of the box reaches the pipe');
-  assert.ok((low?.runner?.length.mm ?? 999) < (before[2]?.runner?.length.mm ?? 0));
+  assert.ok((low?.runner?.length.value ?? 999) < (before[2]?.runner?.length.value ?? 0));
   assert.ok(
     low?.against.some(({ why }) => why.includes('waste pipe')),
     'and the longer ones say why not',
   );
-  assert.deepEqual(solved.fitted.runners[0]?.runner?.length.mm, before[0]?.runner?.length.mm);
+  assert.deepEqual(solved.fitted.runners[0]?.runner?.length.value, before[0]?.runner?.length.value);
   assert.ok(!solved.findings.some(({ rule }) => rule === 'drawers/no-runner'));
 });
 

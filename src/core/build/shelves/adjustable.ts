@@ -17,7 +17,7 @@ export function buildShelves({ room, places, stopsAt }: Bay, box: Box, resolved:
   const banded = settings.banding.caseEdges.value === 'front' && !strip;
   const { caseThickness, preMilling } = settings.banding;
   const bands = banded ? bandsOn(['v0'], caseThickness, preMilling) : [];
-  const front = (box.mountingPlane.mm > 0 ? box.mountingPlane.plus(frontSetback) : frontSetback).as(
+  const front = (box.mountingPlane.value > 0 ? box.mountingPlane.plus(frontSetback) : frontSetback).as(
     'front of the shelf',
   );
   const x = spanFrom(inside.h.low.plus(sidePlay), width);
@@ -59,9 +59,9 @@ export function shelfDepths(
   stopsAt: Dim = box.clearDepth,
 ): { strip: Dim | undefined; depth: Dim } {
   const { frontSetback, rearPlay, stripHeight, stripThickness } = settings.shelves;
-  const strip = stripHeight.mm > 0 ? stripThickness : undefined;
+  const strip = stripHeight.value > 0 ? stripThickness : undefined;
   const plane = largest(length(0), box.mountingPlane);
-  const forward = plane.mm > 0 ? stopsAt.minus(plane.as('front plane')) : stopsAt;
+  const forward = plane.value > 0 ? stopsAt.minus(plane.as('front plane')) : stopsAt;
   const depth = forward.minus(frontSetback).minus(rearPlay);
   return { strip, depth: (strip ? depth.minus(strip) : depth).as('shelf depth') };
 }

@@ -21,5 +21,8 @@ export function balanceOf({
 }): Balance | undefined {
   const side = parts.find((part) => part.key === 'side/left');
   if (!grid || !side) return undefined;
-  return { now: side.length.mm, ...balancedHeights(side.length.mm, resolved.settings.pins.first.mm, grid.step.mm) };
+  return {
+    now: side.length.value,
+    ...balancedHeights(side.length.value, resolved.settings.pins.first.value, grid.step.value),
+  };
 }

@@ -50,7 +50,7 @@ export function layOutBays(
     const there = railsIn(bay.room, crossings);
     const rails = grid && mayPass(bay.room, grid, parity, there, resolved) ? there : [];
     const places = placeShelves(bay.room, grid, parity, rails, resolved);
-    const [first] = [...there].sort((a, b) => a.y.low.mm - b.y.low.mm);
+    const [first] = [...there].sort((a, b) => a.y.low.value - b.y.low.value);
     // One that found no free hole stops in front of the rail like those that were not to pass it.
     const all = places.every(({ hole }) => hole !== undefined);
     return { parity, ...bay, rails, places, stopsAt: rails.length > 0 && all ? undefined : first?.y.low };
@@ -62,7 +62,7 @@ const MOST_LOST = 3;
 
 /** The rails that run through an opening at the rear. */
 function railsIn({ inside: { v } }: Compartment, crossings: readonly Crossing[]): Crossing[] {
-  return crossings.filter(({ z }) => z.low.mm < v.high.mm - 1e-6 && z.high.mm > v.low.mm + 1e-6);
+  return crossings.filter(({ z }) => z.low.value < v.high.value - 1e-6 && z.high.value > v.low.value + 1e-6);
 }
 
 /**
@@ -82,8 +82,8 @@ function mayPass(
 }
 
 function closing(parts: readonly Part[], { inside: { h, v } }: Compartment, hand: 'left' | 'right'): Part | undefined {
-  const x = (hand === 'left' ? h.low : h.high).mm;
-  return uprightAt(parts, hand, { x, z: (v.low.mm + v.high.mm) / 2 });
+  const x = (hand === 'left' ? h.low : h.high).value;
+  return uprightAt(parts, hand, { x, z: (v.low.value + v.high.value) / 2 });
 }
 
 type Carried = Pick<Bay, 'room' | 'left' | 'right'>;
@@ -95,7 +95,10 @@ export function oppositeDepth(thickness: Dim): Dim {
 
 /** True for a partition that cannot take pins from both faces at one place. */
 export function tooThinForBoth(partition: Part, { settings }: Resolved): boolean {
-  return Math.min(settings.pins.depth.mm, oppositeDepth(partition.thickness).mm) < settings.pins.leastDepth.mm - 1e-6;
+  return (
+    Math.min(settings.pins.depth.value, oppositeDepth(partition.thickness).value) <
+    settings.pins.leastDepth.value - 1e-6
+  );
 }
 
 /** Even or odd holes by how many partitions stand to the left, so that neighbours never bore the same one. */
@@ -119,7 +122,7 @@ function parityOf(
   const { h, v } = bay.room.inside;
   const before = uprights.filter((part) => {
     const { min, max } = part.extent;
-    return part.role === 'partition' && max[0] <= h.low.mm + 0.01 && min[2] < v.high.mm && max[2] > v.low.mm;
+    return part.role === 'partition' && max[0] <= h.low.value + 0.01 && min[2] < v.high.value && max[2] > v.low.value;
   });
   return (before.length % 2) as 0 | 1;
 }
@@ -135,8 +138,8 @@ function holesForShelf(
   const { settings } = resolved;
   const { low, high } = inside.v;
   const thickness = thickestShelf(id, resolved);
-  const above = thickness.mm + settings.pins.diameter.mm / 2;
-  return holesBetween(grid, low.mm + ROOM, high.mm - ROOM - above).filter(
+  const above = thickness.value + settings.pins.diameter.value / 2;
+  return holesBetween(grid, low.value + ROOM, high.value - ROOM - above).filter(
     (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, thickness, resolved),
   );
 }
@@ -146,7 +149,7 @@ export function thickestShelf(room: string, { materials, pieces }: Resolved): Di
   const own = Object.entries(pieces).flatMap(([key, { thickness }]) =>
     key.startsWith(`shelf/${room}/`) ? [thickness] : [],
   );
-  return own.reduce((thickest, each) => (each.mm > thickest.mm ? each : thickest), materials.shelf.thickness);
+  return own.reduce((thickest, each) => (each.value > thickest.value ? each : thickest), materials.shelf.thickness);
 }
 
 /** True when a shelf in a hole meets none of the rails. */
@@ -157,9 +160,9 @@ export function passesRails(
   thickness: Dim,
   { settings }: Pick<Resolved, 'settings'>,
 ): boolean {
-  const low = holeHeight(grid, k) + settings.pins.diameter.mm / 2;
-  const high = low + thickness.mm;
-  return rails.every(({ z }) => high <= z.low.mm || low >= z.high.mm);
+  const low = holeHeight(grid, k) + settings.pins.diameter.value / 2;
+  const high = low + thickness.value;
+  return rails.every(({ z }) => high <= z.low.value || low >= z.high.value);
 }
 
 /** Where there are no holes a shelf is moved in steps of this (mm). */
@@ -171,11 +174,11 @@ export function shelfHeights(
   grid: PinGrid | undefined,
   resolved: Resolved,
 ): number[] {
-  const rise = resolved.settings.pins.diameter.mm / 2;
+  const rise = resolved.settings.pins.diameter.value / 2;
   if (grid) return holesForShelf(bay, grid, parity, rails, resolved).map((k) => holeHeight(grid, k) + rise);
   const { low, high } = bay.inside.v;
-  const room = high.mm - low.mm - 2 * ROOM - thickestShelf(bay.id, resolved).mm;
-  return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.mm + ROOM + n * STEP);
+  const room = high.value - low.value - 2 * ROOM - thickestShelf(bay.id, resolved).value;
+  return Array.from({ length: Math.max(0, Math.floor(room / STEP)) }, (_, n) => low.value + ROOM + n * STEP);
 }
 
 /** Clear spaces as equal as the grid allows; a decided height takes the hole nearest to it. */
@@ -209,11 +212,11 @@ function placeShelves(
           }),
         )
       : low.plus(space.times(at + 1)).plus(at > 0 ? thickness.times(at) : length(0));
-    const free = usable.filter((k) => holeHeight(grid as PinGrid, k) >= lowest + thickness.mm + ROOM);
+    const free = usable.filter((k) => holeHeight(grid as PinGrid, k) >= lowest + thickness.value + ROOM);
     const left = count - at - 1;
     // Leave a hole for each shelf still to come.
     const choice = free.slice(0, Math.max(1, free.length - left));
-    const hole = nearestHole(choice, grid, wanted.mm - rise.mm);
+    const hole = nearestHole(choice, grid, wanted.value - rise.value);
     if (hole === undefined || !grid) return { underside: wanted.as('underside of the shelf'), decided };
     lowest = holeHeight(grid, hole);
     return { underside: holeDim(grid, hole).plus(rise).as('underside of the shelf'), hole, decided };

@@ -66,7 +66,7 @@ test('holes between two heights are exactly those, the lowest first', () => {
 test('a hole is worth the same as a number and as its arithmetic', () => {
   for (const from of ['bottom', 'top'] as const) {
     const grid = gridOf({ settings: { pins: { from } } });
-    for (const k of [0, 1, 7]) assert.ok(Math.abs(holeDim(grid, k).mm - holeHeight(grid, k)) < 1e-9);
+    for (const k of [0, 1, 7]) assert.ok(Math.abs(holeDim(grid, k).value - holeHeight(grid, k)) < 1e-9);
   }
 });
 
@@ -80,10 +80,10 @@ test('shelves of an opening never cross, stay in it, and stand in different hole
         places.forEach(({ underside, hole }, at) => {
           if (hole === undefined) return;
           const shelf = partOf(solved, `shelf/${room.id}/${at + 1}`).extent;
-          assert.ok(shelf.min[2] >= room.inside.v.low.mm && shelf.max[2] <= room.inside.v.high.mm + 1e-6);
+          assert.ok(shelf.min[2] >= room.inside.v.low.value && shelf.max[2] <= room.inside.v.high.value + 1e-6);
           const next = places[at + 1];
           if (next?.hole !== undefined)
-            assert.ok(next.underside.mm >= underside.mm + (shelf.max[2] - shelf.min[2]), 'one above the other');
+            assert.ok(next.underside.value >= underside.value + (shelf.max[2] - shelf.min[2]), 'one above the other');
         });
       }
     }),
@@ -111,7 +111,7 @@ test('two bays that share a thin partition never bore the same hole of it', () =
       for (const part of solved.parts.filter(({ role }) => role === 'partition')) {
         const bored = part.machining.flatMap((each) =>
           each.kind === 'holes' && each.reason.startsWith('pins: ')
-            ? each.positions.map(({ mm }) => `${each.offset.mm.toFixed(1)} ${mm.toFixed(1)}`)
+            ? each.positions.map(({ value: mm }) => `${each.offset.value.toFixed(1)} ${mm.toFixed(1)}`)
             : [],
         );
         assert.equal(new Set(bored).size, bored.length, part.key);

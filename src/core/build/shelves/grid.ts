@@ -25,15 +25,15 @@ export function pinGrid(parts: readonly Part[], { settings }: Resolved): PinGrid
   const up = pins.from.value === 'bottom';
   const lower = edgeOf(side, 'u0');
   const base = up
-    ? (lower.mm === 0 ? pins.first : lower.plus(pins.first)).as('first hole')
-    : (lower.mm === 0 ? side.length : lower.plus(side.length)).minus(pins.first).as('first hole');
-  const count = Math.floor((side.length.mm - 2 * pins.first.mm) / step.mm + 1e-6) + 1;
+    ? (lower.value === 0 ? pins.first : lower.plus(pins.first)).as('first hole')
+    : (lower.value === 0 ? side.length : lower.plus(side.length)).minus(pins.first).as('first hole');
+  const count = Math.floor((side.length.value - 2 * pins.first.value) / step.value + 1e-6) + 1;
   return count < 1 ? undefined : { base, step, sign: up ? 1 : -1, count };
 }
 
 /** Height of hole number k (from 0) in mm. */
 export function holeHeight({ base, step, sign }: PinGrid, k: number): number {
-  return base.mm + sign * k * step.mm;
+  return base.value + sign * k * step.value;
 }
 
 /** The same as a derived number: first hole + step · k. */

@@ -19,16 +19,16 @@ export const LEAST_BETWEEN_LINES = 48;
 export function pinLines(box: Box, { settings }: Resolved, grid: PinGrid, clearDepth: Dim = box.clearDepth): PinLines {
   const { pins } = settings;
   const plane = box.mountingPlane;
-  const front = (plane.mm > 0 ? plane.plus(pins.front) : pins.front).as('front line of pin holes');
+  const front = (plane.value > 0 ? plane.plus(pins.front) : pins.front).as('front line of pin holes');
   const furthest = clearDepth.minus(pins.rearClear).minus(pins.diameter.over(2)).as('furthest a hole may stand');
   if (pins.rear.value === 'groove') {
     const rear = clearDepth.minus(pins.rearSet).as('rear line of pin holes');
-    return { front, rear: rear.mm - front.mm >= LEAST_BETWEEN_LINES ? rear : undefined };
+    return { front, rear: rear.value - front.value >= LEAST_BETWEEN_LINES ? rear : undefined };
   }
-  const steps = Math.floor((furthest.mm - front.mm) / grid.step.mm + 1e-9);
+  const steps = Math.floor((furthest.value - front.value) / grid.step.value + 1e-9);
   const rear = front
     .plus(grid.step.times(plain(steps, 'whole steps behind the front line')))
     .as('rear line of pin holes')
     .because('its hole stays clear of the back');
-  return { front, rear: rear.mm - front.mm >= LEAST_BETWEEN_LINES ? rear : undefined };
+  return { front, rear: rear.value - front.value >= LEAST_BETWEEN_LINES ? rear : undefined };
 }

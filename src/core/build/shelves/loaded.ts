@@ -12,7 +12,7 @@ export function loadedShelf(part: Part, parts: readonly Part[], resolved: Resolv
   const fixed = part.piece?.kind === 'fixed shelf';
   if (part.piece?.kind === 'strip' || (part.role !== 'shelf' && !fixed)) return undefined;
   const { load, limit, stripHeight, stripThickness } = settings.shelves;
-  const stripped = part.role === 'shelf' && stripHeight.mm > 0;
+  const stripped = part.role === 'shelf' && stripHeight.value > 0;
   return {
     span: fixed ? widestSpan(part, parts) : part.length,
     depth: part.width,

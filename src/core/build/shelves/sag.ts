@@ -44,7 +44,7 @@ export function shelfSag(shelf: LoadedShelf): Sag {
   const creep = plain(material.creep, `creep of ${material.name}`, source(material, 'creep'));
   const lasting = elastic.times(creep).as('lasting sag');
   const allowed = span.over(plain(LIMITS[shelf.limit], 'spans per sag allowed')).as('sag allowed');
-  return { lineLoad, neutralAxis: axis, elastic, lasting, allowed, passes: lasting.mm <= allowed.mm };
+  return { lineLoad, neutralAxis: axis, elastic, lasting, allowed, passes: lasting.value <= allowed.value };
 }
 
 function source(material: Material, field: 'modulus' | 'creep' | 'density') {
@@ -95,7 +95,7 @@ function sectionOf({ depth, thickness, material, strip }: LoadedShelf): { axis: 
 /** The longest span (mm) this shelf can have: lasting sag grows with its cube against the limit. */
 export function longestSpan(shelf: LoadedShelf): number {
   const { lasting, allowed } = shelfSag(shelf);
-  return shelf.span.mm * Math.cbrt(allowed.mm / lasting.mm);
+  return shelf.span.value * Math.cbrt(allowed.value / lasting.value);
 }
 
 /** Heights of strip a maker would rip (mm). */
@@ -105,7 +105,7 @@ const STRIPS = [25, 30, 35, 40, 45, 50, 60, 70, 80];
 export function smallestStrip(shelf: LoadedShelf, thickness: Dim, material: Material): number | undefined {
   return STRIPS.find(
     (height) =>
-      height > shelf.thickness.mm &&
+      height > shelf.thickness.value &&
       shelfSag({ ...shelf, strip: { height: length(height), thickness, material } }).passes,
   );
 }

@@ -25,14 +25,14 @@ const plainShelf: LoadedShelf = {
 
 test('worked case: a shelf under a kitchen load, plain and with a solid oak front strip', () => {
   const sag = shelfSag(plainShelf);
-  near(sag.lineLoad.mm, expect.lineLoad_N_per_mm, 0.001);
-  near(sag.elastic.mm, expect.sagElastic, 0.002);
-  near(sag.lasting.mm, expect.sagLongTerm, 0.002);
-  near(sag.allowed.mm, expect.allowed, 0.001);
+  near(sag.lineLoad.value, expect.lineLoad_N_per_mm, 0.001);
+  near(sag.elastic.value, expect.sagElastic, 0.002);
+  near(sag.lasting.value, expect.sagLongTerm, 0.002);
+  near(sag.allowed.value, expect.allowed, 0.001);
   assert.equal(sag.passes, expect.passes);
   const stripped = shelfSag({ ...plainShelf, strip: { height: length(40), thickness: length(20), material: oak } });
-  near(stripped.neutralAxis.mm, expect.neutralAxisFromTopWithStrip, 0.001);
-  near(stripped.lasting.mm, expect.sagLongTermWithStrip, 0.002);
+  near(stripped.neutralAxis.value, expect.neutralAxisFromTopWithStrip, 0.001);
+  near(stripped.lasting.value, expect.sagLongTermWithStrip, 0.002);
   assert.equal(stripped.passes, expect.passesWithStrip);
 });
 
@@ -44,7 +44,7 @@ test('a longer, thinner or more heavily laden shelf sags more, a stiffer or stri
       fc.integer({ min: 150, max: 600 }),
       (span, thickness, depth) => {
         const shelf = { ...plainShelf, span: length(span), thickness: length(thickness), depth: length(depth) };
-        const sag = (change: Partial<LoadedShelf>) => shelfSag({ ...shelf, ...change }).lasting.mm;
+        const sag = (change: Partial<LoadedShelf>) => shelfSag({ ...shelf, ...change }).lasting.value;
         const now = sag({});
         assert.ok(sag({ span: length(span + 50) }) > now);
         assert.ok(sag({ thickness: length(thickness + 2) }) < now);
@@ -77,8 +77,8 @@ test('a strip is a part of its own and the board gives up its thickness', () => 
     partOf(stripped, 'shelf/o2/1'),
     partOf(stripped, 'shelf/o2/1/strip'),
   ];
-  assert.equal(before.width.mm - after.width.mm, 20);
-  assert.deepEqual([strip.length.mm, strip.width.mm, strip.thickness.mm], [before.length.mm, 40, 20]);
+  assert.equal(before.width.value - after.width.value, 20);
+  assert.deepEqual([strip.length.value, strip.width.value, strip.thickness.value], [before.length.value, 40, 20]);
   const [board, edge] = [after.extent, strip.extent];
   assert.equal(edge.max[2], board.max[2], 'tops flush');
   assert.equal(edge.max[1], board.min[1], 'in front of the board');
@@ -99,7 +99,7 @@ test('a partition under a fixed shelf shortens what hangs free', () => {
         { ...half('o2'), fill: lower },
       ],
     });
-    return loadedShelf(partOf(solved, 'divider/o1'), solved.parts, solved.resolved)?.span.mm;
+    return loadedShelf(partOf(solved, 'divider/o1'), solved.parts, solved.resolved)?.span.value;
   };
   assert.equal(spanOf({ kind: 'open' }), 864);
   const columns: Opening['fill'] = {

@@ -153,15 +153,15 @@ test('a screw as it is bought ends in the wood it is said to end in, short of th
       if (findings.some(({ severity }) => severity === 'stop')) continue;
       for (const { fastens, through, operation } of fastenersOf(parts)) {
         if (fastens.kind !== 'screw' || operation.kind !== 'holes') continue;
-        const long = fastens.size.length.mm;
+        const long = fastens.size.length.value;
         sizes.add(long);
         const { from, offset, face, positions } = operation;
-        for (const [at, { mm }] of positions.entries()) {
+        for (const [at, { value: mm }] of positions.entries()) {
           const off = from.endsWith('0')
-            ? offset.mm
-            : (from === 'u1' ? through.length.mm : through.width.mm) - offset.mm;
+            ? offset.value
+            : (from === 'u1' ? through.length.value : through.width.value) - offset.value;
           const [u, v] = from.startsWith('u') ? [off, mm] : [mm, off];
-          const tip = toCabinet(through.placement, u, v, face === 1 ? long : through.thickness.mm - long);
+          const tip = toCabinet(through.placement, u, v, face === 1 ? long : through.thickness.value - long);
           const key = typeof fastens.into === 'string' ? fastens.into : fastens.into?.[at];
           const held = parts.find((part) => part.key === key);
           assert.ok(held, `${seed}: ${key}`);
@@ -182,7 +182,7 @@ test('a pocket screw is bought so long that it grips, and comes out of nothing a
     const set = inch
       ? { pocketReach: length(12.7), screwStep: length(6.35) }
       : { pocketReach: length(12), screwStep: length(5) };
-    return pocketScrew(length(thickness), set, 'side/left').size.length.mm;
+    return pocketScrew(length(thickness), set, 'side/left').size.length.value;
   };
   assert.deepEqual(
     [12, 15, 16.5, 18, 19, 25, 38].map((thick) => bought(thick)),
@@ -203,7 +203,7 @@ function dowelled(part: Part, edge: 'u1' | 'v1', at: number, into: string): Part
   const operation = {
     kind: 'edge holes' as const,
     edge,
-    offset: length(part.thickness.mm / 2),
+    offset: length(part.thickness.value / 2),
     positions: [length(at)],
     diameter: length(8),
     depth: length(20),

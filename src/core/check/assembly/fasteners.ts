@@ -51,7 +51,7 @@ function eachOf(part: Part, operation: Operation, fastens: Fastens): Leaving[] {
       const { edge, face } = operation;
       const [surface, outward] = face === 1 ? [0, -1] : [size.thickness, 1];
       const slope = Math.atan(POCKET.slope);
-      return operation.positions.map(({ mm }, place) => ({
+      return operation.positions.map(({ value: mm }, place) => ({
         operation,
         fastens,
         into: endsIn(fastens, place),
@@ -68,29 +68,29 @@ function eachOf(part: Part, operation: Operation, fastens: Fastens): Leaving[] {
         face === 1
           ? [size.thickness + INTO + past, 0, -DRIVER]
           : [-INTO - past, size.thickness, size.thickness + DRIVER];
-      return operation.positions.map(({ mm }, place) => ({
+      return operation.positions.map(({ value: mm }, place) => ({
         operation,
         fastens,
         into: endsIn(fastens, place),
-        tip: at(from, mm, offset.mm, tip),
-        driver: [at(from, mm, offset.mm, head), at(from, mm, offset.mm, end)],
+        tip: at(from, mm, offset.value, tip),
+        driver: [at(from, mm, offset.value, head), at(from, mm, offset.value, end)],
       }));
     }
     case 'edge holes':
-      return operation.positions.map(({ mm }, place) => ({
+      return operation.positions.map(({ value: mm }, place) => ({
         operation,
         fastens,
         into: endsIn(fastens, place),
-        tip: at(operation.edge, mm, -INTO, operation.offset.mm),
+        tip: at(operation.edge, mm, -INTO, operation.offset.value),
       }));
     case 'slots': {
       const { place, offset } = operation;
       if (!('edge' in place)) return [];
-      return operation.positions.map(({ mm }, index) => ({
+      return operation.positions.map(({ value: mm }, index) => ({
         operation,
         fastens,
         into: endsIn(fastens, index),
-        tip: at(place.edge, mm, -INTO, offset.mm),
+        tip: at(place.edge, mm, -INTO, offset.value),
       }));
     }
     default:

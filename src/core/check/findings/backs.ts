@@ -16,11 +16,11 @@ const wallWithoutNailer: FindingRule = {
     // Hangers hold it by its sides.
     if (context.hung) return [];
     const back = resolved.materials.back.thickness;
-    if (resolved.settings.back.kind.value !== 'none' && back.mm >= CARRYING_BACK) return [];
+    if (resolved.settings.back.kind.value !== 'none' && back.value >= CARRYING_BACK) return [];
     return [
       {
         severity: 'stop',
-        what: `The wall cabinet has no nailer and its back is ${resolved.settings.back.kind.value === 'none' ? 'missing' : show(back.mm)}.`,
+        what: `The wall cabinet has no nailer and its back is ${resolved.settings.back.kind.value === 'none' ? 'missing' : show(back.value)}.`,
         why: `It would hang by a back under ${show(CARRYING_BACK)}. Hanging screws go through a nailer fixed to both sides, into structure, with rated fixings; local practice decides which.`,
         numbers: [back],
         settings: [settingPath(context, 'nailer/rails')],
@@ -45,11 +45,11 @@ const grooveNearEdge: FindingRule = {
   id: 'carcass/groove-near-edge',
   check(context) {
     const { box, resolved, show } = context;
-    if (resolved.settings.back.kind.value !== 'grooved' || box.grooveOffset.mm >= LEAST_BESIDE_GROOVE) return [];
+    if (resolved.settings.back.kind.value !== 'grooved' || box.grooveOffset.value >= LEAST_BESIDE_GROOVE) return [];
     return [
       {
         severity: 'warn',
-        what: `Only ${show(box.grooveOffset.mm)} stays behind the back groove.`,
+        what: `Only ${show(box.grooveOffset.value)} stays behind the back groove.`,
         why: `Less than ${show(LEAST_BESIDE_GROOVE)} breaks out when the back is driven home. A rabbet would take the back at the edge.`,
         numbers: [box.grooveOffset],
         parts: ['side/left', 'side/right'],
@@ -69,13 +69,13 @@ const nailerDoesNotFit: FindingRule = {
     if (
       !nailer ||
       resolved.settings.back.kind.value !== 'grooved' ||
-      nailer.thickness.mm <= box.grooveOffset.mm + TOLERANCE_MM
+      nailer.thickness.value <= box.grooveOffset.value + TOLERANCE_MM
     )
       return [];
     return [
       {
         severity: 'stop',
-        what: `The nailer is ${show(nailer.thickness.mm)} thick and ${show(box.grooveOffset.mm)} stays behind the back.`,
+        what: `The nailer is ${show(nailer.thickness.value)} thick and ${show(box.grooveOffset.value)} stays behind the back.`,
         why: 'It would stand out behind the sides and hold the cabinet off the wall.',
         numbers: [nailer.thickness, box.grooveOffset],
         parts: [nailer.key],
@@ -119,26 +119,26 @@ const backDoesNotFit: FindingRule = {
     const { thickness } = resolved.materials.back;
     if (back.kind.value !== 'grooved') return [];
     const findings: FindingDraft[] = [];
-    if (thickness.mm > box.grooveWidth.mm + TOLERANCE_MM)
+    if (thickness.value > box.grooveWidth.value + TOLERANCE_MM)
       findings.push({
         severity: 'stop',
-        what: `The back is ${show(thickness.mm)} thick and its groove ${show(box.grooveWidth.mm)} wide.`,
+        what: `The back is ${show(thickness.value)} thick and its groove ${show(box.grooveWidth.value)} wide.`,
         why: 'It does not go in. Cut the groove to fit the panel, or take another cutter.',
         numbers: [thickness, box.grooveWidth],
         parts: ['back'],
         settings: [settingPath(context, 'back/cut'), settingPath(context, 'back/cutter')],
         fixes: [setChoice(context, 'Cut the groove to fit the panel', 'back/cut', 'panel')],
       });
-    if (box.backHold.mm <= LEAST_HOLD) {
+    if (box.backHold.value <= LEAST_HOLD) {
       const path = settingPath(context, 'back/ease');
       findings.push({
         severity: 'stop',
-        what: `The back enters its grooves by ${show(box.backHold.mm)}.`,
-        why: `The grooves are ${show(back.grooveDepth.mm)} deep and the ease takes ${show(back.ease.mm)} of that at each edge; nothing holds the back. Ease it less, or cut deeper.`,
+        what: `The back enters its grooves by ${show(box.backHold.value)}.`,
+        why: `The grooves are ${show(back.grooveDepth.value)} deep and the ease takes ${show(back.ease.value)} of that at each edge; nothing holds the back. Ease it less, or cut deeper.`,
         numbers: [back.grooveDepth, back.ease],
         parts: ['back'],
         settings: [path],
-        fixes: back.grooveDepth.mm > 3 ? [{ label: `Ease it by ${show(0.5)}`, edits: [{ path, value: 0.5 }] }] : [],
+        fixes: back.grooveDepth.value > 3 ? [{ label: `Ease it by ${show(0.5)}`, edits: [{ path, value: 0.5 }] }] : [],
       });
     }
     return findings;
@@ -210,7 +210,7 @@ const nailersMeet: FindingRule = {
     return [
       {
         severity: 'stop',
-        what: `The nailers are ${show(first.width.mm)} wide and run into each other.`,
+        what: `The nailers are ${show(first.width.value)} wide and run into each other.`,
         why: 'The height behind the back has no room for so many of that width. Make them narrower, or fit one.',
         numbers: [first.width],
         parts: nailers.map(({ key }) => key),

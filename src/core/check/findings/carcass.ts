@@ -72,9 +72,9 @@ const partitionWithoutSupport: FindingRule = {
       .flatMap((part): FindingDraft[] => {
         const foot = joints.find((joint) => joint.member?.key === part.key && joint.member.end === 'u0');
         const seats = foot ? seatsOf(foot, parts) : [];
-        const carried = seats.reduce((sum, { depth }) => sum + depth.mm, 0);
+        const carried = seats.reduce((sum, { depth }) => sum + depth.value, 0);
         const framed = seats.some(({ part: { role } }) => role === 'web');
-        if (framed || carried >= part.width.mm * 0.6) return [];
+        if (framed || carried >= part.width.value * 0.6) return [];
         return [
           {
             severity: 'warn',
@@ -135,16 +135,16 @@ const notchTooLarge: FindingRule = {
         if (operation.kind !== 'notch' || operation.by.kind !== 'toe') return [];
         const behind = part.width.minus(operation.alongWidth).as('left behind the notch');
         const above = part.length.minus(operation.alongLength).as('left above the notch');
-        const least = behind.mm < above.mm ? behind : above;
-        if (least.mm >= LEFT_BEHIND) return [];
-        const path = settingPath(context, behind.mm < above.mm ? 'toe/setback' : 'toe/height');
+        const least = behind.value < above.value ? behind : above;
+        if (least.value >= LEFT_BEHIND) return [];
+        const path = settingPath(context, behind.value < above.value ? 'toe/setback' : 'toe/height');
         return [
           {
             severity: 'stop',
             what:
-              least.mm <= 0
+              least.value <= 0
                 ? `The notch for the toe is as large as the ${part.name.toLowerCase()}: nothing is left of it.`
-                : `The notch for the toe leaves ${show(least.mm)} of the ${part.name.toLowerCase()}.`,
+                : `The notch for the toe leaves ${show(least.value)} of the ${part.name.toLowerCase()}.`,
             why: `At least ${show(LEFT_BEHIND)} has to stay, or the foot breaks off. Set the toe back less, make it lower, or stand the box on a plinth.`,
             numbers: [least, operation.alongWidth, operation.alongLength],
             parts: [part.key],
@@ -167,12 +167,12 @@ const solidMoves: FindingRule = {
       if (!['side', 'top', 'bottom', 'partition', 'end'].includes(part.role) || seen.has(part.name.split(',')[0] ?? ''))
         return [];
       const movement = shrinkage(part.width, part.material, resolved.settings);
-      if (!movement || movement.mm < MOVES) return [];
+      if (!movement || movement.value < MOVES) return [];
       seen.add(part.name.split(',')[0] ?? '');
       return [
         {
           severity: 'note',
-          what: `${part.name.split(',')[0]} of ${part.material.name} moves ${show(movement.mm)} across its width of ${show(part.width.mm)}.`,
+          what: `${part.name.split(',')[0]} of ${part.material.name} moves ${show(movement.value)} across its width of ${show(part.width.value)}.`,
           why: 'Glue only the front 75 to 100 of what crosses it and let the rear run dry or slotted; fasten a solid top with buttons or slotted holes.',
           numbers: [movement],
           parts: [part.key],
@@ -208,7 +208,7 @@ const bottomCannotGoUnder: FindingRule = {
   id: 'carcass/bottom-cannot-go-under',
   check(context) {
     const { box, resolved } = context;
-    if (resolved.settings.bottom.place.value !== 'under' || box.floor.mm <= length(0).mm) return [];
+    if (resolved.settings.bottom.place.value !== 'under' || box.floor.value <= length(0).value) return [];
     return [
       {
         severity: 'note',
@@ -235,13 +235,13 @@ const fillerNotHeld: FindingRule = {
       )
       .map((filler) => ({
         severity: 'stop',
-        what: `The filler is ${show(filler.width.mm)} wide, and nothing holds it.`,
-        why: `The strip behind it that is screwed to the side is ${show(strip.mm)} thick and would be wider than the filler. Make the filler wider, or leave it out and scribe the side.`,
+        what: `The filler is ${show(filler.width.value)} wide, and nothing holds it.`,
+        why: `The strip behind it that is screwed to the side is ${show(strip.value)} thick and would be wider than the filler. Make the filler wider, or leave it out and scribe the side.`,
         numbers: [filler.width, strip],
         parts: [filler.key],
         settings: [path],
         fixes: [
-          { label: `Make it ${show(Math.ceil(strip.mm))} wide`, edits: [{ path, value: Math.ceil(strip.mm) }] },
+          { label: `Make it ${show(Math.ceil(strip.value))} wide`, edits: [{ path, value: Math.ceil(strip.value) }] },
           setChoice(context, 'Leave the filler out', 'ends/filler', 'none'),
         ],
       }));

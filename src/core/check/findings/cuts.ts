@@ -21,18 +21,19 @@ const cutTooDeep: FindingRule = {
   id: 'carcass/cut-too-deep',
   check: ({ parts, show }) =>
     parts.flatMap((part): FindingDraft[] => {
-      const through = (depth: Dim) => depth.mm >= part.thickness.mm - TOLERANCE_MM;
+      const through = (depth: Dim) => depth.value >= part.thickness.value - TOLERANCE_MM;
       const tooDeep = ({ kind, depth }: Sunk) =>
-        through(depth) || (kind !== 'rabbet' && depth.mm > part.thickness.mm / 2 + TOLERANCE_MM);
+        through(depth) || (kind !== 'rabbet' && depth.value > part.thickness.value / 2 + TOLERANCE_MM);
       let cut: Sunk | undefined;
       for (const operation of part.machining)
-        if (isSunk(operation) && tooDeep(operation)) if (!cut || operation.depth.mm > cut.depth.mm) cut = operation;
+        if (isSunk(operation) && tooDeep(operation))
+          if (!cut || operation.depth.value > cut.depth.value) cut = operation;
       if (!cut) return [];
       const { kind, depth } = cut;
       return [
         {
           severity: through(depth) ? 'stop' : 'warn',
-          what: `A ${kind} ${show(depth.mm)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
+          what: `A ${kind} ${show(depth.value)} deep is cut in ${part.name.toLowerCase()}, which is ${show(part.thickness.value)} thick.`,
           why:
             kind !== 'rabbet'
               ? `More than half the thickness is gone there, and the part will break along the ${kind}.`
@@ -51,9 +52,9 @@ const THIN = 2;
 /** What goes into a face and has a depth; pins and sunk cuts have rules of their own. */
 function boredDepth(operation: Operation): number | undefined {
   if (operation.by.kind === 'pins') return undefined;
-  if (operation.kind === 'holes') return operation.depth?.mm;
+  if (operation.kind === 'holes') return operation.depth?.value;
   if ((operation.kind === 'slots' || operation.kind === 'mortises') && 'face' in operation.place)
-    return operation.depth.mm;
+    return operation.depth.value;
   return undefined;
 }
 
@@ -65,16 +66,16 @@ const nearlyThrough: FindingRule = {
       let worst: { operation: Operation; depth: number } | undefined;
       for (const operation of part.machining) {
         const depth = boredDepth(operation);
-        if (depth === undefined || part.thickness.mm - depth >= THIN - TOLERANCE_MM) continue;
+        if (depth === undefined || part.thickness.value - depth >= THIN - TOLERANCE_MM) continue;
         if (!worst || depth > worst.depth) worst = { operation, depth };
       }
       if (!worst) return [];
-      const left = part.thickness.mm - worst.depth;
+      const left = part.thickness.value - worst.depth;
       return [
         {
           severity: left < THROUGH - TOLERANCE_MM ? 'stop' : 'warn',
           what: `What is bored ${show(worst.depth)} deep in ${part.name.toLowerCase()} ${left <= 0 ? 'comes out at its other face' : `leaves ${show(left)} of it`}: ${worst.operation.reason}.`,
-          why: `It is ${show(part.thickness.mm)} thick, and the point of the drill or the push of the screw breaks the other face. Bore less deep, or make it of thicker stock.`,
+          why: `It is ${show(part.thickness.value)} thick, and the point of the drill or the push of the screw breaks the other face. Bore less deep, or make it of thicker stock.`,
           numbers: [part.thickness],
           parts: keys,
         },
@@ -113,7 +114,7 @@ function leastBetween(part: Part): { left: number; a: Operation; b: Operation } 
   for (const front of cuts) {
     if (front.low[2] > TOLERANCE_MM) continue;
     for (const rear of cuts) {
-      if (rear.high[2] < part.thickness.mm - TOLERANCE_MM || rear === front) continue;
+      if (rear.high[2] < part.thickness.value - TOLERANCE_MM || rear === front) continue;
       const over = [0, 1].every(
         (k) =>
           Math.min(front.high[k as 0], rear.high[k as 0]) - Math.max(front.low[k as 0], rear.low[k as 0]) >

@@ -32,7 +32,7 @@ const heightNotFollowed: FindingRule = {
 function shelfHeights(context: RuleContext, { name, path, fill, inside }: Compartment): FindingDraft[] {
   if (fill.kind !== 'shelves' || !fill.shelvesAt) return [];
   const list = pathTo.shelvesOf(path, 'shelvesAt');
-  return notFollowed(context, name, { what: 'shelf', list }, fill.shelvesAt, fill.shelves, inside.v.size.mm);
+  return notFollowed(context, name, { what: 'shelf', list }, fill.shelvesAt, fill.shelves, inside.v.size.value);
 }
 
 function notFollowed(

@@ -50,7 +50,7 @@ const otherThickness: FindingRule = {
       return [
         {
           severity: 'stop',
-          what: `${part.name} was to be made of ${own.material.name}, ${show(own.thickness.mm)} thick; its place is ${show(part.thickness.mm)} thick.`,
+          what: `${part.name} was to be made of ${own.material.name}, ${show(own.thickness.value)} thick; its place is ${show(part.thickness.value)} thick.`,
           why: 'Its fellows and what it is joined to go by one thickness. Choose a material as thick, or another for all of its kind.',
           numbers: [own.thickness, part.thickness],
           parts: [part.key],

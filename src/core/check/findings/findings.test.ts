@@ -751,7 +751,7 @@ test('a back wider than a sheet is no dead end: across the grain it comes out of
   applyEdits(job, fix.edits);
   const [after] = solve(job).cabinets;
   const back = after?.parts.find(({ key }) => key === 'back');
-  assert.ok(back && back.length.mm > back.width.mm && back.cutLength.mm > 1220 && back.cutWidth.mm < 1220);
+  assert.ok(back && back.length.value > back.width.value && back.cutLength.value > 1220 && back.cutWidth.value < 1220);
   assert.ok(!after?.findings.some(({ rule, parts }) => rule === finding.rule && parts.includes('back')));
 });
 
@@ -759,10 +759,11 @@ test('what is stood up reaches from the lower of legs and frame to the upper of 
   const tip = (settings: CabinetDecisions['settings']) =>
     withRoom({ height: 900, settings: { school: 'faceFrame', ...settings } }, { ceiling: 300, doorway: null }).find(
       ({ rule }) => rule === 'sizes/into-the-room',
-    )?.numbers[0]?.mm ?? Number.NaN;
+    )?.numbers[0]?.value ?? Number.NaN;
   const high = (settings: CabinetDecisions['settings']) => {
     const { box, resolved } = solveWith({ height: 900, settings: { school: 'faceFrame', ...settings } });
-    const depth = box.sideDepth.mm + resolved.materials.frame.thickness.mm + resolved.materials.back.thickness.mm;
+    const depth =
+      box.sideDepth.value + resolved.materials.frame.thickness.value + resolved.materials.back.thickness.value;
     return Math.sqrt(tip(settings) ** 2 - depth ** 2);
   };
   const close = (a: number, b: number) => assert.ok(Math.abs(a - b) < 1e-6, `${a}, not ${b}`);

@@ -35,12 +35,12 @@ const grooveBreaksOut: FindingRule = {
     if (!first) return [];
     const before = grooveInset(resolved);
     const behind = behindGroove(resolved);
-    const least = Math.min(before.mm, behind.mm);
+    const least = Math.min(before.value, behind.value);
     if (least >= WALL - TOLERANCE_MM) return [];
     return [
       {
         severity: least <= TOLERANCE_MM ? 'stop' : 'warn',
-        what: `The groove of the framed fronts leaves ${show(before.mm)} before it and ${show(behind.mm)} behind it.`,
+        what: `The groove of the framed fronts leaves ${show(before.value)} before it and ${show(behind.value)} behind it.`,
         why: `At least ${show(WALL)} has to stay, or the wall breaks off. Take thicker frame stock, a thinner panel, or move the groove.`,
         numbers: [before, behind],
         parts: framed.flatMap(({ members }) => members.map(({ key }) => key)),
@@ -62,14 +62,14 @@ const membersMeet: FindingRule = {
       const left = [
         ...(stile ? [front.h.size.minus(stile.width.times(stiles.length)).as('left between the stiles')] : []),
         ...(rail ? [front.v.size.minus(rail.width.times(rails.length)).as('left between the rails')] : []),
-      ].filter(({ mm }) => mm <= TOLERANCE_MM);
+      ].filter(({ value: mm }) => mm <= TOLERANCE_MM);
       const [gone] = left;
       if (!gone) return [];
       const path = settingPath(context, 'making/rail');
       return [
         {
           severity: 'stop',
-          what: `${capital(frontName(front))} is ${show(front.h.size.mm)} by ${show(front.v.size.mm)}, too small for a frame of members ${show((stile ?? rail)?.width.mm ?? 0)} wide.`,
+          what: `${capital(frontName(front))} is ${show(front.h.size.value)} by ${show(front.v.size.value)}, too small for a frame of members ${show((stile ?? rail)?.width.value ?? 0)} wide.`,
           why: 'They run into each other and leave nothing for a panel. Make the members narrower, or such fronts as slabs.',
           numbers: [gone, front.h.size, front.v.size],
           parts: front.parts.map(({ key }) => key),
@@ -92,15 +92,15 @@ const memberTooNarrow: FindingRule = {
     const cut = grooveCut(settings);
     const lipped = settings.fronts.fit.value === 'lipped';
     return framedFronts(context).flatMap(({ front, members }): FindingDraft[] => {
-      const [narrow] = [...members].sort((a, b) => a.width.mm - b.width.mm);
+      const [narrow] = [...members].sort((a, b) => a.width.value - b.width.value);
       if (!narrow) return [];
       const plain = narrow.width.minus(cut);
       const left = (lipped ? plain.minus(settings.fronts.rebateWidth) : plain).as('wood behind the groove');
-      if (left.mm >= BEHIND_GROOVE - TOLERANCE_MM) return [];
+      if (left.value >= BEHIND_GROOVE - TOLERANCE_MM) return [];
       return [
         {
-          severity: left.mm <= TOLERANCE_MM ? 'stop' : 'warn',
-          what: `${capital(frontName(front))}: a member ${show(narrow.width.mm)} wide keeps ${show(left.mm)} behind its groove${lipped ? ' and its rebate' : ''}.`,
+          severity: left.value <= TOLERANCE_MM ? 'stop' : 'warn',
+          what: `${capital(frontName(front))}: a member ${show(narrow.width.value)} wide keeps ${show(left.value)} behind its groove${lipped ? ' and its rebate' : ''}.`,
           why: `At least ${show(BEHIND_GROOVE)} has to stay. Make the member wider or the groove shallower.`,
           numbers: [left],
           parts: [narrow.key],
@@ -124,13 +124,13 @@ const rebateInTenon: FindingRule = {
     if (framed.length === 0 || settings.fronts.fit.value !== 'lipped' || settings.making.kind.value !== 'stick')
       return [];
     const into = settings.fronts.rebateDepth.minus(behindGroove(resolved)).as('rebate into the tenon');
-    if (into.mm <= TOLERANCE_MM) return [];
+    if (into.value <= TOLERANCE_MM) return [];
     const left = materials.doorPanel.thickness.minus(into).as('tenon left at the corner');
-    const stop = left.mm < LEAST_TENON - TOLERANCE_MM;
+    const stop = left.value < LEAST_TENON - TOLERANCE_MM;
     return [
       {
         severity: stop ? 'stop' : 'note',
-        what: `The rebate goes ${show(into.mm)} into the tenons at the corners of the lipped fronts; ${show(Math.max(0, left.mm))} of them is left there.`,
+        what: `The rebate goes ${show(into.value)} into the tenons at the corners of the lipped fronts; ${show(Math.max(0, left.value))} of them is left there.`,
         why: stop
           ? `At least ${show(LEAST_TENON)} has to stay. Make the rebate shallower, or move the groove towards the face.`
           : 'It holds. Cut the rebates after the frame is glued up.',
@@ -152,15 +152,15 @@ const stubTooShort: FindingRule = {
   check(context) {
     const { resolved, show } = context;
     const { groove, kind } = resolved.settings.making;
-    if (kind.value !== 'stick' || groove.mm >= STUB.length - TOLERANCE_MM) return [];
+    if (kind.value !== 'stick' || groove.value >= STUB.length - TOLERANCE_MM) return [];
     return framedFronts(context).flatMap(({ front, panel }): FindingDraft[] => {
       if (front.kind !== 'door' || panel.material.form !== 'solid') return [];
-      if (front.v.size.mm <= STUB.height && front.weight.mm <= STUB.weight) return [];
+      if (front.v.size.value <= STUB.height && front.weight.value <= STUB.weight) return [];
       const path = settingPath(context, 'making/groove');
       return [
         {
           severity: 'warn',
-          what: `${capital(frontName(front))} is ${show(front.v.size.mm)} high and weighs ${front.weight.mm.toFixed(1)} kg on stub tenons ${show(groove.mm)} long.`,
+          what: `${capital(frontName(front))} is ${show(front.v.size.value)} high and weighs ${front.weight.value.toFixed(1)} kg on stub tenons ${show(groove.value)} long.`,
           why: 'A solid panel floats and does not stiffen the frame. Make the groove and its tenons 15 or longer, or add loose tenons or dowels at the corners.',
           numbers: [groove, front.weight],
           parts: keysOf(front),
@@ -187,13 +187,13 @@ const panelLeavesGroove: FindingRule = {
       if (!stile) return [];
       const held = stile.stands.x.high.minus(panel.stands.x.low).as('panel held in its groove');
       const stays = held.minus(moves.over(2)).as('panel left in its groove when it has shrunk');
-      if (stays.mm >= STAYS - TOLERANCE_MM) return [];
+      if (stays.value >= STAYS - TOLERANCE_MM) return [];
       const path = settingPath(context, 'making/groove');
-      const wanted = Math.ceil(groove.mm + STAYS - stays.mm);
+      const wanted = Math.ceil(groove.value + STAYS - stays.value);
       return [
         {
           severity: 'warn',
-          what: `The solid panel of ${frontName(front)} keeps ${show(stays.mm)} in its groove when it shrinks ${show(moves.mm)}.`,
+          what: `The solid panel of ${frontName(front)} keeps ${show(stays.value)} in its groove when it shrinks ${show(moves.value)}.`,
           why: `At least ${show(STAYS)} has to stay in, or a gap opens. Make the groove deeper or the panel narrower.`,
           numbers: [stays, moves],
           parts: [panel.key],
@@ -219,7 +219,7 @@ const mitreWithoutTenon: FindingRule = {
       return [
         {
           severity: 'warn',
-          what: `The mitres of ${frontName(front)} have no room for a loose tenon ${show(settings.fasteners.tenonLength.mm)} wide.`,
+          what: `The mitres of ${frontName(front)} have no room for a loose tenon ${show(settings.fasteners.tenonLength.value)} wide.`,
           why: 'Glue alone does not hold end grain. Take wider members, a narrower or shorter tenon, or grooved corners.',
           numbers: [stile.width, rail.width, settings.fasteners.tenonLength],
           parts: [stile.key, rail.key],

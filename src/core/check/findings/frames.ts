@@ -17,15 +17,15 @@ const negativePacking: FindingRule = {
     const stop = tongue || fronts.fit.value === 'inset';
     return (['left', 'right'] as const).flatMap((hand): FindingDraft[] => {
       const packing = hand === 'left' ? packingLeft : packingRight;
-      if (packing.mm >= -TOLERANCE_MM) return [];
+      if (packing.value >= -TOLERANCE_MM) return [];
       const decided = hand === 'left' ? frame.stileLeft : frame.stileRight;
       // A width that is decided here is no longer made wider by what it covers.
-      const wanted = decided.mm + (panelCovered(hand, resolved)?.mm ?? 0) - packing.mm;
+      const wanted = decided.value + (panelCovered(hand, resolved)?.value ?? 0) - packing.value;
       const path = settingPath(context, hand === 'left' ? 'frame/stileLeft' : 'frame/stileRight');
       return [
         {
           severity: stop ? 'stop' : 'warn',
-          what: `The side stands ${show(-packing.mm)} into the frame opening.`,
+          what: `The side stands ${show(-packing.value)} into the frame opening.`,
           why: `Packing behind the frame comes out negative: ${
             tongue ? "the side's tongue meets the rails" : 'drawers and doors strike the side'
           }. Widen the stile or lessen the overhang.`,
@@ -46,14 +46,14 @@ const tenonThroughStile: FindingRule = {
     const { parts, resolved, show } = context;
     const { tenon } = resolved.settings.frame;
     const stiles = parts.filter((part) => isFrameStile(part) && part.piece?.where !== 'middle');
-    const narrow = stiles.filter(({ width }) => tenon.mm >= width.mm - TOLERANCE_MM);
+    const narrow = stiles.filter(({ width }) => tenon.value >= width.value - TOLERANCE_MM);
     const [first] = narrow;
     if (!first) return [];
-    const half = Math.floor(first.width.mm / 2);
+    const half = Math.floor(first.width.value / 2);
     return [
       {
         severity: 'stop',
-        what: `The tenons of the frame are ${show(tenon.mm)} long and a stile is ${show(first.width.mm)} wide.`,
+        what: `The tenons of the frame are ${show(tenon.value)} long and a stile is ${show(first.width.value)} wide.`,
         why: 'They come out at its outer edge. Make the tenons shorter or the stile wider.',
         numbers: [tenon, first.width],
         parts: narrow.map(({ key }) => key),
@@ -79,11 +79,11 @@ const webFrameTooSmall: FindingRule = {
       .filter((part) => part.role === 'web' && part.piece?.kind === 'rail' && part.piece.where === 'front')
       .flatMap((part): FindingDraft[] => {
         const needed = web.member.times(crossMembersIn(part.length, web)).as('cross members side by side');
-        if (part.length.mm >= needed.mm) return [];
+        if (part.length.value >= needed.value) return [];
         return [
           {
             severity: 'stop',
-            what: `A web frame is ${show(part.length.mm)} wide; its cross members side by side take ${show(needed.mm)}.`,
+            what: `A web frame is ${show(part.length.value)} wide; its cross members side by side take ${show(needed.value)}.`,
             why: 'There is no frame left to make. Use fewer or narrower members, or a fixed shelf.',
             numbers: [part.length, needed],
             parts: [part.key],
@@ -103,10 +103,10 @@ const frameBeyondBox: FindingRule = {
     if (frame.fitted.value !== 'fitted') return [];
     const { foot, height } = frameSizes(box, resolved);
     const hangs = cabinet.kind === 'wall';
-    const below = -foot.mm - box.underHeight.mm;
+    const below = -foot.value - box.underHeight.value;
     const path = settingPath(context, 'frame/bottomRail');
     if (!hangs && below > TOLERANCE_MM) {
-      const value = frame.bottomRail.mm - below;
+      const value = frame.bottomRail.value - below;
       return [
         {
           severity: 'stop',
@@ -119,12 +119,12 @@ const frameBeyondBox: FindingRule = {
         },
       ];
     }
-    if (!hangs || height.mm <= box.overallHeight.mm + TOLERANCE_MM) return [];
+    if (!hangs || height.value <= box.overallHeight.value + TOLERANCE_MM) return [];
     return [
       {
         severity: 'note',
-        what: `With its frame the cabinet is ${show(height.mm)} high; ${show(box.overallHeight.mm)} was typed for the box.`,
-        why: `The frame hangs ${show(Math.max(0, -foot.mm))} below the box and rises ${show(frame.rise.mm)} above it. Allow for it where it is hung.`,
+        what: `With its frame the cabinet is ${show(height.value)} high; ${show(box.overallHeight.value)} was typed for the box.`,
+        why: `The frame hangs ${show(Math.max(0, -foot.value))} below the box and rises ${show(frame.rise.value)} above it. Allow for it where it is hung.`,
         numbers: [height, box.overallHeight],
         parts: ['frame/rail/bottom', 'frame/rail/top'],
         settings: [path],
@@ -140,13 +140,13 @@ const webTenonTooLong: FindingRule = {
     const { parts, resolved, show } = context;
     const { member, tenon } = resolved.settings.web;
     const frames = parts.filter(({ role, piece }) => role === 'web' && piece?.kind === 'rail');
-    if (frames.length === 0 || tenon.mm <= member.mm / 2) return [];
-    const value = Math.floor(member.mm / 3);
+    if (frames.length === 0 || tenon.value <= member.value / 2) return [];
+    const value = Math.floor(member.value / 3);
     const path = settingPath(context, 'web/tenon');
     return [
       {
         severity: 'stop',
-        what: `The web frames' tenons are ${show(tenon.mm)} long, in rails ${show(member.mm)} wide.`,
+        what: `The web frames' tenons are ${show(tenon.value)} long, in rails ${show(member.value)} wide.`,
         why: 'The groove for them leaves less than half of the rail. Make the tenons shorter or the members wider.',
         numbers: [tenon, member],
         parts: frames.map(({ key }) => key),
@@ -164,7 +164,7 @@ const frontBehindFrame: FindingRule = {
     const { box, resolved, fronts, parts, show } = context;
     const { settings, materials } = resolved;
     if (settings.frame.fitted.value !== 'fitted' || settings.fronts.fit.value !== 'inset') return [];
-    const over = box.frontThickness.mm - materials.frame.thickness.mm;
+    const over = box.frontThickness.value - materials.frame.thickness.value;
     if (over <= TOLERANCE_MM) return [];
     const behind = parts.filter(({ role }) => role !== 'door' && role !== 'drawer front' && role !== 'frame');
     const struck = fronts.filter((front) =>
@@ -174,7 +174,7 @@ const frontBehindFrame: FindingRule = {
     return [
       {
         severity: 'stop',
-        what: `Inset fronts are ${show(box.frontThickness.mm)} thick and the frame ${show(materials.frame.thickness.mm)}.`,
+        what: `Inset fronts are ${show(box.frontThickness.value)} thick and the frame ${show(materials.frame.thickness.value)}.`,
         why: `They stand ${show(over)} behind the frame, where shelves and stretchers come up to its back. Make the fronts thinner or the frame of thicker stock.`,
         numbers: [box.frontThickness, materials.frame.thickness],
         parts: struck.flatMap(keysOf),

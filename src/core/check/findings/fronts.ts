@@ -33,18 +33,18 @@ const lippedBinds: FindingRule = {
     const clearance = lippedClearance(resolved.settings.fronts);
     const thickness = resolved.materials.front.thickness;
     const findings = [];
-    if (clearance.mm <= 0)
+    if (clearance.value <= 0)
       findings.push({
         severity: 'stop' as const,
-        what: `The lipped fronts have ${show(clearance.mm)} clearance in their openings.`,
+        what: `The lipped fronts have ${show(clearance.value)} clearance in their openings.`,
         why: 'The rebate has to be wider than the lip, or the front does not go in.',
         numbers: [clearance, rebateWidth, lip],
         settings: [settingPath({ cabinet }, 'fronts/rebateWidth'), settingPath({ cabinet }, 'fronts/lip')],
       });
-    if (rebateDepth.mm >= thickness.mm)
+    if (rebateDepth.value >= thickness.value)
       findings.push({
         severity: 'stop' as const,
-        what: `The rebate is ${show(rebateDepth.mm)} deep in fronts ${show(thickness.mm)} thick.`,
+        what: `The rebate is ${show(rebateDepth.value)} deep in fronts ${show(thickness.value)} thick.`,
         why: 'Nothing is left of the lip.',
         numbers: [rebateDepth, thickness],
         settings: [settingPath({ cabinet }, 'fronts/rebateDepth')],
@@ -65,7 +65,7 @@ const gapBesideDivider: FindingRule = {
         if (!boundary || boundary.kind === 'none' || !opening.dividerOff || !one || !other) return [];
         const { clear } = boundary;
         const gap = split.axis === 'rows' ? { low: other.high, high: one.low } : { low: one.high, high: other.low };
-        const open = Math.max(clear.low.mm - gap.low.mm, gap.high.mm - clear.high.mm);
+        const open = Math.max(clear.low.value - gap.low.value, gap.high.value - clear.high.value);
         if (open <= TOLERANCE_MM) return [];
         const path = pathTo.openingField(pathTo.opening(split.path, opening.id), 'dividerOff');
         return [
@@ -91,15 +91,15 @@ const frontsMeet: FindingRule = {
     if (!face.ok) return [];
     const { gap, fit } = resolved.settings.fronts;
     const tight = face.splits.flatMap((split) =>
-      split.between.filter((between) => between.face.mm < gap.mm - TOLERANCE_MM),
+      split.between.filter((between) => between.face.value < gap.value - TOLERANCE_MM),
     );
-    const [worst] = tight.sort((a, b) => a.face.mm - b.face.mm);
+    const [worst] = tight.sort((a, b) => a.face.value - b.face.value);
     if (!worst) return [];
     const lap = fit.value === 'lipped' ? 'fronts/lip' : 'frame/overlay';
     return [
       {
         severity: 'stop',
-        what: `Between two fronts only ${show(worst.face.mm)} is left; the gap is ${show(gap.mm)}.`,
+        what: `Between two fronts only ${show(worst.face.value)} is left; the gap is ${show(gap.value)}.`,
         why: 'What divides the openings is too narrow for both fronts to lap it. Widen it, or lap the fronts less.',
         numbers: [worst.face, worst.clear],
         settings: [settingPath({ cabinet }, lap)],
@@ -118,11 +118,11 @@ const grainBlank: FindingRule = {
       const upright = first.placement.u[1] === 'z';
       const [along, across] = upright ? [height, width] : [width, height];
       const { sheet } = first.material;
-      if (comesOut(head, first.material, along.mm, across.mm)) return [];
+      if (comesOut(head, first.material, along.value, across.value)) return [];
       return [
         {
           severity: 'stop',
-          what: `${parts.length} fronts with running grain need a blank ${show(along.mm)} by ${show(across.mm)}; a sheet of ${first.material.name} is ${show(sheet.length)} by ${show(sheet.width)}, ${show(head.workshop.cutting.trim)} trimmed off each edge.`,
+          what: `${parts.length} fronts with running grain need a blank ${show(along.value)} by ${show(across.value)}; a sheet of ${first.material.name} is ${show(sheet.length)} by ${show(sheet.width)}, ${show(head.workshop.cutting.trim)} trimmed off each edge.`,
           why: 'The grain cannot run on over a joint between sheets. Let it run in smaller groups.',
           numbers: [height, width],
           parts: parts.map((part) => part.key),
@@ -149,13 +149,13 @@ const drawerBesideWall: FindingRule = {
       if (resolved.settings.ends[end].value !== 'wall') return [];
       const away = (front: (typeof fronts)[number]) =>
         end === 'left' ? front.h.low.plus(box.beyondLeft) : box.width.plus(box.beyondRight).minus(front.h.high);
-      const near = fronts.filter((front) => front.kind === 'drawer' && away(front).mm < FROM_WALL);
+      const near = fronts.filter((front) => front.kind === 'drawer' && away(front).value < FROM_WALL);
       const [first] = near;
       if (!first) return [];
       return [
         {
           severity: 'warn',
-          what: `${near.length === 1 ? 'A drawer front passes' : `${near.length} drawer fronts pass`} the wall at ${show(away(first).mm)}.`,
+          what: `${near.length === 1 ? 'A drawer front passes' : `${near.length} drawer fronts pass`} the wall at ${show(away(first).value)}.`,
           why: `Walls are neither straight nor plumb: leave at least ${show(FROM_WALL)}, or more for a door casing. A filler at that end does.`,
           numbers: [away(first).as('drawer front from the wall')],
           parts: near.map(({ key }) => key),
@@ -171,7 +171,7 @@ const drawerBesideWall: FindingRule = {
 function fillerOf(context: RuleContext): Act {
   const { safeRip } = context.head.workshop.cutting;
   const { label, edits } = setChoice(context, 'Fit a filler strip', 'ends/filler', 'strip');
-  if (context.resolved.settings.ends.scribe.mm >= safeRip) return { label, edits };
+  if (context.resolved.settings.ends.scribe.value >= safeRip) return { label, edits };
   return {
     label: `${label} ${context.show(safeRip)} wide`,
     edits: [...edits, { path: settingPath(context, 'ends/scribe'), value: safeRip }],

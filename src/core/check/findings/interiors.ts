@@ -14,7 +14,7 @@ const roomsDoNotClose: FindingRule = {
         severity: 'stop',
         what: `The rooms behind ${cell.name} ${over ? `need ${show(by)} more than there is` : `leave ${show(by)} that belongs to nothing`}.`,
         why: over
-          ? `${show(decided.mm)} of ${show(available.mm)} is decided, and each room wants at least ${show(LEAST_MEMBER)}. Make one smaller, or let it take what is left. Until then nothing stands there.`
+          ? `${show(decided.value)} of ${show(available.value)} is decided, and each room wants at least ${show(LEAST_MEMBER)}. Make one smaller, or let it take what is left. Until then nothing stands there.`
           : 'Every size is decided, so nothing can take up what is left. Let one of them take it. Until then nothing stands there.',
         numbers: [decided, available],
         refuses: true,
@@ -32,14 +32,14 @@ const TALL = 1200;
 const tallWithoutShelf: FindingRule = {
   id: 'interiors/tall-without-shelf',
   check({ box, face, interiors, show }) {
-    if (!face.ok || box.height.mm <= TALL) return [];
+    if (!face.ok || box.height.value <= TALL) return [];
     const boundaries = [...face.boundaries, ...interiors.boundaries];
     const fixed = boundaries.some(({ axis, kind }) => axis === 'rows' && (kind === 'shelf' || kind === 'web'));
     if (fixed) return [];
     return [
       {
         severity: 'note',
-        what: `The sides are ${show(box.height.mm)} high with no fixed shelf between them.`,
+        what: `The sides are ${show(box.height.value)} high with no fixed shelf between them.`,
         why: 'Nothing keeps them from bowing apart in the middle. A fixed shelf there stiffens them.',
         numbers: [box.height],
         parts: ['side/left', 'side/right'],

@@ -37,11 +37,11 @@ test('a pin hole that a plate would run into is left out, and no other', () => {
   assert.ok(solved && doorless.cabinets[0]);
   const pins = (of: typeof solved) =>
     partOf(of, 'side/left').machining.flatMap((each) =>
-      each.kind === 'holes' && each.by.kind === 'pins' && each.offset.mm < 100
-        ? each.positions.map(({ mm }) => mm)
+      each.kind === 'holes' && each.by.kind === 'pins' && each.offset.value < 100
+        ? each.positions.map(({ value: mm }) => mm)
         : [],
     );
-  const plates = solved.fitted.hinges[0]?.places.flatMap(({ onCase }) => [onCase.mm - 16, onCase.mm + 16]) ?? [];
+  const plates = solved.fitted.hinges[0]?.places.flatMap(({ onCase }) => [onCase.value - 16, onCase.value + 16]) ?? [];
   const all = pins(doorless.cabinets[0]);
   // Both are 5 wide, and 2 has to stay between them.
   const kept = all.filter((mm) => plates.every((plate) => Math.abs(plate - mm) >= 7));
@@ -106,7 +106,9 @@ test('a screw that would run into the groove of the back stands before it, and n
   assert.deepEqual(found(near), []);
   const screws = (decisions: CabinetDecisions) =>
     partOf(solveWith(decisions), 'side/left').machining.flatMap((each) =>
-      each.kind === 'holes' && each.reason === 'screws: carries the bottom' ? each.positions.map(({ mm }) => mm) : [],
+      each.kind === 'holes' && each.reason === 'screws: carries the bottom'
+        ? each.positions.map(({ value: mm }) => mm)
+        : [],
     );
   const far = screws({ settings: { nailer: { rails: 'none' } } });
   const moved = screws(near);
@@ -114,9 +116,9 @@ test('a screw that would run into the groove of the back stands before it, and n
   const side = partOf(solveWith(near), 'side/left');
   const groove = side.machining.find((each) => each.kind === 'groove');
   assert.ok(groove?.kind === 'groove');
-  const from = side.width.mm - groove.offset.mm - groove.width.mm;
+  const from = side.width.value - groove.offset.value - groove.width.value;
   for (const at of moved)
-    assert.ok(at + 2.25 + 2 <= from || at - 2.25 - 2 >= from + groove.width.mm, `${at} and ${from}`);
+    assert.ok(at + 2.25 + 2 <= from || at - 2.25 - 2 >= from + groove.width.value, `${at} and ${from}`);
 });
 
 test('what a finding names is on the part, and inside it', () => {

@@ -15,7 +15,7 @@ import {
 } from '../../part/index.js';
 
 /** Material that has to stay between two cuts, and between a hole and an edge (mm). */
-const skinOf = ({ resolved }: Pick<RuleContext, 'resolved'>) => resolved.settings.fasteners.skin.mm;
+const skinOf = ({ resolved }: Pick<RuleContext, 'resolved'>) => resolved.settings.fasteners.skin.value;
 
 /** Everything that is cut or bored in a part, and the lines screws take in it. */
 function takenIn(part: Part, { screwLines }: RuleContext): readonly Operation[] {
@@ -82,16 +82,16 @@ const screwThroughFace: FindingRule = {
     return [...new Set(pocketed.map(({ into }) => into))].flatMap((key): FindingDraft[] => {
       const part = parts.find((each) => each.key === key);
       if (!part) return [];
-      const most = part.thickness.mm - skinOf(context);
-      const through = pocketed.find(({ into, reach }) => into === key && reach.mm > most + 1e-6);
+      const most = part.thickness.value - skinOf(context);
+      const through = pocketed.find(({ into, reach }) => into === key && reach.value > most + 1e-6);
       if (!through) return [];
       const { reach } = through;
       const path = settingPath(context, 'fasteners/pocketReach');
       const value = Math.floor(most * 2) / 2;
       return [
         {
-          severity: reach.mm >= part.thickness.mm ? 'stop' : 'warn',
-          what: `A pocket screw goes ${show(reach.mm)} into ${part.name.toLowerCase()}, which is ${show(part.thickness.mm)} thick.`,
+          severity: reach.value >= part.thickness.value ? 'stop' : 'warn',
+          what: `A pocket screw goes ${show(reach.value)} into ${part.name.toLowerCase()}, which is ${show(part.thickness.value)} thick.`,
           why: 'It comes through the other face, or lifts it. Take a shorter screw.',
           numbers: [reach, part.thickness],
           parts: [part.key],
@@ -110,21 +110,24 @@ const screwHoldsLittle: FindingRule = {
     const { fasteners, parts, show } = context;
     const { hold, screwLength, screwStep } = context.resolved.settings.fasteners;
     const short = gather(fasteners, ({ fastens }) =>
-      fastens.inEdge && fastens.kind === 'screw' && fastens.use === CONSTRUCTION && fastens.reach.mm < hold.mm - AS_MUCH
+      fastens.inEdge &&
+      fastens.kind === 'screw' &&
+      fastens.use === CONSTRUCTION &&
+      fastens.reach.value < hold.value - AS_MUCH
         ? [fastens]
         : [],
     );
-    const [worst] = [...short].sort((a, b) => a.reach.mm - b.reach.mm);
+    const [worst] = [...short].sort((a, b) => a.reach.value - b.reach.value);
     if (!worst) return [];
     const into = parts.filter(({ key }) => short.some((row) => row.into === key));
-    const narrow = worst.size.length.mm < screwLength.mm;
+    const narrow = worst.size.length.value < screwLength.value;
     const path = settingPath(context, 'fasteners/screwLength');
-    const value = soldFrom(worst.size.length.plus(hold).minus(worst.reach), screwStep).mm;
+    const value = soldFrom(worst.size.length.plus(hold).minus(worst.reach), screwStep).value;
     return [
       {
         severity: 'stop',
-        what: `Screws ${show(worst.size.length.mm)} long hold only ${show(Math.max(0, worst.reach.mm))} in ${[...new Set(into.map(({ name }) => name.toLowerCase()))].join(', ')}.`,
-        why: `In an end or an edge they want ${show(hold.mm)}. ${narrow ? 'Longer ones would come out of it: make it wider, or join it otherwise.' : 'Take longer ones.'}`,
+        what: `Screws ${show(worst.size.length.value)} long hold only ${show(Math.max(0, worst.reach.value))} in ${[...new Set(into.map(({ name }) => name.toLowerCase()))].join(', ')}.`,
+        why: `In an end or an edge they want ${show(hold.value)}. ${narrow ? 'Longer ones would come out of it: make it wider, or join it otherwise.' : 'Take longer ones.'}`,
         numbers: [worst.reach, hold],
         parts: into.map(({ key }) => key),
         settings: [path, settingPath(context, 'fasteners/hold')],

@@ -38,7 +38,7 @@ function exceeds(
   turned: boolean,
 ): boolean {
   const across = grainRuns === 'width';
-  const [length, width] = across ? [cutWidth.mm, cutLength.mm] : [cutLength.mm, cutWidth.mm];
+  const [length, width] = across ? [cutWidth.value, cutLength.value] : [cutLength.value, cutWidth.value];
   const either = turned || material.grain === 'none' || grainRuns === 'either';
   return !fits(length, width, sheets) && !(either && fits(width, length, sheets));
 }
@@ -65,7 +65,9 @@ const partExceedsSheet: FindingRule = {
     return [...tooLarge.values()].map((group): FindingDraft => {
       const { material } = (group[0] as PartRow).part;
       const sheets = usable(head, material);
-      const names = group.map(({ part }) => `${part.name} (${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)})`);
+      const names = group.map(
+        ({ part }) => `${part.name} (${show(part.cutLength.value)} by ${show(part.cutWidth.value)})`,
+      );
       const turned = group.every(({ part }) => !exceeds(part, sheets, true));
       const raw = group.every(({ part }) => !exceeds(part, [material.sheet], false));
       const are = names.length === 1 ? 'is' : 'are';
@@ -95,7 +97,7 @@ const partExceedsSheet: FindingRule = {
   },
 };
 
-const narrowestOf = ({ cutWidth, cutLength }: Part) => Math.min(cutWidth.mm, cutLength.mm);
+const narrowestOf = ({ cutWidth, cutLength }: Part) => Math.min(cutWidth.value, cutLength.value);
 
 /** A strip that is narrower than the shop's safe rip. */
 const narrowRip: FindingRule = {
@@ -112,7 +114,9 @@ const narrowRip: FindingRule = {
         severity: 'warn',
         what: `${names.join(', ')} ${names.length === 1 ? 'is' : 'are'} narrower than the ${show(safeRip)} this shop rips by hand.`,
         why: 'A narrow strip brings the hands near the blade: rip it off a wide board on the far side of the blade, with push block and riving knife, as the saw maker says.',
-        numbers: narrow.map(({ part }) => (part.cutWidth.mm <= part.cutLength.mm ? part.cutWidth : part.cutLength)),
+        numbers: narrow.map(({ part }) =>
+          part.cutWidth.value <= part.cutLength.value ? part.cutWidth : part.cutLength,
+        ),
         parts: narrow.flatMap(({ keys }) => keys),
         settings: [pathTo.workshop('cutting', 'safeRip')],
       },

@@ -20,15 +20,15 @@ const sags: FindingRule = {
     const { cabinet, rows, parts, resolved, show } = context;
     return rows.flatMap(({ part, keys }): FindingDraft[] => {
       const shelf = loadedShelf(part, parts, resolved);
-      if (!shelf || shelf.span.mm <= 0 || shelf.depth.mm <= 0) return [];
+      if (!shelf || shelf.span.value <= 0 || shelf.depth.value <= 0) return [];
       const sag = shelfSag(shelf);
       // What reads alike is within the limit.
-      if (sag.passes || show(sag.lasting.mm) === show(sag.allowed.mm)) return [];
+      if (sag.passes || show(sag.lasting.value) === show(sag.allowed.value)) return [];
       const ways = remedies(context, part, shelf);
       return [
         {
           severity: 'warn',
-          what: `${part.name} sags ${show(sag.lasting.mm)} in time under ${shelf.load}; ${show(sag.allowed.mm)} is allowed.`,
+          what: `${part.name} sags ${show(sag.lasting.value)} in time under ${shelf.load}; ${show(sag.allowed.value)} is allowed.`,
           why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. ${ways.length > 0 ? 'The smallest of each remedy is offered here.' : 'Shorten the span, or carry less.'}`,
           numbers: [sag.lasting, sag.allowed],
           parts: keys,
@@ -54,10 +54,10 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
     });
   const thicker = head.materials
     .map((material) => ({ material, thickness: thicknessOf(material) }))
-    .sort((a, b) => a.thickness.mm - b.thickness.mm)
+    .sort((a, b) => a.thickness.value - b.thickness.value)
     .find(
       ({ material, thickness }) =>
-        thickness.mm > shelf.thickness.mm && shelfSag({ ...shelf, material, thickness }).passes,
+        thickness.value > shelf.thickness.value && shelfSag({ ...shelf, material, thickness }).passes,
     )?.material;
   if (thicker)
     acts.push({
@@ -164,7 +164,7 @@ const oneLine: FindingRule = {
     return [
       {
         severity: 'stop',
-        what: `There is room for one line of pin holes only, ${show(lines.front.mm)} from the front, in a clear depth of ${show(box.clearDepth.mm)}.`,
+        what: `There is room for one line of pin holes only, ${show(lines.front.value)} from the front, in a clear depth of ${show(box.clearDepth.value)}.`,
         why: 'On one line a shelf tips. Bring the front line forward, or fix the shelves.',
         numbers: [lines.front, box.clearDepth],
         settings: [settingPath({ cabinet }, 'pins/front')],
@@ -181,29 +181,29 @@ const pinDepth: FindingRule = {
     const uprights = new Set(bays.flatMap(({ left, right }) => [left, right]));
     if (uprights.size === 0 || resolved.settings.pins.kind.value === 'none') return [];
     const path = settingPath({ cabinet }, 'pins/depth');
-    const thinnest = Math.min(...[...uprights].flatMap((part) => (part ? [part.thickness.mm] : [])));
-    if (depth.mm < leastDepth.mm)
+    const thinnest = Math.min(...[...uprights].flatMap((part) => (part ? [part.thickness.value] : [])));
+    if (depth.value < leastDepth.value)
       return [
         {
           severity: 'warn',
-          what: `The pin holes are ${show(depth.mm)} deep; the pins want ${show(leastDepth.mm)}.`,
+          what: `The pin holes are ${show(depth.value)} deep; the pins want ${show(leastDepth.value)}.`,
           why: 'A pin that stands too shallow leans and crushes its hole.',
           numbers: [depth, leastDepth],
           settings: [path],
-          fixes: [{ label: `Bore ${show(leastDepth.mm)} deep`, edits: [{ path, value: leastDepth.mm }] }],
+          fixes: [{ label: `Bore ${show(leastDepth.value)} deep`, edits: [{ path, value: leastDepth.value }] }],
         },
       ];
-    if (depth.mm <= thinnest - LEAST_UNDER_PIN) return [];
+    if (depth.value <= thinnest - LEAST_UNDER_PIN) return [];
     return [
       {
         severity: 'stop',
-        what: `The pin holes are ${show(depth.mm)} deep in uprights ${show(thinnest)} thick.`,
+        what: `The pin holes are ${show(depth.value)} deep in uprights ${show(thinnest)} thick.`,
         why: `At least ${show(LEAST_UNDER_PIN)} has to stay, or the bit comes through.`,
         numbers: [depth],
         settings: [path],
         fixes:
-          thinnest - LEAST_UNDER_PIN >= leastDepth.mm
-            ? [{ label: `Bore ${show(leastDepth.mm)} deep`, edits: [{ path, value: leastDepth.mm }] }]
+          thinnest - LEAST_UNDER_PIN >= leastDepth.value
+            ? [{ label: `Bore ${show(leastDepth.value)} deep`, edits: [{ path, value: leastDepth.value }] }]
             : [],
       },
     ];
@@ -218,13 +218,13 @@ const tooTight: FindingRule = {
   id: 'shelves/too-tight',
   check({ bays, resolved, cabinet, show }) {
     const { sidePlay } = resolved.settings.shelves;
-    const binds = sidePlay.mm < LEAST_PLAY;
-    if (bays.length === 0 || (!binds && sidePlay.mm <= MOST_PLAY)) return [];
+    const binds = sidePlay.value < LEAST_PLAY;
+    if (bays.length === 0 || (!binds && sidePlay.value <= MOST_PLAY)) return [];
     const path = settingPath({ cabinet }, 'shelves/sidePlay');
     return [
       {
         severity: 'warn',
-        what: `The shelves have ${show(sidePlay.mm)} of play at each end.`,
+        what: `The shelves have ${show(sidePlay.value)} of play at each end.`,
         why: binds
           ? 'They bind as soon as a side is not dead straight. Leave them a little.'
           : 'They can slip off their pins when the box spreads. Leave them less.',

@@ -10,12 +10,12 @@ const partVanishes: FindingRule = {
   check: ({ rows, show }) =>
     rows.flatMap((row): FindingDraft[] => {
       const { part } = row;
-      const gone = [part.cutLength, part.cutWidth, part.thickness].filter((size) => size.mm <= TOLERANCE_MM);
+      const gone = [part.cutLength, part.cutWidth, part.thickness].filter((size) => size.value <= TOLERANCE_MM);
       if (gone.length === 0) return [];
       return [
         {
           severity: 'stop',
-          what: `${part.name} comes out at ${show(part.cutLength.mm)} by ${show(part.cutWidth.mm)}, ${show(part.thickness.mm)} thick.`,
+          what: `${part.name} comes out at ${show(part.cutLength.value)} by ${show(part.cutWidth.value)}, ${show(part.thickness.value)} thick.`,
           why: 'The sizes around it leave nothing for it: the overall size, a reveal or a thickness is too large or too small for the others.',
           numbers: gone,
           parts: row.keys,
@@ -39,7 +39,7 @@ const stackDoesNotClose: FindingRule = {
           ? `The sizes decided on the face need ${show(by)} more than there is.`
           : `The sizes decided on the face leave ${show(by)} that belongs to nothing.`,
         why: over
-          ? `${show(decided.mm)} of ${show(available.mm)} is decided, and whatever is free needs at least ${show(LEAST_MEMBER)}. Make a decided size smaller, let one go, or make the box larger.`
+          ? `${show(decided.value)} of ${show(available.value)} is decided, and whatever is free needs at least ${show(LEAST_MEMBER)}. Make a decided size smaller, let one go, or make the box larger.`
           : 'Every size is decided, so nothing can take up what is left. Let one of them take what is left.',
         numbers: [decided, available],
         refuses: true,
@@ -68,7 +68,7 @@ const throughTheDoor: FindingRule = {
     const { ceiling, doorway } = head.room;
     const moved = sizeAsMoved(context);
     const findings: FindingDraft[] = [];
-    const smallestSide = Math.min(moved.height.mm, moved.depth.mm, context.box.overallWidth.mm);
+    const smallestSide = Math.min(moved.height.value, moved.depth.value, context.box.overallWidth.value);
     if (doorway !== null && smallestSide > doorway)
       findings.push({
         severity: 'stop',
@@ -76,19 +76,19 @@ const throughTheDoor: FindingRule = {
         why: 'It cannot be carried into the room in one piece.',
         numbers: [moved.height, moved.depth, context.box.overallWidth],
       });
-    else if (doorway !== null && moved.height.mm > doorway)
+    else if (doorway !== null && moved.height.value > doorway)
       findings.push({
         severity: 'note',
-        what: `The box is ${show(moved.height.mm)} high and the doorway ${show(doorway)}.`,
+        what: `The box is ${show(moved.height.value)} high and the doorway ${show(doorway)}.`,
         why: 'It has to come through lying down, and be stood up inside.',
         numbers: [moved.height],
       });
     if (ceiling !== null && context.cabinet.kind !== 'wall') {
       const tip = diagonal(moved.height, moved.depth).as('tip-up diagonal');
-      if (tip.mm > ceiling + TOLERANCE_MM)
+      if (tip.value > ceiling + TOLERANCE_MM)
         findings.push({
           severity: 'stop',
-          what: `Stood up in the room the box needs ${show(tip.mm)}; the ceiling is at ${show(ceiling)}.`,
+          what: `Stood up in the room the box needs ${show(tip.value)}; the ceiling is at ${show(ceiling)}.`,
           why: 'Its diagonal from lower rear to upper front swings past the ceiling. Lower it, split it, or raise the plinth and lower the box.',
           numbers: [tip, setting('ceiling height', ceiling, { kind: 'job', path: 'room/ceiling' })],
           settings: [pathTo.room('ceiling')],
@@ -105,13 +105,13 @@ function sizeAsMoved({ box, resolved }: RuleContext): { height: Dim; depth: Dim 
   const { foot, height } = frameSizes(box, resolved);
   const framed = frame.fitted.value === 'fitted';
   const legs = toe.kind.value === 'legs' ? box.underHeight : length(0, 'nothing below the box');
-  const below = framed && -foot.mm > legs.mm ? length(0).minus(foot).as('frame below the box') : legs;
+  const below = framed && -foot.value > legs.value ? length(0).minus(foot).as('frame below the box') : legs;
   const upper = framed ? largest(box.height, foot.plus(height).as('upper end of the frame')) : box.height;
   let depth = box.sideDepth;
   if (framed) depth = depth.plus(resolved.materials.frame.thickness);
   if (back.kind.value === 'applied') depth = depth.plus(resolved.materials.back.thickness);
   return {
-    height: (below.mm > 0 ? upper.plus(below) : upper).as('height as moved'),
+    height: (below.value > 0 ? upper.plus(below) : upper).as('height as moved'),
     depth: depth.as('depth as moved'),
   };
 }
@@ -128,11 +128,11 @@ const outsideUsual: FindingRule = {
     ] as const;
     return sizes.flatMap(({ size, range, name, path }): FindingDraft[] => {
       const { least, most } = range;
-      if (size.mm >= least.mm - TOLERANCE_MM && size.mm <= most.mm + TOLERANCE_MM) return [];
+      if (size.value >= least.value - TOLERANCE_MM && size.value <= most.value + TOLERANCE_MM) return [];
       return [
         {
           severity: 'note',
-          what: `The cabinet is ${show(size.mm)} ${name}; the shop usually builds ${show(least.mm)} to ${show(most.mm)}.`,
+          what: `The cabinet is ${show(size.value)} ${name}; the shop usually builds ${show(least.value)} to ${show(most.value)}.`,
           why: 'A size outside the usual range is more often a slip of the pencil than a wish.',
           numbers: [size, least, most],
           settings: [pathTo.cabinetField(cabinet.id, path)],
@@ -146,11 +146,11 @@ const outsideUsual: FindingRule = {
 const clearDepthGone: FindingRule = {
   id: 'sizes/no-clear-depth',
   check({ box, show }) {
-    if (box.clearDepth.mm > LEAST_CLEAR_DEPTH) return [];
+    if (box.clearDepth.value > LEAST_CLEAR_DEPTH) return [];
     return [
       {
         severity: 'stop',
-        what: `The clear depth inside is ${show(box.clearDepth.mm)}.`,
+        what: `The clear depth inside is ${show(box.clearDepth.value)}.`,
         why: 'The front, the back and what lies behind it take up nearly all the depth.',
         numbers: [box.clearDepth],
         parts: ['back'],
@@ -169,14 +169,14 @@ const openingGone: FindingRule = {
     face.ok
       ? face.cells.flatMap((cell): FindingDraft[] => {
           const gone = [cell.clear.h.size, cell.clear.v.size, cell.inside.h.size, cell.inside.v.size].filter(
-            ({ mm }) => mm <= TOLERANCE_MM,
+            ({ value: mm }) => mm <= TOLERANCE_MM,
           );
           const [first] = gone;
           if (!first) return [];
           return [
             {
               severity: 'stop',
-              what: `${capital(cell.name)} has an opening of ${show(first.mm)}.`,
+              what: `${capital(cell.name)} has an opening of ${show(first.value)}.`,
               why: 'Decided sizes and what stands between the openings leave it nothing. Let one of the sizes go, or make it smaller.',
               numbers: gone,
               settings: [cell.path],
@@ -197,11 +197,11 @@ const worktopBelowNeighbour: FindingRule = {
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
       const beside = ends[`${end}High`];
       // What towers over it is a tall cabinet or a wall, and meant to.
-      if (beside.mm <= finished.mm + TOLERANCE_MM || beside.mm > finished.mm + APPLIANCE) return [];
+      if (beside.value <= finished.value + TOLERANCE_MM || beside.value > finished.value + APPLIANCE) return [];
       return [
         {
           severity: 'warn',
-          what: `What stands beside the ${end} end is ${show(beside.mm)} high, the worktop ${show(finished.mm)}.`,
+          what: `What stands beside the ${end} end is ${show(beside.value)} high, the worktop ${show(finished.value)}.`,
           why: 'The worktop cannot run over it. Make the box higher, or end the worktop there.',
           numbers: [finished, beside],
           settings: [settingPath(context, `ends/${end}High`)],

@@ -15,16 +15,16 @@ const heightsDiffer: NeighbourRule = {
   check(left, right, show): NeighbourDraft[] {
     if (left.cabinet.kind !== 'base' || right.cabinet.kind !== 'base') return [];
     const heights = [left.box.overallHeight, right.box.overallHeight] as const;
-    if (Math.abs(heights[0].mm - heights[1].mm) <= TOLERANCE_MM) return [];
+    if (Math.abs(heights[0].value - heights[1].value) <= TOLERANCE_MM) return [];
     const as = ({ box, cabinet }: BuiltCabinet) => ({
-      label: `Make it ${show(box.overallHeight.mm)} high, as cabinet ${cabinet.number}`,
-      edits: [{ path: pathTo.cabinetField(right.cabinet.id, OVERALL), value: box.overallHeight.mm }],
+      label: `Make it ${show(box.overallHeight.value)} high, as cabinet ${cabinet.number}`,
+      edits: [{ path: pathTo.cabinetField(right.cabinet.id, OVERALL), value: box.overallHeight.value }],
     });
     return [
       {
         severity: 'warn',
         cabinetId: right.cabinet.id,
-        what: `It is ${show(heights[1].mm)} high, and cabinet ${left.cabinet.number} beside it ${show(heights[0].mm)}.`,
+        what: `It is ${show(heights[1].value)} high, and cabinet ${left.cabinet.number} beside it ${show(heights[0].value)}.`,
         why: 'One worktop does not lie level on both. Give them one height, or end the worktop between them.',
         numbers: [...heights],
         settings: [pathTo.cabinetField(right.cabinet.id, OVERALL)],
@@ -44,19 +44,20 @@ const notAsHighAsBeside: FindingRule = {
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
       const beside = ends[`${end}High`];
       const { overallHeight } = box;
-      if (ends[end].value === 'wall' || beside.mm < UNDER_A_WORKTOP.from || beside.mm > UNDER_A_WORKTOP.to) return [];
-      if (Math.abs(beside.mm - overallHeight.mm) <= SHIMMED) return [];
+      if (ends[end].value === 'wall' || beside.value < UNDER_A_WORKTOP.from || beside.value > UNDER_A_WORKTOP.to)
+        return [];
+      if (Math.abs(beside.value - overallHeight.value) <= SHIMMED) return [];
       const path = pathTo.cabinetField(cabinet.id, OVERALL);
       return [
         {
           severity: 'warn',
-          what: `It is ${show(overallHeight.mm)} high, and what stands beside its ${end} end ${show(beside.mm)}.`,
+          what: `It is ${show(overallHeight.value)} high, and what stands beside its ${end} end ${show(beside.value)}.`,
           why: 'A worktop over both does not lie level. Give the cabinet that height, or set what stands there on its feet to match.',
           numbers: [overallHeight, beside],
           settings: [path, settingPath(context, `ends/${end}High`)],
           fixes:
             cabinet.size.height.from === 'overall'
-              ? [{ label: `Make it ${show(beside.mm)} high`, edits: [{ path, value: beside.mm }] }]
+              ? [{ label: `Make it ${show(beside.value)} high`, edits: [{ path, value: beside.value }] }]
               : [],
         },
       ];
@@ -81,12 +82,13 @@ const plinthHeldInFront: FindingRule = {
         operation.kind === 'holes' &&
         // From front to rear they stand in line along the width, or each at its own place across it.
         (operation.from.startsWith('v')
-          ? bottom.extent.min[1] + operation.offset.mm > middle
-          : operation.positions.some(({ mm }) => bottom.extent.min[1] + mm > middle)),
+          ? bottom.extent.min[1] + operation.offset.value > middle
+          : operation.positions.some(({ value: mm }) => bottom.extent.min[1] + mm > middle)),
     );
     if (behind) return [];
     const path = settingPath(context, 'toe/rearSetback');
-    const value = Math.ceil((box.sideDepth.mm - box.clearDepth.mm + 2 * resolved.materials.toe.thickness.mm) / 5) * 5;
+    const value =
+      Math.ceil((box.sideDepth.value - box.clearDepth.value + 2 * resolved.materials.toe.thickness.value) / 5) * 5;
     return [
       {
         severity: 'warn',
@@ -114,7 +116,8 @@ const noFloor: FindingRule = {
       const cell = face.cells.find(({ opening }) => opening.id === after);
       if (!cell || !STANDS_IN.has(cell.fill.kind)) return [];
       const path = pathTo.openingField(cell.path, 'divider');
-      const on = kind === 'stretcher' ? `a stretcher ${show(resolved.settings.top.stretcherWidth.mm)} wide` : 'nothing';
+      const on =
+        kind === 'stretcher' ? `a stretcher ${show(resolved.settings.top.stretcherWidth.value)} wide` : 'nothing';
       return [
         {
           severity: 'warn',

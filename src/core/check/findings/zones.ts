@@ -51,8 +51,8 @@ const outside: FindingRule = {
   check: ({ cabinet, box }) =>
     zonesOf(cabinet).flatMap(({ id, name, extent }): FindingDraft[] => {
       const whole = {
-        min: [0, box.mountingPlane.mm, 0] as const,
-        max: [box.width.mm, box.sideDepth.mm, box.height.mm] as const,
+        min: [0, box.mountingPlane.value, 0] as const,
+        max: [box.width.value, box.sideDepth.value, box.height.value] as const,
       };
       if (meets(extent, whole)) return [];
       return [

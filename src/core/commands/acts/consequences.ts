@@ -18,9 +18,9 @@ export function consequencesOf(before: SolvedJob, after: SolvedJob): Consequence
       sizes.delete(part.key);
       if (!known) total.added += 1;
       else if (
-        differ(known.cutLength.mm, part.cutLength.mm) ||
-        differ(known.cutWidth.mm, part.cutWidth.mm) ||
-        differ(known.thickness.mm, part.thickness.mm)
+        differ(known.cutLength.value, part.cutLength.value) ||
+        differ(known.cutWidth.value, part.cutWidth.value) ||
+        differ(known.thickness.value, part.thickness.value)
       )
         total.changed += 1;
     }

@@ -21,12 +21,12 @@ test('wider by 40: what runs across is 40 longer, what stands is as before, and 
   for (const { key, sizes } of parts)
     for (const { what, before: a, after: b } of sizes) {
       const pick = what === 'cut length' ? 'cutLength' : what === 'cut width' ? 'cutWidth' : 'thickness';
-      assert.equal(listed(before).get(key)?.[pick].mm, a);
-      assert.equal(listed(after).get(key)?.[pick].mm, b);
+      assert.equal(listed(before).get(key)?.[pick].value, a);
+      assert.equal(listed(after).get(key)?.[pick].value, b);
     }
   // Whatever is not named is alike in both.
   for (const part of before.parts.filter(({ key }) => !change(key)))
-    assert.equal(listed(after).get(part.key)?.cutLength.mm, part.cutLength.mm, part.key);
+    assert.equal(listed(after).get(part.key)?.cutLength.value, part.cutLength.value, part.key);
 });
 
 test('parts that come and go, what is bought for them, and what was found', () => {

@@ -1,5 +1,6 @@
 import type { Fitting } from '../../build/index.js';
 import type { Finding } from '../../cabinet/index.js';
+import { Dim } from '../../ground/index.js';
 import type { Operation, Part } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
@@ -72,9 +73,9 @@ function partChange(key: string, before: Part | undefined, after: Part | undefin
   const size = (what: SizeChange['what'], pick: (part: Part) => number): SizeChange[] =>
     Math.abs(pick(before) - pick(after)) < SAME ? [] : [{ what, before: pick(before), after: pick(after) }];
   const sizes = [
-    ...size('cut length', ({ cutLength }) => cutLength.mm),
-    ...size('cut width', ({ cutWidth }) => cutWidth.mm),
-    ...size('thickness', ({ thickness }) => thickness.mm),
+    ...size('cut length', ({ cutLength }) => cutLength.value),
+    ...size('cut width', ({ cutWidth }) => cutWidth.value),
+    ...size('thickness', ({ thickness }) => thickness.value),
   ];
   const material =
     before.material.id === after.material.id
@@ -100,9 +101,7 @@ function sameCuts(a: readonly Operation[], b: readonly Operation[]): boolean {
 function said(operation: Operation): string {
   return JSON.stringify(operation, (name, value) => {
     if (name === 'reason' || name === 'by' || name === 'holds' || name === 'group') return undefined;
-    return typeof value === 'object' && value !== null && 'mm' in value && 'terms' in value
-      ? Math.round((value as { mm: number }).mm * 1000)
-      : value;
+    return value instanceof Dim ? Math.round(value.value * 1000) : value;
   });
 }
 

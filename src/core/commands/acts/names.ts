@@ -3,15 +3,15 @@ import type { SolvedCabinet } from '../../solve/index.js';
 /** Names that may stand in a size: `width/2`, `inside - 3`. All in mm. */
 export function sizeNames({ box, resolved }: SolvedCabinet): Record<string, number> {
   return {
-    width: box.overallWidth.mm,
-    height: box.overallHeight.mm,
-    depth: box.overallDepth.mm,
-    side: resolved.materials.side.thickness.mm,
-    inside: box.insideWidth.mm,
-    'inside width': box.insideWidth.mm,
-    'box height': box.height.mm,
-    'clear height': box.clearHeight.mm,
-    'clear depth': box.clearDepth.mm,
-    gap: resolved.settings.fronts.gap.mm,
+    width: box.overallWidth.value,
+    height: box.overallHeight.value,
+    depth: box.overallDepth.value,
+    side: resolved.materials.side.thickness.value,
+    inside: box.insideWidth.value,
+    'inside width': box.insideWidth.value,
+    'box height': box.height.value,
+    'clear height': box.clearHeight.value,
+    'clear depth': box.clearDepth.value,
+    gap: resolved.settings.fronts.gap.value,
   };
 }

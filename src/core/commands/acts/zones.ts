@@ -9,9 +9,9 @@ export function addZone({ cabinet, box }: SolvedCabinet, ids: IdMaker): Act {
   const zone: NonNullable<Cabinet['zones']>[number] = {
     id: ids('z'),
     name: 'pipe',
-    left: Math.max(0, Math.round((box.width.mm - PIPE.width) / 2)),
-    up: Math.round(box.bottomTop.mm),
-    behind: Math.max(0, Math.round(box.clearDepth.mm - PIPE.depth)),
+    left: Math.max(0, Math.round((box.width.value - PIPE.width) / 2)),
+    up: Math.round(box.bottomTop.value),
+    behind: Math.max(0, Math.round(box.clearDepth.value - PIPE.depth)),
     ...PIPE,
   };
   return { label: 'Keep-out box added', edits: [{ path: pathTo.zones(cabinet.id), insert: zone }] };

@@ -37,7 +37,7 @@ export function builtOf({ parts, fittings, findings }: SolvedCabinet): Built {
     parts: parts.map((part) => ({
       key: part.key,
       name: part.name,
-      size: [roundForExport(part.length.mm), roundForExport(part.width.mm), roundForExport(part.thickness.mm)],
+      size: [roundForExport(part.length.value), roundForExport(part.width.value), roundForExport(part.thickness.value)],
       machining: part.machining.map(
         (operation) => `${wordsOf(operation, partNames(part), (mm) => formatMm(mm, 0.01))}: ${operation.reason}`,
       ),

@@ -86,7 +86,7 @@ export const corrections: readonly Correction[] = [
     what: 'The screws along the edge of a nailer begin beyond those in its ends, in narrow cabinets as well.',
     why: 'Both met in cabinets up to 275 wide.',
     touches: (cabinet) =>
-      has('nailer')(cabinet) && cabinet.parts.some(({ role, length }) => role === 'nailer' && length.mm <= 250),
+      has('nailer')(cabinet) && cabinet.parts.some(({ role, length }) => role === 'nailer' && length.value <= 250),
   },
   {
     edition: 4,

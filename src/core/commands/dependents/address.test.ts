@@ -35,7 +35,7 @@ test('every number of a result has an address, and it leads back to that very nu
         assert.ok(address !== undefined, `"${dim.label}" has none`);
         const again = numberAt(solved, address);
         assert.equal(again?.label, dim.label, address);
-        assert.equal(again?.mm, dim.mm, address);
+        assert.equal(again?.value, dim.value, address);
         checked += 1;
       }
     }),
@@ -62,7 +62,7 @@ test('an address is plain text: it leads to the same number after the cabinet wa
   assert.ok(before && after && without);
   for (const { key, length } of before.parts) {
     const address = JSON.parse(JSON.stringify(addressOf(before, length))) as string;
-    assert.equal(numberAt(after, address)?.mm, after.parts.find((part) => part.key === key)?.length.mm, key);
+    assert.equal(numberAt(after, address)?.value, after.parts.find((part) => part.key === key)?.length.value, key);
   }
   const [door] = before.fitted.hinges;
   const onDoor = door?.places[0]?.onDoor;

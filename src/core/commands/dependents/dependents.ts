@@ -34,7 +34,7 @@ export function usersOf(solved: SolvedCabinet, of: Dim): User[] {
   for (const dim of numbersOf(solved)) {
     if (dim.label === '' || isSame(dim, of) || !namedTerms(dim).some((term) => isSame(term, of))) continue;
     const part = dim.address === undefined ? undefined : parts.get(dim.address.replace(/\.[^.]*$/, ''));
-    const key = `${dim.address ?? ''} ${dim.label} ${dim.mm.toFixed(4)}`;
+    const key = `${dim.address ?? ''} ${dim.label} ${dim.value.toFixed(4)}`;
     if (!named.has(key)) named.set(key, { dim, part });
   }
   return [...named.values()];

@@ -37,7 +37,7 @@ const found = (group: Findable['group'], id: string, words: string, value: strin
 function sizes({ cabinet, box }: SolvedCabinet, job: Job): Findable[] {
   const field = (name: Parameters<typeof pathTo.cabinetField>[1], words: string, dim: Dim) => {
     const path = pathTo.cabinetField(cabinet.id, name);
-    return found('Decisions', path, words, formatLengthWithUnit(dim.mm, job.display), { to: 'decision', path });
+    return found('Decisions', path, words, formatLengthWithUnit(dim.value, job.display), { to: 'decision', path });
   };
   const fromWorktop = cabinet.size.height.from === 'worktop';
   return [
@@ -58,8 +58,8 @@ function decisions(solved: SolvedCabinet, job: Job): Findable[] {
         const shown =
           value instanceof Dim
             ? measure === 'mm'
-              ? formatLengthWithUnit(value.mm, job.display)
-              : `${formatMm(value.mm)}${measure === 'degrees' ? '°' : ''}`
+              ? formatLengthWithUnit(value.value, job.display)
+              : `${formatMm(value.value)}${measure === 'degrees' ? '°' : ''}`
             : (options?.[value.value] ?? named.get(value.value) ?? value.value);
         return {
           ...found('Decisions', key, capital(label), shown, { to: 'decision', path: key }),
@@ -70,7 +70,7 @@ function decisions(solved: SolvedCabinet, job: Job): Findable[] {
 }
 
 function parts({ rows }: SolvedCabinet, job: Job): Findable[] {
-  const show = (dim: Dim) => formatLength(dim.mm, job.display);
+  const show = (dim: Dim) => formatLength(dim.value, job.display);
   return rows.map(({ mark, part, quantity }) =>
     found(
       'Parts',

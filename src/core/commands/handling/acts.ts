@@ -118,8 +118,8 @@ function mergedSize(solved: SolvedCabinet, a: Opening, b: Opening): Opening['siz
     const spans = leadingSpans(solved, found.layout);
     const [first, second] = [spans[found.at], spans[found.at + 1]];
     if (first && second) {
-      const low = Math.min(first.low.mm, second.low.mm);
-      const high = Math.max(first.high.mm, second.high.mm);
+      const low = Math.min(first.low.value, second.low.value);
+      const high = Math.max(first.high.value, second.high.value);
       return { rule: 'fixed', mm: high - low };
     }
   }
@@ -189,7 +189,7 @@ export function pin(solved: SolvedCabinet, ids: readonly string[]): Act {
     label: `${namesOf(solved, ids)} pinned`,
     edits: places(solved, ids).flatMap(({ path, opening }): Edit[] => {
       const found = layoutOf(solved, opening.id);
-      const size = found && leadingSpans(solved, found.layout)[found.at]?.size.mm;
+      const size = found && leadingSpans(solved, found.layout)[found.at]?.size.value;
       return size === undefined || opening.size.rule === 'fixed'
         ? []
         : [{ path: pathTo.openingField(path, 'pin'), value: size }];

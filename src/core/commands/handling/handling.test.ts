@@ -139,9 +139,9 @@ test('ends and toe follow the line: what is drawn there afterwards stands there'
     'right end',
   );
   const higher = carriedOut(job, line('end-top').place(line('end-top').at + 37)).solved;
-  near(higher.box.height.mm, solved.box.height.mm + 37, 'top');
+  near(higher.box.height.value, solved.box.height.value + 37, 'top');
   const toe = carriedOut(job, line('toe').place(20)).solved;
-  near(toe.box.underHeight.mm, solved.box.underHeight.mm + 20, 'toe');
+  near(toe.box.underHeight.value, solved.box.underHeight.value + 20, 'toe');
 });
 
 /** Heights at which runners are screwed to what stands beside a drawer, read from the holes that are bored. */
@@ -153,7 +153,7 @@ const screwed = ({ parts }: SolvedCabinet, opening: string) => [
         operation.by.kind === 'runners' &&
         operation.by.what === 'case' &&
         operation.by.front?.endsWith(`/${opening}`)
-          ? [Math.round((origin[2] + operation.offset.mm) * 100) / 100]
+          ? [Math.round((origin[2] + operation.offset.value) * 100) / 100]
           : [],
       ),
     ),
@@ -183,7 +183,7 @@ test('a runner that is dragged is screwed where its line was put; its box goes w
   const side = sectionLinesOf(before).find(({ id }) => id === 'runner/o2/right');
   near(side?.at ?? 0, line.at, 'seen from the side');
   const [hole] = line.snaps.filter(({ why }) => why === 'on the grid of holes');
-  near(((hole?.at ?? 0) - (before.grid?.base.mm ?? 0)) % 32, 0, 'on the grid');
+  near(((hole?.at ?? 0) - (before.grid?.base.value ?? 0)) % 32, 0, 'on the grid');
 });
 
 test('a runner that is raised too far is a stop that says so, and what was typed is kept', () => {
@@ -209,7 +209,7 @@ test('on the section the columns of pin holes, the toe and the rear follow the l
     const columns = ({ parts }: SolvedCabinet) => [
       ...new Set(
         (parts.find(({ key }) => key === 'side/right')?.machining ?? []).flatMap((operation) =>
-          operation.kind === 'holes' && operation.by.kind === 'pins' ? [operation.offset.mm] : [],
+          operation.kind === 'holes' && operation.by.kind === 'pins' ? [operation.offset.value] : [],
         ),
       ),
     ];
@@ -228,7 +228,7 @@ test('on the section the columns of pin holes, the toe and the rear follow the l
       near(columns(moved)[0] ?? 0, columns(before)[0] ?? 0, 'the front line stays');
     }
     const deeper = carriedOut(job, line('end-rear').place(line('end-rear').at + 25)).solved;
-    near(deeper.box.sideDepth.mm, before.box.sideDepth.mm + 25, 'rear');
+    near(deeper.box.sideDepth.value, before.box.sideDepth.value + 25, 'rear');
     const toe = carriedOut(job, line('toe-setback').place(71)).solved;
     near(toe.parts.find(({ role }) => role === 'plinth')?.extent.min[1] ?? 0, 71, 'toe');
   }
@@ -281,11 +281,13 @@ test('divided in n, an opening has n of one size in its place; made one again it
       assert.ok(own && isSplit(own) && own.parts.length === n && own.kind === axis);
       const faces = own.parts.map(({ id }) => faceOf(solved, id));
       const spans = faces.map((face) => face?.[axis === 'rows' ? 'v' : 'h']);
-      for (const span of spans) near(span?.size.mm ?? 0, spans[0]?.size.mm ?? 1, 'equal');
+      for (const span of spans) near(span?.size.value ?? 0, spans[0]?.size.value ?? 1, 'equal');
       const whole = faceOf(before, 'o2');
       assert.ok(whole);
       for (const face of faces)
-        assert.ok(face && face.h.low.mm >= whole.h.low.mm - 0.01 && face.v.high.mm <= whole.v.high.mm + 0.01);
+        assert.ok(
+          face && face.h.low.value >= whole.h.low.value - 0.01 && face.v.high.value <= whole.v.high.value + 0.01,
+        );
       let current = { job: divided, solved };
       for (let left = n; left > 1; left -= 1) {
         const fill = openingPlaceOf(current.solved, 'o2')?.opening.fill;
@@ -309,8 +311,8 @@ test('two that are held become one as large as both with their gap', () => {
   const before = first(job);
   const { solved } = carriedOut(job, mergeOpening(before, 'o1'));
   const [top, second] = [faceOf(before, 'o1'), faceOf(before, 'o2')];
-  near(faceOf(solved, 'o1')?.v.size.mm ?? 0, (top?.v.high.mm ?? 0) - (second?.v.low.mm ?? 0), 'both');
-  near(faceOf(solved, 'o3')?.v.size.mm ?? 0, faceOf(before, 'o3')?.v.size.mm ?? 1, 'the third stays');
+  near(faceOf(solved, 'o1')?.v.size.value ?? 0, (top?.v.high.value ?? 0) - (second?.v.low.value ?? 0), 'both');
+  near(faceOf(solved, 'o3')?.v.size.value ?? 0, faceOf(before, 'o3')?.v.size.value ?? 1, 'the third stays');
 });
 
 test('mirrored, every front stands where its reflection stood, doors on their other hand; twice is as before', () => {
@@ -324,8 +326,8 @@ test('mirrored, every front stands where its reflection stood, doors on their ot
     assert.deepEqual(twice.job.cabinets[0]?.face, job.cabinets[0]?.face);
     // The ends of the box keep their reveals: only where both are alike is the face its own reflection.
     const root = before.face.ok ? before.face.root.face.h : undefined;
-    const width = before.box.width.mm;
-    const alike = root !== undefined && Math.abs(root.low.mm - (width - root.high.mm)) < 0.01;
+    const width = before.box.width.value;
+    const alike = root !== undefined && Math.abs(root.low.value - (width - root.high.value)) < 0.01;
     if (!alike || !closes(before) || !closes(once.solved)) {
       skipped += 1;
       continue;
@@ -384,7 +386,7 @@ test('pinned at its size an opening stays when the cabinet grows; let go it take
       .find(({ id }) => id === 'end-top')
       ?.place(900).edits ?? []),
   ]);
-  const size = (solved: SolvedCabinet, id: string) => faceOf(solved, id)?.v.size.mm ?? 0;
+  const size = (solved: SolvedCabinet, id: string) => faceOf(solved, id)?.v.size.value ?? 0;
   near(size(first(grown), 'o1'), size(before, 'o1'), 'pinned');
   const loose = carriedOut(pinned.job, free(pinned.solved, ['o1'])).solved;
   near(size(loose, 'o1'), size(before, 'o1'), 'its share');

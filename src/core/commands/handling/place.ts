@@ -68,8 +68,8 @@ export function nextOpening(solved: SolvedCabinet, id: string, way: Way): string
   const level = way === 'left' || way === 'right';
   const sign = way === 'right' || way === 'up' ? 1 : -1;
   const middle = ({ h, v }: Rectangle) => ({
-    along: level ? (h.low.mm + h.high.mm) / 2 : (v.low.mm + v.high.mm) / 2,
-    across: level ? (v.low.mm + v.high.mm) / 2 : (h.low.mm + h.high.mm) / 2,
+    along: level ? (h.low.value + h.high.value) / 2 : (v.low.value + v.high.value) / 2,
+    across: level ? (v.low.value + v.high.value) / 2 : (h.low.value + h.high.value) / 2,
   });
   const own = middle(from);
   const others = solved.face.cells

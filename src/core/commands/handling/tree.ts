@@ -19,8 +19,8 @@ export interface Told {
 
 /** A runner with its screws. */
 function tellRunner({ key, hand, held, drawer: { runner } }: Runner, size: (mm: number) => string): Told {
-  const screws = held ? `, screws ${held.holes.map(({ mm }) => size(mm)).join(', ')} from the front edge` : '';
-  return { key, name: `Runner, ${hand}`, said: `${runner ? size(runner.length.mm) : ''} long${screws}`, within: [] };
+  const screws = held ? `, screws ${held.holes.map(({ value: mm }) => size(mm)).join(', ')} from the front edge` : '';
+  return { key, name: `Runner, ${hand}`, said: `${runner ? size(runner.length.value) : ''} long${screws}`, within: [] };
 }
 
 /** A cabinet as a tree: its openings, each with its fronts, box and shelves, then the case; parts with their cuts and holes. */
@@ -34,11 +34,11 @@ export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
     return {
       key: part.key,
       name: part.name,
-      said: `${size(part.length.mm)} by ${size(part.width.mm)}, ${size(part.thickness.mm)} thick`,
+      said: `${size(part.length.value)} by ${size(part.width.value)}, ${size(part.thickness.value)} thick`,
       within: machiningTable(part).map((row, at) => ({
         key: cutKey(part.key, at),
         name: row.positions.length > 1 ? `${row.positions.length} ${row.what.toLowerCase()}` : row.what,
-        said: `${size(row.size.mm)}, ${row.reason}`,
+        said: `${size(row.size.value)}, ${row.reason}`,
         within: [],
       })),
     };
@@ -52,7 +52,7 @@ export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
       return {
         key: openingKey(id),
         name: capital(names.get(id) ?? 'opening'),
-        said: face ? `${size(face.h.size.mm)} wide, ${size(face.v.size.mm)} high` : '',
+        said: face ? `${size(face.h.size.value)} wide, ${size(face.v.size.value)} high` : '',
         within: isSplit(fill)
           ? inside(fill)
           : [
@@ -70,7 +70,7 @@ export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
   return {
     key: undefined,
     name: `${cabinet.number} ${cabinet.name}`,
-    said: `${size(box.overallWidth.mm)} wide, ${size(box.height.mm + box.underHeight.mm)} high, ${size(box.overallDepth.mm)} deep`,
+    said: `${size(box.overallWidth.value)} wide, ${size(box.height.value + box.underHeight.value)} high, ${size(box.overallDepth.value)} deep`,
     within: [
       ...openings,
       {

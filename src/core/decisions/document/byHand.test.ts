@@ -32,7 +32,7 @@ test('the example of the documentation is a job', () => {
   const [, example = ''] = /```json\n([\s\S]*?)```/.exec(page) ?? [];
   const job = read(example);
   assert.equal(job.cabinets[0]?.size.depth, 23 * 25.4);
-  assert.equal(solve(job).cabinets[0]?.resolved.settings.toe.height.mm, 90);
+  assert.equal(solve(job).cabinets[0]?.resolved.settings.toe.height.value, 90);
 });
 
 test('what the terminal prints to begin with is a job without a stop, in either unit, from every start', () => {

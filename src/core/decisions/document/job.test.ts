@@ -99,16 +99,16 @@ test('settings resolve from here, then the job, then the house, and say so', () 
   const job = twoCabinets();
   const [base, wall] = job.cabinets as [Cabinet, Cabinet];
   const gap = (cabinet: Cabinet) => standardsOf(job).resolved(cabinet).settings.fronts.gap;
-  assert.equal(gap(base).mm, 3);
+  assert.equal(gap(base).value, 3);
   assert.equal(gap(base).source?.kind, 'house');
   applyEdits(job, [decide('standards/all/fronts/gap', 4)]);
-  assert.deepEqual([gap(base).mm, gap(base).source?.kind], [4, 'job']);
+  assert.deepEqual([gap(base).value, gap(base).source?.kind], [4, 'job']);
   applyEdits(job, [decide('standards/wall/fronts/gap', 2)]);
-  assert.deepEqual([gap(base).mm, gap(wall).mm], [4, 2]);
+  assert.deepEqual([gap(base).value, gap(wall).value], [4, 2]);
   applyEdits(job, [decide(`cabinets/${base.id}/settings/fronts/gap`, 2.5)]);
-  assert.deepEqual([gap(base).mm, gap(base).source?.kind], [2.5, 'here']);
+  assert.deepEqual([gap(base).value, gap(base).source?.kind], [2.5, 'here']);
   applyEdits(job, [decide(`cabinets/${base.id}/settings/fronts/gap`, undefined)]);
-  assert.equal(gap(base).mm, 4);
+  assert.equal(gap(base).value, 4);
   assert.deepEqual(base.settings, {}, 'an emptied group of overrides goes');
   assert.equal(standardsOf(job).resolved(base).settings.toe.kind.value, 'plinth');
   assert.equal(standardsOf(job).resolved(wall).settings.toe.kind.value, 'none');
@@ -119,7 +119,7 @@ test('measured thickness is the mean of its readings and says where it comes fro
   assert.ok(material);
   assert.equal(thicknessOf(material).source?.kind, 'nominal');
   const measured = { ...material, measured: { batch: 'B2', readings: [17.6, 17.8, 18.0] } };
-  assert.ok(Math.abs(thicknessOf(measured).mm - 17.8) < 1e-9);
+  assert.ok(Math.abs(thicknessOf(measured).value - 17.8) < 1e-9);
   assert.ok(Math.abs(spreadOf(measured) - 0.4) < 1e-9);
   assert.equal(thicknessOf({ ...material, measured: { batch: 'B2', readings: [17.7] } }).source?.note, 'batch B2');
 });
@@ -161,7 +161,7 @@ test('a job of version 2 comes forward with its hinges and holes as they were, a
   const door = solved.cabinets[0]?.fitted.hinges[0];
   assert.equal(door?.chosen?.profile.id, 'ostrel-110-full');
   assert.deepEqual(
-    door?.places.map(({ onDoor }) => onDoor.mm),
+    door?.places.map(({ onDoor }) => onDoor.value),
     [100, 524],
   );
   const framed = solved.cabinets.find(({ cabinet }) => cabinet.id === 'c8')?.fitted.hinges[0];
@@ -177,7 +177,7 @@ test('a job of version 1 comes forward with every size as it was', () => {
   const sizes = solve(read.value).cabinets.flatMap((each) =>
     each.rows.map(
       ({ part }) =>
-        `${each.cabinet.number} ${part.name} ${part.cutLength.mm.toFixed(2)} ${part.cutWidth.mm.toFixed(2)}`,
+        `${each.cabinet.number} ${part.name} ${part.cutLength.value.toFixed(2)} ${part.cutWidth.value.toFixed(2)}`,
     ),
   );
   // A few of the sizes version 1 gave for this file.

@@ -26,7 +26,7 @@ const back = inside.plus(depth.minus(ease).times(2)).as('back width');
 const show = (value: number) => String(Math.round(value * 1000) / 1000);
 
 test('the number and its tape come from the same computation', () => {
-  assert.ok(Math.abs(back.mm - 779.4) < 1e-9);
+  assert.ok(Math.abs(back.value - 779.4) < 1e-9);
   assert.equal(tapeText(back, show), 'inside width 764.4 + (groove depth 8 − ease 0.5) × 2');
   assert.equal(tapeText(inside, show), 'overall width 800 − side thickness 17.8 × 2');
   assert.equal(tapeText(width, show), '800');
@@ -40,7 +40,7 @@ test('a sum is laid out line by line with its signs, unnamed sums folded in', ()
   );
   const turned = width.minus(depth.minus(ease)).as('turned');
   assert.equal(tapeText(turned, show), 'overall width 800 − groove depth 8 + ease 0.5');
-  assert.ok(Math.abs(turned.mm - 792.5) < 1e-9);
+  assert.ok(Math.abs(turned.value - 792.5) < 1e-9);
 });
 
 test('brackets stand only where the arithmetic needs them', () => {
@@ -51,18 +51,18 @@ test('brackets stand only where the arithmetic needs them', () => {
 
 test('a named number keeps its name when it is named again', () => {
   const stretcher = inside.as('stretcher length');
-  assert.equal(stretcher.mm, inside.mm);
+  assert.equal(stretcher.value, inside.value);
   assert.equal(tapeText(stretcher, show), 'inside width 764.4');
   assert.equal(inside.as('inside width'), inside);
 });
 
 test('choices, means and diagonals say what they are', () => {
   assert.equal(tapeText(smallest(side, depth).as('s'), show), 'the smallest of side thickness 17.8, groove depth 8');
-  assert.equal(largest(side, depth).mm, 17.8);
-  assert.equal(mean([side, setting('second', 18, here)]).mm, 17.9);
-  assert.equal(diagonal(length(3), length(4)).mm, 5);
-  assert.equal(sumOf([side, depth, ease]).mm, 26.3);
-  assert.equal(plain(2).power(3).mm, 8);
+  assert.equal(largest(side, depth).value, 17.8);
+  assert.equal(mean([side, setting('second', 18, here)]).value, 17.9);
+  assert.equal(diagonal(length(3), length(4)).value, 5);
+  assert.equal(sumOf([side, depth, ease]).value, 26.3);
+  assert.equal(plain(2).power(3).value, 8);
   assert.equal(width.over(side).measure, 'plain');
   assert.equal(solved('ratio', 1.3, 'plain', [width], 'it closes').reason, 'it closes');
   assert.equal(width.because('so').because('and so').reason, 'so; and so');

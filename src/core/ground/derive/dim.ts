@@ -6,7 +6,7 @@ import { addable, combined, type Measure, raised } from './measure.js';
  * A `Dim` is made by doing the arithmetic on other `Dim`s, so the code that computes is the code that explains:
  *
  *     const backWidth = inside.plus(depth.minus(ease).times(2)).as('back width');
- *     backWidth.mm     // 779.4
+ *     backWidth.value  // 779.4
  *     tape(backWidth)  // inside width 764.4 + (groove depth 8 − ease 0.5) × 2
  *
  * A step without a name is shown inside the step that uses it; a named one is a line of its own that can be opened.
@@ -53,8 +53,8 @@ export class MeasureError extends Error {}
 
 export class Dim {
   constructor(
-    /** The value in its measure: mm for a length. Never rounded. */
-    readonly mm: number,
+    /** What it is worth in its measure: mm for a length, kg for a weight. Never rounded. */
+    readonly value: number,
     readonly label: string,
     readonly operation: Operation,
     readonly terms: readonly Dim[],
@@ -68,27 +68,27 @@ export class Dim {
 
   plus(other: Dim | number): Dim {
     const term = this.alike(other);
-    return new Dim(this.mm + term.mm, '', 'plus', [this, term], this.measure);
+    return new Dim(this.value + term.value, '', 'plus', [this, term], this.measure);
   }
 
   minus(other: Dim | number): Dim {
     const term = this.alike(other);
-    return new Dim(this.mm - term.mm, '', 'minus', [this, term], this.measure);
+    return new Dim(this.value - term.value, '', 'minus', [this, term], this.measure);
   }
 
   times(factor: Dim | number): Dim {
     const term = asDim(factor);
-    return new Dim(this.mm * term.mm, '', 'times', [this, term], combined(this.measure, term.measure, 1));
+    return new Dim(this.value * term.value, '', 'times', [this, term], combined(this.measure, term.measure, 1));
   }
 
   over(divisor: Dim | number): Dim {
     const term = asDim(divisor);
-    return new Dim(this.mm / term.mm, '', 'over', [this, term], combined(this.measure, term.measure, -1));
+    return new Dim(this.value / term.value, '', 'over', [this, term], combined(this.measure, term.measure, -1));
   }
 
   /** This number raised to a whole power. */
   power(exponent: number): Dim {
-    return new Dim(this.mm ** exponent, '', 'power', [this, asDim(exponent)], raised(this.measure, exponent));
+    return new Dim(this.value ** exponent, '', 'power', [this, asDim(exponent)], raised(this.measure, exponent));
   }
 
   private alike(other: Dim | number): Dim {
@@ -106,21 +106,21 @@ export class Dim {
    */
   as(label: string, address?: string): Dim {
     if (this.label === label) return address === undefined ? this : this.at(address);
-    if (this.label !== '') return new Dim(this.mm, label, 'is', [this], this.measure, undefined, undefined, address);
-    const { mm, operation, terms, measure, source, reason } = this;
+    if (this.label !== '') return new Dim(this.value, label, 'is', [this], this.measure, undefined, undefined, address);
+    const { value: mm, operation, terms, measure, source, reason } = this;
     return new Dim(mm, label, operation, terms, measure, source, reason, address ?? this.address);
   }
 
   /** The same number under an address that stays. */
   at(address: string): Dim {
     if (this.address === address) return this;
-    return new Dim(this.mm, this.label, this.operation, this.terms, this.measure, this.source, this.reason, address);
+    return new Dim(this.value, this.label, this.operation, this.terms, this.measure, this.source, this.reason, address);
   }
 
   /** Adds why this way was taken: "the top is stretchers, so the back runs up uncaptured". */
   because(reason: string): Dim {
     const whole = this.reason ? `${this.reason}; ${reason}` : reason;
-    return new Dim(this.mm, this.label, this.operation, this.terms, this.measure, this.source, whole, this.address);
+    return new Dim(this.value, this.label, this.operation, this.terms, this.measure, this.source, whole, this.address);
   }
 }
 
@@ -161,20 +161,20 @@ export function sumOf(terms: readonly Dim[]): Dim {
 }
 
 export function smallest(...terms: readonly Dim[]): Dim {
-  return new Dim(Math.min(...terms.map((term) => term.mm)), '', 'smallest', terms, terms[0]?.measure);
+  return new Dim(Math.min(...terms.map((term) => term.value)), '', 'smallest', terms, terms[0]?.measure);
 }
 
 export function largest(...terms: readonly Dim[]): Dim {
-  return new Dim(Math.max(...terms.map((term) => term.mm)), '', 'largest', terms, terms[0]?.measure);
+  return new Dim(Math.max(...terms.map((term) => term.value)), '', 'largest', terms, terms[0]?.measure);
 }
 
 export function mean(terms: readonly Dim[]): Dim {
-  return new Dim(terms.reduce((sum, term) => sum + term.mm, 0) / terms.length, '', 'mean', terms, terms[0]?.measure);
+  return new Dim(terms.reduce((sum, term) => sum + term.value, 0) / terms.length, '', 'mean', terms, terms[0]?.measure);
 }
 
 /** √(a² + b²). */
 export function diagonal(a: Dim, b: Dim): Dim {
-  return new Dim(Math.hypot(a.mm, b.mm), '', 'diagonal', [a, b], a.measure);
+  return new Dim(Math.hypot(a.value, b.value), '', 'diagonal', [a, b], a.measure);
 }
 
 /** A number found by search rather than by a formula; `reason` says what it makes true. */

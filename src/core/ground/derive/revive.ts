@@ -14,5 +14,5 @@ export function revived<T>(value: T, seen = new Set<object>()): T {
 }
 
 function isNumber(value: object): boolean {
-  return 'mm' in value && 'operation' in value && 'terms' in value;
+  return 'value' in value && 'operation' in value && 'terms' in value;
 }

@@ -9,7 +9,7 @@ export interface Span {
 
 /** What starts at `low` and is so long. */
 export function spanFrom(low: Dim, size: Dim): Span {
-  return { low, size, high: low.mm === 0 ? size : low.plus(size) };
+  return { low, size, high: low.value === 0 ? size : low.plus(size) };
 }
 
 /** What ends at `high` and is so long. */
@@ -24,7 +24,7 @@ export function spanBetween(low: Dim, high: Dim): Span {
 
 /** The same, so much longer at both ends. */
 export function longer(span: Span, by: Dim): Span {
-  if (by.mm === 0) return span;
+  if (by.value === 0) return span;
   return { low: span.low.minus(by), high: span.high.plus(by), size: span.size.plus(by.times(2)) };
 }
 
@@ -33,7 +33,7 @@ export const START = length(0);
 
 /** A place told from another one instead of from the cabinet's own zero; under a name of its own only where it moves. */
 export function measuredFrom(place: Dim, base: Dim, name?: string): Dim {
-  if (base.mm === 0) return place;
+  if (base.value === 0) return place;
   const told = place.minus(base);
   return name === undefined ? told : told.as(name);
 }

@@ -95,11 +95,11 @@ export function tapeText(dim: Dim, show: (value: number, measure: Measure) => st
       .map((token) =>
         token.kind === 'sign'
           ? token.text
-          : [token.dim.label, show(token.dim.mm, token.dim.measure)].filter(Boolean).join(' '),
+          : [token.dim.label, show(token.dim.value, token.dim.measure)].filter(Boolean).join(' '),
       )
       .join('');
   const { manner, lines } = tape(dim);
-  if (lines.length === 0) return show(dim.mm, dim.measure);
+  if (lines.length === 0) return show(dim.value, dim.measure);
   const separator = manner ? ', ' : ' ';
   const body = lines
     .map((entry) => (entry.sign ? `${entry.sign} ${write(entry.tokens)}` : write(entry.tokens)))
@@ -136,7 +136,7 @@ export class DerivationTable {
     this.entries[id] = {
       label: dim.label,
       ...(dim.address ? { address: dim.address } : {}),
-      value: roundForExport(dim.mm),
+      value: roundForExport(dim.value),
       measure: dim.measure,
       ...(dim.terms.length > 0 ? { says: tapeText(dim, this.show) } : {}),
       ...(dim.reason ? { reason: dim.reason } : {}),

@@ -18,10 +18,10 @@ test('as many cells as fit, all alike and none under the size asked for, boards 
     const [crate] = solved.fitted.bottles;
     const [room] = solved.interiors.compartments;
     assert.ok(crate?.fits && room);
-    const board = solved.resolved.materials.cells.thickness.mm;
-    const inside = room.inside.h.size.mm - 2;
-    assert.ok(Math.abs(crate.across * crate.width.mm + (crate.across - 1) * board - inside) < 1e-9);
-    assert.ok(crate.width.mm >= 95 && crate.height.mm >= 95);
+    const board = solved.resolved.materials.cells.thickness.value;
+    const inside = room.inside.h.size.value - 2;
+    assert.ok(Math.abs(crate.across * crate.width.value + (crate.across - 1) * board - inside) < 1e-9);
+    assert.ok(crate.width.value >= 95 && crate.height.value >= 95);
     // One more would be too narrow.
     assert.ok((inside - crate.across * board) / (crate.across + 1) < 95);
     assert.equal(crate.parts.length, crate.across - 1 + crate.up - 1);

@@ -40,7 +40,7 @@ export function fitCells(context: BottleContext): MadeCells[] {
 
 /** So many members fit beside each other with boards between them: ⌊(room + board) / (cell + board)⌋. */
 function countIn(room: Dim, cell: Dim, board: Dim): number {
-  return Math.max(0, Math.floor((room.mm + board.mm) / (cell.mm + board.mm) + 1e-9));
+  return Math.max(0, Math.floor((room.value + board.value) / (cell.value + board.value) + 1e-9));
 }
 
 /** What is left for each: (room − boards) / cells. */
@@ -58,16 +58,16 @@ function cellsIn(room: Compartment, context: BottleContext): MadeCells {
   const [across, up] = [countIn(wide, bottles.cell, board), countIn(high, bottles.cell, board)];
   const width = clearOf(wide, board, Math.max(1, across), 'bottle cell, clear width');
   const height = clearOf(high, board, Math.max(1, up), 'bottle cell, clear height');
-  const plane = box.mountingPlane.mm > 0 ? box.mountingPlane : length(0, 'front edge of the case');
+  const plane = box.mountingPlane.value > 0 ? box.mountingPlane : length(0, 'front edge of the case');
   const usual = plane.plus(bottles.setback).as('front of the cells');
-  const behind = armsInto(room, fitted.hinges, box.mountingPlane.mm);
+  const behind = armsInto(room, fitted.hinges, box.mountingPlane.value);
   const front =
-    behind > 0 && behind + CLEAR_OF_HINGE.mm > usual.mm
+    behind > 0 && behind + CLEAR_OF_HINGE.value > usual.value
       ? length(behind, 'rear of the hinge').plus(CLEAR_OF_HINGE).as('front of the cells')
       : usual;
   const { rear } = rearOf({ across: h, up: v }, parts, box, zonesOf(cabinet));
   const depth = rear.minus(front).minus(bottles.play).as('bottle cell, depth');
-  const fits = across > 1 && up > 1 && depth.mm > 0;
+  const fits = across > 1 && up > 1 && depth.value > 0;
   const said = { room: room.id, name: room.name, across, up, width, height, depth, fits };
   if (!fits) return { fitted: { parts: [], ...said }, parts: [] };
   const half = bottles.play.over(2).as('play beside the crate');

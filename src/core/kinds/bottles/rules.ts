@@ -14,7 +14,7 @@ const tooSmall: BottleRule = {
         return {
           severity: 'stop',
           what: `${across} by ${up} cells go into ${within(name)}.`,
-          why: `Boards that are slotted into each other want two by two at least, each ${show(resolved.settings.bottles.cell.mm)}. Make the room larger, or the cells smaller.`,
+          why: `Boards that are slotted into each other want two by two at least, each ${show(resolved.settings.bottles.cell.value)}. Make the room larger, or the cells smaller.`,
           numbers: [width, height, depth],
           settings: [settingPath(context, 'bottles/cell')],
           fixes: own
@@ -33,11 +33,11 @@ const tooShallow: BottleRule = {
   id: 'bottles/too-shallow',
   check: (context) =>
     context.fitted.bottles.flatMap(({ name, depth, fits }) =>
-      fits && depth.mm < BOTTLE - MOST_OUT
+      fits && depth.value < BOTTLE - MOST_OUT
         ? [
             {
               severity: 'warn' as const,
-              what: `The cells of ${within(name)} are ${context.show(depth.mm)} deep.`,
+              what: `The cells of ${within(name)} are ${context.show(depth.value)} deep.`,
               why: `A bottle is about ${context.show(BOTTLE)} long: it tips out, or the doors do not shut.`,
               numbers: [depth],
               settings: [settingPath(context, 'bottles/setback')],

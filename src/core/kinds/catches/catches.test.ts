@@ -21,10 +21,10 @@ function holes(solved: SolvedCabinet): Record<string, number[][]> {
     solved.parts.flatMap((part) => {
       const own = part.machining.filter((each): each is Holes => each.kind === 'holes' && each.by.kind === 'catches');
       if (own.length === 0) return [];
-      const w = (each: Holes) => (each.face === 1 ? 0 : part.thickness.mm);
+      const w = (each: Holes) => (each.face === 1 ? 0 : part.thickness.value);
       const at = own.flatMap((each) =>
-        each.positions.map(({ mm }) =>
-          [...toCabinet(part.placement, mm, each.offset.mm, w(each))].map((value) => +value.toFixed(3)),
+        each.positions.map(({ value: mm }) =>
+          [...toCabinet(part.placement, mm, each.offset.value, w(each))].map((value) => +value.toFixed(3)),
         ),
       );
       return [[part.key, at]];
@@ -36,7 +36,7 @@ test('a single door is caught at its free edge: body on the upright, plate on th
   const solved = solveWith(fitted('door'));
   const { 'side/right': body, 'door/o1': plate } = holes(solved) as Record<string, [number[], number[]]>;
   const inner = partOf(solved, 'side/right').extent.min[0];
-  const top = solved.box.topUnderside.mm;
+  const top = solved.box.topUnderside.value;
   assert.deepEqual(body, [
     [inner, 12, +(top - 60 - 16).toFixed(3)],
     [inner, 12, +(top - 60 + 16).toFixed(3)],
@@ -53,7 +53,7 @@ test('each of a pair is caught under what lies over the opening, beside the meet
   const solved = solveWith(fitted('pair', { top: { kind: 'full' } }));
   const found = holes(solved);
   assert.equal(found.top?.length, 4);
-  assert.ok(found.top?.every(([, , z]) => z === solved.box.topUnderside.mm));
+  assert.ok(found.top?.every(([, , z]) => z === solved.box.topUnderside.value));
   const meeting = partOf(solved, 'door/o1/left').extent.max[0];
   assert.ok(Math.abs((found['door/o1/left']?.[0]?.[0] ?? 0) - (meeting - 30)) < 0.001);
   assert.deepEqual(solved.findings, []);

@@ -54,7 +54,7 @@ function besideDoor(front: Front, cell: Cell, profile: CatchProfile, context: Ca
   const up = cell.inside.v.high.minus(catches.fromEnd).as('middle of the catch');
   const half = fromSheet(profile, 'body/out', 'catch stands out').over(2);
   const across = (atRight ? plane.minus(half) : plane.plus(half)).as('middle of the catch from the left');
-  const carrier = uprightAt(context.parts, atRight ? 'right' : 'left', { x: plane.mm, z: up.mm });
+  const carrier = uprightAt(context.parts, atRight ? 'right' : 'left', { x: plane.value, z: up.value });
   return fixed({ front, profile, up, across, plane, carrier, axis: 'z' }, context);
 }
 
@@ -69,7 +69,12 @@ function overDoor(front: Front, cell: Cell, profile: CatchProfile, context: Catc
   const carrier = context.parts.find((part) => {
     if (part.placement.w[1] !== 'z') return false;
     const { min, max } = part.extent;
-    return Math.abs(min[2] - high.mm) < SAME_PLANE && across.mm > min[0] && across.mm < max[0] && min[1] < LEAST_DEPTH;
+    return (
+      Math.abs(min[2] - high.value) < SAME_PLANE &&
+      across.value > min[0] &&
+      across.value < max[0] &&
+      min[1] < LEAST_DEPTH
+    );
   });
   return fixed({ front, profile, up, across, plane: high, carrier, axis: 'x' }, context);
 }
@@ -92,11 +97,11 @@ interface Fixing {
 function fixed(fixing: Fixing, { box }: CatchContext): Catch {
   const { front, profile, up, across, carrier, axis } = fixing;
   const { body } = profile;
-  const from = Math.max(0, box.mountingPlane.mm);
+  const from = Math.max(0, box.mountingPlane.value);
   const [dx, dz] = axis === 'z' ? [body.out / 2, body.length / 2] : [body.length / 2, body.out / 2];
   const extent: Extent = {
-    min: [across.mm - dx, from, up.mm - dz],
-    max: [across.mm + dx, from + body.deep, up.mm + dz],
+    min: [across.value - dx, from, up.value - dz],
+    max: [across.value + dx, from + body.deep, up.value + dz],
   };
   const placed = { frontKey: front.key, profile, carrier: carrier?.key, up, across, extent: carrier && extent };
   const door = struckPart(front, across, up);
@@ -116,10 +121,10 @@ const pilot = (profile: CatchProfile) =>
 /** Two pilot holes in the face that carries the body, the profile's setback behind the plane the door closes against. */
 function screwHoles({ front, profile, up, across, plane, axis }: Fixing, carrier: Part, mountingPlane: Dim): Operation {
   const setback = fromSheet(profile, 'setback', 'catch behind the mounting plane');
-  const behind = mountingPlane.mm > 0 ? mountingPlane.plus(setback) : setback;
+  const behind = mountingPlane.value > 0 ? mountingPlane.plus(setback) : setback;
   const half = fromSheet(profile, 'centres', 'screws apart').over(2);
   const along = measuredFrom(axis === 'z' ? up : across, edgeOf(carrier, 'u0')).as('middle of the catch on the part');
-  const face = Math.abs(edgeOf(carrier, 'w0').mm - plane.mm) < SAME_PLANE ? 1 : 2;
+  const face = Math.abs(edgeOf(carrier, 'w0').value - plane.value) < SAME_PLANE ? 1 : 2;
   return {
     kind: 'holes',
     face,
@@ -157,8 +162,8 @@ function struckPart({ parts }: Front, across: Dim, up: Dim): Part | undefined {
   const backs = parts.filter(({ piece }) => piece?.kind !== 'panel');
   return backs.find((part) => {
     const { max } = part.extent;
-    const [u, v] = toPart(part.placement, [across.mm, max[1], up.mm]);
-    return u > 0 && u < part.length.mm && v > 0 && v < part.width.mm;
+    const [u, v] = toPart(part.placement, [across.value, max[1], up.value]);
+    return u > 0 && u < part.length.value && v > 0 && v < part.width.value;
   });
 }
 

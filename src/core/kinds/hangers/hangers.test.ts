@@ -18,7 +18,9 @@ function holes(solved: SolvedCabinet, key: string): number[][] {
   return part.machining
     .filter((each): each is Holes => each.kind === 'holes' && each.by.kind === 'hangers')
     .flatMap(({ positions, offset, face }) =>
-      positions.map(({ mm }) => [...toCabinet(part.placement, mm, offset.mm, face === 1 ? 0 : part.thickness.mm)]),
+      positions.map(({ value: mm }) => [
+        ...toCabinet(part.placement, mm, offset.value, face === 1 ? 0 : part.thickness.value),
+      ]),
     );
 }
 
@@ -30,8 +32,8 @@ test('hangers stand in the upper corners, alike on both sides, and hold a cabine
     assert.ok(
       Math.abs((hole[1] ?? 0) - (right[at]?.[1] ?? 0)) + Math.abs((hole[2] ?? 0) - (right[at]?.[2] ?? 0)) < 1e-6,
     );
-  const top = solved.box.topUnderside.mm;
-  const back = solved.box.clearDepth.mm;
+  const top = solved.box.topUnderside.value;
+  const back = solved.box.clearDepth.value;
   for (const [, y = 0, z = 0] of left) assert.ok(z < top && z > top - 140 && y < back && y > back - 60);
   assert.deepEqual(
     solved.findings.map(({ rule }) => rule),
@@ -58,7 +60,7 @@ test('as many hang as the load wants: stronger ones, then one on a partition, th
   const counts = (['clothes', 'kitchen', 'books', 'records'] as const).map((load) => {
     const solved = hung({ width: 1150, height: 900, face: columns, settings: { shelves: { load } } });
     const { profile, wanted, carriers, weight, contents } = solved.fitted.hangers ?? assert.fail('nothing hangs');
-    assert.ok(profile && wanted * profile.load >= weight.mm + contents.mm, 'together they carry it');
+    assert.ok(profile && wanted * profile.load >= weight.value + contents.value, 'together they carry it');
     assert.equal(carriers.length, wanted);
     assert.equal(carriers.includes('divider/a'), wanted > 2);
     return wanted;

@@ -41,8 +41,8 @@ export function hangUp(context: HangerContext, profiles: readonly HangerProfile[
   if (cabinet.kind !== 'wall' || hangers.fitted.value !== 'hangers') return undefined;
   const weight = weightOf(parts).as('weight of the box with its fronts');
   const contents = contentsOf(context);
-  const whole = weight.plus(contents).mm;
-  const reaches = ({ extent }: Part) => extent.max[2] >= box.topUnderside.mm - SAME_PLANE;
+  const whole = weight.plus(contents).value;
+  const reaches = ({ extent }: Part) => extent.max[2] >= box.topUnderside.value - SAME_PLANE;
   const sides = ['left', 'right'].flatMap((hand) => parts.find(({ key }) => key === `side/${hand}`) ?? []);
   const partitions = parts.filter((part) => part.role === 'partition' && reaches(part));
   const room = sides.length + partitions.length;
@@ -53,7 +53,7 @@ export function hangUp(context: HangerContext, profiles: readonly HangerProfile[
   if (!profile)
     return { fitted: { carriers: [], ...said, up: undefined, behind: undefined }, operations: [], occupied: [] };
   // The sides first, then partitions from the middle outwards.
-  const middle = box.width.mm / 2;
+  const middle = box.width.value / 2;
   const inner = [...partitions].sort((a, b) => Math.abs(a.extent.min[0] - middle) - Math.abs(b.extent.min[0] - middle));
   const carriers = [...sides, ...inner].slice(0, wanted).map((part) => ({
     part,
@@ -115,6 +115,6 @@ function choose(
 function roomOf(part: Part, hand: 'left' | 'right', { body, name }: HangerProfile, { box }: HangerContext): Occupied {
   const inner = hand === 'left' ? part.extent.max[0] : part.extent.min[0];
   const [low, high] = hand === 'left' ? [inner, inner + body.out] : [inner - body.out, inner];
-  const [top, back] = [box.topUnderside.mm, box.clearDepth.mm];
+  const [top, back] = [box.topUnderside.value, box.clearDepth.value];
   return { by: 'hangers', name, extent: { min: [low, back - body.deep, top - body.high], max: [high, back, top] } };
 }

@@ -13,7 +13,7 @@ const overloaded: HangerRule = {
     return [
       {
         severity: 'stop',
-        what: `The cabinet weighs ${Math.round(weight.mm)} kg and may hold ${Math.round(contents.mm)} kg: of hangers for ${profile.load} kg that wants ${wanted}, and ${room} have an upright to hang on.`,
+        what: `The cabinet weighs ${Math.round(weight.value)} kg and may hold ${Math.round(contents.value)} kg: of hangers for ${profile.load} kg that wants ${wanted}, and ${room} have an upright to hang on.`,
         why: 'A hanger that carries more than its maker says gives way. Take stronger ones, hang it by its nailers, or say that less goes in.',
         numbers: [weight, contents],
         settings: [settingPath(context, 'hangers/choice'), settingPath(context, 'shelves/load')],

@@ -36,7 +36,9 @@ function sockets(solved: SolvedCabinet, key: string): number[][] {
   return part.machining
     .filter((each): each is Holes => each.kind === 'holes' && each.by.kind === 'hanging')
     .flatMap(({ positions, offset, face }) =>
-      positions.map(({ mm }) => [...toCabinet(part.placement, mm, offset.mm, face === 1 ? 0 : part.thickness.mm)]),
+      positions.map(({ value: mm }) => [
+        ...toCabinet(part.placement, mm, offset.value, face === 1 ? 0 : part.thickness.value),
+      ]),
     );
 }
 
@@ -51,13 +53,13 @@ test('a rail hangs in the middle of its room, its sockets opposite each other on
     assert.ok(
       Math.abs((hole[1] ?? 0) - (opposite[1] ?? 0)) < 1e-6 && Math.abs((hole[2] ?? 0) - (opposite[2] ?? 0)) < 1e-6,
     );
-    assert.ok(Math.abs((hole[1] ?? 0) - solved.box.clearDepth.mm / 2) < 1e-6, 'in the middle of the depth');
+    assert.ok(Math.abs((hole[1] ?? 0) - solved.box.clearDepth.value / 2) < 1e-6, 'in the middle of the depth');
     assert.ok((hole[2] ?? 0) < shelf.min[2], 'under the shelf');
   }
   const middle = ((left[0]?.[2] ?? 0) + (left[1]?.[2] ?? 0)) / 2;
   assert.ok(Math.abs(middle - (shelf.min[2] - 60)) <= 32, 'about as far below it as was said');
   const between = partOf(solved, 'side/right').extent.min[0] - partOf(solved, 'side/left').extent.max[0];
-  assert.ok(Math.abs(rail.length.mm - (between - 2)) < 1e-6);
+  assert.ok(Math.abs(rail.length.value - (between - 2)) < 1e-6);
   assert.deepEqual(
     solved.findings.filter(({ severity }) => severity !== 'note').map(({ what }) => what),
     [],
@@ -65,7 +67,7 @@ test('a rail hangs in the middle of its room, its sockets opposite each other on
   assert.deepEqual(
     solved.fittings.filter(({ name }) => /rail/i.test(name)).map(({ name, quantity }) => `${quantity} ${name}`),
     ['1 Hanging rail, 862.4 mm', '1 Rail sockets, pair'].map((line) =>
-      line.replace('862.4 mm', `${rail.length.mm.toFixed(1).replace('.0', '')} mm`),
+      line.replace('862.4 mm', `${rail.length.value.toFixed(1).replace('.0', '')} mm`),
     ),
   );
 });

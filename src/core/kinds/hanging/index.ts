@@ -29,8 +29,8 @@ export const hanging: Kind<'hanging', HangingSettings, NamedProfile, readonly Hu
       kind: 'line',
       weight: 'hidden',
       points: [
-        { h: from.mm, v: up.mm },
-        { h: from.mm + length.mm, v: up.mm },
+        { h: from.value, v: up.value },
+        { h: from.value + length.value, v: up.value },
       ],
     })),
   present: (fitted, size) =>

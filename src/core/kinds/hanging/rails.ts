@@ -40,12 +40,12 @@ export function hangRails({ interiors, parts, box, resolved }: HangingContext): 
   return interiors.compartments.flatMap((room): Hung[] => {
     if (room.fill.kind !== 'rail') return [];
     const { h, v } = room.inside;
-    const plane = box.mountingPlane.mm > 0 ? box.mountingPlane : length(0, 'front edge of the case');
+    const plane = box.mountingPlane.value > 0 ? box.mountingPlane : length(0, 'front edge of the case');
     const depth = box.clearDepth.minus(plane).as('depth of the hanging room');
     const behind = plane.plus(depth.over(2)).as('middle of the hanging room');
     const usual = v.high.minus(hanging.fromTop).as('hanging rail');
     const uprights = (['left', 'right'] as const).map((hand) =>
-      uprightAt(parts, hand, { x: (hand === 'left' ? h.low : h.high).mm, z: usual.mm }),
+      uprightAt(parts, hand, { x: (hand === 'left' ? h.low : h.high).value, z: usual.value }),
     );
     const carriers = (['left', 'right'] as const).flatMap((hand, at) => {
       const part = uprights[at];
@@ -81,7 +81,7 @@ export function hangRails({ interiors, parts, box, resolved }: HangingContext): 
 
 /** Rails are bought by their length, sockets in pairs. */
 export function railsToBuy(rails: readonly HungRail[], { head }: Pick<HangingContext, 'head'>): Fitting[] {
-  const lengths = rails.map((rail) => formatLengthWithUnit(rail.length.mm, head.display));
+  const lengths = rails.map((rail) => formatLengthWithUnit(rail.length.value, head.display));
   return [
     ...[...new Set(lengths)].map((words) => ({
       name: `Hanging rail, ${words}`,

@@ -33,10 +33,10 @@ const tooShallow: HangingRule = {
   check: ({ cabinet, fitted, resolved, show }) => {
     const { hangs } = resolved.settings.hanging;
     return fitted.hanging
-      .filter(({ depth }) => depth.mm < hangs.mm)
+      .filter(({ depth }) => depth.value < hangs.value)
       .map(({ name, depth }) => ({
         severity: 'warn',
-        what: `${capital(name)} is ${show(depth.mm)} deep; what hangs in it wants ${show(hangs.mm)}.`,
+        what: `${capital(name)} is ${show(depth.value)} deep; what hangs in it wants ${show(hangs.value)}.`,
         why: 'Sleeves catch in the doors. Make the cabinet deeper, or hang less wide things there and say so.',
         numbers: [depth, hangs],
         settings: [settingPath({ cabinet, resolved }, 'hanging/hangs')],

@@ -34,7 +34,7 @@ function hingeElsewhere(
   const door = context.fitted.hinges.find(({ front }) => front.key === hinge.by.front);
   if (!door || !('positions' in hinge)) return [];
   const z = toCabinet(part.placement, u, v, 0)[2];
-  const heights = door.places.map(({ onCase }) => onCase.mm);
+  const heights = door.places.map(({ onCase }) => onCase.value);
   const at = heights.reduce(
     (best, height, n) => (Math.abs(height - z) < Math.abs((heights[best] ?? 0) - z) ? n : best),
     0,
@@ -55,5 +55,5 @@ function hingeElsewhere(
 }
 
 function clearOfOthers({ places }: HungDoor, at: number, height: number): boolean {
-  return places.every(({ onCase }, n) => n === at || Math.abs(onCase.mm - height) >= LEAST_APART);
+  return places.every(({ onCase }, n) => n === at || Math.abs(onCase.value - height) >= LEAST_APART);
 }

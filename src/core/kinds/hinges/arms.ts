@@ -12,7 +12,9 @@ export function armsInto(
   for (const { front, chosen, places } of doors) {
     if (!chosen || front.openingId !== cell.opening.id) continue;
     const { behind, height } = familyOf(chosen.profile).body(chosen);
-    const near = places.some(({ onCase }) => onCase.mm + height / 2 > v.low.mm && onCase.mm - height / 2 < v.high.mm);
+    const near = places.some(
+      ({ onCase }) => onCase.value + height / 2 > v.low.value && onCase.value - height / 2 < v.high.value,
+    );
     if (near) reach = Math.max(reach, mountingPlane + behind);
   }
   return reach;

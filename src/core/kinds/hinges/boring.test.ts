@@ -16,11 +16,11 @@ function bored(settings: Settings): string[] {
     const what = operation.reason.split(':')[0];
     switch (operation.kind) {
       case 'holes':
-        return `${what}: ${operation.from}+${round(operation.offset.mm)} face ${operation.face}, ${round(operation.diameter.mm)} x ${round(operation.depth?.mm)}, ${operation.positions.length}`;
+        return `${what}: ${operation.from}+${round(operation.offset.value)} face ${operation.face}, ${round(operation.diameter.value)} x ${round(operation.depth?.value)}, ${operation.positions.length}`;
       case 'edge holes':
-        return `${what}: edge ${operation.edge}+${round(operation.offset.mm)}, ${round(operation.diameter.mm)} x ${round(operation.depth.mm)}, ${operation.positions.length}`;
+        return `${what}: edge ${operation.edge}+${round(operation.offset.value)}, ${round(operation.diameter.value)} x ${round(operation.depth.value)}, ${operation.positions.length}`;
       case 'mortises':
-        return `${what}: ${'edge' in operation.place ? `edge ${operation.place.edge}` : `face ${operation.place.face} ${operation.place.from}`}+${round(operation.offset.mm)}, ${round(operation.length.mm)} x ${round(operation.thickness.mm)} x ${round(operation.depth.mm)}, ${operation.positions.length}`;
+        return `${what}: ${'edge' in operation.place ? `edge ${operation.place.edge}` : `face ${operation.place.face} ${operation.place.from}`}+${round(operation.offset.value)}, ${round(operation.length.value)} x ${round(operation.thickness.value)} x ${round(operation.depth.value)}, ${operation.positions.length}`;
       default:
         return [`${what}: ${operation.kind}`];
     }

@@ -70,7 +70,7 @@ export function drawHingeCorner(solved: HingedCabinet, door: HungDoor, jobName: 
     min,
     max,
     items,
-    dimensions: cornerDimensions(solved, door, plan, wish.overlay.mm),
+    dimensions: cornerDimensions(solved, door, plan, wish.overlay.value),
   };
 }
 
@@ -117,10 +117,10 @@ function cornerDimensions(solved: HingedCabinet, door: HungDoor, plan: PlanDoor,
       dimension('corner-overlay', 'top', 0, Math.min(edge, 0), Math.max(edge, 0), wish.overlay),
     );
   if (chosen) items.push(...familyOf(chosen.profile).cornerDimensions(chosen, plan, door));
-  if (wish.gap.mm > 0.01 && wish.carcass === 'frameless')
-    add('free', dimension('corner-gap', 'bottom', 0, edge - wish.gap.mm, edge, wish.gap));
+  if (wish.gap.value > 0.01 && wish.carcass === 'frameless')
+    add('free', dimension('corner-gap', 'bottom', 0, edge - wish.gap.value, edge, wish.gap));
   const swing = stopSwing(plan);
-  const asked = chosen && familyOf(chosen.profile).leastGap(chosen, solved.box.frontThickness.mm);
+  const asked = chosen && familyOf(chosen.profile).leastGap(chosen, solved.box.frontThickness.value);
   if (swing > 0.05) {
     const past = length(swing, 'the edge swings past its own line').because(
       `turning about one point; the maker's table asks ${(asked ?? swing).toFixed(1)} mm`,

@@ -14,7 +14,7 @@ export function decidedHeights({ cells }: Pick<HingeContext, 'cells'>, hung: rea
       {
         what: 'hinge',
         name: cell.name,
-        room: Math.max(...doors.map(({ front }) => front.v.size.mm)),
+        room: Math.max(...doors.map(({ front }) => front.v.size.value)),
         list: pathTo.openingField(cell.path, 'fill/hingesAt'),
         decided: cell.fill.hingesAt ?? [],
         count,

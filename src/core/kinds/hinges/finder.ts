@@ -26,9 +26,9 @@ export function findHinges(
   const { wish, hinged } = door;
   // A gap that is shared with the neighbour is no reveal of this cabinet's own.
   const tryable = wish.fit === 'full' && wish.carcass === 'frameless' && !sharesGap(hinged, resolved);
-  const own = tryable ? overlayForReveal(sidesOf(resolved)[hinged].thickness.mm, wish.overlay.mm) : undefined;
+  const own = tryable ? overlayForReveal(sidesOf(resolved)[hinged].thickness.value, wish.overlay.value) : undefined;
   // What lies beyond the box stays free beside the door, whatever the reveal.
-  const tried = reveal === undefined || own === undefined ? wish : withGap(wish, wish.gap.mm + reveal - own);
+  const tried = reveal === undefined || own === undefined ? wish : withGap(wish, wish.gap.value + reveal - own);
   return { own, solutions: solutionsOf(tried, library) };
 }
 

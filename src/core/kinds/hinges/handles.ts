@@ -14,9 +14,9 @@ export function hingeHandles(solved: HingedCabinet): DragHandle[] {
     const cell = face.cells.find((each) => each.opening.id === front.openingId);
     if (!chosen || !cell || places.length === 0) return [];
     const heights = freeHeightsOf(door, solved);
-    const stops = heights.map((height) => ({ at: height, value: height - front.v.low.mm }));
+    const stops = heights.map((height) => ({ at: height, value: height - front.v.low.value }));
     return places.map(({ onCase }, index) => {
-      const room = hingeRoom(chosen, onCase.mm, { hinged, plane, mountingPlane: box.mountingPlane.mm });
+      const room = hingeRoom(chosen, onCase.value, { hinged, plane, mountingPlane: box.mountingPlane.value });
       const left = hinged === 'left';
       return {
         id: `hinge-${front.key}-${index + 1}`,
@@ -24,7 +24,7 @@ export function hingeHandles(solved: HingedCabinet): DragHandle[] {
         from: { h: left ? Math.min(front.extent.min[0], room.min[0]) : room.min[0] - REACH, v: room.min[2] },
         to: { h: left ? room.max[0] + REACH : Math.max(front.extent.max[0], room.max[0]), v: room.max[2] },
         shows: hingeKey(front.key, index),
-        at: onCase.mm,
+        at: onCase.value,
         stops,
         entry: `h${index + 1}`,
         path: pathTo.entry(pathTo.openingField(cell.path, 'fill/hingesAt'), `h${index + 1}`),

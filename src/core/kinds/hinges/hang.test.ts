@@ -40,7 +40,7 @@ test('a door on a side takes a full hinge, on a partition a half one, in its ope
   const shared = doorOf({ face: columns }, 'door/b').door;
   assert.equal(shared.wish.fit, 'half');
   assert.equal(shared.carrier?.role, 'partition');
-  assert.ok(Math.abs(shared.wish.overlay.mm - (18 - 3) / 2) < 1e-9);
+  assert.ok(Math.abs(shared.wish.overlay.value - (18 - 3) / 2) < 1e-9);
 });
 
 const free = { snap: 'free' as const };
@@ -51,11 +51,11 @@ test('an inset door in a frame takes butts, let into door and stile by half of w
   const cut = (key: string) => partOf(solved, key).machining.find(({ kind }) => kind === 'mortises');
   const [inDoor, inStile] = [cut('door/o2/left'), cut('frame/stile/left')];
   assert.ok(inDoor?.kind === 'mortises' && inStile?.kind === 'mortises');
-  assert.ok(Math.abs(inDoor.depth.mm - 1.3) < 1e-9 && Math.abs(inStile.depth.mm - 1.3) < 1e-9);
+  assert.ok(Math.abs(inDoor.depth.value - 1.3) < 1e-9 && Math.abs(inStile.depth.value - 1.3) < 1e-9);
   assert.deepEqual(inDoor.place, { edge: 'v0' });
   assert.deepEqual(inStile.place, { edge: 'v1' });
   // A hinge length from the end: its middle one and a half from there.
-  assert.ok(Math.abs((inDoor.positions[0]?.mm ?? 0) - 75) < 1e-9);
+  assert.ok(Math.abs((inDoor.positions[0]?.value ?? 0) - 75) < 1e-9);
   assert.deepEqual(
     solved.findings.filter(({ rule }) => rule.startsWith('machining/') || rule.startsWith('hinges/')),
     [],
@@ -70,7 +70,7 @@ test('butts stand in line with the rails of a framed door when the shop does so'
     fronts: { fit: 'inset' as const, gap: 2 },
   };
   const { door } = doorOf({ settings: { ...settings, hinges: { leafPlace: 'rails' } } });
-  assert.equal(door.places[0]?.onDoor.mm, 64 + 25);
+  assert.equal(door.places[0]?.onDoor.value, 64 + 25);
 });
 
 test('a no-mortise butt wants the gap it makes, and the finding offers it', () => {
@@ -104,11 +104,11 @@ test('a lipped door is bored from its rebate, for an overlay of less the clearan
   const fronts = { fit: 'lipped' as const, lip: 8, rebateWidth: 10, rebateDepth: 5 };
   const { solved, door } = doorOf({ settings: { fronts } });
   assert.equal(door.wish.fit, 'lipped');
-  assert.equal(door.wish.overlay.mm, -2);
+  assert.equal(door.wish.overlay.value, -2);
   assert.ok(door.chosen?.kind === 'concealed' && door.chosen.exact);
   const cup = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));
   assert.ok(cup?.kind === 'holes');
-  assert.equal(cup.offset.mm, 10 + door.chosen.offset + 17.5);
+  assert.equal(cup.offset.value, 10 + door.chosen.offset + 17.5);
   const semi = doorOf({ settings: { school: 'faceFrame', fronts, hinges: { family: 'semi' } } });
   assert.equal(semi.door.chosen?.profile.family, 'semi');
   const screws = partOf(semi.solved, 'frame/stile/left').machining.filter(({ reason }) =>
@@ -123,12 +123,13 @@ test('hinges stand at the end distance and equally between, and the case mark di
     settings: { hinges: free },
     parts: [{ id: 'o2', size: { rule: 'share', weight: 1 }, fill: { kind: 'pair' } }],
   });
-  const at = door.places.map((place) => place.onDoor.mm);
+  const at = door.places.map((place) => place.onDoor.value);
   assert.equal(at.length, 3);
   assert.equal(at[0], 100);
-  assert.ok(Math.abs((at[2] ?? 0) - (door.front.v.size.mm - 100)) < 1e-9);
-  assert.ok(Math.abs((at[1] ?? 0) - door.front.v.size.mm / 2) < 1e-9);
-  for (const place of door.places) assert.ok(Math.abs(place.onCase.mm - place.onDoor.mm - door.front.v.low.mm) < 1e-9);
+  assert.ok(Math.abs((at[2] ?? 0) - (door.front.v.size.value - 100)) < 1e-9);
+  assert.ok(Math.abs((at[1] ?? 0) - door.front.v.size.value / 2) < 1e-9);
+  for (const place of door.places)
+    assert.ok(Math.abs(place.onCase.value - place.onDoor.value - door.front.v.low.value) < 1e-9);
 });
 
 test('a hinge that would stand against a shelf is moved clear of it, at most 60', () => {
@@ -145,7 +146,7 @@ test('a hinge that would stand against a shelf is moved clear of it, at most 60'
   const shelf = partOf(solved, 'shelf/o2/1').extent;
   const [, middle] = door.places;
   assert.ok(middle?.clear && middle.moved !== 0 && Math.abs(middle.moved) <= 60);
-  assert.ok(middle.onCase.mm + 27 <= shelf.min[2] || middle.onCase.mm - 27 >= shelf.max[2]);
+  assert.ok(middle.onCase.value + 27 <= shelf.min[2] || middle.onCase.value - 27 >= shelf.max[2]);
 });
 
 test('the mark on the door and its plate on the case are the same height in the cabinet', () => {
@@ -161,7 +162,7 @@ test('the mark on the door and its plate on the case are the same height in the 
             if (operation.reason !== `${what}: ${reason}` || !('positions' in operation)) return [];
             const upright = part.placement.u === '+z';
             return operation.positions.map(
-              ({ mm }) => toCabinet(part.placement, upright ? mm : 0, upright ? 0 : mm, 0)[2],
+              ({ value: mm }) => toCabinet(part.placement, upright ? mm : 0, upright ? 0 : mm, 0)[2],
             );
           });
         const marks = front.parts.flatMap(({ key }) => heights(partOf(solved, key), onDoor as string));
@@ -186,15 +187,15 @@ test('cups and plates are bored where the profile says', () => {
   assert.ok(cup?.kind === 'holes' && door.chosen?.kind === 'concealed');
   assert.equal(cup.face, 2, 'in the back');
   assert.equal(cup.from, 'v0', 'from the hinge edge');
-  assert.equal(cup.offset.mm, door.chosen.offset + 17.5);
-  assert.equal(cup.diameter.mm, 35);
+  assert.equal(cup.offset.value, door.chosen.offset + 17.5);
+  assert.equal(cup.diameter.value, 35);
   const plate = partOf(solved, 'side/left').machining.find((operation) => operation.reason.startsWith('plate: '));
   assert.ok(plate?.kind === 'holes');
-  assert.equal(plate.offset.mm, 37);
-  assert.equal((plate.positions[1]?.mm ?? 0) - (plate.positions[0]?.mm ?? 0), 32);
+  assert.equal(plate.offset.value, 37);
+  assert.equal((plate.positions[1]?.value ?? 0) - (plate.positions[0]?.value ?? 0), 32);
   const inset = partOf(doorOf({ settings: { fronts: { fit: 'inset', gap: 2 } } }).solved, 'side/left');
   const moved = inset.machining.find((operation) => operation.reason.startsWith('plate: '));
-  assert.ok(moved?.kind === 'holes' && moved.offset.mm === 37 + 18, 'behind an inset front the line moves back');
+  assert.ok(moved?.kind === 'holes' && moved.offset.value === 37 + 18, 'behind an inset front the line moves back');
 });
 
 test('a chosen hinge stays while it fits and gives way when it does not', () => {
@@ -216,7 +217,7 @@ test('what the finder says of a reveal is what the door has once it is hung so',
       const door = solved?.fitted.hinges.find(({ hinged }) => hinged === 'left');
       assert.ok(solved && door);
       const { own, solutions } = findHinges(door, solved, hingeCatalogue, reveal);
-      assert.ok(own !== undefined && Math.abs(own - solved.resolved.settings.fronts.reveal.left.mm) < 1e-9);
+      assert.ok(own !== undefined && Math.abs(own - solved.resolved.settings.fronts.reveal.left.value) < 1e-9);
       for (const solution of solutions.slice(0, 3)) {
         const after = structuredClone(job);
         applyEdits(after, hangOn(door, solved, solution, reveal).edits);
@@ -266,7 +267,7 @@ test('on the pin grid both plate holes fall on its holes, off it only where noth
       for (const { places, chosen, carrier } of solved.fitted.hinges) {
         if (!grid || chosen?.kind !== 'concealed' || carrier?.role === 'frame') continue;
         for (const place of places.filter(({ clear }) => clear)) {
-          const hole = (place.onCase.mm - 16 - grid.base.mm) / 32;
+          const hole = (place.onCase.value - 16 - grid.base.value) / 32;
           const onGrid = Math.abs(hole - Math.round(hole)) < 1e-6;
           assert.ok(onGrid || Number.isInteger(Math.round(place.moved * 1e6) / 1e6), 'moved by whole millimetres');
         }
@@ -275,7 +276,7 @@ test('on the pin grid both plate holes fall on its holes, off it only where noth
     { numRuns: 60 },
   );
   const { door } = doorOf();
-  for (const { onCase } of door.places) assert.equal((onCase.mm - 16 - 9) % 32, 0);
+  for (const { onCase } of door.places) assert.equal((onCase.value - 16 - 9) % 32, 0);
 });
 
 test('a height decided for a hinge is kept, and not bored while something stands there', () => {
@@ -291,11 +292,11 @@ test('a height decided for a hinge is kept, and not bored while something stands
       ],
     });
   const { door } = at([{ id: 'h2', mm: 500 }]);
-  assert.equal(door.places[1]?.onDoor.mm, 500);
+  assert.equal(door.places[1]?.onDoor.value, 500);
   assert.ok(door.places[1]?.decided && door.places[1].clear);
   assert.ok(!door.places[0]?.decided);
   const shelf = partOf(at([]).solved, 'shelf/o2/1').extent;
-  const { solved, door: blocked } = at([{ id: 'h2', mm: shelf.min[2] - door.front.v.low.mm }]);
+  const { solved, door: blocked } = at([{ id: 'h2', mm: shelf.min[2] - door.front.v.low.value }]);
   assert.equal(blocked.places[1]?.clear, false);
   const cups = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));
   assert.equal((cups as Holes).positions.length, 2);
@@ -306,10 +307,10 @@ test('a height decided for a hinge is kept, and not bored while something stands
 test('the weight of a door is its area times thickness times density, and its pull', () => {
   const { door } = doorOf({ settings: { pulls: { doors: 'harl-knob' } } });
   const { h, v } = door.front;
-  const board = (h.size.mm * v.size.mm * 18 * 680) / 1e9;
+  const board = (h.size.value * v.size.value * 18 * 680) / 1e9;
   const { density } = door.front.parts[0]?.material ?? { density: 0 };
-  assert.ok(Math.abs(door.front.weight.mm - (board * density) / 680) < 1e-9);
-  assert.ok(Math.abs(door.weight.mm - door.front.weight.mm - 0.04) < 1e-9);
+  assert.ok(Math.abs(door.front.weight.value - (board * density) / 680) < 1e-9);
+  assert.ok(Math.abs(door.weight.value - door.front.weight.value - 0.04) < 1e-9);
 });
 
 test('a door beside a wall is stopped square and its limiter bought; where it stands free it is not', () => {
@@ -345,7 +346,7 @@ test('hinges of low mitred doors stand beside the mitres and their tenons, never
       door.places.every(({ clear }) => clear),
       `${height}`,
     );
-    const [low = 0, high = 0] = door.places.map(({ onDoor }) => onDoor.mm);
+    const [low = 0, high = 0] = door.places.map(({ onDoor }) => onDoor.value);
     assert.ok(high - low > 54, `${height}: ${low} and ${high}`);
     assert.ok(!solved.findings.some(({ rule }) => rule === 'machining/operations-meet'), `${height}`);
   }

@@ -69,7 +69,7 @@ function hang(
   before: readonly Hanging[],
 ): Hanging {
   const { settings } = resolved;
-  const plane = (hinged === 'left' ? cell.clear.h.low : cell.clear.h.high).mm;
+  const plane = (hinged === 'left' ? cell.clear.h.low : cell.clear.h.high).value;
   const carrier = carrierAt(parts, plane, front, hinged, settings.frame.fitted.value === 'fitted');
   const wish = wishOf(front, hinged, carrier, settings);
   const solutions = solutionsOf(wish, profiles);
@@ -79,14 +79,14 @@ function hang(
     bestSolution(
       solutions,
       plates,
-      ({ profile, offset }) => leastGap(profile, box.frontThickness.mm, offset) <= wish.gap.mm + 1e-6,
+      ({ profile, offset }) => leastGap(profile, box.frontThickness.value, offset) <= wish.gap.value + 1e-6,
     );
   const bored = boredPart(front, hinged);
   const weight = pull
     ? front.weight.plus(fromSheet(pull.profile, 'weight', 'weight of the pull', 'kg')).as('weight with its pull')
     : front.weight;
-  const tooSmall = front.v.size.mm < LEAST_DOOR.height || front.h.size.mm < LEAST_DOOR.width;
-  const opening = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.mm);
+  const tooSmall = front.v.size.value < LEAST_DOOR.height || front.h.size.value < LEAST_DOOR.width;
+  const opening = Math.min(chosen?.profile.opening ?? 180, settings.hinges.stopAt.value);
   const limited =
     byStandard(settings.hinges.stopAt) &&
     opening > SQUARE &&
@@ -95,11 +95,11 @@ function hang(
   const base = { front, hinged, weight, wish, chosen, carrier, plane, bored, tooSmall, stopAngle };
   if (!chosen || !carrier || !bored || tooSmall) return { door: { places: [], ...base }, machining: new Map() };
   const count = hingeCount(chosen.profile, {
-    height: front.v.size.mm,
-    width: front.h.size.mm,
-    weight: weight.mm,
+    height: front.v.size.value,
+    width: front.h.size.value,
+    weight: weight.value,
   });
-  const mountingPlane = box.mountingPlane.mm;
+  const mountingPlane = box.mountingPlane.value;
   const behind = platesBehind({ places: [], ...base }, before);
   const taken = strips.filter(({ opening }) => opening === cell.opening.id);
   const context = { door: bored, frontKey: front.key, hinged, carrier, gap: wish.gap, box, settings };
@@ -124,8 +124,8 @@ const SQUARE = 90;
 function toWall({ h }: Front, hinged: 'left' | 'right', box: Box, { ends }: HingeResolved['settings']): number {
   if (ends[hinged].value !== 'wall') return Number.POSITIVE_INFINITY;
   return hinged === 'left'
-    ? h.low.mm + box.beyondLeft.mm + ends.leftClear.mm
-    : box.width.mm + box.beyondRight.mm + ends.rightClear.mm - h.high.mm;
+    ? h.low.value + box.beyondLeft.value + ends.leftClear.value
+    : box.width.value + box.beyondRight.value + ends.rightClear.value - h.high.value;
 }
 
 /**
@@ -134,7 +134,7 @@ function toWall({ h }: Front, hinged: 'left' | 'right', box: Box, { ends }: Hing
  */
 function sweptAt(opening: number, { h }: Front, { frontThickness }: Box, pull: PlacedPull | undefined): number {
   const over = ((opening - SQUARE) * Math.PI) / 180;
-  return h.size.mm * Math.sin(over) + ((pull?.profile.projection ?? 0) + frontThickness.mm) * Math.cos(over);
+  return h.size.value * Math.sin(over) + ((pull?.profile.projection ?? 0) + frontThickness.value) * Math.cos(over);
 }
 
 /** What is left of a door between a hinge's holes and what else is cut in it (mm). */
@@ -153,7 +153,7 @@ function takenOnDoor(
   const holes = familyOf(solution.profile).bore(solution, [one], context).get(door.key) ?? [];
   return holes
     .flatMap((hole) => movesTaken(hole, sizeOf(door), door.machining, BESIDE_HINGE))
-    .map(([from, to]) => [middle.mm + from, middle.mm + to] as const);
+    .map(([from, to]) => [middle.value + from, middle.value + to] as const);
 }
 
 /**
@@ -166,8 +166,8 @@ function platesBehind(door: HungDoor, others: readonly Hanging[]): number[] {
   return others.flatMap(({ door: other }) => {
     if (other.carrier !== carrier || other.hinged === hinged || other.chosen?.kind !== 'concealed') return [];
     const { plate } = other.chosen.profile;
-    if (mayFace(plate.depth, chosen.profile.plate.depth, carrier.thickness.mm)) return [];
-    return other.places.flatMap(({ onCase }) => [onCase.mm - plate.apart / 2, onCase.mm + plate.apart / 2]);
+    if (mayFace(plate.depth, chosen.profile.plate.depth, carrier.thickness.value)) return [];
+    return other.places.flatMap(({ onCase }) => [onCase.value - plate.apart / 2, onCase.value + plate.apart / 2]);
   });
 }
 
@@ -183,7 +183,15 @@ export function solutionsOf(wish: HingeWish, library: readonly HingeProfile[]): 
     known = new Map();
     ways.set(library, known);
   }
-  const key = [wish.carcass, wish.fit, wish.opening, wish.closing, wish.family, wish.overlay.mm, wish.gap.mm].join(' ');
+  const key = [
+    wish.carcass,
+    wish.fit,
+    wish.opening,
+    wish.closing,
+    wish.family,
+    wish.overlay.value,
+    wish.gap.value,
+  ].join(' ');
   let found = known.get(key);
   if (!found) {
     const left = narrow(library, wish).flatMap(({ profile, against }) => (against === undefined ? [profile] : []));
@@ -212,7 +220,7 @@ export function freeHeightsOf(
   const cell = face.ok ? face.cells.find((each) => each.opening.id === front.openingId) : undefined;
   if (!chosen || !carrier || !cell) return [];
   const { settings } = resolved;
-  const mountingPlane = box.mountingPlane.mm;
+  const mountingPlane = box.mountingPlane.value;
   return heightsFree(chosen, { front, hinged, cell, carrier, plane, parts, mountingPlane, grid, settings });
 }
 
@@ -225,14 +233,14 @@ export function turnOf(door: HungDoor, box: Box): Turn | undefined {
   const [hingeEdge, freeEdge] = hand === 1 ? [min[0], max[0]] : [max[0], min[0]];
   const shut = { hand, hingeEdge, freeEdge, face: min[1], back: bored.extent.max[1], stopAngle } as const;
   const family = familyOf(chosen.profile);
-  const needsBeside = family.leastGap(chosen, box.frontThickness.mm);
+  const needsBeside = family.leastGap(chosen, box.frontThickness.value);
   return {
     kind: 'turn',
     by: 'hinges',
     front: front.key,
     plan: { pivot: family.pivot(chosen, { front, ...shut, wish }), ...shut },
-    low: front.v.low.mm,
-    high: front.v.high.mm,
+    low: front.v.low.value,
+    high: front.v.high.value,
     ...(needsBeside === undefined ? {} : { needsBeside }),
   };
 }
@@ -254,7 +262,7 @@ function wishOf(
 ): HingeWish {
   const common = {
     carcass: frame.fitted.value === 'fitted' ? ('frame' as const) : ('frameless' as const),
-    opening: hinges.opening.mm,
+    opening: hinges.opening.value,
     closing: hinges.closing.value,
     family: hinges.family.value,
   };
@@ -287,7 +295,7 @@ function carrierAt(
   hinged: 'left' | 'right',
   framed: boolean,
 ): Part | undefined {
-  const z = (front.v.low.mm + front.v.high.mm) / 2;
+  const z = (front.v.low.value + front.v.high.value) / 2;
   return uprightAt(parts, hinged, { x: plane, z }, framed ? isFrameStile : isUpright);
 }
 

@@ -38,12 +38,12 @@ function fronts(
   const lacks = ({ gap, needed }: Meeting) => Math.max(needed, LEAST_BETWEEN) - gap;
   for (const one of left.fronts)
     for (const other of right.fronts) {
-      const [low, high] = [other.v.low.mm + shift.z, other.v.high.mm + shift.z];
-      const level = low < one.v.high.mm - 1 && high > one.v.low.mm + 1;
+      const [low, high] = [other.v.low.value + shift.z, other.v.high.value + shift.z];
+      const level = low < one.v.high.value - 1 && high > one.v.low.value + 1;
       const [front, back] = [other.extent.min[1] + shift.y, other.extent.max[1] + shift.y];
       const inPlane = front < one.extent.max[1] - 1 && back > one.extent.min[1] + 1;
       if (!level || !inPlane) continue;
-      const gap = other.h.low.mm + shift.x - one.h.high.mm;
+      const gap = other.h.low.value + shift.x - one.h.high.value;
       const meeting = { one, other, gap, needed: neededBy(left, one, -1) + neededBy(right, other, 1) };
       if (!worst || lacks(meeting) > lacks(worst)) worst = meeting;
     }

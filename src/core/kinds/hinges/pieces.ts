@@ -40,7 +40,7 @@ export function hingePieces(door: HungDoor, box: Box): HingePiece[] {
       return item.kind === 'shape' ? [item.points.map(({ h, v }) => ({ x: h, y: v }))] : [];
     });
   return places.flatMap(({ onDoor }, at) => {
-    const z = front.v.low.mm + onDoor.mm;
+    const z = front.v.low.value + onDoor.value;
     return flat.map((outline) => ({
       shows: hingeKey(front.key, at),
       onDoor: outline.every(({ y }) => y <= turn.plan.back + 0.01),

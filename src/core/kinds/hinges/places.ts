@@ -58,14 +58,14 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
       const path = `${cell.path}/fill/hingesAt`;
       const onDoor = setting('hinge on the door', own, { kind: 'here', note: 'decided for this door', path });
       const onCase = low.plus(onDoor).as('plate on the case');
-      return { onDoor, onCase, moved: 0, clear: free(onCase.mm), decided: true };
+      return { onDoor, onCase, moved: 0, clear: free(onCase.value), decided: true };
     }
     const even = (at === 0 ? end : at === count - 1 ? size.minus(end) : end.plus(spacing.times(at))).as(
       'hinge above the lower edge of the door',
     );
     const moved =
-      nearest(low.mm + even.mm, (z) => free(z) && above(z) && beside(z), snaps, most) ??
-      nearest(low.mm + even.mm, (z) => free(z) && above(z), snaps, most);
+      nearest(low.value + even.value, (z) => free(z) && above(z) && beside(z), snaps, most) ??
+      nearest(low.value + even.value, (z) => free(z) && above(z), snaps, most);
     const onDoor = (moved ? even.plus(setting('moved to keep clear', moved, { kind: 'rule' })) : even).as(
       'hinge on the door',
     );
@@ -79,7 +79,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
   };
   return Array.from({ length: count }, (_, at) => {
     const placed = place(at);
-    if (placed.clear) last = placed.onCase.mm;
+    if (placed.clear) last = placed.onCase.value;
     return placed;
   });
 }
@@ -95,7 +95,7 @@ function endDistance(solution: HingeSolution, { front, settings }: PlaceContext)
   const { size } = front.v;
   const end = familyOf(solution.profile).firstFromEnd(solution, settings);
   // A low door takes its hinges at its quarters instead.
-  return size.mm >= LOW_DOOR * end.mm ? end : size.over(4).as('a quarter of the door');
+  return size.value >= LOW_DOOR * end.value ? end : size.over(4).as('a quarter of the door');
 }
 
 /** The room a hinge takes in the cabinet when its middle is at a height. */
@@ -125,7 +125,7 @@ function freeHeights(solution: HingeSolution, context: PlaceContext): (z: number
     .filter(({ role, extent }) => IN_THE_WAY.includes(role) && isBeside(extent, level))
     .map(({ extent: { min, max } }) => ({ from: min[2], to: max[2] }));
   const reach = familyOf(solution.profile).reach(solution);
-  const [low, high] = [front.v.low.mm, front.v.high.mm];
+  const [low, high] = [front.v.low.value, front.v.high.value];
   const half = (familyOf(solution.profile).platesApart(solution) ?? 0) / 2;
   const { behind = [], takenOnDoor = [] } = context;
   const faces = (z: number, hole: number) =>
@@ -158,7 +158,7 @@ export function snapHeights(
   const apart = familyOf(solution.profile).platesApart(solution);
   if (apart === undefined || settings.hinges.snap.value !== 'grid' || !grid || carrier.role === 'frame')
     return undefined;
-  const steps = apart / grid.step.mm;
+  const steps = apart / grid.step.value;
   if (Math.abs(steps - Math.round(steps)) > 1e-6) return undefined;
   const heights: number[] = [];
   for (let k = 0; k < grid.count; k += 1) heights.push(holeHeight(grid, k) + apart / 2);
@@ -197,7 +197,8 @@ export function heightsFree(solution: HingeSolution, context: PlaceContext): num
   const free = freeHeights(solution, context);
   const { low, high } = context.front.v;
   const snaps = snapHeights(solution, context);
-  const steps = snaps ?? Array.from({ length: Math.floor((high.mm - low.mm) / STEP) }, (_, at) => low.mm + at * STEP);
+  const steps =
+    snaps ?? Array.from({ length: Math.floor((high.value - low.value) / STEP) }, (_, at) => low.value + at * STEP);
   return steps.filter(free);
 }
 

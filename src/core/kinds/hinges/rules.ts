@@ -23,7 +23,7 @@ const notReachable: HingeRule = {
       return [
         {
           severity: 'stop',
-          what: `No hinge in the library hangs ${frontName(door.front)}: ${FIT_WORDS[wish.fit]}, ${context.show(wish.overlay.mm)} of overlay.`,
+          what: `No hinge in the library hangs ${frontName(door.front)}: ${FIT_WORDS[wish.fit]}, ${context.show(wish.overlay.value)} of overlay.`,
           why:
             left > 0
               ? `${left} would do for it but none comes within its adjuster. Change the reveal or the gap, or enter another hinge.`
@@ -98,7 +98,7 @@ export function moveHinge(context: HingeRuleContext, door: HungDoor, at: number,
   const cell = context.face.ok
     ? context.face.cells.find((each) => each.opening.id === door.front.openingId)
     : undefined;
-  const onDoor = onCase - door.front.v.low.mm;
+  const onDoor = onCase - door.front.v.low.value;
   const id = `h${at + 1}`;
   return {
     label: `Move hinge ${at + 1} to ${context.show(onDoor)} on the door`,
@@ -116,14 +116,14 @@ const against: HingeRule = {
       const blocked = door.places.flatMap((place, at) => (place.clear ? [] : [{ place, at }]));
       const [first] = blocked;
       if (!first) return [];
-      const others = door.places.filter((_, at) => at !== first.at).map(({ onCase }) => onCase.mm);
+      const others = door.places.filter((_, at) => at !== first.at).map(({ onCase }) => onCase.value);
       const [next] = freeHeightsOf(door, context)
         .filter((height) => others.every((other) => Math.abs(other - height) >= LEAST_APART))
-        .sort((a, b) => Math.abs(a - first.place.onCase.mm) - Math.abs(b - first.place.onCase.mm));
+        .sort((a, b) => Math.abs(a - first.place.onCase.value) - Math.abs(b - first.place.onCase.value));
       return [
         {
           severity: 'warn',
-          what: `${blocked.length === 1 ? 'A hinge' : `${blocked.length} hinges`} of ${frontName(door.front)} stand${blocked.length === 1 ? 's' : ''} against a shelf, a stretcher or the end of the box at ${blocked.map(({ place }) => context.show(place.onCase.mm)).join(', ')}, and ${blocked.length === 1 ? 'is' : 'are'} not bored.`,
+          what: `${blocked.length === 1 ? 'A hinge' : `${blocked.length} hinges`} of ${frontName(door.front)} stand${blocked.length === 1 ? 's' : ''} against a shelf, a stretcher or the end of the box at ${blocked.map(({ place }) => context.show(place.onCase.value)).join(', ')}, and ${blocked.length === 1 ? 'is' : 'are'} not bored.`,
           why: 'Moving it up to 60 does not clear it. Put it elsewhere, change the end distance, or move the shelf.',
           numbers: blocked.map(({ place }) => place.onCase),
           parts: keysOf(door.front),
@@ -145,18 +145,18 @@ const gapTooSmall: HingeRule = {
       const { box, resolved, show } = context;
       if (chosen?.kind !== 'concealed' || wish.carcass === 'frame' || wish.fit === 'lipped') return [];
       const there = resolved.settings.ends[hinged].value === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
-      const needed = leastGap(chosen.profile, box.frontThickness.mm, chosen.offset);
-      if (!there || there.mm >= needed - 0.001) return [];
+      const needed = leastGap(chosen.profile, box.frontThickness.value, chosen.offset);
+      if (!there || there.value >= needed - 0.001) return [];
       // Beside another front it is the gap; at the end of the box a reveal, or half of the gap shared with the neighbour.
       const atEnd = wish.gap !== resolved.settings.fronts.gap;
       const shared = atEnd && sharesGap(hinged, resolved);
       const path = settingPath(context, atEnd && !shared ? `fronts/reveal/${hinged}` : 'fronts/gap');
-      const value = gapThatTurns(door, hingeProfilesOf(context.head), box.frontThickness.mm, needed);
+      const value = gapThatTurns(door, hingeProfilesOf(context.head), box.frontThickness.value, needed);
       return [
         {
           severity: 'warn',
-          what: `${capital(frontName(door.front))} has ${show(there.mm)} at its hinge edge and needs ${show(needed)} to turn.`,
-          why: `At ${show(box.frontThickness.mm)} thick, with the cup ${show(chosen.offset)} from the edge, its edge swings past its own line and strikes what is beside it. Widen the reveal or take a thinner door.`,
+          what: `${capital(frontName(door.front))} has ${show(there.value)} at its hinge edge and needs ${show(needed)} to turn.`,
+          why: `At ${show(box.frontThickness.value)} thick, with the cup ${show(chosen.offset)} from the edge, its edge swings past its own line and strikes what is beside it. Widen the reveal or take a thinner door.`,
           numbers: [there],
           parts: keysOf(door.front),
           settings: [path],
@@ -211,11 +211,11 @@ const cupDoesNotFit: HingeRule = {
       const findings: FindingDraft[] = [];
       const panel = front.parts.find((part) => part.piece?.kind === 'panel');
       if (panel) {
-        const behind = Math.max(0, behindGroove(resolved).mm);
-        const groove = cup.depth > behind ? making.groove.mm : 0;
-        const shoulder = fronts.fit.value === 'lipped' ? fronts.rebateWidth.mm : 0;
+        const behind = Math.max(0, behindGroove(resolved).value);
+        const groove = cup.depth > behind ? making.groove.value : 0;
+        const shoulder = fronts.fit.value === 'lipped' ? fronts.rebateWidth.value : 0;
         const needed = shoulder + chosen.offset + cup.diameter + CUP_MARGIN;
-        const there = making.stile.mm - groove;
+        const there = making.stile.value - groove;
         if (needed > there + 1e-6)
           findings.push({
             severity: 'warn',
@@ -226,9 +226,9 @@ const cupDoesNotFit: HingeRule = {
           });
       }
       // A strip of trim before the cup is wood as well.
-      const trimmed = making.kind.value === 'trim' && making.stile.mm >= chosen.offset + cup.diameter;
-      const skin = (trimmed ? box.frontThickness.mm : (bored?.thickness.mm ?? 0)) - cup.depth;
-      const least = resolved.settings.fasteners.skin.mm;
+      const trimmed = making.kind.value === 'trim' && making.stile.value >= chosen.offset + cup.diameter;
+      const skin = (trimmed ? box.frontThickness.value : (bored?.thickness.value ?? 0)) - cup.depth;
+      const least = resolved.settings.fasteners.skin.value;
       if (skin < least)
         findings.push({
           severity: 'stop',
@@ -248,11 +248,11 @@ const leafTooWide: HingeRule = {
       const { chosen, bored } = door;
       if (chosen?.kind !== 'leaf' || chosen.profile.family === 'semi' || !bored) return [];
       const { width } = chosen.profile.leaf;
-      if (width <= bored.thickness.mm - resolved.settings.fasteners.skin.mm) return [];
+      if (width <= bored.thickness.value - resolved.settings.fasteners.skin.value) return [];
       return [
         {
           severity: 'warn',
-          what: `The leaf of the hinge is ${show(width)} wide and the edge of ${frontName(door.front)} ${show(bored.thickness.mm)}.`,
+          what: `The leaf of the hinge is ${show(width)} wide and the edge of ${frontName(door.front)} ${show(bored.thickness.value)}.`,
           why: 'Its mortise would come out at the back of the door. Take a narrower butt or a thicker door.',
           numbers: [bored.thickness],
           parts: keysOf(door.front),
@@ -270,10 +270,12 @@ const tooFew: HingeRule = {
       const { byHeight, byWeight } = door.chosen.profile;
       const [highest, heaviest] = [byHeight, byWeight].map((rows) => Math.max(...rows.map(({ upTo }) => upTo)));
       const numbers: Dim[] = [];
-      if (door.front.v.size.mm > (highest ?? 0)) numbers.push(door.front.v.size);
-      if (door.weight.mm > (heaviest ?? 0)) numbers.push(door.weight);
+      if (door.front.v.size.value > (highest ?? 0)) numbers.push(door.front.v.size);
+      if (door.weight.value > (heaviest ?? 0)) numbers.push(door.weight);
       if (numbers.length === 0) return [];
-      const measured = numbers.map((dim) => (dim === door.weight ? `${dim.mm.toFixed(1)} kg` : `${show(dim.mm)} high`));
+      const measured = numbers.map((dim) =>
+        dim === door.weight ? `${dim.value.toFixed(1)} kg` : `${show(dim.value)} high`,
+      );
       return [
         {
           severity: 'warn',
@@ -295,7 +297,7 @@ const doorTooSmall: HingeRule = {
         ? [
             {
               severity: 'stop',
-              what: `${capital(frontName(door.front))} is ${show(door.front.h.size.mm)} by ${show(door.front.v.size.mm)}, too small for two hinges.`,
+              what: `${capital(frontName(door.front))} is ${show(door.front.h.size.value)} by ${show(door.front.v.size.value)}, too small for two hinges.`,
               why: 'They would meet or leave the door. Make it larger, or hang it otherwise.',
               numbers: [door.front.h.size, door.front.v.size],
               parts: keysOf(door.front),
@@ -311,11 +313,11 @@ const bandTooThick: HingeRule = {
   check: ({ fitted: { hinges }, cabinet, show }) =>
     hinges.flatMap(({ front, chosen, bored }): FindingDraft[] => {
       const band = bored?.bands[0]?.thickness;
-      if (!band || chosen?.kind !== 'concealed' || band.mm < chosen.offset) return [];
+      if (!band || chosen?.kind !== 'concealed' || band.value < chosen.offset) return [];
       return [
         {
           severity: 'warn',
-          what: `The band on ${frontName(front)} is ${show(band.mm)} thick and the hinge cup begins ${show(chosen.offset)} from the edge.`,
+          what: `The band on ${frontName(front)} is ${show(band.value)} thick and the hinge cup begins ${show(chosen.offset)} from the edge.`,
           why: 'The cup would cut through the glue line and the band breaks away there. Take a thinner band or a larger cup offset.',
           numbers: [band],
           parts: keysOf(front),

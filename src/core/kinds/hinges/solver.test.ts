@@ -199,9 +199,9 @@ test('a gap and the overlay that makes it turn into each other, for one door on 
   for (const fit of ['full', 'half', 'inset'] as const) {
     const asked = wish({ fit, overlay: length(7), gap: length(3) });
     assert.equal(gapForOverlay(asked, 7), 3);
-    assert.equal(withGap(asked, 3).overlay.mm, 7);
+    assert.equal(withGap(asked, 3).overlay.value, 7);
     for (const gap of [1, 2.5, 6])
-      assert.ok(Math.abs(gapForOverlay(asked, withGap(asked, gap).overlay.mm) - gap) < 1e-9);
+      assert.ok(Math.abs(gapForOverlay(asked, withGap(asked, gap).overlay.value) - gap) < 1e-9);
   }
   const half = gapForOverlay(wish({ fit: 'half', overlay: length(7.4), gap: length(3) }), 7.5);
   assert.ok(Math.abs(half - 2.8) < 1e-9);
@@ -211,7 +211,7 @@ test('the overlay a hinge gives opens to cup offset, arm and plate', () => {
   const [way] = solveHinge(16, [straight]);
   assert.ok(way);
   const reached = overlayReached(way);
-  assert.ok(Math.abs(reached.mm - way.reached) < 1e-9);
+  assert.ok(Math.abs(reached.value - way.reached) < 1e-9);
   assert.equal(
     tapeText(reached, (value) => String(value)),
     `cup offset ${way.offset} + arm ${straight.arm} − mounting plate ${way.plate}`,

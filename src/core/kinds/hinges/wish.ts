@@ -47,10 +47,10 @@ const shares = ({ fit }: HingeWish) => (fit === 'half' ? 2 : 1);
 
 /** The reveal or gap (mm) that comes of an overlay reached (mm) in place of the one wanted. */
 export function gapForOverlay(wish: HingeWish, reached: number): number {
-  return wish.gap.mm - (reached - wish.overlay.mm) * shares(wish);
+  return wish.gap.value - (reached - wish.overlay.value) * shares(wish);
 }
 
 /** The wish of the same door with another reveal or gap (mm). */
 export function withGap(wish: HingeWish, gap: number): HingeWish {
-  return { ...wish, overlay: wish.overlay.minus((gap - wish.gap.mm) / shares(wish)) };
+  return { ...wish, overlay: wish.overlay.minus((gap - wish.gap.value) / shares(wish)) };
 }

@@ -45,14 +45,14 @@ export function standOnLegs(
   const weight = weightOf(parts).as('weight of the box with its fronts');
   const contents = contentsOf(context);
   const whole = weight.plus(contents);
-  const wide = box.width.mm > FOUR_TO;
+  const wide = box.width.value > FOUR_TO;
   const partitions = parts.filter(
-    ({ role, extent }) => role === 'partition' && extent.min[2] <= box.bottomTop.mm + SAME_PLANE,
+    ({ role, extent }) => role === 'partition' && extent.min[2] <= box.bottomTop.value + SAME_PLANE,
   );
-  const steps = 2 + Math.max(0, Math.ceil((box.width.mm - FOUR_TO) / STEP - 1e-9));
+  const steps = 2 + Math.max(0, Math.ceil((box.width.value - FOUR_TO) / STEP - 1e-9));
   const byWidth = wide ? Math.max(steps, 2 + partitions.length) : steps;
-  const { profile, against } = choose(toe.height.mm, profiles, set.choice.value, whole.mm);
-  const byLoad = profile ? Math.ceil(whole.mm / (2 * profile.load) - 1e-9) : 0;
+  const { profile, against } = choose(toe.height.value, profiles, set.choice.value, whole.value);
+  const byLoad = profile ? Math.ceil(whole.value / (2 * profile.load) - 1e-9) : 0;
   const pairs = Math.max(byWidth, byLoad);
   const said = { weight, contents, profile, against, byWidth, byLoad, pairs };
   if (!profile)
@@ -63,7 +63,7 @@ export function standOnLegs(
     };
   const first = set.inset.as('first leg from the left');
   const run = box.width.minus(set.inset.times(2)).as('from the first leg to the last');
-  const room = Math.max(2, 1 + Math.floor(run.mm / (profile.plate.across + BETWEEN)));
+  const room = Math.max(2, 1 + Math.floor(run.value / (profile.plate.across + BETWEEN)));
   const across =
     wide && pairs === 2 + partitions.length && partitions.length > 0
       ? [
@@ -83,8 +83,8 @@ export function standOnLegs(
   const rear = box.bottomDepth.minus(set.inset).as('rear legs from the front edge');
   const reach = fromSheet(profile, 'plate/apart', 'screws of the leg apart').over(2);
   const rows = [
-    clearRow(bottom, front, across, reach.mm, context, profile),
-    clearRow(bottom, rear, across, reach.mm, context, profile),
+    clearRow(bottom, front, across, reach.value, context, profile),
+    clearRow(bottom, rear, across, reach.value, context, profile),
   ];
   const operations = rows.flatMap(({ y, across: xs }) =>
     ([-1, 1] as const).map((side): Operation => {
@@ -106,7 +106,7 @@ export function standOnLegs(
   return {
     legs: { room, ...said, across: rows[0]?.across ?? across, front: rows[0]?.y ?? front, rear: rows[1]?.y ?? rear },
     operations,
-    occupied: rows.flatMap(({ y, across: xs }) => xs.map((x) => under(x.mm, y.mm, half.mm, toe.height.mm))),
+    occupied: rows.flatMap(({ y, across: xs }) => xs.map((x) => under(x.value, y.value, half.value, toe.height.value))),
   };
 }
 
@@ -137,8 +137,8 @@ function clearRow(
   const moved = (dim: Dim, by: number) =>
     by === 0 ? dim : dim.plus(length(by, 'clear of what is cut')).as('leg, moved clear');
   for (const dy of MOVES) {
-    const v = y.mm + dy - bottom.extent.min[1];
-    const xs = across.map((x) => MOVES.find((dx) => free(x.mm + dx, v)));
+    const v = y.value + dy - bottom.extent.min[1];
+    const xs = across.map((x) => MOVES.find((dx) => free(x.value + dx, v)));
     if (xs.every((dx) => dx !== undefined))
       return { y: moved(y, dy), across: across.map((x, at) => moved(x, xs[at] ?? 0)) };
   }

@@ -15,12 +15,12 @@ const noLeg: LegRule = {
     const own = legs.against.filter(({ unasked }) => !unasked);
     const near = legProfilesOf(context.head)
       .flatMap(({ height: { from, to } }) => [from, to])
-      .sort((a, b) => Math.abs(a - height.mm) - Math.abs(b - height.mm))[0];
+      .sort((a, b) => Math.abs(a - height.value) - Math.abs(b - height.value))[0];
     const path = settingPath(context, 'toe/height');
     return [
       {
         severity: 'stop',
-        what: `No leg of the library is ${show(height.mm)} high.`,
+        what: `No leg of the library is ${show(height.value)} high.`,
         why:
           own.length > 0
             ? `${own
@@ -52,7 +52,7 @@ const overloaded: LegRule = {
     return [
       {
         severity: 'stop',
-        what: `The box weighs ${Math.round(legs.weight.mm)} kg and may hold ${Math.round(legs.contents.mm)} kg: that wants ${legs.pairs} pairs of legs, and ${legs.room} have room.`,
+        what: `The box weighs ${Math.round(legs.weight.value)} kg and may hold ${Math.round(legs.contents.value)} kg: that wants ${legs.pairs} pairs of legs, and ${legs.room} have room.`,
         why: 'A leg that carries more than its maker says gives way. Take stronger legs, a plinth, or a lighter load.',
         numbers: [legs.weight, legs.contents],
         parts: ['bottom'],

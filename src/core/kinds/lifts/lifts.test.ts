@@ -27,10 +27,10 @@ const holesIn = (part: Part) =>
   part.machining
     .filter((each): each is Holes => each.kind === 'holes' && each.by.kind === 'lifts')
     .flatMap(({ from, offset, positions }) =>
-      positions.map(({ mm }) =>
+      positions.map(({ value: mm }) =>
         from.startsWith('u')
-          ? toCabinet(part.placement, offset.mm, mm, 0)
-          : toCabinet(part.placement, mm, offset.mm, 0),
+          ? toCabinet(part.placement, offset.value, mm, 0)
+          : toCabinet(part.placement, mm, offset.value, 0),
       ),
     );
 
@@ -41,14 +41,14 @@ test('worked case: the lift factor of a front with its pull', () => {
   const pull = { frontKey: 'lift/o1', profile: { weight: given.pullKg } } as PlacedPull;
   const height = setting('cabinet height', given.cabinetHeight, { kind: 'here' });
   // The weight is printed to a gram.
-  near(liftFactor(front, height, [pull]).mm, expect.liftFactor, 0.4);
+  near(liftFactor(front, height, [pull]).value, expect.liftFactor, 0.4);
 });
 
 test('the mechanism is the one in stock whose range has the factor nearest its middle; the others are refused in words', () => {
   const [lift] = lifted().fitted.lifts;
   assert.ok(lift?.profile);
   const { from, to } = lift.profile.factor;
-  assert.ok(lift.factor.mm >= from && lift.factor.mm <= to);
+  assert.ok(lift.factor.value >= from && lift.factor.value <= to);
   assert.equal(lift.against.length, 4);
   assert.ok(lift.against.every(({ why }) => why.length > 10));
   const decided = lifted({ lifts: { choice: 'hallam-rise-c' } });
@@ -72,7 +72,7 @@ test('both sides and both ends of the front are bored alike, each opposite the o
   const fromRight = [...new Set(plates.map(([x]) => +(max[0] - x).toFixed(3)))].sort((a, b) => a - b);
   assert.deepEqual(fromLeft, fromRight, 'mirrored');
   // Base of the profile 70 with a plate of 2 below the underside of the top.
-  near(Math.max(...left.map(([, , z]) => z)), solved.box.topUnderside.mm - 72);
+  near(Math.max(...left.map(([, , z]) => z)), solved.box.topUnderside.value - 72);
   near(left[0]?.[1], 62);
 });
 
@@ -99,6 +99,6 @@ test('the pull stands in the middle of the lower edge, and the springs are warne
   const solved = lifted();
   const [pull] = solved.fitted.pulls;
   const middle = ((pull?.extent.min[0] ?? 0) + (pull?.extent.max[0] ?? 0)) / 2;
-  near(middle, solved.box.width.mm / 2, 0.6);
+  near(middle, solved.box.width.value / 2, 0.6);
   assert.ok((pull?.extent.max[2] ?? 999) < 120);
 });

@@ -55,14 +55,14 @@ export function liftFactor(front: Front, height: Dim, pulls: readonly PlacedPull
 function liftOf(front: Front, cell: Cell, context: LiftContext, profiles: readonly LiftProfile[]): MadeLift {
   const { box, parts, resolved } = context;
   const pulls = context.fitted.pulls;
-  const height = front.v.size.mm >= WHOLE * box.height.mm ? box.height : front.v.size;
+  const height = front.v.size.value >= WHOLE * box.height.value ? box.height : front.v.size;
   const factor = liftFactor(front, height, pulls);
-  const { profile, against } = choose(factor.mm, profiles, resolved.settings.lifts.choice.value);
+  const { profile, against } = choose(factor.value, profiles, resolved.settings.lifts.choice.value);
   const { inside } = cell;
-  const z = inside.v.high.mm - 50;
+  const z = inside.v.high.value - 50;
   const uprights = {
-    left: uprightAt(parts, 'left', { x: inside.h.low.mm, z }),
-    right: uprightAt(parts, 'right', { x: inside.h.high.mm, z }),
+    left: uprightAt(parts, 'left', { x: inside.h.low.value, z }),
+    right: uprightAt(parts, 'right', { x: inside.h.high.value, z }),
   };
   const carried = uprights.left !== undefined && uprights.right !== undefined;
   const said = {
@@ -81,7 +81,7 @@ function liftOf(front: Front, cell: Cell, context: LiftContext, profiles: readon
   const beside = (hand: 'left' | 'right') =>
     (hand === 'left' ? inside.h.low.minus(front.h.low) : front.h.high.minus(inside.h.high)).as('side overlay');
   const back = (
-    box.mountingPlane.mm === 0
+    box.mountingPlane.value === 0
       ? fromSheet(profile, 'side/setback', 'lift behind the plane of the front')
       : box.mountingPlane.plus(fromSheet(profile, 'side/setback', 'lift behind the plane of the front'))
   ).as('lift behind the front edge of the case');
@@ -129,13 +129,13 @@ function liftOf(front: Front, cell: Cell, context: LiftContext, profiles: readon
   }
   const { body } = profile;
   const occupied = (['left', 'right'] as const).map((hand): Occupied => {
-    const edge = hand === 'left' ? inside.h.low.mm : inside.h.high.mm;
+    const edge = hand === 'left' ? inside.h.low.value : inside.h.high.value;
     const [low, high] = hand === 'left' ? [edge, edge + body.inward] : [edge - body.inward, edge];
-    const from = Math.max(0, box.mountingPlane.mm);
+    const from = Math.max(0, box.mountingPlane.value);
     return {
       by: 'lifts',
       name: `the lift of ${frontName(front)}`,
-      extent: { min: [low, from, inside.v.high.mm - body.high], max: [high, from + body.deep, inside.v.high.mm] },
+      extent: { min: [low, from, inside.v.high.value - body.high], max: [high, from + body.deep, inside.v.high.value] },
     };
   });
   return { fitted: { onFront, ...said, side: { back, down } }, operations, occupied };
@@ -150,7 +150,7 @@ function onPart(
   profile: LiftProfile,
 ): (readonly [string, Operation])[] {
   const { min, max } = part.extent;
-  const there = rows.filter(({ mm }) => x.mm > min[0] && x.mm < max[0] && mm > min[2] && mm < max[2]);
+  const there = rows.filter(({ value: mm }) => x.value > min[0] && x.value < max[0] && mm > min[2] && mm < max[2]);
   if (there.length === 0) return [];
   const pilot = pilotOf('lifts', profile, part.thickness);
   const upright = part.placement.u.endsWith('z');

@@ -16,7 +16,7 @@ const outOfRange: LiftRule = {
         const own = against.filter(({ unasked }) => !unasked);
         return {
           severity: 'stop',
-          what: `No lift of the library holds ${name}: its factor is ${Math.round(factor.mm)}.`,
+          what: `No lift of the library holds ${name}: its factor is ${Math.round(factor.value)}.`,
           why:
             own.length > 0
               ? `${own
@@ -97,8 +97,8 @@ const overhead: LiftRule = {
     return fitted.lifts.flatMap(({ name, front, profile }): FindingDraft[] => {
       const own = fronts.find(({ key }) => key === front);
       if (!own || !profile) return [];
-      const above = Math.max(0, -Math.cos((profile.opening * Math.PI) / 180)) * own.v.size.mm;
-      const top = box.underHeight.mm + own.v.high.mm + above;
+      const above = Math.max(0, -Math.cos((profile.opening * Math.PI) / 180)) * own.v.size.value;
+      const top = box.underHeight.value + own.v.high.value + above;
       return top <= ceiling
         ? []
         : [

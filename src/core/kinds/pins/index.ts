@@ -19,9 +19,9 @@ export const pins: Kind<'pins', PinSettings, NamedProfile, null, PinAfter> = {
       parts.flatMap((part) => {
         const own = bored.get(part.key);
         if (!own) return [];
-        const heights = shelfHoles(bays, grid).map((z) => z - part.stands.z.low.mm);
+        const heights = shelfHoles(bays, grid).map((z) => z - part.stands.z.low.value);
         const stands = (u: number) => heights.some((height) => Math.abs(height - u) < SAME_PLANE);
-        const left = withoutMeeting(own, part.machining, part.thickness.mm, stands);
+        const left = withoutMeeting(own, part.machining, part.thickness.value, stands);
         return [[part.key, withoutShared(left, part.machining)] as const];
       }),
     );

@@ -30,11 +30,11 @@ export function holesOf({ room, places, parity, rails }: Bay, grid: PinGrid, res
   const { pins } = resolved.settings;
   const { low, high } = room.inside.v;
   const thickness = thickestShelf(room.id, resolved);
-  const within = holesBetween(grid, low.mm + pins.ends.mm, high.mm - pins.ends.mm).filter(
+  const within = holesBetween(grid, low.value + pins.ends.value, high.value - pins.ends.value).filter(
     (k) => (parity === undefined || k % 2 === parity) && passesRails(grid, k, rails, thickness, resolved),
   );
   const own = places.flatMap(({ hole }) => (hole === undefined ? [] : [hole]));
-  const reach = pins.around.mm * (parity === undefined ? 1 : 2);
+  const reach = pins.around.value * (parity === undefined ? 1 : 2);
   const bored =
     pins.column.value === 'full' ? within : within.filter((k) => own.some((hole) => Math.abs(k - hole) <= reach));
   return [...new Set([...bored, ...own])].sort((a, b) => holeHeight(grid, a) - holeHeight(grid, b));
@@ -123,7 +123,7 @@ function columnsIn(
     ];
   }
   const most = oppositeDepth(upright.thickness);
-  return column(holes, most.mm < pins.depth.mm ? most : pins.depth);
+  return column(holes, most.value < pins.depth.value ? most : pins.depth);
 }
 
 /** Plate holes that fall on the grid serve as its holes: a pin column does not bore them again. */
@@ -134,7 +134,7 @@ export function withoutShared(pins: readonly Operation[], others: readonly Opera
     const along = taken.filter((other) => isSameLine(operation, other));
     if (along.length === 0) return [operation];
     const positions = operation.positions.filter(
-      ({ mm }) => !along.some((other) => other.positions.some((hole) => Math.abs(hole.mm - mm) < SAME_HOLE)),
+      ({ value: mm }) => !along.some((other) => other.positions.some((hole) => Math.abs(hole.value - mm) < SAME_HOLE)),
     );
     if (positions.length === operation.positions.length) return [operation];
     return positions.length > 0 ? [{ ...operation, positions }] : [];
@@ -155,21 +155,22 @@ export function withoutMeeting(
   if (plates.length === 0) return [...pins];
   return pins.flatMap((operation): Operation[] => {
     if (operation.kind !== 'holes') return [operation];
-    const deep = (plate: Holes) => !mayFace(operation.depth?.mm ?? thickness, plate.depth?.mm ?? thickness, thickness);
+    const deep = (plate: Holes) =>
+      !mayFace(operation.depth?.value ?? thickness, plate.depth?.value ?? thickness, thickness);
     const behind = plates.filter(
       (plate) => plate.face !== operation.face && plate.from === operation.from && deep(plate),
     );
     const beside = plates.filter((plate) => plate.face === operation.face && plate.from === operation.from);
     const meets = (at: number) =>
-      beside.some((plate) => plate.positions.some(({ mm }) => overlaps(at, mm, operation, plate))) ||
+      beside.some((plate) => plate.positions.some(({ value: mm }) => overlaps(at, mm, operation, plate))) ||
       behind.some((plate) =>
         plate.positions.some(
-          ({ mm }) =>
-            Math.hypot(mm - at, plate.offset.mm - operation.offset.mm) <
-            (plate.diameter.mm + operation.diameter.mm) / 2 + FACING_EDGES_APART,
+          ({ value: mm }) =>
+            Math.hypot(mm - at, plate.offset.value - operation.offset.value) <
+            (plate.diameter.value + operation.diameter.value) / 2 + FACING_EDGES_APART,
         ),
       );
-    const positions = operation.positions.filter(({ mm }) => stands(mm) || !meets(mm));
+    const positions = operation.positions.filter(({ value: mm }) => stands(mm) || !meets(mm));
     if (positions.length === operation.positions.length) return [operation];
     return positions.length > 0 ? [{ ...operation, positions }] : [];
   });
@@ -180,8 +181,8 @@ const BESIDE_PLATE = 2;
 
 /** True where a pin hole would run into a plate hole of its face, and is not that hole itself. */
 function overlaps(at: number, plateAt: number, pins: Holes, plate: Holes): boolean {
-  const apart = Math.hypot(plateAt - at, plate.offset.mm - pins.offset.mm);
-  return apart > SAME_HOLE && apart < (plate.diameter.mm + pins.diameter.mm) / 2 + BESIDE_PLATE;
+  const apart = Math.hypot(plateAt - at, plate.offset.value - pins.offset.value);
+  return apart > SAME_HOLE && apart < (plate.diameter.value + pins.diameter.value) / 2 + BESIDE_PLATE;
 }
 
 /** Nearer than this two holes of one size are one hole (mm). */
@@ -192,8 +193,8 @@ function isSameLine(pins: Holes, other: Holes): boolean {
   return (
     other.face === pins.face &&
     other.from === pins.from &&
-    Math.abs(other.diameter.mm - pins.diameter.mm) < SAME_HOLE &&
-    Math.abs(other.offset.mm - pins.offset.mm) < SAME_HOLE
+    Math.abs(other.diameter.value - pins.diameter.value) < SAME_HOLE &&
+    Math.abs(other.offset.value - pins.offset.value) < SAME_HOLE
   );
 }
 

@@ -23,25 +23,25 @@ test('on a base door the upper hole stands a set distance from the upper corner,
   const [lower, upper] = pulls[0]?.holes ?? [];
   const front = solved.fronts[0];
   assert.ok(front && lower && upper);
-  assert.equal(front.v.size.mm - upper.up.mm, 60);
-  assert.equal(upper.up.mm - lower.up.mm, 128);
-  assert.equal(front.h.size.mm - upper.across.mm, 40);
+  assert.equal(front.v.size.value - upper.up.value, 60);
+  assert.equal(upper.up.value - lower.up.value, 128);
+  assert.equal(front.h.size.value - upper.across.value, 40);
   const [hole] = boredFor(partOf(solved, 'door/o1'));
   assert.equal(hole?.depth, undefined, 'through');
   assert.equal(hole?.positions.length, 2);
 });
 
 test('on a wall door from the lower corner; on a tall one at a height above the floor where the door passes it', () => {
-  assert.equal(pullOn(door({ from: 'wall' }), 'door/o1').pulls[0]?.holes[0]?.up.mm, 60);
+  assert.equal(pullOn(door({ from: 'wall' }), 'door/o1').pulls[0]?.holes[0]?.up.value, 60);
   const { solved, pulls } = pullOn(door({ from: 'tall' }), 'door/o1');
   const [low, high] = pulls[0]?.holes ?? [];
-  const middle = ((low?.up.mm ?? 0) + (high?.up.mm ?? 0)) / 2;
-  assert.equal(middle + (solved.fronts[0]?.v.low.mm ?? 0) + solved.box.underHeight.mm, 1050);
+  const middle = ((low?.up.value ?? 0) + (high?.up.value ?? 0)) / 2;
+  assert.equal(middle + (solved.fronts[0]?.v.low.value ?? 0) + solved.box.underHeight.value, 1050);
 });
 
 test('in a framed door in the middle of the stile, bored in the stile; on a trimmed one through trim and slab', () => {
   const framed = pullOn(door({ settings: { making: { kind: 'stick' } } }), 'door/o1');
-  assert.equal((framed.solved.fronts[0]?.h.size.mm ?? 0) - (framed.pulls[0]?.holes[0]?.across.mm ?? 0), 32);
+  assert.equal((framed.solved.fronts[0]?.h.size.value ?? 0) - (framed.pulls[0]?.holes[0]?.across.value ?? 0), 32);
   assert.equal(boredFor(partOf(framed.solved, 'door/o1/stile/right')).length, 1);
   assert.equal(boredFor(partOf(framed.solved, 'door/o1/panel')).length, 0);
   const trimmed = pullOn(door({ settings: { making: { kind: 'trim' } } }), 'door/o1').solved;
@@ -57,16 +57,16 @@ test('a drawer has its pull in the middle, a wide one two at its quarter points,
   const one = pullOn(drawer({ width: 600 }), 'drawer/o1');
   const front = one.solved.fronts[0];
   assert.equal(one.pulls.length, 1);
-  const middle = one.pulls[0]?.holes.reduce((sum, { across }) => sum + across.mm / 2, 0) ?? 0;
-  assert.equal(middle, (front?.h.size.mm ?? 0) / 2);
-  assert.equal(one.pulls[0]?.holes[0]?.up.mm, (front?.v.size.mm ?? 0) / 2);
+  const middle = one.pulls[0]?.holes.reduce((sum, { across }) => sum + across.value / 2, 0) ?? 0;
+  assert.equal(middle, (front?.h.size.value ?? 0) / 2);
+  assert.equal(one.pulls[0]?.holes[0]?.up.value, (front?.v.size.value ?? 0) / 2);
   const two = pullOn(drawer({ width: 900 }), 'drawer/o1').pulls;
   assert.equal(two.length, 2);
   const rail = pullOn(
     drawer({ width: 600, settings: { making: { kind: 'stick' }, pulls: { drawerPlace: 'rail' } } }),
     'drawer/o1',
   );
-  assert.equal((rail.solved.fronts[0]?.v.size.mm ?? 0) - (rail.pulls[0]?.holes[0]?.up.mm ?? 0), 32);
+  assert.equal((rail.solved.fronts[0]?.v.size.value ?? 0) - (rail.pulls[0]?.holes[0]?.up.value ?? 0), 32);
   assert.equal(boredFor(partOf(rail.solved, 'drawer/o1/rail/top')).length, 1);
 });
 
@@ -89,12 +89,13 @@ test('every pull hole lies where its pull is drawn, on whichever part and whiche
         const bored = front.parts.flatMap(({ key }) => {
           const part = partOf(solved, key);
           return boredFor(part).flatMap(({ offset, positions }) =>
-            positions.map(({ mm }) => toCabinet(part.placement, mm, offset.mm, 0)),
+            positions.map(({ value: mm }) => toCabinet(part.placement, mm, offset.value, 0)),
           );
         });
         for (const { across, up } of pull.holes) {
-          const [x, z] = [front.h.low.mm + across.mm, front.v.low.mm + up.mm];
-          const inFront = x > front.h.low.mm && x < front.h.high.mm && z > front.v.low.mm && z < front.v.high.mm;
+          const [x, z] = [front.h.low.value + across.value, front.v.low.value + up.value];
+          const inFront =
+            x > front.h.low.value && x < front.h.high.value && z > front.v.low.value && z < front.v.high.value;
           if (inFront)
             assert.ok(
               bored.some(([bx, , bz]) => Math.abs(bx - x) < 0.01 && Math.abs(bz - z) < 0.01),

@@ -59,7 +59,7 @@ function place(
         ? spread(up).map((at) => ({ across, up: at }))
         : spread(across).map((at) => ({ across: at, up }));
   const reach = profile.length / 2;
-  const [x, z] = [front.h.low.mm + across.mm, front.v.low.mm + up.mm];
+  const [x, z] = [front.h.low.value + across.value, front.v.low.value + up.value];
   const [dx, dz] = profile.centres === 0 ? [reach, reach] : upright ? [HALF_FOOT, reach] : [reach, HALF_FOOT];
   const face = front.extent.min[1];
   return {
@@ -94,7 +94,7 @@ function doorPull(
   const lower = pulls.fromEnd.plus(half).as('middle of the pull from the lower edge');
   const upper = v.size.minus(pulls.fromEnd).minus(half).as('middle of the pull from the lower edge');
   const reach = pulls.reach.minus(box.underHeight).minus(v.low).as('middle of the pull from the lower edge');
-  const passes = reach.mm >= AROUND_REACH && reach.mm <= v.size.mm - AROUND_REACH;
+  const passes = reach.value >= AROUND_REACH && reach.value <= v.size.value - AROUND_REACH;
   const up =
     cabinet.kind === 'wall'
       ? lower
@@ -102,7 +102,7 @@ function doorPull(
         ? upper
         : passes
           ? reach
-          : reach.mm < AROUND_REACH
+          : reach.value < AROUND_REACH
             ? lower
             : upper;
   return place(front, profile, true, { across, up });
@@ -124,7 +124,7 @@ function drawerPulls(front: Front, profile: PullProfile, { settings }: PullResol
   const rail = front.parts.find(({ piece }) => piece?.kind === 'rail' && piece.where === 'top');
   const onRail = pulls.drawerPlace.value === 'rail' && rail;
   const up = (onRail ? v.size.minus(rail.width.over(2)) : v.size.over(2)).as('pull from the lower edge');
-  if (h.size.mm <= pulls.twoOver.mm)
+  if (h.size.value <= pulls.twoOver.value)
     return [place(front, profile, false, { across: h.size.over(2).as('middle of the front'), up })];
   const quarter = h.size.over(4).as('a quarter of the front');
   return [quarter, h.size.minus(quarter).as('three quarters of the front')].map((across) =>
@@ -146,9 +146,9 @@ export function borePulls(pulls: readonly PlacedPull[], fronts: readonly Front[]
 
 function holesIn(part: Part, { profile, holes, upright }: PlacedPull, front: Front): Operation[] {
   const { min } = part.extent;
-  const from = { x: min[0] - front.h.low.mm, z: min[2] - front.v.low.mm };
+  const from = { x: min[0] - front.h.low.value, z: min[2] - front.v.low.value };
   const inside = holes.filter(({ across, up }) =>
-    liesOver(part, [front.h.low.mm + across.mm, min[1], front.v.low.mm + up.mm]),
+    liesOver(part, [front.h.low.value + across.value, min[1], front.v.low.value + up.value]),
   );
   if (inside.length === 0) return [];
   const less = (position: Dim, start: number, label: string) =>

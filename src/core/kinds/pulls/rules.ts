@@ -41,10 +41,10 @@ const pullTooLong: PullRule = {
       const front = fronts.find(({ key }) => key === frontKey);
       if (!front) return [];
       const over = Math.max(
-        front.h.low.mm - extent.min[0],
-        extent.max[0] - front.h.high.mm,
-        front.v.low.mm - extent.min[2],
-        extent.max[2] - front.v.high.mm,
+        front.h.low.value - extent.min[0],
+        extent.max[0] - front.h.high.value,
+        front.v.low.value - extent.min[2],
+        extent.max[2] - front.v.high.value,
       );
       if (over <= TOLERANCE_MM) return [];
       return [

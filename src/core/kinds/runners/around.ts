@@ -28,7 +28,7 @@ export function aroundOf(
   if (round.value !== 'u' || family.value === 'under' || family.value === 'tall') return undefined;
   const there = zones.filter(
     ({ extent: { min, max } }) =>
-      min[0] < across.high.mm && max[0] > across.low.mm && min[2] < up.high.mm && max[2] > up.low.mm,
+      min[0] < across.high.value && max[0] > across.low.value && min[2] < up.high.value && max[2] > up.low.value,
   );
   const [zone] = there;
   if (!zone || there.length > 1) return undefined;
@@ -36,9 +36,9 @@ export function aroundOf(
   const high = zone.right.plus(roundBy).as(`right of ${zone.name}`);
   const front = zone.front.minus(roundBy).as(`before ${zone.name}`);
   const roomy =
-    front.mm - plane.mm >= LEAST_BEFORE &&
-    low.mm - across.low.mm >= LEAST_BESIDE &&
-    across.high.mm - high.mm >= LEAST_BESIDE;
+    front.value - plane.value >= LEAST_BEFORE &&
+    low.value - across.low.value >= LEAST_BESIDE &&
+    across.high.value - high.value >= LEAST_BESIDE;
   return roomy ? { name: zone.name, x: spanBetween(low, high), front } : undefined;
 }
 

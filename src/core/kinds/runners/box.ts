@@ -43,7 +43,7 @@ export function buildBox(
   const { settings, materials } = resolved;
   const { drawers } = settings;
   const { material, thickness: side } = materials.drawerBox;
-  const wide = plan.inside.mm > drawers.wideOver.mm;
+  const wide = plan.inside.value > drawers.wideOver.value;
   const base = wide && !plan.stiffened ? materials.drawerBottomWide : materials.drawerBottom;
   const { id } = room;
   const key = `drawer/${id}/box`;
@@ -72,7 +72,7 @@ export function buildBox(
   const by = (what: string): By => ({ kind: 'box', what, opening: id });
   const whole = `${room.name} box`;
   // Boards of a box that is higher than long stand with their grain upright.
-  const upright = plan.height.mm > plan.length.mm && material.grain !== 'none';
+  const upright = plan.height.value > plan.length.value && material.grain !== 'none';
   const common = {
     whole,
     unit: key,
@@ -93,7 +93,7 @@ export function buildBox(
     bottom: { thickness: base.thickness, applied },
     by,
     divided: room.around !== undefined,
-    crossed: crossedBy(pulls, room, { low, inner, reach: drawers.screw.mm }),
+    crossed: crossedBy(pulls, room, { low, inner, reach: drawers.screw.value }),
   };
   const joined = corner.join(context);
   const groove = (stopped: Stopped | undefined) => bottomGroove(context, stopped);
@@ -113,7 +113,7 @@ export function buildBox(
       machining: [...groove(stops.side), ...joined.sides(hand)],
     });
   const across: Span =
-    reach.mm > 0
+    reach.value > 0
       ? {
           low: inner.low.minus(reach).as('left end of the front'),
           high: inner.high.plus(reach).as('right end of the front'),
@@ -222,10 +222,10 @@ const NOTHING = length(0, 'nothing');
 
 /** The sides within the length of the box, where front or back cover their ends. */
 function shortened(along: Span, lead: Dim, trail: Dim): Span {
-  if (lead.mm <= 0 && trail.mm <= 0) return along;
-  const low = lead.mm > 0 ? along.low.plus(lead).as('front end of the sides') : along.low;
-  const high = trail.mm > 0 ? along.high.minus(trail).as('rear end of the sides') : along.high;
-  const size = [lead, trail].reduce((rest, less) => (less.mm > 0 ? rest.minus(less) : rest), along.size);
+  if (lead.value <= 0 && trail.value <= 0) return along;
+  const low = lead.value > 0 ? along.low.plus(lead).as('front end of the sides') : along.low;
+  const high = trail.value > 0 ? along.high.minus(trail).as('rear end of the sides') : along.high;
+  const size = [lead, trail].reduce((rest, less) => (less.value > 0 ? rest.minus(less) : rest), along.size);
   return { low, high, size };
 }
 
@@ -250,7 +250,7 @@ function stiffened(
   { drawers, fasteners }: RunnerResolved['settings'],
   stock: RunnerResolved['materials']['drawerBox'],
 ): { part: Part; through: (part: Part) => Operation; screwLines: (readonly [string, Operation])[] }[] {
-  const count = Math.ceil(plan.inside.mm / drawers.wideOver.mm) - 1;
+  const count = Math.ceil(plan.inside.value / drawers.wideOver.value) - 1;
   const by: By = { kind: 'box', what: 'stiffener', opening: room.id };
   const under = low.plus(plan.recess).as('underside of the bottom');
   const height = under.minus(stock.thickness.over(2)).as('middle of the stiffener');
@@ -324,9 +324,9 @@ function crossedBy(
     .filter(({ frontKey }) => frontKey === front.key)
     .flatMap(({ holes, profile }) =>
       holes.flatMap(({ across, up }) => {
-        const x = front.h.low.mm + across.mm;
-        const fromEnd = Math.min(x - inner.low.mm, inner.high.mm - x);
-        return fromEnd < reach ? [{ at: front.v.low.mm + up.mm - low.mm, half: profile.hole / 2 }] : [];
+        const x = front.h.low.value + across.value;
+        const fromEnd = Math.min(x - inner.low.value, inner.high.value - x);
+        return fromEnd < reach ? [{ at: front.v.low.value + up.value - low.value, half: profile.hole / 2 }] : [];
       }),
     );
 }

@@ -19,14 +19,14 @@ const boxTooSmall: RunnerRule = {
         { dim: plan.height, least: LEAST_BOX },
         { dim: plan.inside, least: LEAST_WIDE },
         { dim: plan.length, least: LEAST_LONG },
-      ].filter(({ dim, least }) => dim.mm < least);
+      ].filter(({ dim, least }) => dim.value < least);
       const [worst] = small;
       if (!worst) return [];
       const { show } = context;
       return [
         {
           severity: 'stop',
-          what: `The box of ${within(name)} comes out at ${show(plan.inside.mm)} wide inside, ${show(plan.length.mm)} long and ${show(plan.height.mm)} high.`,
+          what: `The box of ${within(name)} comes out at ${show(plan.inside.value)} wide inside, ${show(plan.length.value)} long and ${show(plan.height.value)} high.`,
           why: `Under ${show(worst.least)} there is nothing left to use or to join. Make the opening larger, or leave it without a box.`,
           numbers: [worst.dim],
           parts: [front],
@@ -50,20 +50,20 @@ const bottomTooThin: RunnerRule = {
       const bottom = parts.find(({ key }) => key === `drawer/${opening}/box/bottom`);
       if (!plan || !bottom) return [];
       const stiffeners = own.filter((key) => key.includes('/stiffener/')).length;
-      const span = plan.inside.mm / (stiffeners + 1);
-      const least = bottomFor(span, resolved.settings.drawers.wideOver.mm);
-      return bottom.thickness.mm < least ? [{ name, bottom, plan, least }] : [];
+      const span = plan.inside.value / (stiffeners + 1);
+      const least = bottomFor(span, resolved.settings.drawers.wideOver.value);
+      return bottom.thickness.value < least ? [{ name, bottom, plan, least }] : [];
     });
-    const [widest] = [...found].sort((a, b) => b.plan.inside.mm - a.plan.inside.mm);
+    const [widest] = [...found].sort((a, b) => b.plan.inside.value - a.plan.inside.value);
     if (!widest) return [];
     const { least, bottom } = widest;
     const { thickness, material } = bottom;
-    const wide = widest.plan.inside.mm > resolved.settings.drawers.wideOver.mm && !widest.plan.stiffened;
+    const wide = widest.plan.inside.value > resolved.settings.drawers.wideOver.value && !widest.plan.stiffened;
     const path = settingPath(context, wide ? 'materials/drawerBottomWide' : 'materials/drawerBottom');
     return [
       {
         severity: 'warn',
-        what: `The bottom of ${within(widest.name)} is ${show(widest.plan.inside.mm)} wide and ${show(thickness.mm)} thick.`,
+        what: `The bottom of ${within(widest.name)} is ${show(widest.plan.inside.value)} wide and ${show(thickness.value)} thick.`,
         why: 'So wide a bottom sags in the middle. Take thicker stock, or divide the drawer.',
         numbers: [widest.plan.inside, thickness],
         parts: found.map((each) => each.bottom.key),
@@ -133,11 +133,11 @@ const lapTooThick: RunnerRule = {
     const { corner, lap } = resolved.settings.drawers;
     const front = resolved.materials.drawerBox.thickness;
     const left = lapOf(front, resolved.settings);
-    if (corner.value !== 'halfblind' || lap.mm <= left.mm || !fitted.runners.some(({ plan }) => plan)) return [];
+    if (corner.value !== 'halfblind' || lap.value <= left.value || !fitted.runners.some(({ plan }) => plan)) return [];
     return [
       {
         severity: 'warn',
-        what: `${show(lap.mm)} were to be left before half-blind tails in a front ${show(front.mm)} thick; ${show(left.mm)} are.`,
+        what: `${show(lap.value)} were to be left before half-blind tails in a front ${show(front.value)} thick; ${show(left.value)} are.`,
         why: 'The tails would be too short to hold. Leave less, or take thicker stock.',
         numbers: [lap, front],
         parts: [],

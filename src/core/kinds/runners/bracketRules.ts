@@ -41,14 +41,14 @@ const bracketInThinBack: RunnerRule = {
     const thin = parts.find(
       ({ role, thickness, machining }) =>
         role === 'back' &&
-        thickness.mm < HOLDS_BRACKET &&
+        thickness.value < HOLDS_BRACKET &&
         machining.some(({ by }) => by.kind === 'runners' && by.what === 'case'),
     );
     if (!thin || fitted.runners.length === 0) return [];
     return [
       {
         severity: 'warn',
-        what: `Rear brackets of runners are screwed into a back ${show(thin.thickness.mm)} thick.`,
+        what: `Rear brackets of runners are screwed into a back ${show(thin.thickness.value)} thick.`,
         why: 'Their screws find no hold there and pull out under load. Pack the runners out, or take a thicker back.',
         numbers: [thin.thickness],
         parts: [thin.key],

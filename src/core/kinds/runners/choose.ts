@@ -70,20 +70,23 @@ export function chooseRunners(
       note: `${profile.maker}, ${profile.name}`,
     }).because(lengths.length > 1 ? 'the longest that fits' : 'the only one that fits');
     const plan = family.plan(profile, room, length, resolved);
-    if (plan.height.mm < profile.leastHeight - 1e-6)
-      return refuse(profile, `carries boxes from ${show(profile.leastHeight)} high; this is ${show(plan.height.mm)}`);
+    if (plan.height.value < profile.leastHeight - 1e-6)
+      return refuse(
+        profile,
+        `carries boxes from ${show(profile.leastHeight)} high; this is ${show(plan.height.value)}`,
+      );
     return [{ profile, length, plan, ...loads(plan, profile, room, resolved) }];
   });
-  const carries = ({ contents, load }: Chosen) => contents.mm <= load.mm;
+  const carries = ({ contents, load }: Chosen) => contents.value <= load.value;
   const [chosen] = [...candidates].sort(
     (a, b) =>
       Number(carries(b)) - Number(carries(a)) ||
       Number(b.profile.stock) - Number(a.profile.stock) ||
-      b.length.mm - a.length.mm ||
-      a.load.mm - b.load.mm,
+      b.length.value - a.length.value ||
+      a.load.value - b.load.value,
   );
   for (const other of candidates)
-    if (other !== chosen && chosen) refuse(other.profile, betterThan(other, chosen, carries), other.length.mm);
+    if (other !== chosen && chosen) refuse(other.profile, betterThan(other, chosen, carries), other.length.value);
   return { chosen, against };
 }
 
@@ -96,9 +99,9 @@ export function runnerFamily(
 }
 
 function betterThan(other: Chosen, chosen: Chosen, carries: (one: Chosen) => boolean): string {
-  if (carries(chosen) && !carries(other)) return `carries ${other.load.mm} kg; the drawer may hold more`;
+  if (carries(chosen) && !carries(other)) return `carries ${other.load.value} kg; the drawer may hold more`;
   if (chosen.profile.stock && !other.profile.stock) return 'fits, but is not in stock';
-  if (other.length.mm < chosen.length.mm) return 'fits, but is shorter';
+  if (other.length.value < chosen.length.value) return 'fits, but is shorter';
   return 'fits as well';
 }
 
@@ -107,7 +110,7 @@ export function onBrackets(
   { packing, front }: DrawerRoom,
   { behindFrame }: RunnerResolved['settings']['drawers'],
 ): boolean {
-  const packed = packing.left.mm > LEAST_PACKING || packing.right.mm > LEAST_PACKING;
+  const packed = packing.left.value > LEAST_PACKING || packing.right.value > LEAST_PACKING;
   return behindFrame.value === 'brackets' && front !== undefined && packed;
 }
 
@@ -128,8 +131,8 @@ function fittingLengths(
   refuse: (length: number, why: string) => void,
 ): number[] {
   const { plane, rear, rearBy } = room;
-  const decided = drawers.length.mm;
-  const most = rear.mm - plane.mm - profile.setback - profile.rearClearance;
+  const decided = drawers.length.value;
+  const most = rear.value - plane.value - profile.setback - profile.rearClearance;
   const reach = onBrackets(room, drawers) ? profile.rearBracket : undefined;
   const fitting: number[] = [];
   for (const length of [...profile.lengths].sort((a, b) => b - a))
@@ -137,7 +140,7 @@ function fittingLengths(
     else if (length > most + 1e-6)
       refuse(
         length,
-        `${show(profile.setback)} before it and ${show(profile.rearClearance)} behind it come to ${show(length + profile.setback + profile.rearClearance)}; to the ${rearBy} are ${show(rear.mm - plane.mm)}`,
+        `${show(profile.setback)} before it and ${show(profile.rearClearance)} behind it come to ${show(length + profile.setback + profile.rearClearance)}; to the ${rearBy} are ${show(rear.value - plane.value)}`,
       );
     else if (reach && most + profile.rearClearance - length > reach.to + 1e-6)
       refuse(

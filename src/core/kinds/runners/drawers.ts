@@ -54,7 +54,7 @@ const WITHOUT_STOP = 0.75;
 
 /** How far a drawer comes out (mm): by its runner, else as far as it does not tip. */
 export function travelOf({ runner, plan }: Pick<FittedDrawer, 'runner' | 'plan'>): number {
-  return runner?.length.mm ?? (plan ? plan.length.mm * WITHOUT_STOP : 0);
+  return runner?.length.value ?? (plan ? plan.length.value * WITHOUT_STOP : 0);
 }
 
 interface Made {
@@ -118,9 +118,9 @@ export function fitDrawers(context: RunnerContext, profiles: readonly RunnerProf
         ...(room.spacers ? { spacers: told(room.spacers, fixed.underside, context.box) } : {}),
         ...(brackets ? { brackets: true as const } : {}),
         bodies: families[profile.family].bodies(profile, {
-          from: fixed.start.mm,
+          from: fixed.start.value,
           ...{ room, box: made, plan },
-          to: fixed.start.mm + length.mm,
+          to: fixed.start.value + length.value,
         }),
         runner: { profile, length, contents, load, line: fixed.line, start: fixed.start, held: fixed.held },
         plan,
@@ -165,7 +165,7 @@ export function runnersToBuy(
   const extras = families[profile.family].extras?.(profile) ?? [];
   const name = (long: string) => `Runners, pair: ${profile.name}, ${long}`;
   return [
-    { name: name(show(length.mm)), keptAs: name(formatLengthWithUnit(length.mm, KEPT_IN)), quantity: 1, note },
+    { name: name(show(length.value)), keptAs: name(formatLengthWithUnit(length.value, KEPT_IN)), quantity: 1, note },
     ...extras.map(({ name, quantity }) => ({ name: `Runners: ${name}`, quantity, note })),
   ];
 }

@@ -72,7 +72,7 @@ export function fixFace(
       },
     ]);
     for (const part of front.parts) {
-      const inside = places.filter((at) => lies(part, at.mm, z.mm));
+      const inside = places.filter((at) => lies(part, at.value, z.value));
       if (inside.length === 0) continue;
       screwLines.push([
         part.key,
@@ -89,7 +89,7 @@ export function fixFace(
     }
   }
   for (const { x: at, z, profile } of bores)
-    if (lies(boxFront, at.mm, z.mm))
+    if (lies(boxFront, at.value, z.value))
       operations.push([
         boxFront.key,
         {
@@ -106,7 +106,7 @@ export function fixFace(
 
 /** The screws of a row, each into the member of the face before it: as long as box front and face allow. */
 function faceScrew(boxFront: Part, z: Dim, places: readonly Dim[], members: readonly Part[], step: Dim): Fastens {
-  const before = places.map((at) => members.find((part) => lies(part, at.mm, z.mm)));
+  const before = places.map((at) => members.find((part) => lies(part, at.value, z.value)));
   const reaches = before.flatMap((part) => (part ? [depthIn(part)] : []));
   const most = boxFront.thickness.plus(smallest(...(reaches.length > 0 ? reaches : [NOTHING])));
   const long = soldUpTo(most.as('screw of the face, at most'), step);
@@ -129,7 +129,7 @@ const BEYOND_CORNERS = 38;
 /** How deep a screw goes into a member of the face. */
 function depthIn(part: Part): Dim {
   const most = part.thickness.minus(SHORT_OF_FACE).as('screw in the face');
-  return most.mm < IN_FACE ? most : length(IN_FACE, 'screw in the face');
+  return most.value < IN_FACE ? most : length(IN_FACE, 'screw in the face');
 }
 
 /** A screw through a stile's lap stands so far from its ends, or in a narrow one so that its head just clears the side of the box; and leaves so much beside what is cut there (mm). */
@@ -145,17 +145,19 @@ const FROM_GROOVE = 5;
 
 /** The stiles lie before the ends of the box front, where the corner screws go in; its bottom runs in a groove. */
 function clearOfBox(z: Dim, { screwLines, low }: BoxParts, { key, machining }: Part): boolean {
-  const up = z.mm - low.mm;
+  const up = z.value - low.value;
   const inGroove = machining.some(
     (each) =>
-      each.kind === 'groove' && up > each.offset.mm - FROM_GROOVE && up < each.offset.mm + each.width.mm + FROM_GROOVE,
+      each.kind === 'groove' &&
+      up > each.offset.value - FROM_GROOVE &&
+      up < each.offset.value + each.width.value + FROM_GROOVE,
   );
   if (inGroove) return false;
   return [...screwLines, ...machining.map((operation) => [key, operation] as const)].every(
     ([part, way]) =>
       part !== key ||
       way.kind !== 'edge holes' ||
-      way.positions.every(({ mm }) => Math.abs(low.mm + mm - z.mm) >= FROM_CORNER_SCREW),
+      way.positions.every(({ value: mm }) => Math.abs(low.value + mm - z.value) >= FROM_CORNER_SCREW),
   );
 }
 
@@ -175,7 +177,7 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   const slab = front.parts.find(({ piece }) => !piece || piece.kind === 'slab');
   const { low, high } = boxFront.stands.z;
   const at = (share: number) => low.plus(high.minus(low).times(share)).as('height of the screws');
-  const two = high.mm - low.mm > LEAST_FOR_TWO_ROWS;
+  const two = high.value - low.value > LEAST_FOR_TWO_ROWS;
   if (!slab && stiles.length > 0) {
     const freeIn = (shares: readonly number[]) =>
       shares
@@ -192,9 +194,10 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
     return middles.length > 0 ? [{ z: at(1 / 2), places: middles }] : [];
   }
   const { size } = box.inner;
-  const wide = size.mm > FOUR_OVER;
-  const shares = size.mm < 3 * BEYOND_CORNERS ? [1 / 2] : wide && !two ? [1 / 8, 3 / 8, 5 / 8, 7 / 8] : [1 / 6, 5 / 6];
-  const tall = high.mm - low.mm > TALL;
+  const wide = size.value > FOUR_OVER;
+  const shares =
+    size.value < 3 * BEYOND_CORNERS ? [1 / 2] : wide && !two ? [1 / 8, 3 / 8, 5 / 8, 7 / 8] : [1 / 6, 5 / 6];
+  const tall = high.value - low.value > TALL;
   const heights = tall ? [0.12, 0.5, 0.88] : (wide && two) || shares.length === 1 ? [0.45, 0.8] : [0.5];
   const rowAt = (height: number) => {
     const z = at(height);
@@ -205,7 +208,7 @@ function screwRows(front: Front, box: BoxParts, boxFront: Part, bores: readonly 
   // Where there is no room beside a pull there is above or below it.
   const found: Row[] = [];
   for (const height of heights) {
-    const apart = ({ z }: Row) => found.every((row) => Math.abs(row.z.mm - z.mm) > APART / 2);
+    const apart = ({ z }: Row) => found.every((row) => Math.abs(row.z.value - z.value) > APART / 2);
     const usual = rowAt(height);
     found.push(
       usual.clear
@@ -233,8 +236,8 @@ function rowsAmong(rows: readonly Row[], two: boolean, least?: number): Row[] | 
   if (most < (least ?? 1)) return undefined;
   const free = rows.filter(({ places }) => places.length === most);
   for (const first of two ? free : []) {
-    const second = free.find(({ z }) => Math.abs(z.mm - first.z.mm) > APART);
-    if (second) return first.z.mm < second.z.mm ? [first, second] : [second, first];
+    const second = free.find(({ z }) => Math.abs(z.value - first.z.value) > APART);
+    if (second) return first.z.value < second.z.value ? [first, second] : [second, first];
   }
   const [only] = free;
   return only && !(two && least !== undefined) ? [only] : undefined;
@@ -248,9 +251,9 @@ interface Lap {
 
 /** Where a stile laps the inside of the box, along x; undefined where it laps too little to hold a screw. */
 function lapOf({ stands: { x } }: Part, inner: Span): Lap | undefined {
-  const from = x.low.mm > inner.low.mm ? x.low : inner.low;
-  const to = x.high.mm < inner.high.mm ? x.high : inner.high;
-  if (to.mm - from.mm < 2 * FROM_LAP[1]) return undefined;
+  const from = x.low.value > inner.low.value ? x.low : inner.low;
+  const to = x.high.value < inner.high.value ? x.high : inner.high;
+  if (to.value - from.value < 2 * FROM_LAP[1]) return undefined;
   return { from, to, middle: from.plus(to.minus(from).over(2)).as('middle of the stile’s lap') };
 }
 
@@ -272,15 +275,21 @@ function firstOf<T>(all: readonly T[], give: (each: T) => Dim[]): Dim[] {
 function placedIn(lap: Lap, fromLap: number, stile: Part, z: Dim): Dim[] {
   const upright = stile.placement.u.endsWith('z');
   const [along, across] = upright ? (['v', 'u'] as const) : (['u', 'v'] as const);
-  const [low, high] = [alongPart(stile, along, lap.from).mm, alongPart(stile, along, lap.to).mm];
+  const [low, high] = [alongPart(stile, along, lap.from).value, alongPart(stile, along, lap.to).value];
   const forward = high >= low ? 1 : -1;
-  const middle = alongPart(stile, along, lap.middle).mm;
-  const bore = { face: 2, depth: depthIn(stile).mm, diameter: SCREW_WAY.mm, beside: BESIDE, behind: BESIDE } as const;
+  const middle = alongPart(stile, along, lap.middle).value;
+  const bore = {
+    face: 2,
+    depth: depthIn(stile).value,
+    diameter: SCREW_WAY.value,
+    beside: BESIDE,
+    behind: BESIDE,
+  } as const;
   const placed = placeRow({
     regular: [middle],
     within: [Math.min(low, high) + fromLap, Math.max(low, high) - fromLap],
     apart: APART,
-    taken: takenAlong(stile.machining, sizeOf(stile), bore, along, alongPart(stile, across, z).mm),
+    taken: takenAlong(stile.machining, sizeOf(stile), bore, along, alongPart(stile, across, z).value),
     least: 1,
   });
   const [place] = placed.ok ? placed.places : [];
@@ -291,14 +300,14 @@ function placedIn(lap: Lap, fromLap: number, stile: Part, z: Dim): Dim[] {
 
 /** Beyond the corner screws, and clear of every pull that is bored at their height; undefined where not all can be. */
 function clearOfPulls(usual: readonly Dim[], z: Dim, { low, high }: Span, bores: readonly Bored[]): Dim[] | undefined {
-  const taken = bores.flatMap(({ x, z: { mm } }) => {
-    const beside = Math.sqrt(Math.max(0, CLEAR_OF_PULL ** 2 - (mm - z.mm) ** 2));
-    return beside > 0 ? [[x.mm - beside, x.mm + beside] as const] : [];
+  const taken = bores.flatMap(({ x, z: { value: mm } }) => {
+    const beside = Math.sqrt(Math.max(0, CLEAR_OF_PULL ** 2 - (mm - z.value) ** 2));
+    return beside > 0 ? [[x.value - beside, x.value + beside] as const] : [];
   });
-  const ends = high.mm - low.mm < 2 * BEYOND_CORNERS ? 0 : BEYOND_CORNERS;
+  const ends = high.value - low.value < 2 * BEYOND_CORNERS ? 0 : BEYOND_CORNERS;
   const placed = placeRow({
-    regular: usual.map(({ mm }) => mm),
-    within: [low.mm + ends, high.mm - ends],
+    regular: usual.map(({ value: mm }) => mm),
+    within: [low.value + ends, high.value - ends],
     apart: APART,
     furthest: FURTHEST,
     taken,

@@ -17,9 +17,9 @@ export function boxHeight(
   const over = clearOver(kind, above, drawers);
   const fits = up.size.minus(over).minus(below).as('room for the box');
   const highest = kind === 'tray' ? traySide(room, drawers, least) : drawers.mostHeight;
-  const most = fits.mm > highest.mm ? highest : fits;
+  const most = fits.value > highest.value ? highest : fits;
   const step = drawers.heightStep;
-  const steps = step.mm > 0 ? Math.floor(most.mm / step.mm + 1e-9) : 0;
+  const steps = step.value > 0 ? Math.floor(most.value / step.value + 1e-9) : 0;
   const height =
     steps > 0
       ? step.times(plain(steps, 'whole steps')).as('box height').because('the highest in whole steps')
@@ -33,7 +33,7 @@ export function clearOver(
   above: Dim,
   { handRoom }: RunnerResolved['settings']['drawers'],
 ): Dim {
-  return kind === 'inner' && handRoom.mm > above.mm ? handRoom : above;
+  return kind === 'inner' && handRoom.value > above.value ? handRoom : above;
 }
 
 /** Sides of a tray: as decided, else at least 60, a tenth of its width, and what its runner carries. */
@@ -42,9 +42,9 @@ function traySide(
   { traySide: decided }: RunnerResolved['settings']['drawers'],
   least: Dim,
 ): Dim {
-  if (decided.mm > 0) return decided;
+  if (decided.value > 0) return decided;
   const usual = leastTraySide(across.size);
-  return least.mm > usual.mm ? least.as('sides of the tray').because('the lowest its runner carries') : usual;
+  return least.value > usual.value ? least.as('sides of the tray').because('the lowest its runner carries') : usual;
 }
 
 /** Lower sides let a wide tray rack. */

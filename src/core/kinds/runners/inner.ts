@@ -44,13 +44,13 @@ function roomInside(
   );
   const across = between(h, left?.thickness, right?.thickness, id);
   const forward = length(0, 'front edge of the case');
-  const plane = box.mountingPlane.mm > 0 ? box.mountingPlane : forward;
+  const plane = box.mountingPlane.value > 0 ? box.mountingPlane : forward;
   const begins =
     cell.fill.kind === 'open'
       ? plane
       : plane.plus(resolved.settings.drawers.doorClearance).as('behind the doors').because('clear of the shut doors');
   const upright = (hand: 'left' | 'right', x: Dim) =>
-    uprightAt(parts, hand, { x: x.mm, z: (v.low.mm + v.high.mm) / 2 });
+    uprightAt(parts, hand, { x: x.value, z: (v.low.value + v.high.value) / 2 });
   return {
     id,
     kind,

@@ -12,12 +12,12 @@ const tableBelowGeometry: RunnerRule = {
     fitted.runners.flatMap(({ name, spacers, front }) =>
       (['left', 'right'] as const).flatMap((hand): FindingDraft[] => {
         const spacer = spacers?.[hand];
-        if (!spacer || spacer.from === 'geometry' || spacer.encroachment.mm >= spacer.geometry.mm - TOLERANCE_MM)
+        if (!spacer || spacer.from === 'geometry' || spacer.encroachment.value >= spacer.geometry.value - TOLERANCE_MM)
           return [];
         return [
           {
             severity: 'warn',
-            what: `Beside ${within(name)} ${show(spacer.encroachment.mm)} stand out at the ${hand} by ${spacer.from === 'table' ? 'the table of the hinge' : 'what was measured'}; door and hinge come to ${show(spacer.geometry.mm)}.`,
+            what: `Beside ${within(name)} ${show(spacer.encroachment.value)} stand out at the ${hand} by ${spacer.from === 'table' ? 'the table of the hinge' : 'what was measured'}; door and hinge come to ${show(spacer.geometry.value)}.`,
             why: 'Open the door as far as it goes, measure from the side to what stands out furthest, and type that.',
             numbers: [spacer.encroachment, spacer.geometry],
             parts: [front],
@@ -35,11 +35,11 @@ const lowTray: RunnerRule = {
     return fitted.runners.flatMap(({ name, inner, plan, across, front }): FindingDraft[] => {
       if (inner !== 'tray' || !plan) return [];
       const least = leastTraySide(across);
-      if (plan.height.mm >= least.mm - TOLERANCE_MM) return [];
+      if (plan.height.value >= least.value - TOLERANCE_MM) return [];
       return [
         {
           severity: 'warn',
-          what: `The sides of ${within(name)} are ${show(plan.height.mm)} high; so wide it wants ${show(least.mm)}.`,
+          what: `The sides of ${within(name)} are ${show(plan.height.value)} high; so wide it wants ${show(least.value)}.`,
           why: 'Low sides let a wide tray twist on its runners. Leave their height to the rule, or give the tray more room.',
           numbers: [plan.height, least],
           parts: [front],
@@ -72,14 +72,14 @@ const trayTooClose: RunnerRule = {
         own === undefined
           ? usual
           : quantity(own, 'mm', 'what stands on it', { kind: 'here', path: pathTo.contentsOf(path) });
-      if (trayContents.mm === 0) return [];
+      if (trayContents.value === 0) return [];
       const there = plan.free.plus(plan.height).minus(plan.recess).as('room over the bottom of the tray');
-      const lacks = trayContents.mm + ABOVE_CONTENTS - there.mm;
+      const lacks = trayContents.value + ABOVE_CONTENTS - there.value;
       if (lacks <= TOLERANCE_MM) return [];
       return [
         {
           severity: 'warn',
-          what: `Over ${within(name)} are ${show(there.mm)}; what stands on it is ${show(trayContents.mm)} high and wants ${show(ABOVE_CONTENTS)} more.`,
+          what: `Over ${within(name)} are ${show(there.value)}; what stands on it is ${show(trayContents.value)} high and wants ${show(ABOVE_CONTENTS)} more.`,
           why: `It lacks ${show(lacks)}. Set the trays further apart, or take one out.`,
           numbers: [there, trayContents],
           parts: [front],
@@ -100,13 +100,13 @@ const contentsTooHigh: RunnerRule = {
       const { show, parts, face } = context;
       const bottom = parts.find(({ key }) => key === `drawer/${drawer.opening}/box/bottom`);
       const there = roomOver(plan, bottom?.thickness);
-      const lacks = contents.height - there.mm;
+      const lacks = contents.height - there.value;
       if (lacks <= TOLERANCE_MM) return [];
       const shared = face.ok ? heightsByContents(face, context.fitted.runners, parts, drawer.opening) : undefined;
       return [
         {
           severity: 'warn',
-          what: `What goes into ${within(name)} is ${show(contents.height)} high; over its bottom are ${show(there.mm)}.`,
+          what: `What goes into ${within(name)} is ${show(contents.height)} high; over its bottom are ${show(there.value)}.`,
           why: `It lacks ${show(lacks)}. Make the opening higher, or put it elsewhere.`,
           numbers: [there],
           parts: [front],

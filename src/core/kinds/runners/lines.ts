@@ -41,7 +41,7 @@ export function holesAlong(
 
 /** Height of what packs a runner out (mm). */
 const STRIP = length(60, 'height of the packing');
-export const HALF_STRIP = STRIP.mm / 2;
+export const HALF_STRIP = STRIP.value / 2;
 
 /** As high as it is about the line of the runner, but within its opening. */
 export function stripHeight(line: Dim, { low, high }: Span): Span {
@@ -50,5 +50,5 @@ export function stripHeight(line: Dim, { low, high }: Span): Span {
     line.minus(half).as('lower edge of the packing'),
     line.plus(half).as('upper edge of the packing'),
   ];
-  return spanBetween(from.mm < low.mm ? low : from, to.mm > high.mm ? high : to);
+  return spanBetween(from.value < low.value ? low : from, to.value > high.value ? high : to);
 }

@@ -57,10 +57,10 @@ export function onCase(
     const thick = room.packing[hand];
     // Runners on both faces of a panel take other holes of their rows.
     const shift = hand === 'left' && upright.role === 'partition' ? 1 : 0;
-    const packed = thick.mm > LEAST_PACKING;
+    const packed = thick.value > LEAST_PACKING;
     const taken = packed ? [] : [...upright.machining, ...(screwLines.get(upright.key) ?? [])];
-    const free = clearOn(upright, faceInto(upright, hand), taken, line.mm, start.mm, profile);
-    const places = holesAlong(profile, profile.holes, run.mm, shift, free).map((hole) =>
+    const free = clearOn(upright, faceInto(upright, hand), taken, line.value, start.value, profile);
+    const places = holesAlong(profile, profile.holes, run.value, shift, free).map((hole) =>
       start.plus(hole).as('hole behind the front edge of the case'),
     );
     const spacer = room.spacers?.[hand];
@@ -73,7 +73,7 @@ export function onCase(
       if (!carrier) continue;
       packing.push(...layers);
       const foremost = carrier.extent.min[1] + FROM_SPACER_END;
-      const there = holesAlong(profile, profile.holes, run.mm, 0, (hole) => start.mm + hole >= foremost);
+      const there = holesAlong(profile, profile.holes, run.value, 0, (hole) => start.value + hole >= foremost);
       const own = there.map((hole) => start.plus(hole).as('hole behind the front edge of the case'));
       screw(hand, carrier, 1, own);
     } else if (packed) {
@@ -113,9 +113,9 @@ function bracketed(
     return (
       role === 'frame' &&
       piece?.kind === 'stile' &&
-      Math.abs(edge - x.mm) < 0.01 &&
-      min[2] < line.mm &&
-      max[2] > line.mm
+      Math.abs(edge - x.value) < 0.01 &&
+      min[2] < line.value &&
+      max[2] > line.value
     );
   });
   const { from = 0, to = 0 } = profile.rearBracket ?? {};
@@ -123,12 +123,12 @@ function bracketed(
     .filter(
       ({ placement, extent: { min, max } }) =>
         placement.w[1] === 'y' &&
-        min[1] >= end.mm + from - 1e-6 &&
-        min[1] <= end.mm + to + 1e-6 &&
-        min[0] < x.mm &&
-        max[0] > x.mm &&
-        min[2] < line.mm &&
-        max[2] > line.mm,
+        min[1] >= end.value + from - 1e-6 &&
+        min[1] <= end.value + to + 1e-6 &&
+        min[0] < x.value &&
+        max[0] > x.value &&
+        min[2] < line.value &&
+        max[2] > line.value,
     )
     .sort((a, b) => a.extent.min[1] - b.extent.min[1]);
   const inStile: (readonly [string, Operation])[] = stile
@@ -180,11 +180,11 @@ function clearOn(
   { pilot }: Chosen['profile'],
 ): (hole: number) => boolean {
   const size = sizeOf(upright);
-  const u = Math.abs(line - edgeOf(upright, 'u0').mm);
-  const front = edgeOf(upright, 'v0').mm;
+  const u = Math.abs(line - edgeOf(upright, 'u0').value);
+  const front = edgeOf(upright, 'v0').value;
   const free = placesFree(taken, size, {
     face,
-    depth: Math.min(pilot.depth, size.thickness - SHORT_OF_FACE.mm),
+    depth: Math.min(pilot.depth, size.thickness - SHORT_OF_FACE.value),
     diameter: pilot.diameter,
     beside: SKIN,
     behind: FACING,
@@ -201,7 +201,7 @@ export function packingStrip(
   { start, run, line }: { start: Dim; run: Dim; line: Dim },
   { materials }: RunnerResolved,
 ): Part {
-  const from = start.mm < 0 ? length(0, 'front of the case') : start;
+  const from = start.value < 0 ? length(0, 'front of the case') : start;
   const thickness = packing[hand];
   return makePart({
     key: `drawer/${id}/packing/${hand}`,

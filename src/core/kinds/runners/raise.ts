@@ -10,5 +10,5 @@ import type { RunnerResolved } from './settings.js';
 export function mayRise({ runner, plan, inner }: FittedDrawer, { drawers }: RunnerResolved['settings']): number {
   if (!runner || !plan) return 0;
   const over = clearOver(inner ?? 'front', fromSheet(runner.profile, 'clearAbove', 'clear above the box'), drawers);
-  return Math.max(0, plan.free.mm - over.mm) + Math.max(0, plan.height.mm - runner.profile.leastHeight);
+  return Math.max(0, plan.free.value - over.value) + Math.max(0, plan.height.value - runner.profile.leastHeight);
 }

@@ -79,16 +79,16 @@ export function roomOf(
   const least = settings.drawers.family.value === 'wooden' ? LEAST_PACKING : LEAST_STRIP;
   const same = clear.h === inside.h;
   const [low, high] = [
-    same || clear.h.low.mm - inside.h.low.mm <= least ? inside.h.low : clear.h.low,
-    same || inside.h.high.mm - clear.h.high.mm <= least ? inside.h.high : clear.h.high,
+    same || clear.h.low.value - inside.h.low.value <= least ? inside.h.low : clear.h.low,
+    same || inside.h.high.value - clear.h.high.value <= least ? inside.h.high : clear.h.high,
   ];
   const size = low === inside.h.low && high === inside.h.high ? inside.h.size : spanBetween(low, high).size;
   const across = { low, high, size: size.as('opening for the runners', `drawer/${cell.opening.id}.opening`) };
   const fill = cell.fill.kind === 'drawer' ? cell.fill : undefined;
   const path = pathTo.openingField(cell.path, 'fill');
   const { up, raised } = raisedIn(common(clear.v, inside.v), fill, path);
-  const middle = (up.low.mm + up.high.mm) / 2;
-  const upright = (hand: 'left' | 'right', x: Dim) => uprightAt(parts, hand, { x: x.mm, z: middle });
+  const middle = (up.low.value + up.high.value) / 2;
+  const upright = (hand: 'left' | 'right', x: Dim) => uprightAt(parts, hand, { x: x.value, z: middle });
   const plane = box.mountingPlane;
   const around = fill ? aroundOf({ across, up, plane }, zones, resolved) : undefined;
   return {
@@ -131,23 +131,23 @@ export function raisedIn(
 
 /** Between frame members and between case parts, whichever is nearer. */
 export function common(clear: Span, inside: Span): Span {
-  if (clear === inside || (clear.low.mm >= inside.low.mm && clear.high.mm <= inside.high.mm)) return clear;
+  if (clear === inside || (clear.low.value >= inside.low.value && clear.high.value <= inside.high.value)) return clear;
   return spanBetween(
-    clear.low.mm >= inside.low.mm ? clear.low : inside.low,
-    clear.high.mm <= inside.high.mm ? clear.high : inside.high,
+    clear.low.value >= inside.low.value ? clear.low : inside.low,
+    clear.high.value <= inside.high.value ? clear.high : inside.high,
   );
 }
 
 function packed(to: Dim, from: Dim, hand: string): Dim {
-  return to.mm > from.mm ? to.minus(from).as(`packing, ${hand}`) : length(0, `packing, ${hand}`);
+  return to.value > from.value ? to.minus(from).as(`packing, ${hand}`) : length(0, `packing, ${hand}`);
 }
 
 function overlapsRoom(min: Zone['extent']['min'], max: Zone['extent']['max'], across: Span, up: Span): boolean {
   return (
-    min[0] < across.high.mm - 0.01 &&
-    max[0] > across.low.mm + 0.01 &&
-    min[2] < up.high.mm - 0.01 &&
-    max[2] > up.low.mm + 0.01
+    min[0] < across.high.value - 0.01 &&
+    max[0] > across.low.value + 0.01 &&
+    min[2] < up.high.value - 0.01 &&
+    max[2] > up.low.value + 0.01
   );
 }
 
@@ -161,14 +161,14 @@ export function rearOf(
   let nearest: Part | undefined;
   for (const part of parts) {
     const { min, max } = part.extent;
-    if (min[1] < BEHIND || min[1] > box.clearDepth.mm - 0.01) continue;
+    if (min[1] < BEHIND || min[1] > box.clearDepth.value - 0.01) continue;
     if (!overlapsRoom(min, max, across, up)) continue;
     if (!nearest || min[1] < nearest.extent.min[1]) nearest = part;
   }
   const [zone] = zones
-    .filter(({ extent: { min, max } }) => min[1] < box.clearDepth.mm && overlapsRoom(min, max, across, up))
-    .sort((a, b) => a.front.mm - b.front.mm);
-  if (zone && (!nearest || zone.front.mm < nearest.extent.min[1])) return { rear: zone.front, rearBy: zone.name };
+    .filter(({ extent: { min, max } }) => min[1] < box.clearDepth.value && overlapsRoom(min, max, across, up))
+    .sort((a, b) => a.front.value - b.front.value);
+  if (zone && (!nearest || zone.front.value < nearest.extent.min[1])) return { rear: zone.front, rearBy: zone.name };
   return nearest
     ? { rear: spanAlong(nearest, 1).low, rearBy: nearest.name.toLowerCase() }
     : { rear: box.clearDepth, rearBy: parts.some(({ role }) => role === 'back') ? 'back' : 'rear of the sides' };

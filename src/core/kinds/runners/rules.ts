@@ -98,7 +98,7 @@ const noRunner: RunnerRule = {
             ...(drawers.choice.value === 'none'
               ? []
               : [setChoice(context, 'Leave the runner to the rules', 'drawers/choice', 'none')]),
-            ...(drawers.length.mm > 0
+            ...(drawers.length.value > 0
               ? [
                   {
                     label: 'Take the longest that fits',
@@ -153,11 +153,11 @@ const overloaded: RunnerRule = {
   id: 'drawers/overloaded',
   check: (context) =>
     context.fitted.runners.flatMap(({ name, front, runner }): FindingDraft[] =>
-      runner && runner.contents.mm > runner.load.mm
+      runner && runner.contents.value > runner.load.value
         ? [
             {
               severity: 'warn',
-              what: `${name} may hold ${Math.round(runner.contents.mm)} kg; its runners carry ${runner.load.mm} kg.`,
+              what: `${name} may hold ${Math.round(runner.contents.value)} kg; its runners carry ${runner.load.value} kg.`,
               why: 'Full of what it is meant for it sags and wears out. Take stronger runners, a smaller drawer, or say what goes in.',
               numbers: [runner.contents, runner.load],
               parts: [front],
@@ -174,7 +174,7 @@ const overloaded: RunnerRule = {
 
 function strongEnough(head: JobHead, context: RunnerRuleContext, runner: NonNullable<FittedDrawer['runner']>): Act[] {
   return runnerProfilesOf(head)
-    .filter(({ load, family }) => load >= runner.contents.mm && family !== 'under')
+    .filter(({ load, family }) => load >= runner.contents.value && family !== 'under')
     .slice(0, 1)
     .map(({ id, name }) => setChoice(context, `Take the ${name}`, 'drawers/choice', id));
 }

@@ -23,15 +23,19 @@ test('every screw a runner tells is a hole in the part it names, in line with th
         if (operation.kind !== 'holes' || operation.by.kind !== 'runners') return [];
         const { from, offset, positions } = operation;
         const across =
-          from === 'u1' ? part.length.mm - offset.mm : from === 'v1' ? part.width.mm - offset.mm : offset.mm;
-        return positions.map(({ mm }) =>
+          from === 'u1'
+            ? part.length.value - offset.value
+            : from === 'v1'
+              ? part.width.value - offset.value
+              : offset.value;
+        return positions.map(({ value: mm }) =>
           from.startsWith('u') ? toCabinet(part.placement, across, mm, 0) : toCabinet(part.placement, mm, across, 0),
         );
       });
-      for (const { mm } of runner.held.holes) {
+      for (const { value: mm } of runner.held.holes) {
         screws += 1;
         const found = bored.some(
-          ([, y, z]) => Math.abs(y - mm) < 0.01 && Math.abs(z - (runner.drawer.runner?.line.mm ?? 0)) < 0.01,
+          ([, y, z]) => Math.abs(y - mm) < 0.01 && Math.abs(z - (runner.drawer.runner?.line.value ?? 0)) < 0.01,
         );
         assert.ok(found, `seed ${seed}: ${runner.key} tells a screw at ${mm} that ${part.key} has no hole for`);
       }

@@ -74,24 +74,24 @@ test('worked case: two boxes for one opening, on hidden and on side-mounted runn
     const each = structuredClone(job);
     applyEdits(each, [decide('house/all/drawers/family', family)]);
     const [solved] = solve(each).cabinets as [SolvedCabinet];
-    near(solved.fitted.runners[0]?.across.mm, given.openingWidth, 'opening');
-    near(solved.fitted.runners[0]?.depth.mm, given.clearDepth, 'depth');
+    near(solved.fitted.runners[0]?.across.value, given.openingWidth, 'opening');
+    near(solved.fitted.runners[0]?.depth.value, given.clearDepth, 'depth');
     return solved;
   };
   const hidden = made('under');
   const plan = hidden.fitted.runners[0]?.plan;
-  near(hidden.fitted.runners[0]?.runner?.length.mm, expect.undermountLength, 'length');
-  near(plan?.inside.mm, expect.undermountInsideWidth, 'inside');
-  near(plan?.outside.mm, expect.undermountOutsideWidth, 'outside');
-  near(box(hidden, 'front').length.mm, expect.undermountFrontLength, 'front');
-  near(plan?.height.mm, expect.undermountBoxHeight, 'height');
-  near(box(hidden, 'bottom').length.mm, expect.undermountBottomWidth, 'bottom width');
-  near(box(hidden, 'bottom').width.mm, expect.undermountBottomLength, 'bottom length');
+  near(hidden.fitted.runners[0]?.runner?.length.value, expect.undermountLength, 'length');
+  near(plan?.inside.value, expect.undermountInsideWidth, 'inside');
+  near(plan?.outside.value, expect.undermountOutsideWidth, 'outside');
+  near(box(hidden, 'front').length.value, expect.undermountFrontLength, 'front');
+  near(plan?.height.value, expect.undermountBoxHeight, 'height');
+  near(box(hidden, 'bottom').length.value, expect.undermountBottomWidth, 'bottom width');
+  near(box(hidden, 'bottom').width.value, expect.undermountBottomLength, 'bottom length');
   const beside = made('side');
-  near(beside.fitted.runners[0]?.runner?.length.mm, expect.sideMountLength, 'length');
-  near(beside.fitted.runners[0]?.plan?.outside.mm, expect.sideMountOutsideWidth, 'outside');
-  near(box(beside, 'front').length.mm, expect.sideMountFrontLength, 'front');
-  near(beside.fitted.runners[0]?.plan?.height.mm, expect.sideMountBoxHeight, 'height');
+  near(beside.fitted.runners[0]?.runner?.length.value, expect.sideMountLength, 'length');
+  near(beside.fitted.runners[0]?.plan?.outside.value, expect.sideMountOutsideWidth, 'outside');
+  near(box(beside, 'front').length.value, expect.sideMountFrontLength, 'front');
+  near(beside.fitted.runners[0]?.plan?.height.value, expect.sideMountBoxHeight, 'height');
 });
 
 test('a back on hidden runners is notched at both corners and bored for their hooks, one the mirror of the other', () => {
@@ -99,7 +99,7 @@ test('a back on hidden runners is notched at both corners and bored for their ho
   const back = box(solved, 'back');
   const notches = back.machining.filter((each): each is Extract<Operation, { kind: 'notch' }> => each.kind === 'notch');
   assert.deepEqual(
-    notches.map(({ corner, alongLength, alongWidth }) => [...corner, alongLength.mm, alongWidth.mm]),
+    notches.map(({ corner, alongLength, alongWidth }) => [...corner, alongLength.value, alongWidth.value]),
     [
       ['u0', 'v0', 35, 13],
       ['u1', 'v0', 35, 13],
@@ -107,9 +107,9 @@ test('a back on hidden runners is notched at both corners and bored for their ho
   );
   const [hooks] = holesOf(back, 'hook');
   assert.equal(hooks?.face, 2, 'from the rear');
-  assert.deepEqual([hooks?.offset.mm, hooks?.depth?.mm, hooks?.diameter.mm], [24, 10, 6]);
-  near(hooks?.positions[0]?.mm, 7, 'left hook');
-  near(hooks?.positions[1]?.mm, back.length.mm - 7, 'right hook');
+  assert.deepEqual([hooks?.offset.value, hooks?.depth?.value, hooks?.diameter.value], [24, 10, 6]);
+  near(hooks?.positions[0]?.value, 7, 'left hook');
+  near(hooks?.positions[1]?.value, back.length.value - 7, 'right hook');
   const locks = solved.fittings.filter(({ name }) => name.includes('front lock'));
   assert.deepEqual(
     locks.map(({ name, quantity }) => [name.split(', ')[1], quantity]),
@@ -125,12 +125,12 @@ test('the longest runner that fits is taken; every longer one is refused with wh
   const [fitted] = solved.fitted.runners;
   const { profile, length } = fitted?.runner ?? {};
   assert.ok(profile && length && fitted);
-  const room = fitted.depth.mm - profile.setback - profile.rearClearance;
+  const room = fitted.depth.value - profile.setback - profile.rearClearance;
   for (const each of profile.lengths) {
     if (each > room) {
       const refused = fitted.against.find((one) => one.profile === profile.id && one.length === each);
       assert.match(refused?.why ?? '', /before it and .* behind it come to/, `${each}`);
-    } else assert.ok(each <= length.mm, `${each} would fit and is longer`);
+    } else assert.ok(each <= length.value, `${each} would fit and is longer`);
   }
   assert.match(
     drawer({ drawers: { length: 350 } })
@@ -138,7 +138,7 @@ test('the longest runner that fits is taken; every longer one is refused with wh
       .join() ?? '',
     /a length of 350 mm was decided/,
   );
-  assert.equal(drawer({ drawers: { length: 350 } }).fitted.runners[0]?.runner?.length.mm, 350);
+  assert.equal(drawer({ drawers: { length: 350 } }).fitted.runners[0]?.runner?.length.value, 350);
   assert.equal(
     drawer({ drawers: { choice: 'pell-roller-25' } }).fitted.runners[0]?.runner?.profile.id,
     'pell-roller-25',
@@ -155,8 +155,8 @@ test('behind a frame runners are packed out to its opening, and their screws sta
   const [fitted] = solved.fitted.runners;
   for (const hand of ['left', 'right'] as const) {
     const strip = partOf(solved, `drawer/o1/packing/${hand}`);
-    near(strip.thickness.mm, fitted?.packing[hand].mm ?? 0, hand);
-    assert.ok((fitted?.packing[hand].mm ?? 0) > 5);
+    near(strip.thickness.value, fitted?.packing[hand].value ?? 0, hand);
+    assert.ok((fitted?.packing[hand].value ?? 0) > 5);
     assert.ok(holesOf(strip, 'case').length > 0);
     assert.equal(holesOf(partOf(solved, `side/${hand}`), 'case').length, 0);
     // It lies against the side and ends in line with the opening.
@@ -168,7 +168,7 @@ test('behind a frame runners are packed out to its opening, and their screws sta
 test('wood on wood: the opening less the play, on a frame under it, up to the rail of a frame in front', () => {
   const solved = drawer({ school: 'traditional' });
   const [fitted] = solved.fitted.runners;
-  near(fitted?.plan?.outside.mm, (fitted?.across.mm ?? 0) - 1.5);
+  near(fitted?.plan?.outside.value, (fitted?.across.value ?? 0) - 1.5);
   assert.ok(fitted?.carried);
   const framed = drawer({ school: 'traditional', frame: { fitted: 'fitted' } });
   const runner = partOf(framed, 'drawer/o1/runner/left');
@@ -218,11 +218,11 @@ test('over random cabinets box, runners and play fill the opening, the box runs 
       const low = Math.min(...own.map(({ extent }) => extent.min[0]));
       const high = Math.max(...own.map(({ extent }) => extent.max[0]));
       if (runner?.profile.family === 'side' || runner?.profile.family === 'corner')
-        near(high - low + 2 * runner.profile.thickness + runner.profile.play, across.mm, `${seed}: width`);
+        near(high - low + 2 * runner.profile.thickness + runner.profile.play, across.value, `${seed}: width`);
       if (runner?.profile.family === 'under')
         near(
-          high - low - 2 * partOf(solved, `drawer/${opening}/box/left`).thickness.mm,
-          across.mm - runner.profile.deduction,
+          high - low - 2 * partOf(solved, `drawer/${opening}/box/left`).thickness.value,
+          across.value - runner.profile.deduction,
         );
       // Pulled out by its whole length it passes nothing but its own face; doors before it stand open.
       const room = solved.interiors.compartments.find(({ id }) => id === opening);
@@ -242,14 +242,17 @@ test('over random cabinets box, runners and play fill the opening, the box runs 
       // The runner ends before what is behind it; every hole of it lies in wood of the case, short of the far face.
       for (const part of solved.parts)
         for (const hole of holesOf(part, 'case').filter(({ by }) => by.front === front))
-          for (const { mm } of hole.positions) {
-            const [u, v] = hole.from.startsWith('u') ? [hole.offset.mm, mm] : [mm, hole.offset.mm];
-            assert.ok(u > 3 && u < part.length.mm - 3 && v > 3 && v < part.width.mm - 3, `${seed}: ${part.key}`);
-            assert.ok((hole.depth?.mm ?? 99) <= part.thickness.mm - 2 + 1e-6, `${seed}: ${part.key} bored through`);
+          for (const { value: mm } of hole.positions) {
+            const [u, v] = hole.from.startsWith('u') ? [hole.offset.value, mm] : [mm, hole.offset.value];
+            assert.ok(u > 3 && u < part.length.value - 3 && v > 3 && v < part.width.value - 3, `${seed}: ${part.key}`);
+            assert.ok(
+              (hole.depth?.value ?? 99) <= part.thickness.value - 2 + 1e-6,
+              `${seed}: ${part.key} bored through`,
+            );
             const [, y] = toCabinet(part.placement, u, v, 0);
             const begins =
-              solved.box.mountingPlane.mm + (drawn.inner ? solved.resolved.settings.drawers.doorClearance.mm : 0);
-            assert.ok(y < (runner?.length.mm ?? 0) + begins + 60, `${seed}: beyond the runner`);
+              solved.box.mountingPlane.value + (drawn.inner ? solved.resolved.settings.drawers.doorClearance.value : 0);
+            assert.ok(y < (runner?.length.value ?? 0) + begins + 60, `${seed}: beyond the runner`);
           }
     }
   }
@@ -269,9 +272,11 @@ test('every school of corners has its lengths: between, over the ends, let in, h
   // Boards of 12: L long, Wb wide outside.
   const lengths = (corner: Parameters<typeof boards>[0], more = {}) => {
     const { plan, front, side, back } = boards(corner, more);
-    return [plan.outside.mm - front.length.mm, plan.length.mm - side.length.mm, plan.outside.mm - back.length.mm].map(
-      (less) => Math.round(less * 100) / 100,
-    );
+    return [
+      plan.outside.value - front.length.value,
+      plan.length.value - side.length.value,
+      plan.outside.value - back.length.value,
+    ].map((less) => Math.round(less * 100) / 100);
   };
   assert.deepEqual(lengths('butt'), [24, 0, 24]);
   assert.deepEqual(lengths('dowels'), [24, 0, 24]);
@@ -295,19 +300,19 @@ test('tails and sockets of a corner lie at the same heights, and the lowest cove
         const sockets = other.machining.filter((each) => each.kind === 'dovetails');
         assert.equal(sockets.length, 2);
         for (const { positions, wide } of sockets) {
-          assert.equal(wide.mm, tails[at]?.wide.mm);
+          assert.equal(wide.value, tails[at]?.wide.value);
           const up = other.extent.min[2] - side.extent.min[2];
           assert.deepEqual(
-            positions.map(({ mm }) => Math.round((mm + up) * 1000)),
-            tails[at]?.positions.map(({ mm }) => Math.round(mm * 1000)),
+            positions.map(({ value: mm }) => Math.round((mm + up) * 1000)),
+            tails[at]?.positions.map(({ value: mm }) => Math.round(mm * 1000)),
           );
         }
       }
       const [lowest] = tails[0]?.positions ?? [];
-      const half = (tails[0]?.narrow.mm ?? 0) / 2;
-      assert.ok(lowest && lowest.mm - half < plan.recess.mm && lowest.mm + half > plan.recess.mm + 6);
+      const half = (tails[0]?.narrow.value ?? 0) / 2;
+      assert.ok(lowest && lowest.value - half < plan.recess.value && lowest.value + half > plan.recess.value + 6);
       const groove = side.machining.find((each) => each.kind === 'groove');
-      assert.ok(groove?.kind === 'groove' && (groove.stopped?.start?.mm ?? 0) > 0, 'it does not show at the tails');
+      assert.ok(groove?.kind === 'groove' && (groove.stopped?.start?.value ?? 0) > 0, 'it does not show at the tails');
     }
 });
 
@@ -317,11 +322,11 @@ test('dowels of a corner stand opposite each other and leave wood behind them', 
   const [inFront] = front.machining.filter((each) => each.kind === 'edge holes');
   assert.ok(inSide?.kind === 'holes' && inFront?.kind === 'edge holes');
   assert.deepEqual(
-    inSide.positions.map(({ mm }) => mm),
-    inFront.positions.map(({ mm }) => mm),
+    inSide.positions.map(({ value: mm }) => mm),
+    inFront.positions.map(({ value: mm }) => mm),
   );
-  assert.ok((inSide.depth?.mm ?? 99) <= side.thickness.mm - 4);
-  assert.ok(inSide.diameter.mm <= side.thickness.mm / 2);
+  assert.ok((inSide.depth?.value ?? 99) <= side.thickness.value - 4);
+  assert.ok(inSide.diameter.value <= side.thickness.value / 2);
   assert.ok(inSide.positions.length >= 2);
 });
 
@@ -329,5 +334,5 @@ test('hidden runners under a box with dovetails are let in between its sides, no
   const { back, side } = boards('through', { family: 'under' });
   const cuts = back.machining.filter((each) => each.kind === 'cut-out');
   assert.equal(cuts.length, 2);
-  for (const cut of cuts) assert.equal(cut.kind === 'cut-out' && cut.u.offset.mm, side.thickness.mm);
+  for (const cut of cuts) assert.equal(cut.kind === 'cut-out' && cut.u.offset.value, side.thickness.value);
 });

@@ -52,16 +52,16 @@ export const FROM_SPACER_END = 10;
 export function spacerFor(room: Compartment, hand: Hand, beside: Beside): Spacer | undefined {
   const { resolved, head } = beside;
   const { drawers } = resolved.settings;
-  const atEdge = Math.abs(edgeOf(room.inside.h, hand).mm - edgeOf(room.cell.inside.h, hand).mm) < 0.01;
+  const atEdge = Math.abs(edgeOf(room.inside.h, hand).value - edgeOf(room.cell.inside.h, hand).value) < 0.01;
   if (!atEdge) return undefined;
   const measured = hand === 'left' ? drawers.measuredLeft : drawers.measuredRight;
   const { geometry, table, behind } = reaches(room, hand, beside);
-  const encroachment = measured.mm > 0 ? measured : (table ?? geometry);
-  if (encroachment.mm < 0.1) return undefined;
+  const encroachment = measured.value > 0 ? measured : (table ?? geometry);
+  if (encroachment.value < 0.1) return undefined;
   const need = encroachment.plus(drawers.margin).as(`clear of what stands out, ${hand}`);
   return {
     encroachment,
-    from: measured.mm > 0 ? 'measured' : table ? 'table' : 'geometry',
+    from: measured.value > 0 ? 'measured' : table ? 'table' : 'geometry',
     geometry,
     ...builtUp(need, hand, head),
     behind,
@@ -75,7 +75,7 @@ export function measuredSpacer(
   head: JobHead,
   { settings }: RunnerResolved,
 ): Spacer | undefined {
-  if (measured.mm < 0.1) return undefined;
+  if (measured.value < 0.1) return undefined;
   const need = measured.plus(settings.drawers.margin).as(`clear of what stands out, ${hand}`);
   return {
     encroachment: measured,
@@ -88,7 +88,7 @@ export function measuredSpacer(
 
 /** The build-up of a spacer of the sheet stock of a job. */
 function builtUp(need: Dim, hand: Hand, head: JobHead): Pick<Spacer, 'layers' | 'thickness'> {
-  const layers = buildUp(need.mm, stockOf(head));
+  const layers = buildUp(need.value, stockOf(head));
   const thickness = layers
     .map((layer) => layer.thickness)
     .reduce((sum, each) => sum.plus(each))
@@ -104,12 +104,12 @@ function edgeOf(span: Span, hand: Hand): Dim {
 /** How far a frame, hinges and an open door reach into a room at one side. */
 function reaches(room: Compartment, hand: Hand, { doors, box, strips }: Beside) {
   const strip = strips.find((each) => each.room === room.id);
-  const { low: under, high: over } = strip ?? { low: room.inside.v.low.mm, high: room.inside.v.high.mm };
+  const { low: under, high: over } = strip ?? { low: room.inside.v.low.value, high: room.inside.v.high.value };
   const { clear, inside } = room.cell;
   const inner = edgeOf(inside.h, hand);
   const inwards = hand === 'left' ? 1 : -1;
   const lip =
-    (edgeOf(clear.h, hand).mm - inner.mm) * inwards > 0.1
+    (edgeOf(clear.h, hand).value - inner.value) * inwards > 0.1
       ? (hand === 'left' ? clear.h.low.minus(inner) : inner.minus(clear.h.high)).as('inner lip of the frame')
       : length(0, 'no lip of a frame');
   const all: Dim[] = [lip];
@@ -121,7 +121,7 @@ function reaches(room: Compartment, hand: Hand, { doors, box, strips }: Beside) 
     const turn = turnOf(door, box);
     if (turn) {
       // Its furthest corner: at more than a right angle the one at the hinge.
-      const reach = Math.max(0, ...doorAt(turn.plan, door.stopAngle).map(({ x }) => (x - inner.mm) * inwards));
+      const reach = Math.max(0, ...doorAt(turn.plan, door.stopAngle).map(({ x }) => (x - inner.value) * inwards));
       all.push(
         solved('edge of the open door', reach, 'mm', [inner], `at ${door.stopAngle}°, by its hinge's turning point`),
       );
@@ -133,7 +133,7 @@ function reaches(room: Compartment, hand: Hand, { doors, box, strips }: Beside) 
     // Whichever hinge it passes: drawers one above the other are of one width.
     if (places.length > 0) all.push(fromSheet(chosen.profile, 'body/out', 'hinge, out from the case'));
     const near = places.some(
-      ({ onCase }) => onCase.mm + body.height / 2 > under + 1e-6 && onCase.mm - body.height / 2 < over - 1e-6,
+      ({ onCase }) => onCase.value + body.height / 2 > under + 1e-6 && onCase.value - body.height / 2 < over - 1e-6,
     );
     if (!near) continue;
     behind = box.mountingPlane
@@ -150,17 +150,17 @@ function stockOf({ materials }: JobHead): Layer[] {
   for (const material of materials) {
     if (material.form !== 'sheet') continue;
     const thickness = thicknessOf(material);
-    const known = Math.round(thickness.mm * 100);
+    const known = Math.round(thickness.value * 100);
     if (!found.has(known)) found.set(known, { material, thickness });
   }
-  return [...found.values()].sort((a, b) => b.thickness.mm - a.thickness.mm);
+  return [...found.values()].sort((a, b) => b.thickness.value - a.thickness.value);
 }
 
 /** More layers than this nobody glues up. */
 const MOST_LAYERS = 3;
 
 /** The thinnest build-up that reaches `need` (mm), of as few layers as do; of the thickest alone where three do not. */
-export function buildUp<L extends { readonly thickness: { readonly mm: number } }>(
+export function buildUp<L extends { readonly thickness: { readonly value: number } }>(
   need: number,
   stock: readonly L[],
 ): L[] {
@@ -175,13 +175,13 @@ export function buildUp<L extends { readonly thickness: { readonly mm: number } 
     if (layers.length === MOST_LAYERS) return;
     for (let at = from; at < stock.length; at += 1) {
       const layer = stock[at] as L;
-      grow([...layers, layer], thick + layer.thickness.mm, at);
+      grow([...layers, layer], thick + layer.thickness.value, at);
     }
   };
   grow([], 0, 0);
   const [thickest] = stock;
   if (best) return best.layers;
-  return thickest ? Array.from({ length: Math.ceil(need / thickest.thickness.mm) }, () => thickest) : [];
+  return thickest ? Array.from({ length: Math.ceil(need / thickest.thickness.value) }, () => thickest) : [];
 }
 
 /** The layers of a spacer, about the line of its runner, the thickest at the runner. */
@@ -192,7 +192,7 @@ export function spacerParts(
   { start, run, line }: { start: Dim; run: Dim; line: Dim },
 ): Part[] {
   const key = `drawer/${id}/spacer/${hand}`;
-  const from = spacer.behind && spacer.behind.mm > start.mm ? spacer.behind : start;
+  const from = spacer.behind && spacer.behind.value > start.value ? spacer.behind : start;
   const y = spanBetween(from, start.plus(run).as('rear of the spacer'));
   const z = stripHeight(line, inside.v);
   // From the case inwards the thinnest first: what carries the runner has to hold its screws.

@@ -19,7 +19,7 @@ function over(solved: SolvedCabinet, id: string): number {
   const bottom = solved.parts.find(({ key }) => key === `drawer/${id}/box/bottom`);
   const cell = solved.face.ok ? solved.face.cells.find(({ opening }) => opening.id === id) : undefined;
   assert.ok(bottom && cell);
-  return Math.min(cell.clear.v.high.mm, cell.inside.v.high.mm) - bottom.extent.max[2];
+  return Math.min(cell.clear.v.high.value, cell.inside.v.high.value) - bottom.extent.max[2];
 }
 
 test('heights by what goes in leave that much over each bottom and 5 more, the rest goes to the last', () => {
@@ -71,7 +71,7 @@ test('boxes in whole steps: all but the last come out so, none higher than it wa
   const act = heightsBySides(before.face, before.fitted.runners, 'c', 32);
   assert.ok(act);
   applyEdits(job, act.edits);
-  const heights = (solved: SolvedCabinet) => solved.fitted.runners.map(({ plan }) => plan?.height.mm ?? 0);
+  const heights = (solved: SolvedCabinet) => solved.fitted.runners.map(({ plan }) => plan?.height.value ?? 0);
   const [was, is] = [heights(before), heights(only(job))];
   for (const [at, height] of is.slice(0, -1).entries()) {
     assert.ok(Math.abs(height / 32 - Math.round(height / 32)) < 1e-6, `${height}`);
@@ -81,7 +81,7 @@ test('boxes in whole steps: all but the last come out so, none higher than it wa
 
 test('a weight that was said is what the runners have to carry', () => {
   const said = only(chest([drawer('a', { weight: 44 }), drawer('b')]));
-  assert.equal(said.fitted.runners[0]?.runner?.contents.mm, 44);
+  assert.equal(said.fitted.runners[0]?.runner?.contents.value, 44);
   const heavy = only(chest([drawer('a', { weight: 200 }), drawer('b')]));
   assert.ok(heavy.findings.some(({ rule }) => rule === 'drawers/overloaded'));
 });

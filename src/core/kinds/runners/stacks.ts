@@ -40,8 +40,8 @@ export function heightsByContents(
     const cell = face.cells.find((each) => each.opening.id === id);
     if (!drawer?.plan || drawer.contents?.height === undefined || !cell) return [];
     const bottom = parts.find(({ key }) => key === `drawer/${id}/box/bottom`);
-    const lacks = drawer.contents.height + ABOVE_CONTENTS - roomOver(drawer.plan, bottom?.thickness).mm;
-    return [[id, Math.ceil((cell.sized.mm + lacks) / STEP - 1e-6) * STEP]];
+    const lacks = drawer.contents.height + ABOVE_CONTENTS - roomOver(drawer.plan, bottom?.thickness).value;
+    return [[id, Math.ceil((cell.sized.value + lacks) / STEP - 1e-6) * STEP]];
   });
   if (sizes.length === 0) return undefined;
   return { label: 'Heights by what goes in', edits: sized(stack, new Map(sizes)) };
@@ -52,7 +52,7 @@ const SIDE_STEP = { mm: 32, in: inches(1) } as const;
 
 /** The steps in which boxes are high: the shop's, else 32 mm or an inch. */
 export function sideStep({ drawers }: RunnerResolved['settings'], unit: LengthUnit): number {
-  return drawers.heightStep.mm > 0 ? drawers.heightStep.mm : SIDE_STEP[unit];
+  return drawers.heightStep.value > 0 ? drawers.heightStep.value : SIDE_STEP[unit];
 }
 
 /**
@@ -73,8 +73,8 @@ export function heightsBySides(
   });
   if (!stack || found.length < 2 || step <= 0) return undefined;
   const sizes = found.slice(0, -1).map(({ id, cell, plan }: { id: string; cell: Cell; plan: BoxPlan }) => {
-    const wanted = Math.max(1, Math.floor(plan.height.mm / step + 1e-6)) * step;
-    return [id, cell.sized.mm + wanted - plan.height.mm] as const;
+    const wanted = Math.max(1, Math.floor(plan.height.value / step + 1e-6)) * step;
+    return [id, cell.sized.value + wanted - plan.height.value] as const;
   });
   return { label: 'Boxes in whole steps', edits: sized(stack, new Map(sizes)) };
 }

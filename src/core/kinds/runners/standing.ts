@@ -119,14 +119,14 @@ function trayIn(
     const spacer = spacers[hand];
     return spacer ? [spacerParts(room, hand, spacer, { start, run, line })] : [];
   });
-  const holes = holesAlong(profile, profile.holes, run.mm, 0);
+  const holes = holesAlong(profile, profile.holes, run.value, 0);
   const operations = [
     ...made.flatMap((layers) => {
       const carrier = layers.at(-1);
       if (!carrier) return [];
       const places = holes
         .map((hole) => start.plus(hole).as('hole behind the front edge of the cabinet'))
-        .filter(({ mm }) => mm >= carrier.extent.min[1] + FROM_SPACER_END);
+        .filter(({ value: mm }) => mm >= carrier.extent.min[1] + FROM_SPACER_END);
       return [[carrier.key, bored(carrier, 1, line, places, { profile, front: `drawer/${id}/box/front` })] as const];
     }),
     ...families[profile.family].onBox(profile, box, run),
@@ -154,7 +154,7 @@ function trayIn(
             {
               name: 'Screws: spacers',
               group: 'fasteners' as const,
-              quantity: made.length * (run.mm > LONG ? 5 : 4),
+              quantity: made.length * (run.value > LONG ? 5 : 4),
               note: 'up to spacer and side less 3',
             },
           ]

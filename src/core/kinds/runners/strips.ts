@@ -18,17 +18,17 @@ export function runnerStrips(
   const decided = settings.drawers.choice.value;
   const lines = library
     .filter(({ id, family, stock }) => (decided === 'none' ? family === own && stock : id === decided))
-    .map((profile) => families[profile.family].line(profile).mm);
+    .map((profile) => families[profile.family].line(profile).value);
   if (lines.length === 0) return [];
   const [lowest, highest] = [Math.min(...lines), Math.max(...lines)];
   return run.map(({ id, cell, inside: { v } }) => {
-    const floor = Math.max(v.low.mm, cell.clear.v.low.mm);
+    const floor = Math.max(v.low.value, cell.clear.v.low.value);
     return {
       by: 'runners',
       opening: cell.opening.id,
       room: id,
-      low: Math.max(v.low.mm, floor + lowest - HALF_STRIP) - CLEAR_OF_HINGE,
-      high: Math.min(v.high.mm, floor + highest + HALF_STRIP) + CLEAR_OF_HINGE,
+      low: Math.max(v.low.value, floor + lowest - HALF_STRIP) - CLEAR_OF_HINGE,
+      high: Math.min(v.high.value, floor + highest + HALF_STRIP) + CLEAR_OF_HINGE,
     };
   });
 }

@@ -48,14 +48,14 @@ test('worked case: a tray behind a pair of doors, spacers built up from the stoc
   const [solved] = solve(job).cabinets;
   const [tray] = solved?.fitted.runners ?? [];
   for (const hand of ['left', 'right'] as const) {
-    near(tray?.spacers?.[hand]?.thickness.mm, expect.spacer, `spacer, ${hand}`);
+    near(tray?.spacers?.[hand]?.thickness.value, expect.spacer, `spacer, ${hand}`);
     assert.deepEqual(
-      tray?.spacers?.[hand]?.layers.map(({ thickness }) => thickness.mm),
+      tray?.spacers?.[hand]?.layers.map(({ thickness }) => thickness.value),
       expect.spacerLayers,
     );
     assert.equal(tray?.spacers?.[hand]?.from, 'measured');
   }
-  near(tray?.plan?.outside.mm, expect.trayWidth, 'width of the tray');
+  near(tray?.plan?.outside.value, expect.trayWidth, 'width of the tray');
 });
 
 test('the build-up is the thinnest there is, of as few layers as reach it: every one tried', () => {
@@ -67,12 +67,12 @@ test('the build-up is the thinnest there is, of as few layers as reach it: every
         { minLength: 1, maxLength: 4 },
       ),
       (need, thicknesses) => {
-        const stock = [...thicknesses].sort((a, b) => b - a).map((mm) => ({ thickness: { mm } }));
+        const stock = [...thicknesses].sort((a, b) => b - a).map((mm) => ({ thickness: { value: mm } }));
         const all: number[][] = [];
         for (const a of [0, ...thicknesses])
           for (const b of [0, ...thicknesses]) for (const c of [0, ...thicknesses]) all.push([a, b, c]);
         const sums = all.map((each) => each.reduce((sum, mm) => sum + mm, 0)).filter((sum) => sum >= need - 1e-6);
-        const built = buildUp(need, stock).reduce((sum, { thickness }) => sum + thickness.mm, 0);
+        const built = buildUp(need, stock).reduce((sum, { thickness }) => sum + thickness.value, 0);
         assert.ok(built >= need - 1e-6);
         if (sums.length > 0) near(built, Math.min(...sums), `for ${need} of ${thicknesses}`, 1e-6);
       },
@@ -121,43 +121,46 @@ test('a tray runs out between the open doors and past the hinges, in every way f
         for (const chosen of doors)
           if (chosen?.kind === 'concealed') {
             const { low, high } = solved.interiors.compartments[0]?.cell.inside.h ?? {
-              low: { mm: 0 },
-              high: { mm: 0 },
+              low: { value: 0 },
+              high: { value: 0 },
             };
-            assert.ok((left?.min[0] ?? 0) - low.mm >= chosen.profile.body.out, 'past the hinge at the left');
-            assert.ok(high.mm - (right?.max[0] ?? 0) >= chosen.profile.body.out, 'and at the right');
+            assert.ok((left?.min[0] ?? 0) - low.value >= chosen.profile.body.out, 'past the hinge at the left');
+            assert.ok(high.value - (right?.max[0] ?? 0) >= chosen.profile.body.out, 'and at the right');
           }
         const spacer = solved.parts.filter(({ key }) => key.startsWith(`drawer/${id}/spacer/left`));
         assert.ok(spacer.length > 0, 'a spacer carries the runner');
-        const total = spacer.reduce((sum, { thickness }) => sum + thickness.mm, 0);
-        near(solved.fitted.runners.find(({ opening }) => opening === id)?.packing.left.mm, total, 'its layers');
+        const total = spacer.reduce((sum, { thickness }) => sum + thickness.value, 0);
+        near(solved.fitted.runners.find(({ opening }) => opening === id)?.packing.left.value, total, 'its layers');
       }
     }
 });
 
 test('spacer, runner, box, runner and spacer fill the room, and sticks are cut from the top tray down', () => {
   const solved = behind('tray');
-  const inside = solved.interiors.compartments[0]?.inside.h.size.mm ?? 0;
+  const inside = solved.interiors.compartments[0]?.inside.h.size.value ?? 0;
   const heights = solved.fitted.runners.map((tray) => {
     const profile = tray.runner?.profile;
     assert.ok(profile && profile.family === 'side' && tray.plan && tray.spacers?.left && tray.spacers.right);
     const { left, right } = tray.spacers;
-    near(left.thickness.mm + right.thickness.mm + 2 * profile.thickness + profile.play + tray.plan.outside.mm, inside);
-    return left.underside?.mm ?? Number.NaN;
+    near(
+      left.thickness.value + right.thickness.value + 2 * profile.thickness + profile.play + tray.plan.outside.value,
+      inside,
+    );
+    return left.underside?.value ?? Number.NaN;
   });
   assert.ok((heights[0] ?? 0) > (heights[1] ?? 0), 'the upper tray has the longer stick');
   const [lower] = solved.parts.filter(({ key }) => key.startsWith('drawer/t2/spacer/left'));
-  near(heights[1], (lower?.extent.min[2] ?? 0) - solved.box.bottomTop.mm, 'from the floor of the cabinet');
+  near(heights[1], (lower?.extent.min[2] ?? 0) - solved.box.bottomTop.value, 'from the floor of the cabinet');
 });
 
 test('a tray has sides of 60 or a tenth of its width, an inner drawer leaves room for a hand', () => {
   const wide = behind('tray', {}, { width: 1000 });
   const [tray] = wide.fitted.runners;
-  near(tray?.plan?.height.mm, Math.max(60, (tray?.across.mm ?? 0) / 10), 'a wide one');
+  near(tray?.plan?.height.value, Math.max(60, (tray?.across.value ?? 0) / 10), 'a wide one');
   const [narrow] = behind('tray', {}, { width: 500 }).fitted.runners;
-  near(narrow?.plan?.height.mm, 60, 'a narrow one');
+  near(narrow?.plan?.height.value, 60, 'a narrow one');
   const inner = behind('drawer', { drawers: { mostHeight: 2000, handRoom: 45 } });
-  for (const { plan } of inner.fitted.runners) near(plan?.free.mm, 45, 'over an inner drawer');
+  for (const { plan } of inner.fitted.runners) near(plan?.free.value, 45, 'over an inner drawer');
 });
 
 test('in an open bay and beside a partition nothing stands out, and no spacer is made', () => {

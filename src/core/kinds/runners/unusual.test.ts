@@ -38,9 +38,9 @@ test('a tall pull-out takes the side rule, stands on its third runner, and is as
   assert.equal(high?.runner?.profile.id, 'dunmore-tower-60');
   assert.ok(high.plan && high.runner.profile.family === 'tall');
   const { thickness, play, under, clearAbove, clearBelow } = high.runner.profile;
-  assert.ok(Math.abs(high.plan.outside.mm - (high.across.mm - 2 * thickness - play)) < 1e-9);
-  assert.ok(Math.abs(high.plan.above.mm - under.thickness - clearBelow) < 1e-9);
-  assert.ok(Math.abs(high.plan.free.mm - clearAbove) < 1e-9);
+  assert.ok(Math.abs(high.plan.outside.value - (high.across.value - 2 * thickness - play)) < 1e-9);
+  assert.ok(Math.abs(high.plan.above.value - under.thickness - clearBelow) < 1e-9);
+  assert.ok(Math.abs(high.plan.free.value - clearAbove) < 1e-9);
 });
 
 test('its third runner is screwed to a strip of the box and to what lies under it, in one line', () => {
@@ -52,7 +52,7 @@ test('its third runner is screwed to a strip of the box and to what lies under i
   const [hole] = own;
   assert.ok(hole?.kind === 'holes');
   const middle = (strip.extent.min[0] + strip.extent.max[0]) / 2;
-  assert.ok(Math.abs(floor.extent.min[0] + hole.offset.mm - middle) < 0.01);
+  assert.ok(Math.abs(floor.extent.min[0] + hole.offset.value - middle) < 0.01);
   assert.ok(strip.machining.some(({ kind }) => kind === 'holes'));
   assert.ok(partOf(cabinet, 'divider/o1').machining.some(({ reason }) => reason.startsWith('third runner')));
 });
@@ -70,7 +70,7 @@ test('behind a frame the third runner is packed up to the rail; nothing shares s
     assert.equal(assemblyOf(cabinet.parts).stuck, undefined);
     const packed = cabinet.parts.find(({ key }) => key === 'drawer/o2/packing/under');
     assert.equal(packed !== undefined, 'school' in settings);
-    if (packed) assert.ok(Math.abs(packed.thickness.mm - 12) < 0.01, 'by as much as the lip stands above the floor');
+    if (packed) assert.ok(Math.abs(packed.thickness.value - 12) < 0.01, 'by as much as the lip stands above the floor');
   }
 });
 
@@ -105,7 +105,7 @@ const vanity = (settings: Settings = {}, zone: Zone = pipe) =>
 test('a drawer goes round a trap by as much as is kept clear, and its runners are as long as without it', () => {
   const cabinet = vanity({ drawers: { round: 'u', roundBy: 15 } });
   const short = vanity({ drawers: { round: 'short' } });
-  const length = (each: SolvedCabinet) => each.fitted.runners[0]?.runner?.length.mm ?? 0;
+  const length = (each: SolvedCabinet) => each.fitted.runners[0]?.runner?.length.value ?? 0;
   assert.ok(length(cabinet) > length(short));
   const [left, right, middle] = ['wall/left', 'wall/right', 'middle'].map((key) =>
     partOf(cabinet, `drawer/o1/box/${key}`),

@@ -17,8 +17,8 @@ export function woodenPlan(room: DrawerRoom, { settings, materials }: RunnerReso
     .times(quantity(material.form === 'solid' ? material.movement : 0, 'plain', `movement of ${material.name}`))
     .times(movement.moistureChange)
     .as('swelling of the sides');
-  const fits = swell.mm > 0 ? most.minus(swell) : most;
-  const height = (fits.mm > drawers.mostHeight.mm ? drawers.mostHeight : fits).as('box height');
+  const fits = swell.value > 0 ? most.minus(swell) : most;
+  const height = (fits.value > drawers.mostHeight.value ? drawers.mostHeight : fits).as('box height');
   return {
     outside,
     inside: outside.minus(thickness.times(plain(2, 'sides'))).as('box width, inside'),
@@ -39,11 +39,11 @@ const GUIDE = length(20, 'guide above the floor of the opening');
 /** What a wooden box slides on: what lies highest under its opening, from side to side. */
 export function runsOn({ up, across }: DrawerRoom, parts: readonly Part[], depth: Dim): Part | undefined {
   const under = parts.filter(({ extent: { min, max }, placement, piece, role }) => {
-    if (placement.w[1] !== 'z' || max[2] > up.low.mm + 0.01 || max[2] < up.low.mm - MOST_RISE) return false;
+    if (placement.w[1] !== 'z' || max[2] > up.low.value + 0.01 || max[2] < up.low.value - MOST_RISE) return false;
     if (piece?.kind === 'cross' || piece?.where === 'rear') return false;
     // A frame carries the whole of a box; a stretcher only its front.
-    if (role !== 'web' && max[1] < depth.mm * 0.6) return false;
-    return min[0] < across.low.mm + 1 && max[0] > across.high.mm - 1;
+    if (role !== 'web' && max[1] < depth.value * 0.6) return false;
+    return min[0] < across.low.value + 1 && max[0] > across.high.value - 1;
   });
   return under.sort((a, b) => b.extent.max[2] - a.extent.max[2])[0];
 }
@@ -59,17 +59,17 @@ function kickerOver({ up, inside, across }: DrawerRoom, parts: readonly Part[]):
         placement.w[1] === 'z' &&
         piece?.kind !== 'cross' &&
         piece?.where !== 'rear' &&
-        min[2] > up.high.mm - 0.01 &&
-        min[2] < up.high.mm + MOST_RISE &&
-        min[0] < across.low.mm + RUNNER.mm &&
-        max[0] > across.high.mm - RUNNER.mm,
+        min[2] > up.high.value - 0.01 &&
+        min[2] < up.high.value + MOST_RISE &&
+        min[0] < across.low.value + RUNNER.value &&
+        max[0] > across.high.value - RUNNER.value,
     )
     .sort((a, b) => a.extent.min[2] - b.extent.min[2]);
   const [lowest] = over;
-  if (!lowest || inside.v.high.mm - up.high.mm <= LEAST_PACKING) return undefined;
+  if (!lowest || inside.v.high.value - up.high.value <= LEAST_PACKING) return undefined;
   const ceiling = spanAlong(lowest, 2).low;
   const span = spanBetween(up.high, ceiling);
-  return span.size.mm > LEAST_PACKING ? span : undefined;
+  return span.size.value > LEAST_PACKING ? span : undefined;
 }
 
 /**
@@ -85,7 +85,7 @@ export function runnersAndGuides(
 ): Part[] {
   const floor = spanAlong(under, 2).high;
   const rise = room.up.low.minus(floor).as('runner up to the opening');
-  const from = room.begins.mm > 0 ? room.begins : length(0, 'front of the case');
+  const from = room.begins.value > 0 ? room.begins : length(0, 'front of the case');
   const y = spanBetween(from, room.begins.plus(plan.length).as('rear of the box'));
   const kicker = kickerOver(room, parts);
   const make = (what: 'runner' | 'guide' | 'kicker', hand: 'left' | 'right', x: Span, z: Span) =>
@@ -104,7 +104,7 @@ export function runnersAndGuides(
     const left = hand === 'left';
     const packing = room.packing[hand];
     const raised =
-      rise.mm > LEAST_PACKING
+      rise.value > LEAST_PACKING
         ? [
             make(
               'runner',
@@ -117,7 +117,7 @@ export function runnersAndGuides(
     const kept = kicker
       ? [make('kicker', hand, left ? spanFrom(room.across.low, RUNNER) : spanTo(room.across.high, RUNNER), kicker)]
       : [];
-    if (packing.mm <= LEAST_PACKING) return [...raised, ...kept];
+    if (packing.value <= LEAST_PACKING) return [...raised, ...kept];
     const { inside } = room;
     const x = left
       ? { low: inside.h.low, high: room.across.low, size: packing }

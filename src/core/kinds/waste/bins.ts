@@ -150,12 +150,13 @@ function choose(
 
   function whyNot({ id, width, height, depth: needed }: WasteProfile): Pick<Against, 'why' | 'unasked'> | undefined {
     if (decided !== 'none' && id !== decided) return { why: 'another one was decided', unasked: true };
-    if (across.size.mm < width.from - 1e-6)
-      return { why: `wants an opening from ${show(width.from)} wide; there are ${show(across.size.mm)}` };
-    if (across.size.mm > width.to + 1e-6)
-      return { why: `spans openings up to ${show(width.to)} wide; this is ${show(across.size.mm)}` };
-    if (up.size.mm < height - 1e-6) return { why: `wants ${show(height)} in height; there are ${show(up.size.mm)}` };
-    if (depth.mm < needed - 1e-6) return { why: `wants ${show(needed)} in depth; there are ${show(depth.mm)}` };
+    if (across.size.value < width.from - 1e-6)
+      return { why: `wants an opening from ${show(width.from)} wide; there are ${show(across.size.value)}` };
+    if (across.size.value > width.to + 1e-6)
+      return { why: `spans openings up to ${show(width.to)} wide; this is ${show(across.size.value)}` };
+    if (up.size.value < height - 1e-6)
+      return { why: `wants ${show(height)} in height; there are ${show(up.size.value)}` };
+    if (depth.value < needed - 1e-6) return { why: `wants ${show(needed)} in depth; there are ${show(depth.value)}` };
     return undefined;
   }
 }
@@ -165,7 +166,7 @@ function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: WasteCont
   const line = room.up.low
     .plus(fromSheet(profile, 'line', 'screw line above the floor of the opening'))
     .as('screw line of the bins');
-  const start = room.plane.mm === 0 ? length(0, 'plane of the fronts') : room.plane;
+  const start = room.plane.value === 0 ? length(0, 'plane of the fronts') : room.plane;
   const run = fromSheet(profile, 'depth', 'depth of the bins');
   const packing: Part[] = [];
   const operations: (readonly [string, Operation])[] = [];
@@ -173,7 +174,7 @@ function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: WasteCont
     const upright = room.uprights[hand];
     if (!upright) continue;
     const spacer = room.spacers?.[hand];
-    const packed = spacer !== undefined || room.packing[hand].mm > LEAST_PACKING;
+    const packed = spacer !== undefined || room.packing[hand].value > LEAST_PACKING;
     const strips = spacer
       ? spacerParts(room, hand, spacer, { start, run, line })
       : packed
@@ -182,7 +183,7 @@ function onCase(room: DrawerRoom, profile: WasteProfile, { resolved }: WasteCont
     packing.push(...strips);
     const carrier = strips.at(-1) ?? upright;
     const foremost = packed ? carrier.extent.min[1] + FROM_SPACER_END : Number.NEGATIVE_INFINITY;
-    const bored = profile.holes.filter((hole) => start.mm + hole >= foremost);
+    const bored = profile.holes.filter((hole) => start.value + hole >= foremost);
     const turned = carrier.placement.u.endsWith('z');
     const [across, along] = turned ? (['u0', 'v0'] as const) : (['v0', 'u0'] as const);
     operations.push([
@@ -217,8 +218,8 @@ function onFronts(
   return [front.h.low.plus(left), front.h.high.minus(right)].flatMap((x) =>
     front.parts.flatMap((part): (readonly [string, Operation])[] => {
       const { min, max } = part.extent;
-      const inside = heights.filter(({ mm }) => mm > min[2] && mm < max[2]);
-      if (x.mm <= min[0] || x.mm >= max[0] || inside.length === 0) return [];
+      const inside = heights.filter(({ value: mm }) => mm > min[2] && mm < max[2]);
+      if (x.value <= min[0] || x.value >= max[0] || inside.length === 0) return [];
       const upright = part.placement.u.endsWith('z');
       const common = {
         kind: 'holes',
@@ -254,8 +255,8 @@ function roomTaken(
     name: front ? `the bins of ${name}` : name,
     ...(front ? { front: front.key } : {}),
     extent: {
-      min: [across.low.mm, plane.mm, up.low.mm],
-      max: [across.high.mm, plane.mm + profile.depth, up.low.mm + profile.height],
+      min: [across.low.value, plane.value, up.low.value],
+      max: [across.high.value, plane.value + profile.depth, up.low.value + profile.height],
     },
   };
 }

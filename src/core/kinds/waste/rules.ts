@@ -70,16 +70,16 @@ const offCentre: WasteRule = {
     fitted.waste.flatMap(({ name, front, profile, overlay }): FindingDraft[] => {
       if (!profile || !overlay) return [];
       const { left, right, lower, upper } = overlay;
-      const apart = (one: Dim, other: Dim) => Math.abs(one.mm - other.mm) > CENTRED;
+      const apart = (one: Dim, other: Dim) => Math.abs(one.value - other.value) > CENTRED;
       const [askew, off] = [apart(left, right), apart(lower, upper)];
       if (!askew && !off) return [];
       const laps = [
-        ...(askew ? [`${show(left.mm)} at the left and ${show(right.mm)} at the right`] : []),
-        ...(off ? [`${show(lower.mm)} below and ${show(upper.mm)} above`] : []),
+        ...(askew ? [`${show(left.value)} at the left and ${show(right.value)} at the right`] : []),
+        ...(off ? [`${show(lower.value)} below and ${show(upper.value)} above`] : []),
       ];
       const set = askew
         ? 'askew'
-        : `${show(Math.abs(lower.mm - upper.mm) / 2)} too ${lower.mm > upper.mm ? 'low' : 'high'}`;
+        : `${show(Math.abs(lower.value - upper.value) / 2)} too ${lower.value > upper.value ? 'low' : 'high'}`;
       return [
         {
           severity: askew ? 'warn' : 'note',

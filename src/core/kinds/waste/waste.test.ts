@@ -15,9 +15,9 @@ function holes(solved: SolvedCabinet, key: string): number[][] {
   return part.machining
     .filter((each): each is Holes => each.kind === 'holes' && each.by.kind === 'waste')
     .flatMap(({ positions, offset, face, from }) =>
-      positions.map(({ mm }) => {
-        const [u, v] = from.startsWith('u') ? [offset.mm, mm] : [mm, offset.mm];
-        return [...toCabinet(part.placement, u, v, face === 1 ? 0 : part.thickness.mm)];
+      positions.map(({ value: mm }) => {
+        const [u, v] = from.startsWith('u') ? [offset.value, mm] : [mm, offset.value];
+        return [...toCabinet(part.placement, u, v, face === 1 ? 0 : part.thickness.value)];
       }),
     );
 }
@@ -54,10 +54,10 @@ test('brackets stand as far from the opening on both sides, however the front la
     const across = [...new Set(found.map(([x]) => Math.round((x ?? 0) * 1000) / 1000))].sort((a, b) => a - b);
     assert.equal(across.length, 2);
     const [left = 0, right = 0] = across;
-    assert.ok(Math.abs(left - face.clear.h.low.mm - 21) < 0.01, 'the base of the bracket into the opening, left');
-    assert.ok(Math.abs(face.clear.h.high.mm - right - 21) < 0.01, 'and right');
+    assert.ok(Math.abs(left - face.clear.h.low.value - 21) < 0.01, 'the base of the bracket into the opening, left');
+    assert.ok(Math.abs(face.clear.h.high.value - right - 21) < 0.01, 'and right');
     const low = Math.min(...found.map(([, , z]) => z ?? 0));
-    assert.ok(Math.abs(low - face.clear.v.low.mm - 88) < 0.01, 'above the floor of the opening');
+    assert.ok(Math.abs(low - face.clear.v.low.value - 88) < 0.01, 'above the floor of the opening');
     assert.ok(
       found.every(([, y]) => Math.abs((y ?? 0) - front.extent.max[1]) < 0.01),
       'in its back',

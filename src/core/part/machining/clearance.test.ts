@@ -172,7 +172,7 @@ test('a cabinet without a machining finding has no two operations closer than th
       for (const part of solved.parts) {
         const clashes = findClashes(
           [...part.machining, ...(solved.screwLines.get(part.key) ?? [])],
-          { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm },
+          { length: part.length.value, width: part.width.value, thickness: part.thickness.value },
           2,
         );
         assert.equal(clashes.length > 0, said.has(part.key), part.key);

@@ -111,9 +111,9 @@ export function holesNearEdges(
     const { from, offset, positions, diameter } = operation;
     const along = from.startsWith('u') ? size.width : size.length;
     const across = from.startsWith('u') ? size.length : size.width;
-    let left = Math.min(offset.mm, across - offset.mm);
-    for (const { mm } of positions) left = Math.min(left, mm, along - mm);
-    left -= diameter.mm / 2;
+    let left = Math.min(offset.value, across - offset.value);
+    for (const { value: mm } of positions) left = Math.min(left, mm, along - mm);
+    left -= diameter.value / 2;
     return left < skin - 1e-6 ? [{ operation, left }] : [];
   });
 }

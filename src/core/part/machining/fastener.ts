@@ -64,13 +64,13 @@ export const AS_MUCH = 0.5;
 
 /** The longest screw that is sold and no longer than this, where lengths come in steps. */
 export function soldUpTo(most: Dim, step: Dim): Dim {
-  const mm = Math.floor((most.mm + 1e-6) / step.mm) * step.mm;
+  const mm = Math.floor((most.value + 1e-6) / step.value) * step.value;
   return solved('screw length', mm, 'mm', [most, step], 'the longest that is sold and no longer');
 }
 
 /** The shortest screw that is sold and as long as this. */
 export function soldFrom(least: Dim, step: Dim): Dim {
-  const mm = Math.ceil((least.mm - AS_MUCH) / step.mm) * step.mm;
+  const mm = Math.ceil((least.value - AS_MUCH) / step.value) * step.value;
   return solved('screw length', mm, 'mm', [least, step], 'the shortest that is sold and as long');
 }
 
@@ -86,7 +86,7 @@ const SHORT_OF_FACE = length(3, 'short of the far side');
 export function longestIn(before: Dim, room: Dim, step: Dim): Dim {
   const most = before.plus(room).minus(SHORT_OF_FACE);
   const sold = soldUpTo(most, step);
-  return sold.mm - before.mm < LEAST_HOLD ? most.as('screw, shortened') : sold;
+  return sold.value - before.value < LEAST_HOLD ? most.as('screw, shortened') : sold;
 }
 
 /** Lengths pocket screws are sold in (in); where screws come by whole millimetres they are called by the nearest. */
@@ -103,10 +103,10 @@ export function pocketScrew(
   into: string,
   inEdge = false,
 ): Fastens {
-  const off = (long: number) => Math.abs(long - thickness.mm - reach.mm);
-  const fitting = POCKET_SCREWS.filter((long) => long <= 2 * thickness.mm - SHORT_OF_FACE.mm);
+  const off = (long: number) => Math.abs(long - thickness.value - reach.value);
+  const fitting = POCKET_SCREWS.filter((long) => long <= 2 * thickness.value - SHORT_OF_FACE.value);
   const nearest = fitting.reduce((best, each) => (off(each) < off(best) ? each : best), POCKET_SCREWS[0] ?? 0);
-  const called = Number.isInteger(screwStep.mm) ? Math.round(nearest) : nearest;
+  const called = Number.isInteger(screwStep.value) ? Math.round(nearest) : nearest;
   const size = { length: length(called, 'pocket screw') };
   return { kind: 'pocket screw', use: CONSTRUCTION, size, into, reach, inEdge };
 }

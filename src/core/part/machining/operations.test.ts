@@ -25,7 +25,7 @@ const found: Found[] = [];
 for (let seed = 0; seed < 260; seed += 1)
   for (const { parts } of solve(jobWith(buildable(seed).decisions)).cabinets)
     for (const part of parts)
-      if (Math.min(part.length.mm, part.width.mm, part.thickness.mm) > 1)
+      if (Math.min(part.length.value, part.width.value, part.thickness.value) > 1)
         for (const operation of part.machining) found.push({ part, operation });
 
 type Box = { low: number[]; high: number[] };
@@ -116,7 +116,7 @@ test('an operation is drawn where it is, from its own face unless it goes throug
       // What enters a face begins at it: face 1 lies at 0, face 2 at the thickness.
       assert.ok(Math.abs((face === 1 ? low : high) - (face === 1 ? 0 : size.thickness)) < 1e-6, what);
       if ('depth' in operation && operation.depth)
-        assert.ok(Math.abs(high - low - operation.depth.mm) < 1e-6, `${what}: ${high - low} deep`);
+        assert.ok(Math.abs(high - low - operation.depth.value) < 1e-6, `${what}: ${high - low} deep`);
     }
   }
 });
@@ -191,10 +191,10 @@ test('a line of holes lies its offset from its edge, each hole at its place alon
     const end = from[0] === 'u' ? size.length : size.width;
     spacesOf(operation, size).forEach(({ low, high }, at) => {
       const middle = [0, 1].map((axis) => ((low[axis] as number) + (high[axis] as number)) / 2);
-      const line = from[1] === '0' ? offset.mm : end - offset.mm;
+      const line = from[1] === '0' ? offset.value : end - offset.value;
       assert.ok(Math.abs((middle[across] as number) - line) < 1e-6, `${part.key}, ${operation.reason}`);
-      assert.ok(Math.abs((middle[along] as number) - (positions[at]?.mm ?? Number.NaN)) < 1e-6);
-      assert.ok(Math.abs((high[0] as number) - (low[0] as number) - diameter.mm) < 1e-6);
+      assert.ok(Math.abs((middle[along] as number) - (positions[at]?.value ?? Number.NaN)) < 1e-6);
+      assert.ok(Math.abs((high[0] as number) - (low[0] as number) - diameter.value) < 1e-6);
     });
   }
   assert.ok(lines > 500, `${lines} lines`);

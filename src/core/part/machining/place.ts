@@ -44,7 +44,7 @@ export interface Stopped {
 /** Such a strip, stopped short at its ends. */
 export function stoppedStrip(size: PartSize, from: EdgeReference, [near, far]: Run, stopped: Stopped = {}): [Run, Run] {
   const [u, v] = strip(size, from, near, far);
-  const less = ([low, high]: Run): Run => [low + (stopped.start?.mm ?? 0), high - (stopped.end?.mm ?? 0)];
+  const less = ([low, high]: Run): Run => [low + (stopped.start?.value ?? 0), high - (stopped.end?.value ?? 0)];
   return isEnd(from) ? [u, less(v)] : [less(u), v];
 }
 
@@ -56,8 +56,8 @@ export function stopsOf(stopped: Stopped | undefined): { readonly further?: read
 /** What is said of a stopped cut in a list: " stopped 10 from its start". */
 export function stopWords(stopped: Stopped | undefined, show: (mm: number) => string): string {
   const at = [
-    ...(stopped?.start ? [`${show(stopped.start.mm)} from its start`] : []),
-    ...(stopped?.end ? [`${show(stopped.end.mm)} from its end`] : []),
+    ...(stopped?.start ? [`${show(stopped.start.value)} from its start`] : []),
+    ...(stopped?.end ? [`${show(stopped.end.value)} from its end`] : []),
   ];
   return at.length > 0 ? `, stopped ${at.join(' and ')}` : '';
 }
@@ -84,7 +84,7 @@ export function patches(
   half: number,
 ): PlanBounds {
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const { mm } of positions) {
+  for (const { value: mm } of positions) {
     if (mm < low) low = mm;
     if (mm > high) high = mm;
   }
@@ -116,7 +116,7 @@ export function sunk<T extends AnyOperation & { readonly face: Face; readonly de
 ) {
   const runs = (operation: T, size: PartSize): [Run, Run, Run] => [
     ...lies(operation, size),
-    into(size, operation.face, operation.depth.mm),
+    into(size, operation.face, operation.depth.value),
   ];
   return {
     spaces: (operation: T, size: PartSize) => [space(operation, false, ...runs(operation, size))],

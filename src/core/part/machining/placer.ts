@@ -51,8 +51,8 @@ export function placeRow(row: WantedRow): PlacedRow {
 /** Where a row stands that was to stand elsewhere: each place said as it was, and by how much it is moved from there. */
 export function atPlaces(usual: readonly Dim[], places: readonly number[], why: string): Dim[] {
   return places.map((mm) => {
-    const own = usual.reduce((best, each) => (Math.abs(each.mm - mm) < Math.abs(best.mm - mm) ? each : best));
-    const by = mm - own.mm;
+    const own = usual.reduce((best, each) => (Math.abs(each.value - mm) < Math.abs(best.value - mm) ? each : best));
+    const by = mm - own.value;
     return Math.abs(by) < SAME ? own : own.plus(length(by, why)).as(own.label);
   });
 }

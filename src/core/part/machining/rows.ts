@@ -30,7 +30,7 @@ export function movedRow(
   }: { readonly skin: number; readonly within: readonly [number, number]; readonly apart: number },
 ): readonly number[] | undefined {
   const [first] = members;
-  const regular = first?.operation.positions.map(({ mm }) => mm) ?? [];
+  const regular = first?.operation.positions.map(({ value: mm }) => mm) ?? [];
   const [start] = regular;
   if (!first || start === undefined) return undefined;
   const taken = members.flatMap((member) => takenOf(member, start, skin));

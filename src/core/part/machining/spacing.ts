@@ -5,9 +5,9 @@ import { type Dim, length, plain } from '../../ground/index.js';
  * `spacing` apart. An edge too short for two gets one in its middle.
  */
 export function spacedAlong(edge: Dim, first: Dim, spacing: Dim): Dim[] {
-  const run = edge.mm - 2 * first.mm;
+  const run = edge.value - 2 * first.value;
   if (run <= 0) return [edge.over(2).as('middle of the joint')];
-  const gaps = Math.max(1, Math.ceil(run / spacing.mm - 1e-9));
+  const gaps = Math.max(1, Math.ceil(run / spacing.value - 1e-9));
   const apart = edge.minus(first.times(2)).over(plain(gaps, 'spaces')).as('spacing along the joint');
   return Array.from({ length: gaps + 1 }, (_, at) =>
     at === 0 ? first : first.plus(apart.times(at)).as('position along the joint'),
@@ -42,14 +42,14 @@ export function fastenersAlong(
   width: Dim,
   { first, spacing, half, beyond = 0 }: { first: Dim; spacing: Dim; half: number; beyond?: number },
 ): Dim[] {
-  if (width.mm > TWO_TO) return spacedAlong(width, first, spacing);
+  if (width.value > TWO_TO) return spacedAlong(width, first, spacing);
   const middle = () => [width.over(2).as('middle of the joint')];
-  if (width.mm < ONE_BELOW) return middle();
+  if (width.value < ONE_BELOW) return middle();
   const quarter = width.over(4).as('a quarter of the width');
   const { least, most } = FROM_EDGE;
-  const near = Math.max(least, half + SKIN, Math.min(most, quarter.mm), beyond > 0 ? beyond + half + SKIN : 0);
-  const edge = near === quarter.mm ? quarter : length(near, 'first fastener from the edge');
-  if (width.mm - 2 * edge.mm < 2 * half + SKIN) return middle();
+  const near = Math.max(least, half + SKIN, Math.min(most, quarter.value), beyond > 0 ? beyond + half + SKIN : 0);
+  const edge = near === quarter.value ? quarter : length(near, 'first fastener from the edge');
+  if (width.value - 2 * edge.value < 2 * half + SKIN) return middle();
   return [edge, width.minus(edge).as('position along the joint')];
 }
 

@@ -35,11 +35,11 @@ export function cutList(rows: readonly CutListRow[]): CutListGroup[] {
       const material = (list[0] as CutListRow).part.material;
       const sorted = [...list].sort(
         (a, b) =>
-          b.part.cutWidth.mm - a.part.cutWidth.mm ||
-          b.part.cutLength.mm - a.part.cutLength.mm ||
+          b.part.cutWidth.value - a.part.cutWidth.value ||
+          b.part.cutLength.value - a.part.cutLength.value ||
           compareMarks(a.mark, b.mark),
       );
-      return { material, thickness: thicknessOf(material).mm, rows: sorted, totals: totalsOf(sorted) };
+      return { material, thickness: thicknessOf(material).value, rows: sorted, totals: totalsOf(sorted) };
     })
     .sort((a, b) => b.thickness - a.thickness || (a.material.id < b.material.id ? -1 : 1));
 }
@@ -51,9 +51,9 @@ function totalsOf(rows: readonly CutListRow[]): CutListGroup['totals'] {
   let band = 0;
   let weight = 0;
   for (const { part, quantity } of rows) {
-    area += (quantity * part.cutLength.mm * part.cutWidth.mm) / 1e6;
-    weight += (quantity * part.length.mm * part.width.mm * part.thickness.mm * part.material.density) / 1e9;
-    for (const { edge } of part.bands) band += (quantity * lengthAlong(part, edge).mm) / 1000;
+    area += (quantity * part.cutLength.value * part.cutWidth.value) / 1e6;
+    weight += (quantity * part.length.value * part.width.value * part.thickness.value * part.material.density) / 1e9;
+    for (const { edge } of part.bands) band += (quantity * lengthAlong(part, edge).value) / 1000;
   }
   return { area, band, weight };
 }

@@ -21,27 +21,27 @@ test('a side of another thickness takes its own from the inside width, and the r
   const measured = { birch18: 17.8, front18: 19.2 };
   const plain = solveWith({ width: 800, measured });
   const one = solveWith({ width: 800, measured, decided: [decided('side/left', { material: 'front18' })] });
-  assert.ok(Math.abs(plain.box.insideWidth.mm - (800 - 35.6)) < 1e-9);
-  assert.ok(Math.abs(one.box.insideWidth.mm - (800 - 17.8 - 19.2)) < 1e-9);
-  assert.equal(partOf(one, 'side/left').thickness.mm, 19.2);
-  assert.equal(partOf(one, 'side/right').thickness.mm, 17.8);
+  assert.ok(Math.abs(plain.box.insideWidth.value - (800 - 35.6)) < 1e-9);
+  assert.ok(Math.abs(one.box.insideWidth.value - (800 - 17.8 - 19.2)) < 1e-9);
+  assert.equal(partOf(one, 'side/left').thickness.value, 19.2);
+  assert.equal(partOf(one, 'side/right').thickness.value, 17.8);
   // The bottom stands between them, and begins where the thicker one ends.
   assert.ok(Math.abs(partOf(one, 'bottom').extent.min[0] - 19.2) < 1e-9);
 });
 
 test('one glass-thin shelf stands in its own thickness, its fellow does not', () => {
   const solved = solveWith({ ...shelved, decided: [decided('shelf/o1/2', { material: 'birch6' })] });
-  assert.equal(partOf(solved, 'shelf/o1/2').thickness.mm, 6);
-  assert.equal(partOf(solved, 'shelf/o1/1').thickness.mm, 18);
+  assert.equal(partOf(solved, 'shelf/o1/2').thickness.value, 6);
+  assert.equal(partOf(solved, 'shelf/o1/1').thickness.value, 18);
 });
 
 test('a band more comes off the cut size, one less goes back on', () => {
   const before = partOf(solveWith({}), 'side/left');
   const more = partOf(solveWith({ decided: [decided('side/left', { bands: { rear: true } })] }), 'side/left');
   const less = partOf(solveWith({ decided: [decided('side/left', { bands: { front: false } })] }), 'side/left');
-  assert.ok(Math.abs(before.cutWidth.mm - more.cutWidth.mm - 0.5) < 1e-9);
-  assert.ok(Math.abs(less.cutWidth.mm - before.cutWidth.mm - 0.5) < 1e-9);
-  assert.equal(more.width.mm, before.width.mm);
+  assert.ok(Math.abs(before.cutWidth.value - more.cutWidth.value - 0.5) < 1e-9);
+  assert.ok(Math.abs(less.cutWidth.value - before.cutWidth.value - 0.5) < 1e-9);
+  assert.equal(more.width.value, before.width.value);
 });
 
 test('what is left on is cut larger, and the finished part stays as it is', () => {
@@ -50,8 +50,8 @@ test('what is left on is cut larger, and the finished part stays as it is', () =
     solveWith({ decided: [decided('side/left', { oversize: { rear: 30, top: 5 } })] }),
     'side/left',
   );
-  assert.ok(Math.abs(deeper.cutWidth.mm - before.cutWidth.mm - 30) < 1e-9);
-  assert.ok(Math.abs(deeper.cutLength.mm - before.cutLength.mm - 5) < 1e-9);
+  assert.ok(Math.abs(deeper.cutWidth.value - before.cutWidth.value - 30) < 1e-9);
+  assert.ok(Math.abs(deeper.cutLength.value - before.cutLength.value - 5) < 1e-9);
   assert.deepEqual(deeper.extent, before.extent);
 });
 

@@ -74,7 +74,7 @@ const SAME = 0.01;
 
 function decided(part: Part, decision: DecidedPart, resolved: Resolved): Part {
   const own = resolved.pieces[part.key];
-  const follows = own !== undefined && Math.abs(own.thickness.mm - part.thickness.mm) < SAME;
+  const follows = own !== undefined && Math.abs(own.thickness.value - part.thickness.value) < SAME;
   const bands = decision.bands ? bandsDecided(part, decision.bands, resolved) : part.bands;
   const path = pathTo.partField(resolved.decided.cabinetId, decision.id, 'oversize');
   const over = EDGES.flatMap((edge): Oversize[] => {
@@ -108,12 +108,12 @@ function bandsDecided(part: Part, wanted: NonNullable<DecidedPart['bands']>, { s
   const like = part.bands[0];
   const fresh = like ?? {
     thickness: FRONTS.has(part.role) ? frontThickness : caseThickness,
-    ...(preMilling.mm > 0 ? { milled: preMilling } : {}),
+    ...(preMilling.value > 0 ? { milled: preMilling } : {}),
   };
   return EDGES.flatMap((edge): Band[] => {
     const has = part.bands.find((band) => band.edge === edge);
     const want = wanted[sideOf(part, edge)] ?? has !== undefined;
     if (!want) return [];
-    return has ? [has] : fresh.thickness.mm > 0 ? [{ ...fresh, edge }] : [];
+    return has ? [has] : fresh.thickness.value > 0 ? [{ ...fresh, edge }] : [];
   });
 }

@@ -27,11 +27,11 @@ function likeness(part: Part): string {
     part.hand ?? '',
     part.grain ? `${part.grain.group} ${part.grain.piece}` : '',
     part.material.id,
-    mm(part.length.mm),
-    mm(part.width.mm),
-    mm(part.thickness.mm),
-    part.bands.map((band) => `${band.edge}:${mm(band.thickness.mm)}`).join(','),
-    part.over.map((each) => `${each.edge}:${mm(each.size.mm)}`).join(','),
+    mm(part.length.value),
+    mm(part.width.value),
+    mm(part.thickness.value),
+    part.bands.map((band) => `${band.edge}:${mm(band.thickness.value)}`).join(','),
+    part.over.map((each) => `${each.edge}:${mm(each.size.value)}`).join(','),
     part.grainRuns ?? '',
     part.bought ? 'bought' : '',
     part.note ?? '',
@@ -42,7 +42,7 @@ function likeness(part: Part): string {
 /** Everything about an operation but why it is there; numbers to a thousandth. */
 function operationLikeness(operation: Operation): string {
   const write = (value: unknown): string => {
-    if (value instanceof Dim) return String(Math.round(value.mm / 0.001));
+    if (value instanceof Dim) return String(Math.round(value.value / 0.001));
     if (Array.isArray(value)) return `[${value.map(write).join(' ')}]`;
     if (typeof value !== 'object' || value === null) return String(value);
     return `{${Object.entries(value)

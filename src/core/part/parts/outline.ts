@@ -9,7 +9,7 @@ export function isRectangle({ machining }: Part): boolean {
 
 /** The outline of a part in its own u and v (mm), going round: notches out of its corners, ends cut at a mitre. */
 export function planOutline(part: Part): FacePoint[] {
-  const [length, width] = [part.length.mm, part.width.mm];
+  const [length, width] = [part.length.value, part.width.value];
   if (isRectangle(part)) return rectangle(length, width);
   const notches = part.machining.filter((operation): operation is Notch => operation.kind === 'notch');
   const mitres = part.machining.filter((operation): operation is Mitre => operation.kind === 'mitre');
@@ -22,10 +22,10 @@ export function planOutline(part: Part): FacePoint[] {
   return corners.flatMap(([end, edge, du, dv], index): FacePoint[] => {
     const [u, v] = [end === 'u0' ? 0 : length, edge === 'v0' ? 0 : width];
     const mitre = mitres.find((each) => each.end === end && each.long !== edge);
-    if (mitre) return [[u + du * mitre.shorter.mm, v]];
+    if (mitre) return [[u + du * mitre.shorter.value, v]];
     const notch = notches.find(({ corner }) => corner[0] === end && corner[1] === edge);
     if (!notch) return [[u, v]];
-    const [a, b] = [notch.alongLength.mm * du, notch.alongWidth.mm * dv];
+    const [a, b] = [notch.alongLength.value * du, notch.alongWidth.value * dv];
     const onLength: FacePoint = [u + a, v];
     const inner: FacePoint = [u + a, v + b];
     const onWidth: FacePoint = [u, v + b];
@@ -47,7 +47,7 @@ function rectangle(length: number, width: number): FacePoint[] {
 export function liesOver(part: Part, place: Point): boolean {
   const [u, v] = toPart(part.placement, place);
   const shoulder = (end: 'u0' | 'u1') =>
-    part.machining.reduce((most, each) => (each.kind === 'tenon' && each.end === end ? each.length.mm : most), 0);
-  if (u <= shoulder('u0') || u >= part.length.mm - shoulder('u1') || v <= 0 || v >= part.width.mm) return false;
+    part.machining.reduce((most, each) => (each.kind === 'tenon' && each.end === end ? each.length.value : most), 0);
+  if (u <= shoulder('u0') || u >= part.length.value - shoulder('u1') || v <= 0 || v >= part.width.value) return false;
   return fromPoint([u, v], planOutline(part)) === 0;
 }

@@ -181,7 +181,7 @@ export function makePart(draft: PartDraft): Part {
     hand: draft.hand,
     stands,
     placement,
-    extent: extentOf(placement, length.mm, width.mm, thickness.mm),
+    extent: extentOf(placement, length.value, width.value, thickness.value),
     receives: draft.receives ?? false,
     gluedTo: draft.gluedTo,
     piece: draft.piece,
@@ -228,7 +228,7 @@ export function cutSizes({
 /** All that is left on across a direction, one by one. */
 function leftOn(over: readonly Oversize[], across: 'u' | 'v', allowance: Dim | undefined): readonly Dim[] {
   const own = gather(over, ({ edge, size }) => (edge.startsWith(across) ? [size] : []));
-  return allowance && allowance.mm > 0 ? [allowance, ...own] : own;
+  return allowance && allowance.value > 0 ? [allowance, ...own] : own;
 }
 
 const NO_OVER: readonly Oversize[] = [];
@@ -237,12 +237,12 @@ const NO_MACHINING: readonly Operation[] = [];
 
 /** Bands of one thickness on some edges, and what is milled off for each. */
 export function bandsOn(edges: readonly Edge[], thickness: Dim, milled: Dim): readonly Band[] {
-  return edges.map((edge) => ({ edge, thickness, ...(milled.mm > 0 ? { milled } : {}) }));
+  return edges.map((edge) => ({ edge, thickness, ...(milled.value > 0 ? { milled } : {}) }));
 }
 
 /** A band of no thickness is none. */
 function isThin({ thickness }: Band): boolean {
-  return thickness.mm <= 0;
+  return thickness.value <= 0;
 }
 
 function along(stands: Stands, axis: Axis): Span {
@@ -252,7 +252,7 @@ function along(stands: Stands, axis: Axis): Span {
 /** The coordinate of the corner u = v = w = 0. */
 function corner(stands: Stands, { u, v, w }: Axes, name: keyof Stands): number {
   const axis = u[1] === name ? u : v[1] === name ? v : w;
-  return (isForward(axis) ? stands[name].low : stands[name].high).mm;
+  return (isForward(axis) ? stands[name].low : stands[name].high).value;
 }
 
 const NAMES = { x: ['left', 'right'], y: ['front', 'rear'], z: ['bottom', 'top'] } as const;
@@ -296,7 +296,7 @@ function cutSize(
   const [first, second] = off;
   let cut = size;
   if (first) cut = second === first ? cut.minus(first.times(2)) : off.reduce((left, band) => left.minus(band), cut);
-  for (const { milled } of banded) if (milled && milled.mm > 0) cut = cut.plus(milled);
+  for (const { milled } of banded) if (milled && milled.value > 0) cut = cut.plus(milled);
   for (const each of left) cut = cut.plus(each);
   return cut === size ? size : cut.as(label, address);
 }
@@ -332,5 +332,5 @@ export function lengthAlong({ length, width }: Part, edge: Edge): Dim {
 
 /** Its finished size in mm. */
 export function sizeOf(part: Part): PartSize {
-  return { length: part.length.mm, width: part.width.mm, thickness: part.thickness.mm };
+  return { length: part.length.value, width: part.width.value, thickness: part.thickness.value };
 }

@@ -129,12 +129,12 @@ test('identical parts share a mark, twins and unlike parts do not', () => {
 test('bands come off the cut size on the edges they are on', () => {
   const solved = solveWith({ settings: { banding: { caseThickness: 0.8, frontThickness: 2 } } });
   const side = partOf(solved, 'side/left');
-  assert.ok(Math.abs(side.width.mm - side.cutWidth.mm - 0.8) < 1e-9);
-  assert.equal(side.length.mm, side.cutLength.mm);
+  assert.ok(Math.abs(side.width.value - side.cutWidth.value - 0.8) < 1e-9);
+  assert.equal(side.length.value, side.cutLength.value);
   const door = partOf(solved, 'door/o2/left');
-  assert.ok(Math.abs(door.length.mm - door.cutLength.mm - 4) < 1e-9);
+  assert.ok(Math.abs(door.length.value - door.cutLength.value - 4) < 1e-9);
   const bare = solveWith({ settings: { banding: { caseEdges: 'none', frontEdges: 'none' } } });
-  for (const part of bare.parts) assert.deepEqual([part.bands.length, part.cutLength.mm], [0, part.length.mm]);
+  for (const part of bare.parts) assert.deepEqual([part.bands.length, part.cutLength.value], [0, part.length.value]);
 });
 
 test('the cut list groups by material, keeps equal widths together and adds up', () => {
@@ -144,13 +144,13 @@ test('the cut list groups by material, keeps equal widths together and adds up',
     ['birch18', 'front18', 'birch12', 'birch6'],
   );
   for (const group of cutList) {
-    const widths = group.rows.map((row) => row.part.cutWidth.mm);
+    const widths = group.rows.map((row) => row.part.cutWidth.value);
     assert.deepEqual(
       widths,
       [...widths].sort((a, b) => b - a),
     );
     const area = group.rows.reduce(
-      (sum, { part, quantity }) => sum + (quantity * part.cutLength.mm * part.cutWidth.mm) / 1e6,
+      (sum, { part, quantity }) => sum + (quantity * part.cutLength.value * part.cutWidth.value) / 1e6,
       0,
     );
     assert.ok(Math.abs(area - group.totals.area) < 1e-9 && group.totals.weight > 0);
@@ -171,8 +171,8 @@ test('rows of one width stand from the longest down, and alike ones in the order
     for (let at = 1; at < rows.length; at += 1) {
       const [a, b] = [rows[at - 1], rows[at]];
       assert.ok(a && b);
-      const width = a.part.cutWidth.mm - b.part.cutWidth.mm;
-      const length = a.part.cutLength.mm - b.part.cutLength.mm;
+      const width = a.part.cutWidth.value - b.part.cutWidth.value;
+      const length = a.part.cutLength.value - b.part.cutLength.value;
       assert.ok(width >= 0 && (width > 0 || length >= 0), `${a.mark} before ${b.mark}`);
       const [one, other] = [a, b].map(({ mark }) => Number(mark.split('.')[0])) as [number, number];
       if (width === 0 && length === 0) assert.ok(one <= other, `${a.mark} before ${b.mark}`);
@@ -189,9 +189,9 @@ test('the totals of a material are the area off the saw, the band round it, and 
   assert.ok(group && parts.length === 3);
   let [area, weight, band] = [0, 0, 0];
   for (const { length, width, cutLength, cutWidth, thickness, material } of parts) {
-    area += (cutLength.mm / 1000) * (cutWidth.mm / 1000);
-    weight += (length.mm / 1000) * (width.mm / 1000) * (thickness.mm / 1000) * material.density;
-    band += (2 * (length.mm + width.mm)) / 1000;
+    area += (cutLength.value / 1000) * (cutWidth.value / 1000);
+    weight += (length.value / 1000) * (width.value / 1000) * (thickness.value / 1000) * material.density;
+    band += (2 * (length.value + width.value)) / 1000;
   }
   assert.ok(Math.abs(group.totals.area - area) < 1e-9);
   assert.ok(Math.abs(group.totals.weight - weight) < 1e-9, `${group.totals.weight} kg, not ${weight}`);

@@ -44,10 +44,10 @@ const smallPieces: Caution = {
   step: 'cutting',
   title: 'Narrow and short pieces at the saw',
   because({ parts, show }) {
-    const small = parts.filter(({ cutLength, cutWidth }) => cutWidth.mm < NARROW || cutLength.mm < SHORT);
+    const small = parts.filter(({ cutLength, cutWidth }) => cutWidth.value < NARROW || cutLength.value < SHORT);
     if (small.length === 0) return undefined;
     const { cutLength, cutWidth } = first(small);
-    return `${first(small).name}${many(small)}: ${show(cutLength.mm)} by ${show(cutWidth.mm)} off the saw.`;
+    return `${first(small).name}${many(small)}: ${show(cutLength.value)} by ${show(cutWidth.value)} off the saw.`;
   },
   says: 'Use a push block and the riving knife, never cut free-hand, and rip narrow strips from a long, wide piece.',
   defers: MACHINE,
@@ -83,8 +83,8 @@ const twoPeople: Caution = {
   step: 'moving',
   title: 'Two people',
   because({ parts, resolved }) {
-    const weight = weightOf(parts).mm;
-    const most = resolved.settings.cautions.twoPeople.mm;
+    const weight = weightOf(parts).value;
+    const most = resolved.settings.cautions.twoPeople.value;
     return weight >= most
       ? `The box with its fronts weighs ${weight.toFixed(0)} kg; one person lifts up to ${most}.`
       : undefined;
@@ -102,8 +102,8 @@ const tipping: Caution = {
   title: 'It can tip over',
   because({ cabinet, box, fronts, show }) {
     if (cabinet.kind === 'wall') return undefined;
-    if (box.overallHeight.mm >= TALL)
-      return `It is ${show(box.overallHeight.mm)} high and ${show(box.overallDepth.mm)} deep.`;
+    if (box.overallHeight.value >= TALL)
+      return `It is ${show(box.overallHeight.value)} high and ${show(box.overallDepth.value)} deep.`;
     const drawers = fronts.filter(({ kind }) => kind === 'drawer').length;
     return drawers > 1 ? `${drawers} drawers pulled out together move its weight in front of it.` : undefined;
   },
@@ -117,7 +117,7 @@ const hanging: Caution = {
   title: 'It hangs',
   because: ({ cabinet, parts }) =>
     cabinet.kind === 'wall'
-      ? `Empty it weighs ${weightOf(parts).mm.toFixed(0)} kg; what is put in it comes to that.`
+      ? `Empty it weighs ${weightOf(parts).value.toFixed(0)} kg; what is put in it comes to that.`
       : undefined,
   says: 'Screw through the nailers into studs or sound masonry with fixings rated for it loaded, and hold it up until every one is in.',
   defers: CODES,

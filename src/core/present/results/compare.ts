@@ -22,17 +22,17 @@ export function compareSchools(head: JobHead, cabinet: Cabinet): SchoolCompariso
   return SCHOOL_IDS.map((school) => {
     const solved = solveCabinet(head, { ...cabinet, settings: { ...cabinet.settings, school } });
     const { box, face, parts, fronts, findings } = solved;
-    const leftmost = Math.min(...fronts.map((front) => front.h.low.mm));
-    const area = parts.reduce((sum, part) => sum + (part.cutLength.mm * part.cutWidth.mm) / 1e6, 0);
+    const leftmost = Math.min(...fronts.map((front) => front.h.low.value));
+    const area = parts.reduce((sum, part) => sum + (part.cutLength.value * part.cutWidth.value) / 1e6, 0);
     return {
       school,
       label: schools[school].label,
       trade: schools[school].trade,
-      insideWidth: box.insideWidth.mm,
-      openingWidth: face.ok ? face.root.clear.h.size.mm : box.insideWidth.mm,
+      insideWidth: box.insideWidth.value,
+      openingWidth: face.ok ? face.root.clear.h.size.value : box.insideWidth.value,
       pieces: parts.length,
       area,
-      visibleReveal: fronts.length > 0 ? leftmost + box.beyondLeft.mm : 0,
+      visibleReveal: fronts.length > 0 ? leftmost + box.beyondLeft.value : 0,
       stops: findings.filter((finding) => finding.severity === 'stop').length,
     };
   });

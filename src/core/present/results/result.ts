@@ -30,7 +30,8 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
         measure === 'mm' ? formatMm(value, 0.001) : String(roundForExport(value)),
       )
     : undefined;
-  const size = (dim: Dim) => (table ? { mm: roundForExport(dim.mm), tape: table.refer(dim) } : roundForExport(dim.mm));
+  const size = (dim: Dim) =>
+    table ? { mm: roundForExport(dim.value), tape: table.refer(dim) } : roundForExport(dim.value);
   const cabinets = solved.cabinets.map((cabinet) => ({
     ...presentCabinet(cabinet, size),
     cautions: cautionsFor(solved.job, cabinet),

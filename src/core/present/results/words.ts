@@ -15,7 +15,7 @@ const WAYS = { length: 'along length', width: 'along width', either: 'free' } as
 
 /** What a list says of a part beside its sizes: what is left on at its edges, that it is bought, and its note. */
 export function noteWords({ over, bought, note, placement }: Part, show: (mm: number) => string): string {
-  const left = over.map(({ edge, size }) => `${show(size.mm)} left on at the ${edgeName(placement, edge)}`);
+  const left = over.map(({ edge, size }) => `${show(size.value)} left on at the ${edgeName(placement, edge)}`);
   return [...(bought ? ['bought'] : []), ...left, ...(note ? [note] : [])].join('; ');
 }
 

@@ -96,51 +96,54 @@ function drawView(solved: SolvedCabinet, view: View): Picture {
     { h: h + half, v: v + half },
   ];
   const cut = (plane: CutPlane) => [...cutItems(solved, plane), ...(plane.normal === 'y' ? fasteners(solved) : [])];
-  const middle: CutPlane = { normal: 'x', at: box.width.mm / 2 + 1 };
-  const under = box.underHeight.mm;
+  const middle: CutPlane = { normal: 'x', at: box.width.value / 2 + 1 };
+  const under = box.underHeight.value;
   switch (view) {
     case 'elevation': {
       const { items, min, max } = drawElevation(solved, '');
       return pictureOf(items, min, max);
     }
     case 'section':
-      return pictureOf(cut(middle), { h: -40, v: -under }, { h: box.sideDepth.mm + 20, v: box.height.mm });
+      return pictureOf(cut(middle), { h: -40, v: -under }, { h: box.sideDepth.value + 20, v: box.height.value });
     case 'toe':
       return pictureOf(cut(middle), { h: -50, v: -under }, { h: 190, v: -under + 240 });
     case 'top':
       return pictureOf(
         cut(middle),
-        { h: -50, v: box.height.mm - 190 },
-        { h: box.sideDepth.mm + 30, v: box.height.mm + 40 },
+        { h: -50, v: box.height.value - 190 },
+        { h: box.sideDepth.value + 30, v: box.height.value + 40 },
       );
     case 'bottom corner':
-      return pictureOf(cut({ normal: 'y', at: box.sideDepth.mm / 2 }), ...square(28, box.bottomTop.mm - 5));
+      return pictureOf(cut({ normal: 'y', at: box.sideDepth.value / 2 }), ...square(28, box.bottomTop.value - 5));
     case 'top corner':
-      return pictureOf(cut({ normal: 'y', at: 30 }), ...square(28, box.topUnderside.mm + 5));
+      return pictureOf(cut({ normal: 'y', at: 30 }), ...square(28, box.topUnderside.value + 5));
     case 'rear corner':
       return pictureOf(
-        cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }),
-        ...square(28, box.sideDepth.mm - 26),
+        cut({ normal: 'z', at: box.bottomTop.value + box.clearHeight.value / 2 }),
+        ...square(28, box.sideDepth.value - 26),
       );
     case 'lower rear':
-      return pictureOf(cut(middle), ...square(box.sideDepth.mm - 30, box.bottomTop.mm));
+      return pictureOf(cut(middle), ...square(box.sideDepth.value - 30, box.bottomTop.value));
     case 'right corner':
       return pictureOf(
-        cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }),
-        ...square(box.width.mm - 15, 25),
+        cut({ normal: 'z', at: box.bottomTop.value + box.clearHeight.value / 2 }),
+        ...square(box.width.value - 15, 25),
       );
     case 'shelf joint':
-      return pictureOf(cut({ normal: 'y', at: box.clearDepth.mm / 2 }), ...square(28, dividerAt(solved)));
+      return pictureOf(cut({ normal: 'y', at: box.clearDepth.value / 2 }), ...square(28, dividerAt(solved)));
     case 'partition joint':
-      return pictureOf(cut({ normal: 'y', at: box.clearDepth.mm / 2 }), ...square(dividerAt(solved), box.bottomTop.mm));
+      return pictureOf(
+        cut({ normal: 'y', at: box.clearDepth.value / 2 }),
+        ...square(dividerAt(solved), box.bottomTop.value),
+      );
     case 'front corner':
-      return pictureOf(cut({ normal: 'z', at: box.bottomTop.mm + box.clearHeight.mm / 2 }), ...square(15, 25));
+      return pictureOf(cut({ normal: 'z', at: box.bottomTop.value + box.clearHeight.value / 2 }), ...square(15, 25));
   }
 }
 
 /** Middle of the first divider: its height in rows, its place from the left in columns. */
 function dividerAt({ face }: SolvedCabinet): number {
-  return face.ok ? (face.boundaries[0]?.centre.mm ?? 0) : 0;
+  return face.ok ? (face.boundaries[0]?.centre.value ?? 0) : 0;
 }
 
 /** How far a screw goes on beyond the panel it comes through (mm), for the small drawing only. */
@@ -155,7 +158,7 @@ function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved
   // What is joined on edge is seen end on, or not at all.
   if (joint.runs === 'along') return [];
   const level = joint.normal === 'x';
-  const middle = joint.level.mm + joint.thickness.mm / 2;
+  const middle = joint.level.value + joint.thickness.value / 2;
   const inward = joint.member?.end === 'u1' ? -1 : 1;
   /** `into` runs from the receiving face into what joins, `across` along that face. */
   const at = (into: number, across = 0): DrawingPoint => {
@@ -168,14 +171,20 @@ function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved
   };
   switch (joint.kind) {
     case 'screws':
-      return [{ kind: 'line', weight: 'outline', points: [at(-materials.side.thickness.mm), at(SCREW_GRIP)] }];
+      return [{ kind: 'line', weight: 'outline', points: [at(-materials.side.thickness.value), at(SCREW_GRIP)] }];
     case 'pocket':
-      return [{ kind: 'line', weight: 'outline', points: [at(42, -joint.thickness.mm / 2), at(-10, 4)] }];
+      return [{ kind: 'line', weight: 'outline', points: [at(42, -joint.thickness.value / 2), at(-10, 4)] }];
     case 'dowels':
-      return [bar(-settings.fasteners.dowelInFace.mm, settings.fasteners.dowelInEnd.mm, settings.fasteners.dowel.mm)];
+      return [
+        bar(-settings.fasteners.dowelInFace.value, settings.fasteners.dowelInEnd.value, settings.fasteners.dowel.value),
+      ];
     case 'tenons':
       return [
-        bar(-settings.fasteners.tenonDepth.mm, settings.fasteners.tenonDepth.mm, settings.fasteners.tenonThickness.mm),
+        bar(
+          -settings.fasteners.tenonDepth.value,
+          settings.fasteners.tenonDepth.value,
+          settings.fasteners.tenonThickness.value,
+        ),
       ];
     case 'dado':
     case 'rabbet':

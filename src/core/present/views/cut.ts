@@ -45,7 +45,7 @@ export function cutItems({ parts }: SolvedCabinet, plane: CutPlane): DrawingItem
     .sort((a, b) => (down ? a.extent.max[normal] - b.extent.max[normal] : b.extent.min[normal] - a.extent.min[normal]));
   const cut = seen
     .filter(({ extent }) => extent.min[normal] < at && extent.max[normal] > at)
-    .sort((a, b) => upright(b.part) - upright(a.part) || b.part.thickness.mm - a.part.thickness.mm);
+    .sort((a, b) => upright(b.part) - upright(a.part) || b.part.thickness.value - a.part.thickness.value);
   return [
     ...beyond.map(({ part }) => outline(part, plane, false)),
     ...cut.map(({ part }) => outline(part, plane, true)),
@@ -85,11 +85,11 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
   const { cabinet, box } = solved;
   const at = sectionPlane(solved);
   const front = Math.min(0, ...solved.parts.map((part) => part.extent.min[1]));
-  const rear = Math.max(box.sideDepth.mm, ...solved.parts.map((part) => part.extent.max[1]));
+  const rear = Math.max(box.sideDepth.value, ...solved.parts.map((part) => part.extent.max[1]));
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Side section' },
-    min: { h: front, v: -box.underHeight.mm },
-    max: { h: rear, v: box.height.mm },
+    min: { h: front, v: -box.underHeight.value },
+    max: { h: rear, v: box.height.value },
     items: [
       ...cutItems(solved, { normal: 'x', at }),
       ...pinHoles(solved),
@@ -106,7 +106,7 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
 function sectionPlane(solved: SolvedCabinet): number {
   const { box, face } = solved;
   const cell = face.ok ? face.cells[0] : undefined;
-  return besideUprights(solved, cell ? (cell.inside.h.low.mm + cell.inside.h.high.mm) / 2 : box.width.mm / 2);
+  return besideUprights(solved, cell ? (cell.inside.h.low.value + cell.inside.h.high.value) / 2 : box.width.value / 2);
 }
 
 /** A column of pin holes in the upright seen behind a room that the side section cuts. */
@@ -126,13 +126,13 @@ export function pinColumns(solved: SolvedCabinet): PinColumn[] {
   return bays.flatMap((bay) => {
     const { low, high } = bay.room.inside.h;
     const upright = parts.find(({ key }) => key === bay.right?.key);
-    if (!upright || low.mm > x || high.mm < x) return [];
+    if (!upright || low.value > x || high.value < x) return [];
     return upright.machining.flatMap((operation, at): PinColumn[] => {
       if (operation.kind !== 'holes' || operation.by.kind !== 'pins' || operation.by.opening !== bay.room.id) return [];
-      const holes = operation.positions.map(({ mm }) =>
-        flat(toCabinet(upright.placement, mm, operation.offset.mm, 0), { normal: 'x', at: x }),
+      const holes = operation.positions.map(({ value: mm }) =>
+        flat(toCabinet(upright.placement, mm, operation.offset.value, 0), { normal: 'x', at: x }),
       );
-      return [{ bay, upright, holes, diameter: operation.diameter.mm, shows: cutKey(upright.key, at) }];
+      return [{ bay, upright, holes, diameter: operation.diameter.value, shows: cutKey(upright.key, at) }];
     });
   });
 }
@@ -151,17 +151,17 @@ function besideUprights({ parts, interiors }: SolvedCabinet, x: number): number 
   if (!upright) return x;
   const beside = interiors.compartments.find(
     ({ inside: { h, v } }) =>
-      Math.abs(h.high.mm - upright.extent.min[0]) < 1 &&
-      v.low.mm < upright.extent.max[2] &&
-      v.high.mm > upright.extent.min[2],
+      Math.abs(h.high.value - upright.extent.min[0]) < 1 &&
+      v.low.value < upright.extent.max[2] &&
+      v.high.value > upright.extent.min[2],
   );
-  return beside ? (beside.inside.h.low.mm + beside.inside.h.high.mm) / 2 : x;
+  return beside ? (beside.inside.h.low.value + beside.inside.h.high.value) / 2 : x;
 }
 
 /** Front and rear edge of the adjustable shelves. */
 function shelfDepth({ parts, box }: SolvedCabinet) {
   const shelf = parts.find((part) => part.role === 'shelf');
-  const { min, max } = shelf ? shelf.extent : { min: [0, 0], max: [0, box.clearDepth.mm] };
+  const { min, max } = shelf ? shelf.extent : { min: [0, 0], max: [0, box.clearDepth.value] };
   return { low: length(min[1] as number), high: length(max[1] as number) };
 }
 
@@ -175,16 +175,16 @@ function cutBy({ parts }: SolvedCabinet, key: string, x: number): boolean {
 function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, front: number): DimensionItem[] {
   const { settings } = resolved;
   const set = (path: SettingPath) => pathTo.setting(cabinet.id, path);
-  const rear = box.sideDepth.mm;
+  const rear = box.sideDepth.value;
   const items = [
-    overall(dimension('section-clear-depth', 'top', 0, 0, box.clearDepth.mm, box.clearDepth)),
+    overall(dimension('section-clear-depth', 'top', 0, 0, box.clearDepth.value, box.clearDepth)),
     overall(dimension('section-side-depth', 'top', 1, 0, rear, box.sideDepth)),
-    dimension('section-clear-height', 'left', 0, box.bottomTop.mm, box.topUnderside.mm, box.clearHeight),
+    dimension('section-clear-height', 'left', 0, box.bottomTop.value, box.topUnderside.value, box.clearHeight),
   ];
-  const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
+  const reach = settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.value);
   const back = parts.find((part) => part.key === 'back');
   const end = settings.back.kind.value === 'applied' && back ? back.extent.max[1] : rear;
-  if (Math.abs(end - reach - box.overallDepth.mm) < 0.01)
+  if (Math.abs(end - reach - box.overallDepth.value) < 0.01)
     items.push(
       overall(
         dimension(
@@ -200,21 +200,29 @@ function sectionDimensions({ cabinet, box, resolved, parts }: SolvedCabinet, fro
     );
   if (settings.back.kind.value === 'grooved')
     items.push({
-      ...dimension('section-groove', 'top', 0, rear - box.grooveOffset.mm, rear, box.grooveOffset, set('back/offset')),
+      ...dimension(
+        'section-groove',
+        'top',
+        0,
+        rear - box.grooveOffset.value,
+        rear,
+        box.grooveOffset,
+        set('back/offset'),
+      ),
       // A groove that follows the nailer is set free by typing where it should be.
       alongside: [{ path: set('back/offsetFrom'), value: 'set' }],
     });
   const toe = settings.toe;
-  if (box.underHeight.mm > 0) {
-    items.push(dimension('section-toe', 'right', 0, -box.underHeight.mm, 0, toe.height, set('toe/height')));
-    items.push(dimension('section-height', 'right', 0, 0, box.height.mm, box.height));
+  if (box.underHeight.value > 0) {
+    items.push(dimension('section-toe', 'right', 0, -box.underHeight.value, 0, toe.height, set('toe/height')));
+    items.push(dimension('section-height', 'right', 0, 0, box.height.value, box.height));
   } else {
-    items.push(dimension('section-height', 'right', 0, 0, box.height.mm, box.height));
-    if (box.floor.mm > 0)
-      items.push(dimension('section-toe', 'left', 0, 0, toe.height.mm, toe.height, set('toe/height')));
+    items.push(dimension('section-height', 'right', 0, 0, box.height.value, box.height));
+    if (box.floor.value > 0)
+      items.push(dimension('section-toe', 'left', 0, 0, toe.height.value, toe.height, set('toe/height')));
   }
   const boarded = parts.some((part) => part.role === 'plinth');
   if (boarded)
-    items.push(dimension('section-toe-setback', 'bottom', 0, 0, toe.setback.mm, toe.setback, set('toe/setback')));
+    items.push(dimension('section-toe-setback', 'bottom', 0, 0, toe.setback.value, toe.setback, set('toe/setback')));
   return items;
 }

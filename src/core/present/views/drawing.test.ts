@@ -13,7 +13,7 @@ import {
 } from './index.js';
 
 const SPACE: SheetSpace = { width: 700, height: 420, unitsPerMm: 96 / 25.4, scales: scalesOf('mm'), textHeight: 19 };
-const textWidth = (item: DimensionItem) => 8 * String(Math.round(item.dim.mm * 10) / 10).length + 6;
+const textWidth = (item: DimensionItem) => 8 * String(Math.round(item.dim.value * 10) / 10).length + 6;
 
 function overlap(a: PlacedDimension, b: PlacedDimension): boolean {
   const apartX = Math.abs(a.text.x - b.text.x) - (a.textWidth + b.textWidth) / 2;
@@ -45,7 +45,7 @@ test('the elevation fits its sheet and no two dimension texts overlap, from smal
 
 test('a dimension spans what its number says', () => {
   const drawing = drawElevation(solveWith({}), 'job');
-  for (const item of drawing.dimensions) assert.ok(Math.abs(item.to - item.from - item.dim.mm) < 0.001, item.id);
+  for (const item of drawing.dimensions) assert.ok(Math.abs(item.to - item.from - item.dim.value) < 0.001, item.id);
   const edited = drawing.dimensions.filter((item) => item.edits).map((item) => item.id);
   for (const id of ['width', 'height', 'toe-height', 'reveal-left', 'reveal-top', 'gap-o1', 'face-o1'])
     assert.ok(edited.includes(id), id);

@@ -13,8 +13,8 @@ test('every dimension spans on the drawing what it says', () => {
     fc.property(buildableDecisions, (decisions) => {
       for (const item of elevation(decisions).dimensions)
         assert.ok(
-          Math.abs(item.to - item.from - item.dim.mm) < 0.01,
-          `${item.id}: ${item.to - item.from} is not ${item.dim.mm}`,
+          Math.abs(item.to - item.from - item.dim.value) < 0.01,
+          `${item.id}: ${item.to - item.from} is not ${item.dim.value}`,
         );
     }),
     { numRuns: 120 },

@@ -25,11 +25,14 @@ import { zoneItems } from './zones.js';
 export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Beside = {}): Drawing {
   const { cabinet, box } = solved;
   const framed = solved.resolved.settings.frame.fitted.value === 'fitted';
-  const rise = framed ? solved.resolved.settings.frame.rise.mm : 0;
+  const rise = framed ? solved.resolved.settings.frame.rise.value : 0;
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Front elevation' },
-    min: { h: -box.beyondLeft.mm - (beside.left ? NEIGHBOUR_SHOWN : 0), v: -box.underHeight.mm },
-    max: { h: box.width.mm + box.beyondRight.mm + (beside.right ? NEIGHBOUR_SHOWN : 0), v: box.height.mm + rise },
+    min: { h: -box.beyondLeft.value - (beside.left ? NEIGHBOUR_SHOWN : 0), v: -box.underHeight.value },
+    max: {
+      h: box.width.value + box.beyondRight.value + (beside.right ? NEIGHBOUR_SHOWN : 0),
+      v: box.height.value + rise,
+    },
     items: [
       ...partItems(solved),
       ...solved.fronts.flatMap(swing),
@@ -54,7 +57,7 @@ const GRIP_BEHIND_DOORS = 110;
 
 function gripOf({ room: { cell, inside } }: Bay): { low: Dim; high: Dim } {
   const { low, high, size } = inside.h;
-  const whole = cell.fill.kind === 'open' || size.mm < 2 * GRIP_BEHIND_DOORS;
+  const whole = cell.fill.kind === 'open' || size.value < 2 * GRIP_BEHIND_DOORS;
   return { low, high: whole ? high : low.plus(GRIP_BEHIND_DOORS) };
 }
 
@@ -153,8 +156,8 @@ function partItems({ parts, face }: SolvedCabinet): DrawingItem[] {
             kind: 'region',
             tint: 'bay',
             weight: 'visible',
-            from: { h: h.low.mm, v: v.low.mm },
-            to: { h: h.high.mm, v: v.high.mm },
+            from: { h: h.low.value, v: v.low.value },
+            to: { h: h.high.value, v: v.high.value },
             shows: openingKey(opening.id),
           },
         ]
@@ -195,7 +198,7 @@ function swing(front: Front): DrawingItem[] {
 }
 
 function isCentred(front: Front) {
-  const middle = (front.h.low.mm + front.h.high.mm) / 2;
+  const middle = (front.h.low.value + front.h.high.value) / 2;
   return ({ by, front: own, extent: { min, max } }: Occupied) =>
     by !== 'front' && own === front.key && min[0] < middle && max[0] > middle;
 }
@@ -221,7 +224,7 @@ function marks({ rows, parts, fronts, occupied, face }: SolvedCabinet): DrawingI
     const { h, v } = bay.inside;
     items.push({
       kind: 'mark',
-      at: { h: (h.low.mm + h.high.mm) / 2, v: (v.low.mm + v.high.mm) / 2 },
+      at: { h: (h.low.value + h.high.value) / 2, v: (v.low.value + v.high.value) / 2 },
       text: markOf.get(back.key) ?? '',
       shows: back.key,
     });

@@ -37,13 +37,13 @@ function widthDimensions(solved: SolvedCabinet): DimensionItem[] {
         'width',
         'bottom',
         1,
-        -box.beyondLeft.mm,
-        box.width.mm + box.beyondRight.mm,
+        -box.beyondLeft.value,
+        box.width.value + box.beyondRight.value,
         box.overallWidth,
         pathTo.cabinetField(cabinet.id, 'size/width'),
       ),
     ),
-    dimension('inside-width', 'bottom', 0, inside.low.mm, inside.high.mm, box.insideWidth),
+    dimension('inside-width', 'bottom', 0, inside.low.value, inside.high.value, box.insideWidth),
   ];
   if (!solved.face.ok || solved.face.splits.some((split) => split.axis === 'columns')) return items;
   return [...items, ...frontWidths(solved)];
@@ -60,7 +60,7 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
   const { gap } = resolved.settings.fronts;
   const framed = !revealsOnBox(resolved);
   const items = top.map((front) => ({
-    ...dimension(`width-${front.key}`, 'top', 0, front.h.low.mm, front.h.high.mm, front.h.size),
+    ...dimension(`width-${front.key}`, 'top', 0, front.h.low.value, front.h.high.value, front.h.size),
     shows: front.key,
     opening: true as const,
   }));
@@ -71,18 +71,18 @@ function frontWidths({ cabinet, box, fronts, resolved }: SolvedCabinet): Dimensi
         `gap-${front.key}`,
         'top',
         0,
-        front.h.high.mm,
-        (top[at + 1] as Front).h.low.mm,
+        front.h.high.value,
+        (top[at + 1] as Front).h.low.value,
         gap,
         pathTo.setting(cabinet.id, 'fronts/gap'),
       ),
     );
   if (framed) return [...items, ...gaps];
   return [
-    revealDimension(solvedReveal('left', resolved, cabinet.id), 'top', 0, 0, first.h.low.mm),
+    revealDimension(solvedReveal('left', resolved, cabinet.id), 'top', 0, 0, first.h.low.value),
     ...items,
     ...gaps,
-    revealDimension(solvedReveal('right', resolved, cabinet.id), 'top', 0, last.h.high.mm, box.width.mm),
+    revealDimension(solvedReveal('right', resolved, cabinet.id), 'top', 0, last.h.high.value, box.width.value),
   ];
 }
 
@@ -105,22 +105,22 @@ function revealDimension(
 function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
   const { cabinet, box, resolved } = solved;
   const { toe, frame } = resolved.settings;
-  const under = box.underHeight.mm;
-  const toeHeight = toe.height.mm;
+  const under = box.underHeight.value;
+  const toeHeight = toe.height.value;
   const toePath = pathTo.setting(cabinet.id, 'toe/height');
   const items: DimensionItem[] = [];
   if (under > 0)
     items.push(
-      dimension('box-height', 'right', 0, 0, box.height.mm, box.height),
+      dimension('box-height', 'right', 0, 0, box.height.value, box.height),
       dimension('toe-height', 'right', 0, -under, 0, toe.height, toePath),
     );
-  else if (box.floor.mm > 0)
+  else if (box.floor.value > 0)
     items.push(
       dimension('toe-height', 'right', 0, 0, toeHeight, toe.height, toePath),
-      dimension('face-height', 'right', 0, box.floor.mm, box.height.mm, box.faceHeight),
+      dimension('face-height', 'right', 0, box.floor.value, box.height.value, box.faceHeight),
     );
   const whole = overall(
-    dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.mm, box.overallHeight),
+    dimension('height', 'right', items.length > 0 ? 1 : 0, -under, box.height.value, box.overallHeight),
   );
   items.push(
     cabinet.size.height.from === 'overall'
@@ -129,7 +129,7 @@ function heightDimensions(solved: SolvedCabinet): DimensionItem[] {
   );
   if (frame.fitted.value === 'fitted') {
     const { foot, height } = frameSizes(box, resolved);
-    items.push(dimension('frame-height', 'right', 2, foot.mm, foot.mm + height.mm, height));
+    items.push(dimension('frame-height', 'right', 2, foot.value, foot.value + height.value, height));
   }
   return items;
 }
@@ -160,8 +160,8 @@ function stackDimensions(solved: SolvedCabinet): DimensionItem[] {
 function sideOf(split: SplitLayout, root: Region): DimensionItem['side'] {
   const within = split.within.face;
   const touches = (span: Span, whole: Span) => ({
-    low: span.low.mm <= whole.low.mm + 1,
-    high: span.high.mm >= whole.high.mm - 1,
+    low: span.low.value <= whole.low.value + 1,
+    high: span.high.value >= whole.high.value - 1,
   });
   if (split.axis === 'rows') {
     const { low, high } = touches(within.h, root.face.h);
@@ -196,14 +196,14 @@ function splitChain(
     const front = solved.fronts.find((other) => other.openingId === id(at));
     const edits = openingsFirst ? undefined : pin(at);
     items.push({
-      ...dimension(`face-${id(at)}`, side, level, each.low.mm, each.high.mm, each.size, edits),
+      ...dimension(`face-${id(at)}`, side, level, each.low.value, each.high.value, each.size, edits),
       ...(front ? { shows: front.parts[0]?.key ?? front.key } : {}),
       opening: true,
     });
     const next = split.face[at + 1];
     const between = split.between[at];
     if (!next || !between) return;
-    const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
+    const [from, to] = rows ? [next.high.value, each.low.value] : [each.high.value, next.low.value];
     if (to > from)
       items.push(
         dimension(`gap-${id(at)}`, side, level, from, to, between.face, revealed ? set('fronts/gap') : undefined),
@@ -212,13 +212,13 @@ function splitChain(
   if (openingsFirst)
     split.clear.forEach((each, at) => {
       items.push({
-        ...dimension(`opening-${id(at)}`, side, openings, each.low.mm, each.high.mm, each.size, pin(at)),
+        ...dimension(`opening-${id(at)}`, side, openings, each.low.value, each.high.value, each.size, pin(at)),
         opening: true,
       });
       const next = split.clear[at + 1];
       const between = split.between[at];
       if (!framed || !next || !between) return;
-      const [from, to] = rows ? [next.high.mm, each.low.mm] : [each.high.mm, next.low.mm];
+      const [from, to] = rows ? [next.high.value, each.low.value] : [each.high.value, next.low.value];
       items.push(
         dimension(
           `member-${id(at)}`,
@@ -234,23 +234,23 @@ function splitChain(
   if (!root || !revealed) return items;
   const { reveal } = fronts;
   if (rows) {
-    const top = box.floor.mm + box.faceHeight.mm;
-    items.push(dimension('reveal-top', side, level, top - reveal.top.mm, top, reveal.top, set('fronts/reveal/top')));
+    const top = box.floor.value + box.faceHeight.value;
+    items.push(dimension('reveal-top', side, level, top - reveal.top.value, top, reveal.top, set('fronts/reveal/top')));
     items.push(
       dimension(
         'reveal-bottom',
         side,
         level,
-        box.floor.mm,
-        box.floor.mm + reveal.bottom.mm,
+        box.floor.value,
+        box.floor.value + reveal.bottom.value,
         reveal.bottom,
         set('fronts/reveal/bottom'),
       ),
     );
   } else {
     const [left, right] = [solvedReveal('left', resolved, cabinet.id), solvedReveal('right', resolved, cabinet.id)];
-    items.push(revealDimension(left, side, level, 0, left.dim.mm));
-    items.push(revealDimension(right, side, level, box.width.mm - right.dim.mm, box.width.mm));
+    items.push(revealDimension(left, side, level, 0, left.dim.value));
+    items.push(revealDimension(right, side, level, box.width.value - right.dim.value, box.width.value));
   }
   return items;
 }

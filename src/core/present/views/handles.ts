@@ -11,16 +11,16 @@ export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<S
 
 function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<Span, 'low' | 'high'>): DragHandle[] {
   const { room, places } = bay;
-  const thickness = resolved.materials.shelf.thickness.mm;
+  const thickness = resolved.materials.shelf.thickness.value;
   const { low } = room.inside.v;
-  const stops = shelfHeights(bay, grid, resolved).map((at) => ({ at, value: at - low.mm }));
+  const stops = shelfHeights(bay, grid, resolved).map((at) => ({ at, value: at - low.value }));
   return places.map(({ underside }, index) => ({
     id: `shelf-${room.id}-${index + 1}`,
     label: `Shelf ${index + 1} of ${room.name}`,
-    from: { h: span.low.mm, v: underside.mm },
-    to: { h: span.high.mm, v: underside.mm + thickness },
+    from: { h: span.low.value, v: underside.value },
+    to: { h: span.high.value, v: underside.value + thickness },
     shows: `shelf/${room.id}/${index + 1}`,
-    at: underside.mm,
+    at: underside.value,
     stops,
     entry: `s${index + 1}`,
     path: pathTo.entry(pathTo.shelvesOf(room.path, 'shelvesAt'), `s${index + 1}`),
@@ -31,8 +31,8 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
 export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: boolean): DragHandle[] {
   const { grid } = solved;
   if (!grid) return [];
-  const width = part.width.mm;
-  const rise = solved.resolved.settings.pins.diameter.mm / 2;
+  const width = part.width.value;
+  const rise = solved.resolved.settings.pins.diameter.value / 2;
   const along = (z: number) => toPart(part.placement, [0, 0, z])[0];
   return solved.bays
     .filter(({ left, right }) => {

@@ -53,9 +53,9 @@ test('hinges show where they are bored and let in, on either hand', () => {
     assert.ok(bored?.kind === 'holes');
     cups.own.forEach(([cup], at) => {
       assert.ok(cup?.symbol === 'cup');
-      near((cup.from.h + cup.to.h) / 2, cups.edge + cups.inward * bored.offset.mm, `${hand} cup across`);
-      near((cup.from.v + cup.to.v) / 2, cups.low + (bored.positions[at]?.mm ?? 0), `${hand} cup up`);
-      near(cup.to.v - cup.from.v, bored.diameter.mm, `${hand} cup high`);
+      near((cup.from.h + cup.to.h) / 2, cups.edge + cups.inward * bored.offset.value, `${hand} cup across`);
+      near((cup.from.v + cup.to.v) / 2, cups.low + (bored.positions[at]?.value ?? 0), `${hand} cup up`);
+      near(cup.to.v - cup.from.v, bored.diameter.value, `${hand} cup high`);
     });
     const butts = marksOf({ school: 'faceFrame', fronts: { fit: 'inset', gap: 2 } }, hand);
     const letIn = butts.door.machining.find(({ kind }) => kind === 'mortises');
@@ -63,8 +63,8 @@ test('hinges show where they are bored and let in, on either hand', () => {
     butts.own.forEach(([leaf], at) => {
       assert.ok(leaf?.symbol === 'leaf');
       near((leaf.from.h + leaf.to.h) / 2, butts.edge - butts.inward, `${hand} knuckle in the middle of the gap of 2`);
-      near((leaf.from.v + leaf.to.v) / 2, butts.low + (letIn.positions[at]?.mm ?? 0), `${hand} leaf up`);
-      near(leaf.to.v - leaf.from.v, letIn.length.mm, `${hand} leaf high`);
+      near((leaf.from.v + leaf.to.v) / 2, butts.low + (letIn.positions[at]?.value ?? 0), `${hand} leaf up`);
+      near(leaf.to.v - leaf.from.v, letIn.length.value, `${hand} leaf high`);
     });
   }
 });
@@ -85,12 +85,12 @@ test('the hinge corner shows the upright, the door shut and open, the cup and th
   const leaf = regions.find(({ shows }) => shows === 'door/o1/left');
   assert.ok(upright && leaf && door.chosen?.kind === 'concealed');
   assert.ok(Math.abs(upright.to.h) < 0.01, 'the edge of the opening is where h begins');
-  assert.ok(Math.abs(leaf.from.h + door.wish.overlay.mm) < 0.01, 'the door laps it by the overlay');
+  assert.ok(Math.abs(leaf.from.h + door.wish.overlay.value) < 0.01, 'the door laps it by the overlay');
   const cup = regions.find(({ tint, to, from }) => tint === 'machining' && Math.abs(to.h - from.h - 35) < 0.01);
   assert.ok(cup && Math.abs(cup.from.h - leaf.from.h - door.chosen.offset) < 0.01);
   assert.match(drawing.title.view, /110°/);
   for (const item of drawing.dimensions)
-    assert.ok(Math.abs(Math.abs(item.to - item.from) - Math.abs(item.dim.mm)) < 0.01, item.id);
+    assert.ok(Math.abs(Math.abs(item.to - item.from) - Math.abs(item.dim.value)) < 0.01, item.id);
 });
 
 /** The box round some points of a corner. */
@@ -108,7 +108,7 @@ test('in the corner the cup lies in the door, the plate on the upright, and the 
     const { door, drawing } = corner(pairOfDoors(0), hinged);
     assert.ok(door.chosen?.kind === 'concealed');
     const { profile, plate: step } = door.chosen;
-    const thick = door.bored?.thickness.mm ?? 0;
+    const thick = door.bored?.thickness.value ?? 0;
     const [cup, plate] = metalOf(drawing);
     const arm = drawing.items.find((item) => item.kind === 'shape' && item.tint === 'machining');
     assert.ok(cup && plate && arm?.kind === 'shape');
@@ -258,10 +258,10 @@ test('beside a neighbour the elevation shows its fronts and what both reveals le
   const [left, right] = solve(job).cabinets;
   assert.ok(left && right);
   const gap = drawElevation(left, 'job', { right }).dimensions.find(({ id }) => id === 'shared-gap-right');
-  assert.equal(gap?.dim.mm, 2 + 1.5);
+  assert.equal(gap?.dim.value, 2 + 1.5);
   assert.equal(gap.to - gap.from, 3.5);
   assert.equal(
-    drawElevation(right, 'job', { left }).dimensions.find(({ id }) => id === 'shared-gap-left')?.dim.mm,
+    drawElevation(right, 'job', { left }).dimensions.find(({ id }) => id === 'shared-gap-left')?.dim.value,
     3.5,
   );
   assert.equal(drawElevation(left, 'job').dimensions.filter(({ id }) => id.startsWith('shared')).length, 0);

@@ -52,10 +52,10 @@ test('the gap at a joint is what both reveals leave, read from either cabinet an
   const { a, b } = hanging(reveals(2), reveals(3));
   const [seen] = sharedGapDimensions(a, { right: b });
   assert.ok(seen);
-  assert.deepEqual([seen.dim.mm, seen.from, seen.to], [5, 598, 603]);
+  assert.deepEqual([seen.dim.value, seen.from, seen.to], [5, 598, 603]);
   const [back] = sharedGapDimensions(b, { left: a });
   assert.ok(back);
-  assert.deepEqual([back.dim.mm, back.from, back.to], [5, -2, 3]);
+  assert.deepEqual([back.dim.value, back.from, back.to], [5, -2, 3]);
   const touching = hanging(reveals(0), reveals(0));
   assert.deepEqual(sharedGapDimensions(touching.a, { right: touching.b }), [], 'no gap, no dimension');
 });

@@ -19,9 +19,9 @@ export function neighbourItems(solved: SolvedCabinet, beside: Beside): DrawingIt
     if (!other) return [];
     const { x, z } = shiftTo(solved, other, end);
     if (z === undefined) return [];
-    const edge = end === 'left' ? -solved.box.beyondLeft.mm : solved.box.width.mm + solved.box.beyondRight.mm;
+    const edge = end === 'left' ? -solved.box.beyondLeft.value : solved.box.width.value + solved.box.beyondRight.value;
     return other.fronts.flatMap(({ h, v }): DrawingItem[] => {
-      const [low, high] = [h.low.mm + x, h.high.mm + x];
+      const [low, high] = [h.low.value + x, h.high.value + x];
       const [from, to] =
         end === 'left' ? [Math.max(low, edge - NEIGHBOUR_SHOWN), high] : [low, Math.min(high, edge + NEIGHBOUR_SHOWN)];
       if (to - from < 1) return [];
@@ -30,8 +30,8 @@ export function neighbourItems(solved: SolvedCabinet, beside: Beside): DrawingIt
           kind: 'region',
           tint: 'void',
           weight: 'hidden',
-          from: { h: from, v: v.low.mm + z },
-          to: { h: to, v: v.high.mm + z },
+          from: { h: from, v: v.low.value + z },
+          to: { h: to, v: v.high.value + z },
         },
       ];
     });
@@ -59,13 +59,15 @@ export function sharedGapDimensions(solved: SolvedCabinet, beside: Beside): Dime
       theirs.beside[outer].as(`reveal of cabinet ${other.cabinet.number}`),
     ];
     const gap = sumOf(reveals).as(`gap to cabinet ${other.cabinet.number}`);
-    const at = end === 'left' ? mine.h.low.mm : mine.h.high.mm;
-    const [from, to] = end === 'left' ? [at - gap.mm, at] : [at, at + gap.mm];
-    return gap.mm > 0 ? [dimension(`shared-gap-${end}`, 'bottom', 0, from, to, gap)] : [];
+    const at = end === 'left' ? mine.h.low.value : mine.h.high.value;
+    const [from, to] = end === 'left' ? [at - gap.value, at] : [at, at + gap.value];
+    return gap.value > 0 ? [dimension(`shared-gap-${end}`, 'bottom', 0, from, to, gap)] : [];
   });
 }
 
 /** The front that reaches furthest to an end. */
 function extreme({ fronts }: SolvedCabinet, end: 'left' | 'right') {
-  return [...fronts].sort((a, b) => (end === 'left' ? a.h.low.mm - b.h.low.mm : b.h.high.mm - a.h.high.mm))[0];
+  return [...fronts].sort((a, b) =>
+    end === 'left' ? a.h.low.value - b.h.low.value : b.h.high.value - a.h.high.value,
+  )[0];
 }

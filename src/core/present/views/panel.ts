@@ -33,7 +33,7 @@ import { pinHandles } from './handles.js';
  */
 export function drawPanel(part: Part, face: Face, mark: string, jobName: string, solved?: SolvedCabinet): Drawing {
   const flip = isMirrored(part.placement) !== (face === 2);
-  const point = (u: number, v: number): DrawingPoint => ({ h: flip ? part.width.mm - v : v, v: u });
+  const point = (u: number, v: number): DrawingPoint => ({ h: flip ? part.width.value - v : v, v: u });
   const outline: DrawingItem = {
     kind: 'shape',
     tint: TINT[part.role],
@@ -67,11 +67,11 @@ export function cutOfKey(key: string | null): { part: string; at: number } | und
 
 /** How far the sheet reaches: the finished part, and what is left on at its edges. */
 function reaching({ over, length, width }: Part, flip: boolean): Pick<Drawing, 'min' | 'max'> {
-  const left = (edge: EdgeReference) => over.find((each) => each.edge === edge)?.size.mm ?? 0;
+  const left = (edge: EdgeReference) => over.find((each) => each.edge === edge)?.size.value ?? 0;
   const [before, after] = flip ? (['v1', 'v0'] as const) : (['v0', 'v1'] as const);
   return {
     min: { h: 0 - left(before), v: 0 - left('u0') },
-    max: { h: width.mm + left(after), v: length.mm + left('u1') },
+    max: { h: width.value + left(after), v: length.value + left('u1') },
   };
 }
 
@@ -80,9 +80,9 @@ function leftOnItems({ over, length, width }: Part, point: ToDrawing): DrawingIt
   return over.map(({ edge, size }): DrawingItem => {
     const along = edge.startsWith('u');
     const [from, to] = edge.endsWith('0')
-      ? [0 - size.mm, 0]
-      : ((end) => [end, end + size.mm])((along ? length : width).mm);
-    const [a, b] = along ? [point(from, 0), point(to, width.mm)] : [point(0, from), point(length.mm, to)];
+      ? [0 - size.value, 0]
+      : ((end) => [end, end + size.value])((along ? length : width).value);
+    const [a, b] = along ? [point(from, 0), point(to, width.value)] : [point(0, from), point(length.value, to)];
     return regionBetween(a, b, { tint: 'void', weight: 'hidden' });
   });
 }
@@ -91,7 +91,7 @@ type ToDrawing = (u: number, v: number) => DrawingPoint;
 
 /** A banded edge carries a second line just inside it. */
 function bandItems(part: Part, point: ToDrawing): DrawingItem[] {
-  const [length, width] = [part.length.mm, part.width.mm];
+  const [length, width] = [part.length.value, part.width.value];
   const inset = Math.min(length, width) * 0.012;
   const lines: Record<EdgeReference, [[number, number], [number, number]]> = {
     u0: [
@@ -120,7 +120,7 @@ function bandItems(part: Part, point: ToDrawing): DrawingItem[] {
 
 /** What each edge is called when the part stands in the cabinet, written along it. */
 function edgeNames(part: Part, point: ToDrawing): DrawingItem[] {
-  const [length, width] = [part.length.mm, part.width.mm];
+  const [length, width] = [part.length.value, part.width.value];
   const inset = Math.min(length, width) * 0.12;
   const places: Record<EdgeReference, [number, number]> = {
     u0: [inset * 0.6, width / 2],
@@ -169,15 +169,15 @@ const MOST_OFFSETS = 7;
 
 function dimensions(part: Part, face: Face, flip: boolean): DimensionItem[] {
   const items: DimensionItem[] = [
-    overall(dimension('panel-length', 'right', 1, 0, part.length.mm, part.length)),
-    overall(dimension('panel-width', 'bottom', 1, 0, part.width.mm, part.width)),
+    overall(dimension('panel-length', 'right', 1, 0, part.length.value, part.length)),
+    overall(dimension('panel-width', 'bottom', 1, 0, part.width.value, part.width)),
   ];
   const seen = new Set<string>();
   for (const [at, operation] of part.machining.entries()) {
     if (!('from' in operation) || items.length > MOST_OFFSETS * 2) continue;
     const offset = 'offset' in operation ? operation.offset : operation.width;
-    const id = `${operation.from} ${offset.mm.toFixed(2)}`;
-    if (seen.has(id) || offset.mm <= 0.01) continue;
+    const id = `${operation.from} ${offset.value.toFixed(2)}`;
+    if (seen.has(id) || offset.value <= 0.01) continue;
     seen.add(id);
     items.push(offsetDimension(`panel-${at}-${face}`, part, operation.from, offset, flip));
   }
@@ -185,9 +185,9 @@ function dimensions(part: Part, face: Face, flip: boolean): DimensionItem[] {
 }
 
 function offsetDimension(id: string, part: Part, from: EdgeReference, dim: Dim, flip: boolean): DimensionItem {
-  const [a, b] = [fromStart(sizeOf(part), from, 0), fromStart(sizeOf(part), from, dim.mm)];
+  const [a, b] = [fromStart(sizeOf(part), from, 0), fromStart(sizeOf(part), from, dim.value)];
   const along = from.startsWith('u');
-  const place = (value: number) => (along || !flip ? value : part.width.mm - value);
+  const place = (value: number) => (along || !flip ? value : part.width.value - value);
   const [low, high] = [Math.min(place(a), place(b)), Math.max(place(a), place(b))];
   return { id, side: along ? 'left' : 'top', level: 0, from: low, to: high, dim };
 }

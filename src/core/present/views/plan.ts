@@ -34,7 +34,7 @@ export function planLevels({ interiors, fitted, parts }: SolvedCabinet): PlanLev
   });
   const drawn = new Set(boxes.map(({ id }) => id));
   const rooms = interiors.compartments.flatMap(({ id, name, inside: { v } }) =>
-    drawn.has(id) ? [] : [{ id, name: capital(name), at: (v.low.mm + v.high.mm) / 2 }],
+    drawn.has(id) ? [] : [{ id, name: capital(name), at: (v.low.value + v.high.value) / 2 }],
   );
   return [...boxes, ...rooms].sort((a, b) => b.at - a.at);
 }
@@ -58,17 +58,17 @@ export function drawPlan(
   const swings = shut ? [] : swingItems(solved, at);
   const pulled = open === undefined ? [] : pulledOut(solved, open, at);
   const front = Math.min(0, ...solved.parts.map(({ extent }) => extent.min[1]));
-  const rear = Math.max(box.sideDepth.mm, ...solved.parts.map(({ extent }) => extent.max[1]));
+  const rear = Math.max(box.sideDepth.value, ...solved.parts.map(({ extent }) => extent.max[1]));
   const points = [...swings, ...pulled].flatMap((item) =>
     item.kind === 'line' ? item.points : item.kind === 'region' ? [item.from, item.to] : [],
   );
   return {
     title: { job: jobName, cabinet: `${cabinet.number} ${cabinet.name}`, view: 'Plan, seen from above' },
     min: {
-      h: Math.min(-box.beyondLeft.mm, ...points.map(({ h }) => h)),
+      h: Math.min(-box.beyondLeft.value, ...points.map(({ h }) => h)),
       v: Math.min(front, ...points.map(({ v }) => v)),
     },
-    max: { h: Math.max(box.width.mm + box.beyondRight.mm, ...points.map(({ h }) => h)), v: rear },
+    max: { h: Math.max(box.width.value + box.beyondRight.value, ...points.map(({ h }) => h)), v: rear },
     items: [
       ...items,
       ...bodyItems(solved, 'x', 'y', { axis: 'z', at }),
@@ -132,19 +132,21 @@ function planDimensions(
   rear: number,
 ): DimensionItem[] {
   const field = (name: 'size/width' | 'size/depth') => pathTo.cabinetField(cabinet.id, name);
-  const low = -box.beyondLeft.mm;
+  const low = -box.beyondLeft.value;
   const items: DimensionItem[] = [
-    overall(dimension('plan-width', 'top', 1, low, low + box.overallWidth.mm, box.overallWidth, field('size/width'))),
-    dimension('plan-side-depth', 'right', 0, 0, box.sideDepth.mm, box.sideDepth),
-    dimension('plan-clear-depth', 'left', 0, 0, box.clearDepth.mm, box.clearDepth),
+    overall(
+      dimension('plan-width', 'top', 1, low, low + box.overallWidth.value, box.overallWidth, field('size/width')),
+    ),
+    dimension('plan-side-depth', 'right', 0, 0, box.sideDepth.value, box.sideDepth),
+    dimension('plan-clear-depth', 'left', 0, 0, box.clearDepth.value, box.clearDepth),
   ];
-  const reach = resolved.settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.mm);
-  for (const end of [box.sideDepth.mm, rear])
-    if (Math.abs(end - reach - box.overallDepth.mm) < 0.01 && !items.some(({ id }) => id === 'plan-depth'))
+  const reach = resolved.settings.depth.means.value === 'fronts' ? front : Math.min(0, box.mountingPlane.value);
+  for (const end of [box.sideDepth.value, rear])
+    if (Math.abs(end - reach - box.overallDepth.value) < 0.01 && !items.some(({ id }) => id === 'plan-depth'))
       items.push(overall(dimension('plan-depth', 'right', 1, reach, end, box.overallDepth, field('size/depth'))));
   for (const { id, inside } of interiors.compartments) {
-    if (inside.v.low.mm >= at || inside.v.high.mm <= at) continue;
-    items.push(dimension(`plan-room-${id}`, 'top', 0, inside.h.low.mm, inside.h.high.mm, inside.h.size));
+    if (inside.v.low.value >= at || inside.v.high.value <= at) continue;
+    items.push(dimension(`plan-room-${id}`, 'top', 0, inside.h.low.value, inside.h.high.value, inside.h.size));
   }
   // The box that is cut, from side to side.
   for (const drawer of fitted.runners) {

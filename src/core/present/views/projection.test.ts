@@ -82,7 +82,7 @@ test('200 cabinets from 300 to 3000 in both units: views in line, no text on ano
     });
     const inch = seed % 2 === 1;
     const textHeight = inch ? 27 : 19;
-    const width = (item: DimensionItem) => (inch ? 58 : 24 + 8 * String(Math.round(item.dim.mm)).length);
+    const width = (item: DimensionItem) => (inch ? 58 : 24 + 8 * String(Math.round(item.dim.value)).length);
     const drawings = drawingsOf(solved);
     const space = { ...SCREEN, textHeight, scales: scalesOf(inch ? 'in' : 'mm') };
     const laid = layProjection(drawings, space, width);

@@ -22,7 +22,7 @@ test('the side section shows back, nailer, stretchers and toe cut, and its numbe
   ])
     assert.ok(cut.includes(key), key);
   assert.ok(!cut.includes('side/left') && !cut.includes('side/right'), 'the cut runs between the sides');
-  for (const item of drawing.dimensions) assert.ok(Math.abs(item.to - item.from - item.dim.mm) < 0.01, item.id);
+  for (const item of drawing.dimensions) assert.ok(Math.abs(item.to - item.from - item.dim.value) < 0.01, item.id);
 });
 
 test('a notched side is drawn with its notch at the front', () => {
@@ -47,8 +47,8 @@ test('twins are drawn as mirror images, and the two faces of a part as well', ()
       .map(([h, v]) => `${Math.round(width - (h ?? 0))} ${v}`)
       .sort();
   assert.notDeepEqual(outline(left, 1), outline(right, 1));
-  assert.deepEqual(outline(right, 1), mirrored(outline(left, 1), left.width.mm));
-  assert.deepEqual(outline(left, 2), mirrored(outline(left, 1), left.width.mm));
+  assert.deepEqual(outline(right, 1), mirrored(outline(left, 1), left.width.value));
+  assert.deepEqual(outline(left, 2), mirrored(outline(left, 1), left.width.value));
 });
 
 test('what is cut in the face that is up is drawn full, what is in the other dashed', () => {
@@ -70,7 +70,7 @@ test('every operation of every part has a row in its table, a place on its drawi
         const table = machiningTable(part);
         assert.equal(table.length, part.machining.length);
         for (const row of table)
-          assert.ok(row.what && row.where && row.reason && row.size.mm > 0, `${part.key}: ${row.what}`);
+          assert.ok(row.what && row.where && row.reason && row.size.value > 0, `${part.key}: ${row.what}`);
         for (const face of [1, 2] as const) {
           const { items, max } = drawPanel(part, face, mark, 'job');
           for (const item of items)
@@ -170,13 +170,13 @@ test('an offset on a panel is drawn from the edge it is measured from to what it
           });
         for (const { id, side, from, to, dim } of dimensions) {
           const what = `${part.key}, face ${face}, ${id}`;
-          assert.ok(Math.abs(to - from - dim.mm) < 0.01, `${what} spans ${to - from}, says ${dim.mm}`);
+          assert.ok(Math.abs(to - from - dim.value) < 0.01, `${what} spans ${to - from}, says ${dim.value}`);
           const upright = side === 'left' || side === 'right';
-          const full = (upright ? part.length : part.width).mm;
+          const full = (upright ? part.length : part.width).value;
           const atLow = Math.abs(from) < 0.01;
           assert.ok(atLow || Math.abs(to - full) < 0.01, `${what} starts at no edge: ${from} to ${to} of ${full}`);
           const [, at] = /^panel-(\d+)-\d$/.exec(id) ?? [];
-          if (at === undefined || dim.mm > full - 0.01) continue;
+          if (at === undefined || dim.value > full - 0.01) continue;
           const end = atLow ? to : from;
           const places = drawn(upright ? 'v' : 'h');
           assert.ok(

@@ -17,7 +17,7 @@ const band = (more: Partial<StockBand>): StockBand => ({
 });
 
 test('bands are bought longer than their edges: each by 50 mm, and a tenth more of all', () => {
-  assert.ok(Math.abs(bandBought(2, 4, 'oak').mm - (2 + 4 * 0.05) * 1.1) < 1e-9);
+  assert.ok(Math.abs(bandBought(2, 4, 'oak').value - (2 + 4 * 0.05) * 1.1) < 1e-9);
 });
 
 test('a band matches by material and thickness, is wide enough by 1.5 mm, and what is missing is told once', () => {

@@ -17,7 +17,7 @@ export function bandBought(metres: number, edges: number, name: string): Dim {
 
 /** How long an edge with a band is (mm). */
 export function bandedLength(part: Part, { edge }: Pick<Band, 'edge'>): number {
-  return lengthAlong(part, edge).mm;
+  return lengthAlong(part, edge).value;
 }
 
 /** The band in stock that matches a material and is as thick as is wanted. */
@@ -38,13 +38,13 @@ export function bandsMissing(bands: readonly StockBand[], parts: readonly Part[]
   for (const { material, bands: own, bought } of parts)
     if (!bought)
       for (const { thickness } of own)
-        wanted.set(`${material.id} ${thickness.mm.toFixed(2)}`, { material, thickness: thickness.mm });
+        wanted.set(`${material.id} ${thickness.value.toFixed(2)}`, { material, thickness: thickness.value });
   return [...wanted.values()].filter(({ material, thickness }) => !bandFor(bands, material.id, thickness));
 }
 
 /** The least width of a band on a material, so that both sides are trimmed flush (mm). */
 export function leastBandWidth(material: Material): number {
-  return thicknessOf(material).mm + BAND_WIDER;
+  return thicknessOf(material).value + BAND_WIDER;
 }
 
 /** True where a band is too narrow for one of the materials it is to match. */
@@ -56,6 +56,6 @@ export function isTooNarrow({ width, materials }: StockBand, all: readonly Mater
 export function isLeftOnFor({ materials }: StockBand, parts: readonly Part[]): boolean {
   return parts.some(
     ({ material, bands }) =>
-      materials.includes(material.id) && bands.some(({ milled }) => milled !== undefined && milled.mm > 0),
+      materials.includes(material.id) && bands.some(({ milled }) => milled !== undefined && milled.value > 0),
   );
 }

@@ -56,7 +56,7 @@ test('a band is as long as the edges it covers, with what is cut off', () => {
   const solved = solveWith({ parts: [{ id: 'o1', size: share, fill: { kind: 'open' } }] });
   let edges = 0;
   for (const { bands, length, width } of solved.parts)
-    for (const { edge } of bands) edges += 50 + (edge.startsWith('u') ? width.mm : length.mm);
+    for (const { edge } of bands) edges += 50 + (edge.startsWith('u') ? width.value : length.value);
   const metres = (edges * 1.1) / 1000;
   assert.ok(Math.abs(quantity(shoppingList([solved], metric), /^Band/) - metres) <= 0.1, `${metres}`);
 });

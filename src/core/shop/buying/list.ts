@@ -96,7 +96,7 @@ function boughtParts({ parts }: Bought, style: LengthStyle): Draft[] {
       name: `${name}, ready made`,
       quantity: 1,
       unit: 'pieces',
-      note: `${show(long.mm)} by ${show(width.mm)} by ${show(thickness.mm)}, ${material.name}`,
+      note: `${show(long.value)} by ${show(width.value)} by ${show(thickness.value)}, ${material.name}`,
     }));
 }
 
@@ -118,26 +118,26 @@ const said: Readonly<
   Record<FastenerKind, (fastens: Fastens, show: (mm: number) => string) => Pick<Draft, 'name' | 'note' | 'keptAs'>>
 > = {
   screw: ({ size, use, headed }, show) => ({
-    name: `Screws ${show(size.length.mm)}: ${use}`,
+    name: `Screws ${show(size.length.value)}: ${use}`,
     note: headed ?? 'countersunk',
   }),
   'pocket screw': ({ size }, show) => ({
-    name: `Pocket screws ${show(size.length.mm)}`,
+    name: `Pocket screws ${show(size.length.value)}`,
     // The same screw is called 1 1/4 in and 32 mm.
-    keptAs: `Pocket screws ${formatLengthWithUnit(Math.round(size.length.mm), KEPT_IN)}`,
+    keptAs: `Pocket screws ${formatLengthWithUnit(Math.round(size.length.value), KEPT_IN)}`,
     note: 'washer head',
   }),
   dowel: ({ size }, show) => ({
-    name: `Dowels ${show(size.diameter?.mm ?? 0)}`,
-    note: `up to ${show(size.length.mm)} long`,
+    name: `Dowels ${show(size.diameter?.value ?? 0)}`,
+    note: `up to ${show(size.length.value)} long`,
   }),
   'loose tenon': ({ size }, show) => ({
-    name: `Loose tenons ${show(size.thickness?.mm ?? 0)} by ${show(size.length.mm)}`,
+    name: `Loose tenons ${show(size.thickness?.value ?? 0)} by ${show(size.length.value)}`,
     note: '',
   }),
   'hardware screw': ({ size, use }, show) => ({
-    name: `Screws for ${use}, pilot ${show(size.diameter?.mm ?? 0)}`,
-    note: `pan head, up to ${show(size.length.mm)} in`,
+    name: `Screws for ${use}, pilot ${show(size.diameter?.value ?? 0)}`,
+    note: `pan head, up to ${show(size.length.value)} in`,
   }),
 };
 
@@ -147,8 +147,8 @@ function bands({ parts }: Bought, style: LengthStyle): Draft[] {
     part.bands.map(
       (band): Draft => ({
         group: 'edge bands',
-        name: `Band ${formatLengthWithUnit(band.thickness.mm, style)}, for ${part.material.name}`,
-        quantity: bandBought(bandedLength(part, band) / 1000, 1, '').mm,
+        name: `Band ${formatLengthWithUnit(band.thickness.value, style)}, for ${part.material.name}`,
+        quantity: bandBought(bandedLength(part, band) / 1000, 1, '').value,
         unit: 'm',
         note: 'with waste',
       }),

@@ -44,28 +44,29 @@ test('what cabinets cost together is what the job costs, kind by kind and by mat
         }, 0),
       0,
     );
-    near(cost.cost.sheets.mm, sheets, 'sheets');
+    near(cost.cost.sheets.value, sheets, 'sheets');
     const of = (unit: string) =>
-      cost.materials.filter((each) => each.unit === unit).reduce((sum, each) => sum + each.cost.mm, 0);
-    near(cost.cost.sheets.mm, of('sheets'), 'sheets by material');
-    near(cost.cost.solid.mm, of('m³'), 'solid wood');
-    near(cost.cost.bands.mm, of('m'), 'bands');
-    const minutes = Object.values(cost.minutes).reduce((sum, { mm }) => sum + mm, 0);
-    near(cost.cost.labour.mm, (minutes / 60) * job.workshop.costs.hour, 'labour');
+      cost.materials.filter((each) => each.unit === unit).reduce((sum, each) => sum + each.cost.value, 0);
+    near(cost.cost.sheets.value, of('sheets'), 'sheets by material');
+    near(cost.cost.solid.value, of('m³'), 'solid wood');
+    near(cost.cost.bands.value, of('m'), 'bands');
+    const minutes = Object.values(cost.minutes).reduce((sum, { value: mm }) => sum + mm, 0);
+    near(cost.cost.labour.value, (minutes / 60) * job.workshop.costs.hour, 'labour');
     near(
-      cost.total.mm,
-      cost.cabinets.reduce((sum, { total }) => sum + total.mm, 0),
+      cost.total.value,
+      cost.cabinets.reduce((sum, { total }) => sum + total.value, 0),
       'all',
     );
     // Weight from volumes and densities alone.
     const weight = cabinets
       .flatMap(({ parts }) => parts)
       .reduce(
-        (sum, part) => sum + (part.length.mm * part.width.mm * part.thickness.mm * part.material.density) / 1e9,
+        (sum, part) =>
+          sum + (part.length.value * part.width.value * part.thickness.value * part.material.density) / 1e9,
         0,
       );
-    near(cost.weight.mm, weight, 'weight');
-    assert.ok(cost.weight.mm > 20);
+    near(cost.weight.value, weight, 'weight');
+    assert.ok(cost.weight.value > 20);
   }
 });
 
@@ -77,7 +78,7 @@ test('what hardware costs is the same in millimetres and in inches, and a price 
     const named = new Map(list('in').map(({ keptAs }, at) => [keptAs, 1 + at]));
     job.workshop.prices = [...named].map(([keptAs, price], at) => ({ id: `p${at}`, name: keptAs, price }));
     const [mm, inches] = (['mm', 'in'] as const).map((unit) => reckoned(inUnit(job, unit)).cost);
-    near(mm?.cost.hardware.mm ?? 0, inches?.cost.hardware.mm ?? Number.NaN, name);
+    near(mm?.cost.hardware.value ?? 0, inches?.cost.hardware.value ?? Number.NaN, name);
     assert.deepEqual(
       list('mm').map(({ keptAs }) => keptAs),
       list('in').map(({ keptAs }) => keptAs),
@@ -94,11 +95,11 @@ test('what has no price is told and counts as nothing; a dearer sheet costs as m
   const material = job.materials.find(({ id }) => id === 'birch12');
   assert.ok(material && count > 0);
   material.price = (material.price ?? 0) + 10;
-  near(reckoned(job).cost.total.mm - before.total.mm, 10 * count, 'dearer');
+  near(reckoned(job).cost.total.value - before.total.value, 10 * count, 'dearer');
   delete material.price;
   job.workshop.prices = [];
   const bare = reckoned(job).cost;
   assert.ok(bare.unpriced.includes(material.name));
   assert.ok(bare.unpriced.some((name) => name.startsWith('Hinge')));
-  assert.equal(bare.cost.hardware.mm, 0);
+  assert.equal(bare.cost.hardware.value, 0);
 });

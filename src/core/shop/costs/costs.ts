@@ -87,7 +87,7 @@ class Reckoning {
   }
 
   private add(cabinet: string, key: keyof Terms, term: Dim): void {
-    if (term.mm !== 0) this.terms.get(cabinet)?.[key].push(term);
+    if (term.value !== 0) this.terms.get(cabinet)?.[key].push(term);
   }
 
   /** Gives each cabinet its share of what a material costs and takes, by the area of its pieces (m²). */
@@ -168,7 +168,10 @@ class Reckoning {
       for (const { cabinet, rows } of this.cabinets)
         for (const { part, quantity: count } of rows) {
           if (part.material.id !== material.id || part.bought) continue;
-          areas.set(cabinet.id, (areas.get(cabinet.id) ?? 0) + (count * part.cutLength.mm * part.cutWidth.mm) / 1e6);
+          areas.set(
+            cabinet.id,
+            (areas.get(cabinet.id) ?? 0) + (count * part.cutLength.value * part.cutWidth.value) / 1e6,
+          );
           // Rough and to size, along and across.
           cuts += 4 * count;
         }
@@ -196,7 +199,7 @@ class Reckoning {
       if (part.bought) continue;
       count += times;
       for (const { edge, thickness } of part.bands) {
-        const band = bandFor(stock.bands, part.material.id, thickness.mm);
+        const band = bandFor(stock.bands, part.material.id, thickness.value);
         const name = band?.name ?? `Band for ${part.material.name}`;
         if (!band || band.price <= 0) this.unpriced.add(name);
         const known = banded.get(name) ?? { metres: 0, edges: 0, price: band?.price ?? 0 };
@@ -207,7 +210,8 @@ class Reckoning {
       for (const operation of part.machining) {
         if (operation.kind === 'groove' || operation.kind === 'rabbet' || operation.kind === 'edge groove')
           grooved +=
-            (times * (operation.kind === 'groove' && operation.along === 'width' ? part.width.mm : part.length.mm)) /
+            (times *
+              (operation.kind === 'groove' && operation.along === 'width' ? part.width.value : part.length.value)) /
             1000;
         else if ('positions' in operation) holes += times * Math.max(1, operation.positions.length);
       }
@@ -244,7 +248,7 @@ class Reckoning {
       this.materials.set(name, {
         material: name,
         name,
-        quantity: bandBought(all.metres, all.edges, name).mm,
+        quantity: bandBought(all.metres, all.edges, name).value,
         unit: 'm',
         cost: costOfBand(name, all),
         weight: 0,
@@ -296,7 +300,7 @@ class Reckoning {
       cabinets: list,
       materials: [...this.materials.values()]
         .map((each) => ({ ...each, weight: weights.get(each.material) ?? 0 }))
-        .sort((a, b) => b.cost.mm - a.cost.mm || (a.name < b.name ? -1 : 1)),
+        .sort((a, b) => b.cost.value - a.cost.value || (a.name < b.name ? -1 : 1)),
       cost: sums(COST_KINDS, (key) => together('money', COST_KINDS[key].toLowerCase(), ({ cost }) => cost[key])),
       minutes: sums(OPERATIONS, (key) => together('min', OPERATIONS[key].toLowerCase(), ({ minutes }) => minutes[key])),
       time: together('min', 'minutes of work', ({ time }) => time),

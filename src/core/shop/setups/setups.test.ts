@@ -80,7 +80,7 @@ test('each setting stands once, with every piece: all cuts and holes of all part
   for (const { station, pieces } of setUps)
     if (station === 'rip' || station === 'crosscut') {
       const sizes = new Set(
-        pieces.map(({ part, edges }) => (edges[0] === 'v0' ? part.cutWidth.mm : part.cutLength.mm).toFixed(2)),
+        pieces.map(({ part, edges }) => (edges[0] === 'v0' ? part.cutWidth.value : part.cutLength.value).toFixed(2)),
       );
       assert.equal(sizes.size, 1);
     }
@@ -90,11 +90,11 @@ test('each setting stands once, with every piece: all cuts and holes of all part
   for (const { rows } of cabinets)
     for (const { part } of rows) {
       if (part.bought) continue;
-      widths.add((part.grainRuns === 'width' ? part.cutLength : part.cutWidth).mm.toFixed(2));
+      widths.add((part.grainRuns === 'width' ? part.cutLength : part.cutWidth).value.toFixed(2));
       operations += part.machining.length;
     }
   assert.equal(setUps.filter(({ station }) => station === 'rip').length, widths.size);
-  const fences = setUps.filter(({ station }) => station === 'rip').map(({ fence }) => fence?.mm ?? 0);
+  const fences = setUps.filter(({ station }) => station === 'rip').map(({ fence }) => fence?.value ?? 0);
   assert.deepEqual(
     fences,
     [...fences].sort((a, b) => b - a),

@@ -85,9 +85,9 @@ export function setUpsOf(cabinets: readonly SolvedCabinet[], layouts: readonly S
       (a, b) =>
         (order.get(a.station) ?? 0) - (order.get(b.station) ?? 0) ||
         a.what.localeCompare(b.what) ||
-        (a.size?.mm ?? 0) - (b.size?.mm ?? 0) ||
+        (a.size?.value ?? 0) - (b.size?.value ?? 0) ||
         // Large before small: what is left of a large piece may still become a small one.
-        (b.fence?.mm ?? 0) - (a.fence?.mm ?? 0) ||
+        (b.fence?.value ?? 0) - (a.fence?.value ?? 0) ||
         (a.id < b.id ? -1 : 1),
     );
 }
@@ -170,7 +170,7 @@ function referenceOf(operation: Operation): EdgeReference | undefined {
   return undefined;
 }
 
-const mm = (dim: Dim) => Math.round(dim.mm * 100);
+const mm = (dim: Dim) => Math.round(dim.value * 100);
 
 /** An id made of words and numbers; long ones are shortened to what still tells them apart. */
 function slug(parts: readonly (string | number)[]): string {
@@ -220,7 +220,7 @@ class Lies {
 
 /** True for rips narrower than the strips this shop rips: hands come near the blade. */
 export function isNarrowRip({ station, fence }: SetUp, { cutting }: Workshop): boolean {
-  return station === 'rip' && fence !== undefined && fence.mm < cutting.minimumStrip;
+  return station === 'rip' && fence !== undefined && fence.value < cutting.minimumStrip;
 }
 
 /** How often fence or stop are set when the sheets of a layout are cut one after another; routed sheets need none. */

@@ -21,7 +21,8 @@ test('boards carry every solid part rough, by volume with its waste, and no fewe
     );
     const { roughLength, roughWidth } = job.workshop.solid;
     const volume = parts.reduce(
-      (sum, part) => sum + ((part.cutLength.mm + roughLength) * (part.cutWidth.mm + roughWidth) * boards.rough) / 1e9,
+      (sum, part) =>
+        sum + ((part.cutLength.value + roughLength) * (part.cutWidth.value + roughWidth) * boards.rough) / 1e9,
       0,
     );
     assert.ok(Math.abs(volume - net) < 1e-9);

@@ -53,10 +53,10 @@ export function boardsFor(
             mark,
             name: part.name,
             quantity,
-            length: part.cutLength.mm + roughLength,
-            width: part.cutWidth.mm + roughWidth,
-            cutLength: part.cutLength.mm,
-            cutWidth: part.cutWidth.mm,
+            length: part.cutLength.value + roughLength,
+            width: part.cutWidth.value + roughWidth,
+            cutLength: part.cutLength.value,
+            cutWidth: part.cutWidth.value,
           }),
         );
       if (pieces.length === 0) return [];
@@ -88,7 +88,7 @@ export function boardsFor(
         {
           material,
           boards,
-          thickness: thicknessOf(material).mm,
+          thickness: thicknessOf(material).value,
           pieces,
           net,
           gross,

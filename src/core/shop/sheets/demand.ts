@@ -63,7 +63,7 @@ export function demandOf(cabinets: readonly SolvedCabinet[]): Demand[] {
 /** The key parts of one row stand for, each as a piece. */
 function piecesOf({ mark, part, keys }: CutListRow, { cabinet, parts }: SolvedCabinet): SheetPiece[] {
   const { cutLength, cutWidth, material, grainRuns } = part;
-  const [length, width] = grainRuns === 'width' ? [cutWidth.mm, cutLength.mm] : [cutLength.mm, cutWidth.mm];
+  const [length, width] = grainRuns === 'width' ? [cutWidth.value, cutLength.value] : [cutLength.value, cutWidth.value];
   const own = new Map(parts.map((each) => [each.key, each]));
   return keys.map((key) => ({
     cabinet: cabinet.id,
@@ -93,10 +93,10 @@ interface BlankPlaces {
  */
 function blanksOf({ cabinet, fronts, resolved }: SolvedCabinet): BlankPlaces[] {
   return grainGroups(fronts, resolved).map(({ id, parts }) => {
-    const cut = resolved.settings.fronts.sawCut.mm;
+    const cut = resolved.settings.fronts.sawCut.value;
     const upright = parts.every((part) => part.placement.u[1] === 'z');
-    const up = (part: Part) => (part.placement.u[1] === 'z' ? part.cutLength.mm : part.cutWidth.mm);
-    const across = (part: Part) => (part.placement.u[1] === 'z' ? part.cutWidth.mm : part.cutLength.mm);
+    const up = (part: Part) => (part.placement.u[1] === 'z' ? part.cutLength.value : part.cutWidth.value);
+    const across = (part: Part) => (part.placement.u[1] === 'z' ? part.cutWidth.value : part.cutLength.value);
     const left = offsets(parts, 'x', across, cut);
     const low = offsets(parts, 'z', up, cut);
     const places = parts.map((part) => {
@@ -116,10 +116,10 @@ function blanksOf({ cabinet, fronts, resolved }: SolvedCabinet): BlankPlaces[] {
 
 /** Where parts begin along an axis when each stands a saw cut behind all that ends before it on the face. */
 function offsets(parts: readonly Part[], axis: 'x' | 'z', size: (part: Part) => number, cut: number) {
-  const sorted = [...parts].sort((a, b) => a.stands[axis].low.mm - b.stands[axis].low.mm);
+  const sorted = [...parts].sort((a, b) => a.stands[axis].low.value - b.stands[axis].low.value);
   const at = new Map<Part, number>();
   for (const part of sorted) {
-    const before = sorted.filter((other) => other.stands[axis].high.mm <= part.stands[axis].low.mm + 0.001);
+    const before = sorted.filter((other) => other.stands[axis].high.value <= part.stands[axis].low.value + 0.001);
     at.set(part, Math.max(0, ...before.map((other) => (at.get(other) ?? 0) + size(other) + cut)));
   }
   return (part: Part) => at.get(part) ?? 0;

@@ -39,12 +39,12 @@ test('worked case: spacer and tray of a standing cabinet', () => {
   for (const material of job.materials)
     if (['front18', 'birch12'].includes(material.id)) material.measured = { batch: 'test', readings: [first] };
   const { trays } = only(job);
-  near(trays[0]?.spacers.left?.thickness.mm, expect.spacer, 'spacer');
+  near(trays[0]?.spacers.left?.thickness.value, expect.spacer, 'spacer');
   assert.deepEqual(
-    trays[0]?.spacers.left?.layers.map(({ thickness }) => thickness.mm),
+    trays[0]?.spacers.left?.layers.map(({ thickness }) => thickness.value),
     expect.spacerLayers,
   );
-  near(trays[0]?.plan?.outside.mm, expect.trayWidth, 'tray');
+  near(trays[0]?.plan?.outside.value, expect.trayWidth, 'tray');
 });
 
 test('spacers, runners, play and tray fill the measured width, and nothing shares space', async () => {
@@ -55,8 +55,8 @@ test('spacers, runners, play and tray fill the measured width, and nothing share
     for (const { plan, chosen, spacers } of trays) {
       assert.ok(plan && chosen && chosen.profile.family === 'side');
       const { thickness, play } = chosen.profile;
-      const packed = (spacers.left?.thickness.mm ?? 0) + (spacers.right?.thickness.mm ?? 0);
-      near(packed + 2 * thickness + play + plan.outside.mm, standing.width, 'across');
+      const packed = (spacers.left?.thickness.value ?? 0) + (spacers.right?.thickness.value ?? 0);
+      near(packed + 2 * thickness + play + plan.outside.value, standing.width, 'across');
     }
     const shapes = parts.map(shapeOf);
     for (const [at, a] of shapes.entries())
@@ -73,8 +73,8 @@ test('sticks are shorter and shorter, and each is where its spacer begins', () =
   assert.equal(sticks.length, 3);
   for (const [at, stick] of sticks.entries()) {
     const spacer = parts.find(({ key, role }) => role === 'spacer' && key.startsWith(`drawer/s1-${at + 1}/`));
-    near(spacer?.extent.min[2], stick.mm, `stick ${at + 1}`);
-    if (at > 0) assert.ok(stick.mm < (sticks[at - 1]?.mm ?? 0));
+    near(spacer?.extent.min[2], stick.value, `stick ${at + 1}`);
+    if (at > 0) assert.ok(stick.value < (sticks[at - 1]?.value ?? 0));
   }
 });
 

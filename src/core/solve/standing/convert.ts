@@ -105,22 +105,22 @@ function stepsFor(
   const [first] = trays;
   if (!first?.chosen || !first.plan) return [];
   const spaced = first.spacers.left !== undefined || first.spacers.right !== undefined;
-  const holes = first.holes.map((at) => show(at.mm)).join(', ');
+  const holes = first.holes.map((at) => show(at.value)).join(', ');
   return [
     `Take the shelf out. Measure again at the front and at the rear, high and low: ${show(width)} wide at the narrowest and ${show(depth)} deep is what these figures stand on.`,
-    `Cut the parts and band them. Each tray is ${show(first.plan.outside.mm)} wide outside and ${show(first.plan.length.mm)} long.`,
+    `Cut the parts and band them. Each tray is ${show(first.plan.outside.value)} wide outside and ${show(first.plan.length.value)} long.`,
     `Make up ${count === 1 ? 'the tray' : `the ${count} trays`}, equal from corner to corner, and screw the runners to ${count === 1 ? 'its' : 'their'} sides.`,
     spaced
-      ? `Cut one pair of spacer sticks to ${show(sticks[0]?.mm ?? 0)}. Stand the uppermost spacers on them and fix each with two screws at the front and two at the rear${depth > 450 ? ' and one in the middle' : ''}.${
+      ? `Cut one pair of spacer sticks to ${show(sticks[0]?.value ?? 0)}. Stand the uppermost spacers on them and fix each with two screws at the front and two at the rear${depth > 450 ? ' and one in the middle' : ''}.${
           sticks.length > 1
             ? ` Shorten the sticks to ${sticks
                 .slice(1)
-                .map(({ mm }) => show(mm))
+                .map(({ value: mm }) => show(mm))
                 .join(', then ')} and go down.`
             : ''
         }`
-      : `Mark the line of the runners on both sides: ${trays.flatMap(({ line }) => (line ? [show(line.mm)] : [])).join(', ')} above the floor measured from.`,
-    `Screw the runners on, ${show(first.setback.mm)} behind the front edge, at ${holes} from it.`,
+      : `Mark the line of the runners on both sides: ${trays.flatMap(({ line }) => (line ? [show(line.value)] : [])).join(', ')} above the floor measured from.`,
+    `Screw the runners on, ${show(first.setback.value)} behind the front edge, at ${holes} from it.`,
     'Hang the trays from the top down. Open the doors as far as they go and run each tray out and in: nothing may touch.',
   ];
 }

@@ -200,7 +200,7 @@ function RoomDivider({
 function roomSize({ interiors }: SolvedCabinet, id: string): number | undefined {
   for (const { parts, sizes } of interiors.splits) {
     const at = parts.findIndex((room) => room.id === id);
-    if (at >= 0) return sizes[at]?.size.mm;
+    if (at >= 0) return sizes[at]?.size.value;
   }
   return undefined;
 }

@@ -134,8 +134,8 @@ function MaterialRow({ material }: { material: Material }) {
         <span className="text-right text-[0.8125rem] text-ink-soft">
           {readings.length > 1 ? (
             <>
-              mean <Length mm={thicknessOf(material).mm} style={{ ...style, mmStep: 0.01, graduation: 64 }} />, spread{' '}
-              <Length mm={spread} style={{ ...style, mmStep: 0.01, graduation: 64 }} />
+              mean <Length mm={thicknessOf(material).value} style={{ ...style, mmStep: 0.01, graduation: 64 }} />,
+              spread <Length mm={spread} style={{ ...style, mmStep: 0.01, graduation: 64 }} />
             </>
           ) : readings.length === 0 ? (
             <>

@@ -113,5 +113,5 @@ function sizeOf({ face, resolved }: SolvedCabinet, split: Split, id: string): nu
   const laid = face.splits.find(({ parts }) => parts === split.parts || parts.some((part) => part.id === id));
   const at = laid?.parts.findIndex((part) => part.id === id) ?? -1;
   const leading = resolved.settings.fronts.lay.value === 'fronts' ? laid?.face : laid?.clear;
-  return leading?.[at]?.size.mm;
+  return leading?.[at]?.size.value;
 }

@@ -61,7 +61,7 @@ export function OverallFields({ solved }: { solved: SolvedCabinet }) {
           )}
           <Setting path="worktop/thickness" solved={solved} />
           <p className="text-right text-ink-soft">
-            cabinet height <Length mm={box.overallHeight.mm} style={style} />
+            cabinet height <Length mm={box.overallHeight.value} style={style} />
           </p>
         </>
       ) : (
@@ -85,8 +85,8 @@ export function OverallFields({ solved }: { solved: SolvedCabinet }) {
                 {
                   path: at('size/height'),
                   value: event.currentTarget.checked
-                    ? { from: 'worktop', finished: box.overallHeight.mm + resolved.settings.worktop.thickness.mm }
-                    : { from: 'overall', mm: box.overallHeight.mm },
+                    ? { from: 'worktop', finished: box.overallHeight.value + resolved.settings.worktop.thickness.value }
+                    : { from: 'overall', mm: box.overallHeight.value },
                 },
               ],
             })

@@ -84,11 +84,11 @@ function NumberSetting({ leaf, label, dim, solved, where, set }: RowProps & { di
     <div className="flex items-center gap-1">
       <span className="min-w-0 flex-1 leading-tight">{label}</span>
       {leaf.measure !== 'mm' ? (
-        <PlainField label={label} value={dim.mm} onCommit={set} />
+        <PlainField label={label} value={dim.value} onCommit={set} />
       ) : (
         <LengthField
           label={label}
-          mm={dim.mm}
+          mm={dim.value}
           style={style}
           names={sizeNames(solved)}
           path={path}

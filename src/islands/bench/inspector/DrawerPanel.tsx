@@ -49,7 +49,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       <h2 className="caps">{drawer.name}</h2>
       {runner ? (
         <p className="font-semibold leading-snug">
-          {runner.profile.name}, {show(runner.length.mm)}
+          {runner.profile.name}, {show(runner.length.value)}
           <span className="block text-[0.8125rem] font-normal text-ink-soft">{runner.profile.maker}</span>
           <Taught profile={runner.profile} />
         </p>
@@ -61,7 +61,9 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
         const spacer = drawer.spacers?.[hand];
         if (!spacer)
           return (
-            packing[hand].mm > 0 && <Fragment key={hand}>{row(`Packed out, ${hand}`, drawer.packing[hand])}</Fragment>
+            packing[hand].value > 0 && (
+              <Fragment key={hand}>{row(`Packed out, ${hand}`, drawer.packing[hand])}</Fragment>
+            )
           );
         return (
           <Fragment key={hand}>
@@ -69,7 +71,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
             {row(`Spacer, ${hand}`, drawer.spacers?.[hand]?.thickness)}
             {spacer.layers.length > 1 && (
               <p className="text-[0.8125rem] leading-snug text-ink-soft">
-                glued up of {spacer.layers.map(({ thickness }) => show(thickness.mm)).join(' and ')}
+                glued up of {spacer.layers.map(({ thickness }) => show(thickness.value)).join(' and ')}
               </p>
             )}
           </Fragment>

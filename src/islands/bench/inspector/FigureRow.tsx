@@ -30,7 +30,7 @@ export function FigureRow({ name, dim, within }: { name: string; dim: Dim | unde
             else if (address !== undefined) openTape(address, true);
           }}
         >
-          {dim.measure === 'mm' ? <Length mm={dim.mm} style={style} /> : figure(dim)}
+          {dim.measure === 'mm' ? <Length mm={dim.value} style={style} /> : figure(dim)}
           <span className="sr-only">
             , {name}, {open ? 'put the tape away' : 'show the tape'}
           </span>
@@ -46,7 +46,7 @@ export function FigureRow({ name, dim, within }: { name: string; dim: Dim | unde
 }
 
 /** A weight to a tenth; what is no length and no weight, as the lift factor, whole. */
-function figure({ mm, measure }: Dim): string {
+function figure({ value: mm, measure }: Dim): string {
   return measure === 'kg' ? `${mm.toFixed(1)} kg` : String(Math.round(mm));
 }
 

@@ -23,7 +23,7 @@ export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
           className="min-h-7 font-semibold hover:text-pencil"
           onClick={() => openTape(front.weight, front)}
         >
-          {front.weight.mm.toFixed(1)} kg
+          {front.weight.value.toFixed(1)} kg
         </button>
       </p>
       {pulls.length === 0 ? (
@@ -42,7 +42,7 @@ function PullHoles({ pulls }: { pulls: readonly PlacedPull[] }) {
   const [first] = pulls;
   const size = (at: number, dim: Dim) => (
     <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={() => openTape(dim, pulls[at])}>
-      <Length mm={dim.mm} style={style} />
+      <Length mm={dim.value} style={style} />
     </button>
   );
   return (
@@ -79,8 +79,8 @@ function Blank({ solved, front }: { solved: SolvedCabinet; front: Front }) {
   if (!grain || !group) return null;
   return (
     <p className="mt-1 leading-snug">
-      Piece {grain.piece} of {grain.of} of blank {grain.group}, <Length mm={group.height.mm} style={style} /> high and{' '}
-      <Length mm={group.width.mm} style={style} /> wide, saw cuts included.
+      Piece {grain.piece} of {grain.of} of blank {grain.group}, <Length mm={group.height.value} style={style} /> high
+      and <Length mm={group.width.value} style={style} /> wide, saw cuts included.
     </p>
   );
 }

@@ -41,10 +41,10 @@ export function HingePanel({ solved }: { solved: SolvedCabinet }) {
         <button
           type="button"
           className="min-h-7 font-semibold text-ink hover:text-pencil"
-          aria-label={`Weight ${door.weight.mm.toFixed(1)} kg, show the tape`}
+          aria-label={`Weight ${door.weight.value.toFixed(1)} kg, show the tape`}
           onClick={() => openTape(door.weight, door)}
         >
-          {door.weight.mm.toFixed(1)} kg
+          {door.weight.value.toFixed(1)} kg
         </button>
       </p>
       {door.chosen ? (
@@ -80,7 +80,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
   const fine = { ...style, mmStep: 0.1 };
   const number = (dim: Dim) => (
     <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={() => openTape(dim, door)}>
-      <Length mm={dim.mm} style={fine} />
+      <Length mm={dim.value} style={fine} />
     </button>
   );
   return (
@@ -94,7 +94,7 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
           <Row name="Overlay wanted">{number(door.wish.overlay)}</Row>
           <Row name={`Plate ${formatMm(chosen.plate)}, cup ${formatMm(chosen.offset)}`}>{residualWords(chosen)}</Row>
           <Row name="Least gap to turn">
-            <Length mm={leastGap(chosen.profile, solved.box.frontThickness.mm, chosen.offset)} style={fine} />
+            <Length mm={leastGap(chosen.profile, solved.box.frontThickness.value, chosen.offset)} style={fine} />
           </Row>
         </>
       ) : (
@@ -136,7 +136,7 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
         if (dim) openTape(dim, door);
       }}
     >
-      <Length mm={door.places[at]?.[which].mm ?? 0} style={style} />
+      <Length mm={door.places[at]?.[which].value ?? 0} style={style} />
     </button>
   );
   const lit = hingeOfKey(selected);

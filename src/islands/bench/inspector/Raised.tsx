@@ -14,7 +14,7 @@ export function Raised({ drawer }: { drawer: FittedDrawer }) {
       label="Runners raised by"
       hideLabel={false}
       style={style}
-      mm={raised?.mm ?? 0}
+      mm={raised?.value ?? 0}
       onCommit={(mm) =>
         act({
           label: `Runners of ${within(name)} raised`,

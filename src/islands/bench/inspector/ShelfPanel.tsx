@@ -13,7 +13,7 @@ export function ShelfPanel({ solved }: { solved: SolvedCabinet }) {
   const style = useBench((state) => state.job.display);
   const part = solved.parts.find((each) => each.key === selected);
   const shelf = part && loadedShelf(part, solved.parts, solved.resolved);
-  if (!part || !shelf || shelf.span.mm <= 0 || shelf.depth.mm <= 0) return null;
+  if (!part || !shelf || shelf.span.value <= 0 || shelf.depth.value <= 0) return null;
   const sag = shelfSag(shelf);
   const fine = { ...style, mmStep: 0.1 };
   const row = (name: string, which: 'lasting' | 'allowed') => (
@@ -24,14 +24,14 @@ export function ShelfPanel({ solved }: { solved: SolvedCabinet }) {
         className="min-h-7 font-semibold hover:text-pencil"
         onClick={() => openTape(shownAt('sag', part.key, which))}
       >
-        <Length mm={sag[which].mm} style={fine} />
+        <Length mm={sag[which].value} style={fine} />
       </button>
     </p>
   );
   return (
     <section aria-label="Shelf under load" className="sheet p-3">
       <h2 className="caps">Shelf under load</h2>
-      <SagCurve sag={sag.lasting.mm} allowed={sag.allowed.mm} />
+      <SagCurve sag={sag.lasting.value} allowed={sag.allowed.value} />
       {row('Sags in time', 'lasting')}
       {row('Allowed', 'allowed')}
       <p className="flex min-h-7 items-center justify-between">

@@ -22,7 +22,7 @@ export function PartsLine({ solved, foldable }: { solved: SolvedCabinet; foldabl
   const list = useBench((state) => state.list);
   const showList = useBench((state) => state.showList);
   const unit = useBench((state) => state.job.display.unit);
-  const area = solved.parts.reduce((sum, { length, width }) => sum + length.mm * width.mm, 0) / 1e6;
+  const area = solved.parts.reduce((sum, { length, width }) => sum + length.value * width.value, 0) / 1e6;
   return (
     <div className="flex min-h-8 items-center gap-3 px-1 text-[0.9375rem]">
       <p className="min-w-0 flex-1 truncate text-ink-soft" role="status">
@@ -50,7 +50,7 @@ export function PartsLine({ solved, foldable }: { solved: SolvedCabinet; foldabl
           onClick={() => show(!shown)}
         >
           <Chevron size={16} aria-hidden="true" />
-          {solved.parts.length} parts, {inShort(area, weightOf(solved.parts).mm, unit)}
+          {solved.parts.length} parts, {inShort(area, weightOf(solved.parts).value, unit)}
         </button>
       )}
     </div>

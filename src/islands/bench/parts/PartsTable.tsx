@@ -123,7 +123,7 @@ function Row({ row }: { row: PartRow }) {
         openTape(dim, part);
       }}
     >
-      <Length mm={dim.mm} style={style} />
+      <Length mm={dim.value} style={style} />
       <span className="sr-only">
         , {part.name} {which === 'cutLength' ? 'cut length' : 'cut width'}, show the tape
       </span>

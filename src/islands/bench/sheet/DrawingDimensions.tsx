@@ -74,7 +74,7 @@ export function DimensionMark({
         role="button"
         tabIndex={0}
         data-dimension={item.id}
-        aria-label={`${item.dim.label} ${formatLength(item.dim.mm, style)}, ${editable ? 'change' : 'show the tape'}`}
+        aria-label={`${item.dim.label} ${formatLength(item.dim.value, style)}, ${editable ? 'change' : 'show the tape'}`}
         className="cursor-pointer outline-none"
         onClick={(event) => {
           event.stopPropagation();
@@ -94,7 +94,7 @@ export function DimensionMark({
       {/* The figures stand beside the button, whose name says them in words. */}
       <g aria-hidden="true" className="pointer-events-none" data-figures={item.id}>
         <DrawnLength
-          mm={item.dim.mm}
+          mm={item.dim.value}
           style={style}
           x={text.x - captionWidth(item.caption) / 2}
           y={text.y}
@@ -102,7 +102,7 @@ export function DimensionMark({
         />
         {item.caption && (
           <text
-            x={text.x - captionWidth(item.caption) / 2 + drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) / 2 + 4}
+            x={text.x - captionWidth(item.caption) / 2 + drawnLengthWidth(item.dim.value, style, FIGURE_SIZE) / 2 + 4}
             y={text.y + 5}
             fontSize={CAPTION_SIZE}
             fill="var(--color-ink-soft)"
@@ -159,7 +159,7 @@ export function DimensionEntry({
     >
       <LengthField
         label={item.dim.label}
-        mm={item.dim.mm}
+        mm={item.dim.value}
         style={style}
         names={sizeNames(solved)}
         autoFocus

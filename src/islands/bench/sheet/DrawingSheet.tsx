@@ -109,7 +109,7 @@ export function spaceOf({ width, height }: SheetSize, { unit }: LengthStyle): Sh
 /** Room a figure takes along its line. */
 export function textWidthIn(style: LengthStyle) {
   return (item: DimensionItem) =>
-    Math.max(24, drawnLengthWidth(item.dim.mm, style, FIGURE_SIZE) + 6) + captionWidth(item.caption);
+    Math.max(24, drawnLengthWidth(item.dim.value, style, FIGURE_SIZE) + 6) + captionWidth(item.caption);
 }
 
 /** The views of a sheet, its title block, and the field over the number that is being changed. */

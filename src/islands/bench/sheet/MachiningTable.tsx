@@ -82,7 +82,7 @@ function Size({ part, at, dim }: { part: Part; at: number; dim: Dim }) {
   const open = () => openTape(shownAt('cut', part.key, at, dim.label));
   return (
     <button type="button" className="hover:text-pencil" onClick={open}>
-      <Length mm={dim.mm} style={style} />
+      <Length mm={dim.value} style={style} />
     </button>
   );
 }

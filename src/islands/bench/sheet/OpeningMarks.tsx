@@ -43,8 +43,8 @@ export function OpeningMarks({ solved, laid }: { solved: SolvedCabinet; laid: La
 function boxOf(solved: SolvedCabinet, laid: LaidSheet, id: string) {
   const face = faceOf(solved, id);
   if (!face) return undefined;
-  const a = laid.toSheet({ h: face.h.low.mm, v: face.v.high.mm });
-  const b = laid.toSheet({ h: face.h.high.mm, v: face.v.low.mm });
+  const a = laid.toSheet({ h: face.h.low.value, v: face.v.high.value });
+  const b = laid.toSheet({ h: face.h.high.value, v: face.v.low.value });
   return { x: a.x, y: a.y, width: Math.max(0, b.x - a.x), height: Math.max(0, b.y - a.y) };
 }
 

@@ -55,8 +55,8 @@ export function useChoosing(
       const face = faceOf(solved, id);
       if (!face) return [];
       const [a, b] = [
-        laid.toSheet({ h: face.h.low.mm, v: face.v.high.mm }),
-        laid.toSheet({ h: face.h.high.mm, v: face.v.low.mm }),
+        laid.toSheet({ h: face.h.low.value, v: face.v.high.value }),
+        laid.toSheet({ h: face.h.high.value, v: face.v.low.value }),
       ];
       const apart = a.x > box.x + box.width || b.x < box.x || a.y > box.y + box.height || b.y < box.y;
       return apart ? [] : [id];

@@ -21,7 +21,7 @@ import { Working } from '../Working.js';
 
 const INK = '#1b2426';
 
-const amount = ({ mm }: Dim) => mm.toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+const amount = ({ value: mm }: Dim) => mm.toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 
 /** How much of a material is used, in words. */
 function takes(quantity: number, unit: 'sheets' | 'm³' | 'm'): string {
@@ -64,17 +64,17 @@ export function CostsView({ jobId }: { jobId: string }) {
   return (
     <>
       <div className="sheet flex flex-wrap items-baseline gap-x-6 px-4 py-3">
-        <h1 className="text-[1.375rem] font-bold" data-total={cost.total.mm.toFixed(2)}>
+        <h1 className="text-[1.375rem] font-bold" data-total={cost.total.value.toFixed(2)}>
           <Working dim={cost.total}>
             {money} {amount(cost.total)}
           </Working>
         </h1>
         <span>
-          <Working dim={cost.time}>{(cost.time.mm / 60).toFixed(1)} hours of work</Working>
+          <Working dim={cost.time}>{(cost.time.value / 60).toFixed(1)} hours of work</Working>
         </span>
         <span>
           <Working dim={cost.weight}>
-            {weightIn(cost.weight.mm, unit).toFixed(0)} {weightUnit(unit)} of wood in all
+            {weightIn(cost.weight.value, unit).toFixed(0)} {weightUnit(unit)} of wood in all
           </Working>
         </span>
         {proposed > 0 && (
@@ -99,11 +99,14 @@ export function CostsView({ jobId }: { jobId: string }) {
       <div className="grid grid-cols-3 gap-3 max-lg:grid-cols-1">
         <BarsOf
           title={`Cost by kind, ${money}`}
-          bars={(Object.keys(COST_KINDS) as CostKind[]).map((kind) => [COST_KINDS[kind], cost.cost[kind].mm])}
+          bars={(Object.keys(COST_KINDS) as CostKind[]).map((kind) => [COST_KINDS[kind], cost.cost[kind].value])}
         />
         <BarsOf
           title="Minutes by operation"
-          bars={(Object.keys(OPERATIONS) as CostedOperation[]).map((each) => [OPERATIONS[each], cost.minutes[each].mm])}
+          bars={(Object.keys(OPERATIONS) as CostedOperation[]).map((each) => [
+            OPERATIONS[each],
+            cost.minutes[each].value,
+          ])}
         />
         <BarsOf
           title="Used of each sheet, per cent"
@@ -149,9 +152,9 @@ export function CostsView({ jobId }: { jobId: string }) {
                   </Working>
                 </td>
                 <td className="px-1">
-                  <Working dim={each.time}>{each.time.mm.toFixed(0)}</Working>
+                  <Working dim={each.time}>{each.time.value.toFixed(0)}</Working>
                 </td>
-                <td className="px-1">{weightIn(each.weight.mm, unit).toFixed(1)}</td>
+                <td className="px-1">{weightIn(each.weight.value, unit).toFixed(1)}</td>
               </tr>
             ))}
           </tbody>

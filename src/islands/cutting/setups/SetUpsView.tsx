@@ -116,12 +116,12 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
           className="mt-1 size-5 accent-pencil"
           checked={ticked}
           onChange={({ currentTarget: { checked } }) => onTick(checked)}
-          aria-label={`${what}${fence ? ` at ${formatLength(fence.mm, style)}` : ''}${size && !sawn ? `, ${formatLength(size.mm, style)}` : ''} done`}
+          aria-label={`${what}${fence ? ` at ${formatLength(fence.value, style)}` : ''}${size && !sawn ? `, ${formatLength(size.value, style)}` : ''} done`}
         />
         <span className="w-24 text-right text-[1.375rem] leading-tight font-bold">
           {(fence ?? size) && (
             <Working dim={(fence ?? size) as Dim}>
-              <Length mm={(fence ?? size)?.mm ?? 0} style={style} />
+              <Length mm={(fence ?? size)?.value ?? 0} style={style} />
             </Working>
           )}
         </span>
@@ -132,8 +132,8 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
           <span className="text-ink-soft">
             {size &&
               fence &&
-              ` ${formatLength(size.mm, style)}${by ? ` × ${formatLength(by.mm, style)}` : ''}${station === 'bore' ? ' across' : depth ? ' wide' : ''}`}
-            {depth && `, ${formatLengthWithUnit(depth.mm, style)} deep`}
+              ` ${formatLength(size.value, style)}${by ? ` × ${formatLength(by.value, style)}` : ''}${station === 'bore' ? ' across' : depth ? ' wide' : ''}`}
+            {depth && `, ${formatLengthWithUnit(depth.value, style)} deep`}
           </span>
         )}
         {creep && <span className="block text-ink-soft">creep up to the panel</span>}
@@ -146,7 +146,9 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
             {name}
             {where !== '' && <span className="text-ink-soft">, {where}</span>}
             {stops.length > 0 && station === 'bore' && (
-              <span className="text-ink-soft">, stops {shortened(stops.map(({ mm }) => formatLength(mm, style)))}</span>
+              <span className="text-ink-soft">
+                , stops {shortened(stops.map(({ value: mm }) => formatLength(mm, style)))}
+              </span>
             )}
           </li>
         ))}

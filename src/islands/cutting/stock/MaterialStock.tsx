@@ -47,7 +47,7 @@ export function MaterialStock({ material }: { material: Material }) {
       <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.0625rem] font-bold">
         {name}
         <span className="text-base font-normal text-ink-soft">
-          {formatLengthWithUnit(thicknessOf(material).mm, style)} thick
+          {formatLengthWithUnit(thicknessOf(material).value, style)} thick
           {material.measured.readings.length === 0 ? ', not measured yet' : ', measured'},{' '}
           {material.grain === 'length' ? 'grain along the sheet' : 'no grain'}
         </span>

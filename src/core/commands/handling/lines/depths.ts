@@ -5,9 +5,9 @@ import { type Line, lineOf, round } from './line.js';
 /** On the side section: the rear of the cabinet, and how far the toe stands back. */
 export function depthLines({ box, cabinet, parts, resolved }: SolvedCabinet): Line[] {
   const { depth } = cabinet.size;
-  const [foot, top] = [-box.underHeight.mm, box.height.mm];
+  const [foot, top] = [-box.underHeight.value, box.height.value];
   const rear = Math.max(...parts.map(({ extent }) => extent.max[1]));
-  const setback = resolved.settings.toe.setback.mm;
+  const setback = resolved.settings.toe.setback.value;
   const { min = 0, max = setback } = settingLeaf('toe/setback').limits ?? {};
   const plinth = parts.find(({ role }) => role === 'plinth');
   return [

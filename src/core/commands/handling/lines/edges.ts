@@ -6,12 +6,12 @@ import { type Line, lineOf, round } from './line.js';
 /** The right end, the top, the upper edge of the toe. */
 export function edgeLines(solved: SolvedCabinet): Line[] {
   const { box, cabinet, parts, resolved } = solved;
-  const right = box.width.mm + box.beyondRight.mm;
-  const [foot, top] = [-box.underHeight.mm, box.height.mm];
-  const width = box.overallWidth.mm;
+  const right = box.width.value + box.beyondRight.value;
+  const [foot, top] = [-box.underHeight.value, box.height.value];
+  const width = box.overallWidth.value;
   const { height } = cabinet.size;
   const balance = balanceOf(solved);
-  const toe = resolved.settings.toe.height.mm;
+  const toe = resolved.settings.toe.height.value;
   const plinth = parts.find(({ role }) => role === 'plinth');
   return [
     lineOf(
@@ -48,14 +48,14 @@ export function edgeLines(solved: SolvedCabinet): Line[] {
             top,
             {
               id: 'end-top',
-              from: -box.beyondLeft.mm,
+              from: -box.beyondLeft.value,
               to: right,
               shows: parts.some(({ key }) => key === 'top') ? 'top' : 'side/left',
             },
           ),
         ]
       : []),
-    ...(box.underHeight.mm > 0 && plinth
+    ...(box.underHeight.value > 0 && plinth
       ? [
           lineOf(
             {
@@ -68,7 +68,7 @@ export function edgeLines(solved: SolvedCabinet): Line[] {
             },
             'v',
             0,
-            { id: 'toe', from: 0, to: box.width.mm, shows: plinth.key },
+            { id: 'toe', from: 0, to: box.width.value, shows: plinth.key },
           ),
         ]
       : []),

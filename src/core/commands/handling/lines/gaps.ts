@@ -19,12 +19,12 @@ export function gapLines(solved: SolvedCabinet, beside: Beside): Line[] {
         decided,
         path: pathTo.opening(path, decided.id),
         name: names.get(decided.id) ?? 'opening',
-        mm: spans[at]?.size.mm ?? 0,
+        mm: spans[at]?.size.value ?? 0,
       }),
     );
     return middlesOf(layout).map((middle, at) => {
       const { id } = parts[at] as (typeof parts)[number];
-      const drawn = { id: `gap-${id}`, from: across.low.mm, to: across.high.mm, shows: gapKey(id) };
+      const drawn = { id: `gap-${id}`, from: across.low.value, to: across.high.value, shows: gapKey(id) };
       return lineBetween(members, at, axis, middle, drawn, linedUp(solved, layout, beside, middle));
     });
   });
@@ -34,7 +34,7 @@ export function gapLines(solved: SolvedCabinet, beside: Beside): Line[] {
 function middlesOf({ axis, face }: SplitLayout): number[] {
   return face.slice(1).map((next, at) => {
     const before = face[at] as (typeof face)[number];
-    return axis === 'rows' ? (next.high.mm + before.low.mm) / 2 : (before.high.mm + next.low.mm) / 2;
+    return axis === 'rows' ? (next.high.value + before.low.value) / 2 : (before.high.value + next.low.value) / 2;
   });
 }
 

@@ -20,11 +20,11 @@ export function pinColumnLines(solved: SolvedCabinet): Line[] {
     const at = holes[0]?.h ?? 0;
     const heights = holes.map(({ v }) => v);
     const drawn = { from: Math.min(...heights) - BEYOND, to: Math.max(...heights) + BEYOND, shows };
-    if (Math.abs(at - lines.front.mm) < SAME) {
-      const room = (lines.rear ?? box.clearDepth).mm - at - LEAST_BETWEEN_LINES;
-      const size = decided(solved, 'pins/front', pins.front.mm, room);
+    if (Math.abs(at - lines.front.value) < SAME) {
+      const room = (lines.rear ?? box.clearDepth).value - at - LEAST_BETWEEN_LINES;
+      const size = decided(solved, 'pins/front', pins.front.value, room);
       const reasons = platesOn(upright).map((mm) => ({
-        mm: mm - Math.max(0, box.mountingPlane.mm),
+        mm: mm - Math.max(0, box.mountingPlane.value),
         why: 'in line with the hinge plates',
       }));
       return [
@@ -35,10 +35,10 @@ export function pinColumnLines(solved: SolvedCabinet): Line[] {
       ];
     }
     // In whole steps behind the front line the rear one follows that.
-    if (!lines.rear || Math.abs(at - lines.rear.mm) > SAME || pins.rear.value !== 'groove') return [];
-    const room = at - lines.front.mm - LEAST_BETWEEN_LINES;
-    const size = decided(solved, 'pins/rearSet', pins.rearSet.mm, room);
-    const reasons = [{ mm: pins.front.mm, why: 'as far from the back as the front line from the front' }];
+    if (!lines.rear || Math.abs(at - lines.rear.value) > SAME || pins.rear.value !== 'groove') return [];
+    const room = at - lines.front.value - LEAST_BETWEEN_LINES;
+    const size = decided(solved, 'pins/rearSet', pins.rearSet.value, room);
+    const reasons = [{ mm: pins.front.value, why: 'as far from the back as the front line from the front' }];
     return [
       lineOf(
         { label: 'Rear line of pin holes before the back', ...size, reasons },
@@ -61,7 +61,7 @@ function decided(solved: SolvedCabinet, setting: 'pins/front' | 'pins/rearSet', 
 function platesOn(upright: Part): number[] {
   const offsets = upright.machining.flatMap((operation) =>
     operation.kind === 'holes' && operation.by.kind === 'hinges'
-      ? [edgeOf(upright, operation.from).mm + operation.offset.mm]
+      ? [edgeOf(upright, operation.from).value + operation.offset.value]
       : [],
   );
   return [...new Set(offsets)];

@@ -19,16 +19,16 @@ export function pullLines(solved: SolvedCabinet): Line[] {
     const front = fronts.find(({ key, kind }) => key === frontKey && kind === 'door');
     if (!front || !upright) return [];
     // As far as the other end of the door, and no further than may be decided.
-    const most = Math.min(front.v.size.mm - (max[2] - min[2]) - NEAREST, FURTHEST);
+    const most = Math.min(front.v.size.value - (max[2] - min[2]) - NEAREST, FURTHEST);
     return [
       lineOf(
         {
           label: 'Pull from the end of the door',
-          mm: fromEnd.mm,
+          mm: fromEnd.value,
           path: settingPath(solved, 'pulls/fromEnd'),
           least: NEAREST,
           most,
-          reasons: multiples(fromEnd.mm, most, 32).map((mm) => ({ mm, why: '32 grid' })),
+          reasons: multiples(fromEnd.value, most, 32).map((mm) => ({ mm, why: '32 grid' })),
         },
         'v',
         upper ? max[2] : min[2],

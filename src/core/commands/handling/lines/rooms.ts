@@ -18,15 +18,15 @@ export function roomLines({ interiors, cabinet, parts }: SolvedCabinet): Line[] 
         decided,
         path: pathTo.opening(layout.path, decided.id),
         name: names.get(decided.id)?.name ?? `room ${index + 1}`,
-        mm: layout.sizes[index]?.size.mm ?? 0,
+        mm: layout.sizes[index]?.size.value ?? 0,
       }),
     );
     const across = spanOf(within.inside, axis === 'rows' ? 'columns' : 'rows');
     return [
-      lineBetween(members, at, axis, centre.mm, {
+      lineBetween(members, at, axis, centre.value, {
         id: `room-${after}`,
-        from: across.low.mm,
-        to: Math.min(across.high.mm, across.low.mm + GRIP_BEHIND),
+        from: across.low.value,
+        to: Math.min(across.high.value, across.low.value + GRIP_BEHIND),
         shows: parts.find(({ key }) => key.startsWith(`divider/${after}`))?.key ?? `divider/${after}`,
       }),
     ];

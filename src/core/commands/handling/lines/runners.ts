@@ -33,12 +33,12 @@ function linesSeen(solved: SolvedCabinet, seen: Seen): Line[] {
   return fitted.runners.flatMap((drawer): Line[] => {
     const { runner, raised, name, path } = drawer;
     if (!runner) return [];
-    const at = runner.line.mm;
-    const now = raised?.mm ?? 0;
+    const at = runner.line.value;
+    const now = raised?.value ?? 0;
     const most = now + mayRise(drawer, resolved.settings);
     const others = fitted.runners.flatMap((other) =>
-      other !== drawer && other.runner && Math.abs(other.runner.line.mm - at) > SAME
-        ? [{ mm: now + other.runner.line.mm - at, why: `lines up with ${within(other.name)}` }]
+      other !== drawer && other.runner && Math.abs(other.runner.line.value - at) > SAME
+        ? [{ mm: now + other.runner.line.value - at, why: `lines up with ${within(other.name)}` }]
         : [],
     );
     const reasons = [

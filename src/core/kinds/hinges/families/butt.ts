@@ -8,9 +8,9 @@ export const butt = withLeaves({
   option: 'butt, mortised',
   schema: leafSchema('butt'),
   solve: (profile, { gap }) =>
-    profile.leaf.closed < gap.mm
+    profile.leaf.closed < gap.value
       ? []
-      : [{ kind: 'leaf', profile, mortise: mortiseFor(profile, gap).mm, residual: 0, exact: true }],
+      : [{ kind: 'leaf', profile, mortise: mortiseFor(profile, gap).value, residual: 0, exact: true }],
   misses: 'is thinner than this gap',
   pivot: knuckleInGap,
 });

@@ -13,7 +13,7 @@ export const noMortise = withLeaves({
   option: 'butt, no mortise',
   schema: leafSchema('noMortise'),
   solve(profile, { gap }) {
-    const residual = profile.leaf.closed - gap.mm;
+    const residual = profile.leaf.closed - gap.value;
     if (Math.abs(residual) > PLANED) return [];
     return [{ kind: 'leaf', profile, mortise: 0, residual, exact: Math.abs(residual) <= EXACT }];
   },

@@ -35,7 +35,7 @@ export function withCups<F extends ConcealedProfile['family']>(
   own: Pick<HingeFamily<ConcealedSolution>, 'words' | 'option' | 'schema'> & { readonly id: F },
 ): HingeFamily<ConcealedSolution> {
   return {
-    solve: (profile, wish) => waysOf(profile, wish.overlay.mm),
+    solve: (profile, wish) => waysOf(profile, wish.overlay.value),
     ...own,
     misses: 'does not reach this overlay',
     body: ({ profile }) => profile.body,
@@ -142,12 +142,12 @@ function boreCups(
   const setback = plateSetback(profile);
   if (carrier.role === 'frame') {
     // From the face of the frame, plus what the door stands inside it.
-    const inset = box.mountingPlane.mm - carrier.extent.min[1];
+    const inset = box.mountingPlane.value - carrier.extent.min[1];
     const offsetIn = inset > 0.001 ? setback.plus(length(inset, 'door inside the frame')).as('plate holes') : setback;
     result.set(carrier.key, [{ kind: 'edge holes', edge: hinged === 'left' ? 'v1' : 'v0', offset: offsetIn, ...hole }]);
     return result;
   }
-  const plane = Math.max(0, box.mountingPlane.mm);
+  const plane = Math.max(0, box.mountingPlane.value);
   const fromFront = (plane > 0 ? box.mountingPlane.plus(setback) : setback).as('plate holes from the front edge');
   result.set(carrier.key, [
     {
@@ -190,8 +190,8 @@ function cupSymbols(
   });
   const centre = edge + inward * (front.lap + offset + cup.diameter / 2);
   return [
-    symbol('cup', centre, cup.diameter, cup.diameter, front.v.low.mm + place.onDoor.mm),
-    symbol('plate', plane + inward * PLATE_DRAWN, PLATE_DRAWN * 2, plate.apart + PLATE_ENDS, place.onCase.mm),
+    symbol('cup', centre, cup.diameter, cup.diameter, front.v.low.value + place.onDoor.value),
+    symbol('plate', plane + inward * PLATE_DRAWN, PLATE_DRAWN * 2, plate.apart + PLATE_ENDS, place.onCase.value),
   ];
 }
 
@@ -231,14 +231,14 @@ function cupCorner(
 
 function cupDimensions(solution: ConcealedSolution, plan: PlanDoor, { front, wish }: HungDoor): DimensionItem[] {
   const { profile, offset } = solution;
-  const from = -wish.overlay.mm + front.lap;
+  const from = -wish.overlay.value + front.lap;
   const to = from + offset;
   const cup = fromSheet(profile, 'cup/diameter', 'cup diameter');
   const setback = plateSetback(profile);
   const back = plan.back - plan.face;
   return [
     { ...dimension('corner-cup', 'bottom', 0, from, to, cupOffset(solution)), caption: 'to the cup' },
-    { ...dimension('corner-cup-width', 'bottom', 0, to, to + cup.mm, cup), caption: 'cup' },
-    { ...dimension('corner-setback', 'left', 0, back, back + setback.mm, setback), caption: 'plate' },
+    { ...dimension('corner-cup-width', 'bottom', 0, to, to + cup.value, cup), caption: 'cup' },
+    { ...dimension('corner-setback', 'left', 0, back, back + setback.value, setback), caption: 'plate' },
   ];
 }

@@ -37,7 +37,7 @@ export function withLeaves(own: Own): HingeFamily<LeafSolution> {
     bought: ({ profile }) => `Hinge ${profile.name}`,
     symbols({ profile: { leaf } }, { front, hinged, plane }, place, key) {
       const edge = hinged === 'left' ? front.extent.min[0] : front.extent.max[0];
-      const [middle, z] = [(edge + plane) / 2, front.v.low.mm + place.onDoor.mm];
+      const [middle, z] = [(edge + plane) / 2, front.v.low.value + place.onDoor.value];
       return [
         {
           kind: 'hardware',
@@ -129,7 +129,7 @@ function letIn(
   const face = carrierFace(context);
   // A screw must not come through the other face of the upright.
   const most = carrier.thickness.minus(length(LEFT_BEHIND, 'left behind the screw')).as('pilot hole depth');
-  const intoFace = { ...pilot, depth: deep.depth.mm <= most.mm ? deep.depth : most };
+  const intoFace = { ...pilot, depth: deep.depth.value <= most.value ? deep.depth : most };
   return new Map([
     [door.key, onDoorEdge],
     [
@@ -154,7 +154,7 @@ function leafCorner(
     const inner = edge + into * mortise;
     const [a, b] = [
       at(inner, plan.face),
-      at(inner - into * Math.min(thickness, mortise + wish.gap.mm / 2), plan.face + width),
+      at(inner - into * Math.min(thickness, mortise + wish.gap.value / 2), plan.face + width),
     ];
     return regionBetween(a, b, { tint: 'machining', weight: 'visible' });
   };
@@ -167,5 +167,5 @@ export function knuckleInGap(
   { hand, hingeEdge, face, wish }: { hand: 1 | -1; hingeEdge: number; face: number; wish: { gap: Dim } },
 ) {
   const { knuckle } = profile.leaf;
-  return { x: hingeEdge - (hand * wish.gap.mm) / 2, y: face - knuckle / 2 };
+  return { x: hingeEdge - (hand * wish.gap.value) / 2, y: face - knuckle / 2 };
 }

@@ -9,9 +9,9 @@ const LEAST_TAIL = length(4, 'length of the tails');
 
 /** What is left of the front before half-blind tails. */
 export function lapOf(front: Dim, { drawers }: RunnerResolved['settings']): Dim {
-  const wanted = drawers.lap.mm > 0 ? drawers.lap : largest(LEAST_LAP, front.over(plain(4, 'a quarter')));
+  const wanted = drawers.lap.value > 0 ? drawers.lap : largest(LEAST_LAP, front.over(plain(4, 'a quarter')));
   const most = front.minus(LEAST_TAIL);
-  return (wanted.mm > most.mm ? most : wanted).as('left before the tails');
+  return (wanted.value > most.value ? most : wanted).as('left before the tails');
 }
 
 /** Tails on the sides; front and back have the pins at the full width of the box. */
@@ -75,7 +75,7 @@ export const dovetailed = (blind: boolean): Corner => ({
     const long = blind ? side.minus(lapOf(side, settings)) : side;
     const start = long.minus(settings.drawers.groove).as('groove stopped short of the end');
     const end = side.minus(settings.drawers.groove).as('groove stopped short of the end');
-    return { side: { ...(start.mm > 0 ? { start } : {}), ...(end.mm > 0 && !open ? { end } : {}) } };
+    return { side: { ...(start.value > 0 ? { start } : {}), ...(end.value > 0 && !open ? { end } : {}) } };
   },
 });
 
@@ -94,13 +94,13 @@ function tailsOf(
   depth: Dim,
 ): { readonly positions: readonly Dim[]; readonly narrow: Dim; readonly wide: Dim } {
   const { tail, pin, slope } = settings.drawers;
-  const covers = !bottom.applied && up.mm === 0;
-  const lowest = covers ? Math.max(LEAST_HALF_PIN, Math.min(HALF_PIN, plan.recess.mm - UNDER_GROOVE)) : HALF_PIN;
+  const covers = !bottom.applied && up.value === 0;
+  const lowest = covers ? Math.max(LEAST_HALF_PIN, Math.min(HALF_PIN, plan.recess.value - UNDER_GROOVE)) : HALF_PIN;
   const half = length(lowest, 'half pin at the edge');
   const room = height.minus(half.times(2)).as('room for the tails');
-  const least = covers ? plan.recess.mm - lowest + bottom.thickness.mm + 1 : 0;
-  let count = Math.max(1, Math.round((room.mm + pin.mm) / (tail.mm + pin.mm)));
-  while (count > 1 && (room.mm - (count - 1) * pin.mm) / count < least) count -= 1;
+  const least = covers ? plan.recess.value - lowest + bottom.thickness.value + 1 : 0;
+  let count = Math.max(1, Math.round((room.value + pin.value) / (tail.value + pin.value)));
+  while (count > 1 && (room.value - (count - 1) * pin.value) / count < least) count -= 1;
   const narrow = (count > 1 ? room.minus(pin.times(count - 1)).over(plain(count, 'tails')) : room).as(
     'width of a tail at its shoulder',
   );

@@ -14,7 +14,7 @@ export const dowels: Corner = {
     const { side, settings, by } = context;
     const { front, back } = fastenerHeights(context);
     const half = side.over(2).as('half the thickness');
-    const diameter = settings.fasteners.dowel.mm > half.mm ? half : settings.fasteners.dowel;
+    const diameter = settings.fasteners.dowel.value > half.value ? half : settings.fasteners.dowel;
     const inFace = side.minus(BEHIND_DOWEL).as('dowel in the side');
     const end = (edge: 'u0' | 'u1', positions: readonly Dim[]): Operation => ({
       kind: 'edge holes',

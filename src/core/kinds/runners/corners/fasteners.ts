@@ -15,9 +15,9 @@ export function fastenerHeights({ plan, height, back, bottom, crossed = [] }: Co
   back: readonly Dim[];
 } {
   const above = plan.recess.plus(bottom.thickness).plus(ABOVE_GROOVE).as('first screw above the bottom');
-  const first = bottom.applied ? FROM_LOWER : plan.clear && plan.clear.mm > above.mm ? plan.clear : above;
+  const first = bottom.applied ? FROM_LOWER : plan.clear && plan.clear.value > above.value ? plan.clear : above;
   return {
-    front: clearOf(column(first, height), [first.mm, height.mm], crossed),
+    front: clearOf(column(first, height), [first.value, height.value], crossed),
     back: column(first, back.up.plus(back.height).as('top of the back')),
   };
 }
@@ -33,9 +33,9 @@ function clearOf(
   crossed: NonNullable<CornerContext['crossed']>,
 ): readonly Dim[] {
   const taken = crossed.map(({ at, half }) => [at - half - BESIDE_PULL, at + half + BESIDE_PULL] as const);
-  if (column.every(({ mm }) => taken.every(([from, to]) => mm <= from || mm >= to))) return column;
+  if (column.every(({ value: mm }) => taken.every(([from, to]) => mm <= from || mm >= to))) return column;
   const placed = placeRow({
-    regular: column.map(({ mm }) => mm),
+    regular: column.map(({ value: mm }) => mm),
     within: [first, top - LEAST_FROM_TOP],
     apart: LEAST_APART,
     taken,
@@ -46,7 +46,7 @@ function clearOf(
 
 function column(first: Dim, top: Dim): Dim[] {
   const last = top.minus(FROM_TOP).as('last screw of the corner');
-  const run = last.mm - first.mm;
+  const run = last.value - first.value;
   if (run < LEAST_APART) return [first.plus(top).over(2).as('screw of the corner')];
   const gaps = Math.max(1, Math.ceil(run / APART));
   if (gaps === 1) return [first, last];

@@ -25,6 +25,6 @@ export const lapped: Corner = {
   },
   stops(side, { drawers }) {
     const stop = side.minus(drawers.groove).as('groove stopped short of the end');
-    return stop.mm > 0 ? { across: { start: stop, end: stop } } : {};
+    return stop.value > 0 ? { across: { start: stop, end: stop } } : {};
   },
 };

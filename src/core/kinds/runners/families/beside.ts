@@ -67,7 +67,7 @@ export const beside: RunnerFamily<BesideProfile> = {
     fromSheet(profile, 'clearBelow', 'clearance below the box')
       .plus(fromSheet(profile, 'line', 'fixing line above the box’s lower edge'))
       .as('screw line of the runner'),
-  bodies: (profile, context) => besideBox(context, beside.line(profile).mm),
+  bodies: (profile, context) => besideBox(context, beside.line(profile).value),
   onBox: (profile, box, length) => box.sides.map((side) => [side.key, boredBeside(profile, box, length)] as const),
 };
 
@@ -76,11 +76,11 @@ export const HALF_RUNNER = 22;
 
 /** Two blocks between the box and the edges of the opening, about the line of the runners above its floor (mm). */
 export function besideBox({ room: { across, up }, box, from, to }: BodiesContext, line: number): Extent[] {
-  const [low, high] = [up.low.mm + line - HALF_RUNNER, up.low.mm + line + HALF_RUNNER];
-  const outer = [box.inner.low.mm - box.side.mm, box.inner.high.mm + box.side.mm] as const;
+  const [low, high] = [up.low.value + line - HALF_RUNNER, up.low.value + line + HALF_RUNNER];
+  const outer = [box.inner.low.value - box.side.value, box.inner.high.value + box.side.value] as const;
   return [
-    { min: [across.low.mm, from, low], max: [outer[0], to, high] },
-    { min: [outer[1], from, low], max: [across.high.mm, to, high] },
+    { min: [across.low.value, from, low], max: [outer[0], to, high] },
+    { min: [outer[1], from, low], max: [across.high.value, to, high] },
   ];
 }
 
@@ -88,7 +88,7 @@ export function besideBox({ room: { across, up }, box, from, to }: BodiesContext
 export function boredBeside(
   profile: BesideProfile | TallProfile,
   box: BoxParts,
-  length: { readonly mm: number },
+  length: { readonly value: number },
 ): Operation {
   const { side, front } = box;
   return {
@@ -110,19 +110,19 @@ const FROM_END = 8;
  * Holes of the member on the box, from the front end of the side, which may begin behind the front of the box; clear of
  * what is driven into its ends.
  */
-function onSide(profile: BesideProfile | TallProfile, box: BoxParts, length: { readonly mm: number }): Dim[] {
+function onSide(profile: BesideProfile | TallProfile, box: BoxParts, length: { readonly value: number }): Dim[] {
   const { lead, along, sides, screwLines } = box;
   const deep = (edge: 'u0' | 'u1') =>
     Math.max(
       0,
       ...screwLines.flatMap(([key, way]) =>
-        key === sides[0].key && way.kind === 'edge holes' && way.edge === edge ? [way.depth.mm] : [],
+        key === sides[0].key && way.kind === 'edge holes' && way.edge === edge ? [way.depth.value] : [],
       ),
     );
   const [first, last] = [
-    lead.mm + deep('u0') + FROM_END,
-    sides[0].extent.max[1] - along.low.mm - deep('u1') - FROM_END,
+    lead.value + deep('u0') + FROM_END,
+    sides[0].extent.max[1] - along.low.value - deep('u1') - FROM_END,
   ];
-  const holes = holesAlong(profile, profile.boxHoles, length.mm, 0, (at) => at >= first && at <= last);
-  return lead.mm > 0 ? holes.map((at) => at.minus(lead).as('hole from the end of the side')) : holes;
+  const holes = holesAlong(profile, profile.boxHoles, length.value, 0, (at) => at >= first && at <= last);
+  return lead.value > 0 ? holes.map((at) => at.minus(lead).as('hole from the end of the side')) : holes;
 }

@@ -44,10 +44,10 @@ export const tall: RunnerFamily<TallProfile> = {
   line,
   bodies(profile, context) {
     const { box, room, from, to } = context;
-    const middle = (box.inner.low.mm + box.inner.high.mm) / 2;
-    const low = room.up.low.mm;
+    const middle = (box.inner.low.value + box.inner.high.value) / 2;
+    const low = room.up.low.value;
     return [
-      ...besideBox(context, line(profile).mm),
+      ...besideBox(context, line(profile).value),
       {
         min: [middle - HALF_RUNNER, from, low],
         max: [middle + HALF_RUNNER, to, low + profile.under.thickness],
@@ -96,8 +96,8 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
     note: 'planed to its thickness, glued to the underside of the bottom',
   });
   const across = STRIP.over(2).as('middle of the strip');
-  const least = from.mm - box.along.low.mm + FROM_END;
-  const onStrip = holesAlong(profile, profile.boxHoles, run.mm, 0, (at) => at >= least).map((at) =>
+  const least = from.value - box.along.low.value + FROM_END;
+  const onStrip = holesAlong(profile, profile.boxHoles, run.value, 0, (at) => at >= least).map((at) =>
     box.along.low.plus(at).minus(from).as('hole from the front of the strip'),
   );
   const bored = (reason: string, part: Part, positions: readonly Dim[], face: 1 | 2, offset: Dim, along: 'u' | 'v') =>
@@ -115,14 +115,14 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
     [strip.key, bored(`third runner on the box: ${profile.name}`, strip, onStrip, 1, across, 'u')],
   ];
   const start = room.plane.plus(fromSheet(profile, 'setback', 'runner behind the plane of the fronts'));
-  const floor = floorUnder(parts, middle.mm, room.up.low.mm);
+  const floor = floorUnder(parts, middle.value, room.up.low.value);
   if (!floor) return { parts: [strip], operations };
   const surface = spanAlong(floor, 2).high;
   const rise = room.up.low.minus(surface).as('packing under the third runner');
-  const places = holesAlong(profile, profile.under.holes, run.mm, 0, (at) => start.mm + at > FROM_END).map((at) =>
+  const places = holesAlong(profile, profile.under.holes, run.value, 0, (at) => start.value + at > FROM_END).map((at) =>
     start.plus(at).as('hole behind the front edge of the case'),
   );
-  if (rise.mm <= LEAST_PACKING) {
+  if (rise.value <= LEAST_PACKING) {
     operations.push([
       floor.key,
       bored(
@@ -136,7 +136,7 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
     ]);
     return { parts: [strip], operations };
   }
-  const begins = start.mm > 0 ? start : length(0, 'front of the case');
+  const begins = start.value > 0 ? start : length(0, 'front of the case');
   const packing = makePart({
     key: `drawer/${id}/packing/under`,
     name: 'packing under the third runner',
@@ -156,7 +156,9 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
     bored(
       `third runner: ${profile.name}`,
       packing,
-      places.filter((at) => at.mm > begins.mm + FROM_END).map((at) => at.minus(begins).as('hole from its front end')),
+      places
+        .filter((at) => at.value > begins.value + FROM_END)
+        .map((at) => at.minus(begins).as('hole from its front end')),
       1,
       across,
       'u',
@@ -177,6 +179,6 @@ function floorUnder(parts: readonly Part[], x: number, z: number): Part | undefi
       ({ extent: { min, max }, placement }) =>
         placement.w[1] === 'z' && min[0] < x && max[0] > x && max[2] < z + 0.01 && max[2] > z - MOST_RISE,
     )
-    .filter(({ stands }) => stands.y.size.mm > 150)
+    .filter(({ stands }) => stands.y.size.value > 150)
     .sort((a, b) => b.extent.max[2] - a.extent.max[2])[0];
 }

@@ -21,7 +21,7 @@ const UNDER_BOX = 20;
  */
 export const under: RunnerFamily<UnderProfile> = {
   against(profile, { materials, settings }, show) {
-    const side = materials.drawerBox.thickness.mm;
+    const side = materials.drawerBox.thickness.value;
     if (side > profile.mostSide + 1e-6) return `takes sides up to ${show(profile.mostSide)}; these are ${show(side)}`;
     const kept = profile.deduction / 2 - side;
     if (kept < profile.sideClearance - 1e-6)
@@ -62,10 +62,10 @@ export const under: RunnerFamily<UnderProfile> = {
   },
   line: (profile) => fromSheet(profile, 'line', 'screw line above the floor of the opening'),
   bodies(_profile, { room: { across, up }, box, plan, from, to }) {
-    const [low, high] = [up.low.mm + FROM_FLOOR, box.low.mm + plan.recess.mm];
+    const [low, high] = [up.low.value + FROM_FLOOR, box.low.value + plan.recess.value];
     return [
-      { min: [across.low.mm, from, low], max: [box.inner.low.mm + UNDER_BOX, to, high] },
-      { min: [box.inner.high.mm - UNDER_BOX, from, low], max: [across.high.mm, to, high] },
+      { min: [across.low.value, from, low], max: [box.inner.low.value + UNDER_BOX, to, high] },
+      { min: [box.inner.high.value - UNDER_BOX, from, low], max: [across.high.value, to, high] },
     ];
   },
   onBox(profile, { back, front, shortBack, inner }) {
@@ -91,7 +91,7 @@ export const under: RunnerFamily<UnderProfile> = {
     const width = fromSheet(profile, 'notch/width', 'notch, width');
     const high = fromSheet(profile, 'notch/height', 'notch, height');
     // Where the back goes on past the inside of the sides, the corner belongs to its joint.
-    if (start.mm > CORNER)
+    if (start.value > CORNER)
       return [
         [back.key, hooks],
         ...(['u0', 'u1'] as const).map((edge): readonly [string, Operation] => [

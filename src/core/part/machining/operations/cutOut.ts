@@ -50,5 +50,5 @@ export const cutOut: OperationDefinition<CutOut> = {
     ...(shape === 'rectangle' ? { by: alongWidth } : {}),
   }),
   words: ({ shape, u, v, alongLength, alongWidth }, names, show) =>
-    `${shape === 'round' ? `round cut-out ${show(alongLength.mm)} across` : `cut-out ${show(alongLength.mm)} by ${show(alongWidth.mm)}`}, ${show(u.offset.mm)} from the ${names.edge(u.edge)} edge, ${show(v.offset.mm)} from the ${names.edge(v.edge)} edge`,
+    `${shape === 'round' ? `round cut-out ${show(alongLength.value)} across` : `cut-out ${show(alongLength.value)} by ${show(alongWidth.value)}`}, ${show(u.offset.value)} from the ${names.edge(u.edge)} edge, ${show(v.offset.value)} from the ${names.edge(v.edge)} edge`,
 };

@@ -26,19 +26,19 @@ export interface Dovetails extends Why {
 
 /** Along u, from the tip or the end to the shoulder. */
 function along({ end, length }: Dovetails, size: PartSize): readonly [tip: number, shoulder: number] {
-  return [fromStart(size, end, 0), fromStart(size, end, length.mm)];
+  return [fromStart(size, end, 0), fromStart(size, end, length.value)];
 }
 
 /** The corners of what is cut away beside and between the tails. */
 function waste(operation: Dovetails, size: PartSize): FacePoint[][] {
   const { positions, narrow, wide, lower, upper } = operation;
   const [tip, shoulder] = along(operation, size);
-  const [n, w] = [narrow.mm / 2, wide.mm / 2];
-  const at = positions.map(({ mm }) => mm);
+  const [n, w] = [narrow.value / 2, wide.value / 2];
+  const at = positions.map(({ value: mm }) => mm);
   return Array.from({ length: at.length + 1 }, (_, gap): FacePoint[] => {
     const [before, after] = [at[gap - 1], at[gap]];
-    const low = before === undefined ? [lower.mm, lower.mm] : [before + w, before + n];
-    const high = after === undefined ? [upper.mm, upper.mm] : [after - w, after - n];
+    const low = before === undefined ? [lower.value, lower.value] : [before + w, before + n];
+    const high = after === undefined ? [upper.value, upper.value] : [after - w, after - n];
     return [
       [tip, low[0] as number],
       [tip, high[0] as number],
@@ -56,12 +56,12 @@ function socketRun(operation: Dovetails, size: PartSize): Run {
 
 /** The corners of each socket across the pin board and into it. */
 function sockets({ positions, narrow, wide, depth }: Dovetails): FacePoint[][] {
-  const [n, w] = [narrow.mm / 2, wide.mm / 2];
-  return positions.map(({ mm }) => [
+  const [n, w] = [narrow.value / 2, wide.value / 2];
+  return positions.map(({ value: mm }) => [
     [mm - n, 0],
     [mm + n, 0],
-    [mm + w, depth.mm],
-    [mm - w, depth.mm],
+    [mm + w, depth.value],
+    [mm - w, depth.value],
   ]);
 }
 
@@ -70,9 +70,9 @@ export const dovetails: OperationDefinition<Dovetails> = {
   spaces(operation, size): Space[] {
     if (operation.board === 'tails')
       return waste(operation, size).map((corners) => slanting(operation, false, corners, [0, size.thickness]));
-    const half = operation.wide.mm / 2;
-    return operation.positions.map(({ mm }) =>
-      space(operation, false, socketRun(operation, size), [mm - half, mm + half], [0, operation.depth.mm]),
+    const half = operation.wide.value / 2;
+    return operation.positions.map(({ value: mm }) =>
+      space(operation, false, socketRun(operation, size), [mm - half, mm + half], [0, operation.depth.value]),
     );
   },
   cuts(operation, size): Cut[] {
@@ -85,18 +85,18 @@ export const dovetails: OperationDefinition<Dovetails> = {
     const { board, positions, narrow, wide, lower, upper } = operation;
     const [tip, shoulder] = along(operation, size);
     if (board === 'pins') {
-      const half = narrow.mm / 2;
-      return positions.map(({ mm }) => ({
+      const half = narrow.value / 2;
+      return positions.map(({ value: mm }) => ({
         shape: 'region',
         u: socketRun(operation, size),
         v: [mm - half, mm + half],
         face: 1,
       }));
     }
-    const [n, w] = [narrow.mm / 2, wide.mm / 2];
+    const [n, w] = [narrow.value / 2, wide.value / 2];
     return [
-      { shape: 'line', from: [shoulder, lower.mm], to: [shoulder, upper.mm], seen: true },
-      ...positions.flatMap(({ mm }): Outline[] =>
+      { shape: 'line', from: [shoulder, lower.value], to: [shoulder, upper.value], seen: true },
+      ...positions.flatMap(({ value: mm }): Outline[] =>
         [-1, 1].map((side) => ({
           shape: 'line',
           from: [tip, mm + side * w],
@@ -116,5 +116,5 @@ export const dovetails: OperationDefinition<Dovetails> = {
     depth: board === 'tails' ? length : depth,
   }),
   words: ({ end, board, positions, length, depth }, names, show) =>
-    `${positions.length} ${board === 'tails' ? `dovetail${positions.length === 1 ? '' : 's'} ${show(length.mm)} long` : `socket${positions.length === 1 ? '' : 's'} ${show(depth.mm)} deep for dovetails`} on the ${names.edge(end)} end`,
+    `${positions.length} ${board === 'tails' ? `dovetail${positions.length === 1 ? '' : 's'} ${show(length.value)} long` : `socket${positions.length === 1 ? '' : 's'} ${show(depth.value)} deep for dovetails`} on the ${names.edge(end)} end`,
 };

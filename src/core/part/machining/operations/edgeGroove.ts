@@ -15,7 +15,7 @@ export interface EdgeGroove extends Why {
 }
 
 function runs({ edge, offset, width, depth, stopped }: EdgeGroove, size: PartSize): [Run, Run, Run] {
-  return [...stoppedStrip(size, edge, [0, depth.mm], stopped), [offset.mm, offset.mm + width.mm]];
+  return [...stoppedStrip(size, edge, [0, depth.value], stopped), [offset.value, offset.value + width.value]];
 }
 
 export const edgeGroove: OperationDefinition<EdgeGroove> = {
@@ -25,7 +25,7 @@ export const edgeGroove: OperationDefinition<EdgeGroove> = {
   // Its floor, dashed from both faces.
   outline(operation, size): Outline[] {
     const [u, v] = runs(operation, size);
-    const floor = fromStart(size, operation.edge, operation.depth.mm);
+    const floor = fromStart(size, operation.edge, operation.depth.value);
     return [
       isEnd(operation.edge)
         ? { shape: 'line', from: [floor, v[0]], to: [floor, v[1]] }
@@ -42,5 +42,5 @@ export const edgeGroove: OperationDefinition<EdgeGroove> = {
     depth,
   }),
   words: ({ edge, offset, width, depth, stopped }, names, show) =>
-    `groove ${show(width.mm)} wide, ${show(depth.mm)} deep in the ${names.edge(edge)} edge, ${show(offset.mm)} from the ${names.face(1)}${stopWords(stopped, show)}`,
+    `groove ${show(width.value)} wide, ${show(depth.value)} deep in the ${names.edge(edge)} edge, ${show(offset.value)} from the ${names.face(1)}${stopWords(stopped, show)}`,
 };

@@ -18,22 +18,26 @@ export const edgeHoles: OperationDefinition<EdgeHoles> = {
   kind: 'edge holes',
   spaces(operation, size) {
     const { edge, offset, positions, diameter, depth } = operation;
-    const radius = diameter.mm / 2;
-    return positions.map(({ mm }) =>
-      space(operation, true, ...patch(size, edge, [0, depth.mm], mm, radius), [offset.mm - radius, offset.mm + radius]),
+    const radius = diameter.value / 2;
+    return positions.map(({ value: mm }) =>
+      space(operation, true, ...patch(size, edge, [0, depth.value], mm, radius), [
+        offset.value - radius,
+        offset.value + radius,
+      ]),
     );
   },
   bounds: ({ edge, positions, diameter, depth }, size) =>
-    patches(size, edge, [0, depth.mm], positions, diameter.mm / 2),
+    patches(size, edge, [0, depth.value], positions, diameter.value / 2),
   cuts: ({ edge, offset, positions, diameter, depth }, size) =>
-    positions.map(({ mm }) => {
-      const radius = diameter.mm / 2;
-      const [u, v] = patch(size, edge, [0, depth.mm], mm, radius);
+    positions.map(({ value: mm }) => {
+      const radius = diameter.value / 2;
+      const [u, v] = patch(size, edge, [0, depth.value], mm, radius);
       return isEnd(edge)
-        ? { shape: 'bore', axis: 0, centre: [mm, offset.mm], radius, run: u }
-        : { shape: 'bore', axis: 1, centre: [mm, offset.mm], radius, run: v };
+        ? { shape: 'bore', axis: 0, centre: [mm, offset.value], radius, run: u }
+        : { shape: 'bore', axis: 1, centre: [mm, offset.value], radius, run: v };
     }),
-  outline: ({ edge, positions, depth }, size) => positions.map(({ mm }) => edgeLine(size, edge, mm, depth.mm)),
+  outline: ({ edge, positions, depth }, size) =>
+    positions.map(({ value: mm }) => edgeLine(size, edge, mm, depth.value)),
   row: ({ edge, offset, positions, diameter, depth }, names) => ({
     what: 'Edge holes',
     where: `${names.edge(edge)} edge, from the ${names.face(1)}`,
@@ -43,5 +47,5 @@ export const edgeHoles: OperationDefinition<EdgeHoles> = {
     depth,
   }),
   words: ({ edge, positions, diameter }, names, show) =>
-    `${positions.length} holes ${show(diameter.mm)} in the ${names.edge(edge)} edge`,
+    `${positions.length} holes ${show(diameter.value)} in the ${names.edge(edge)} edge`,
 };

@@ -22,7 +22,7 @@ export interface Groove extends Why {
 export const groove: OperationDefinition<Groove> = {
   kind: 'groove',
   ...sunk<Groove>(({ from, offset, width, stopped }, size) =>
-    stoppedStrip(size, from, [offset.mm, offset.mm + width.mm], stopped),
+    stoppedStrip(size, from, [offset.value, offset.value + width.value], stopped),
   ),
   row: ({ along, face, from, offset, width, depth, stopped }, names) => ({
     what: `${along === 'width' ? 'Dado' : 'Groove'}${stopped ? ', stopped' : ''}`,
@@ -34,5 +34,5 @@ export const groove: OperationDefinition<Groove> = {
     depth,
   }),
   words: ({ along, from, offset, width, depth, stopped }, names, show) =>
-    `${along === 'width' ? 'dado' : 'groove'} ${show(width.mm)} wide, ${show(depth.mm)} deep, ${show(offset.mm)} from the ${names.edge(from)} edge${stopWords(stopped, show)}`,
+    `${along === 'width' ? 'dado' : 'groove'} ${show(width.value)} wide, ${show(depth.value)} deep, ${show(offset.value)} from the ${names.edge(from)} edge${stopWords(stopped, show)}`,
 };

@@ -17,23 +17,23 @@ export interface Holes extends Why {
 }
 
 function centres({ from, offset, positions }: Holes, size: PartSize): { u: number; v: number }[] {
-  const line = fromStart(size, from, offset.mm);
-  return positions.map(({ mm }) => (isEnd(from) ? { u: line, v: mm } : { u: mm, v: line }));
+  const line = fromStart(size, from, offset.value);
+  return positions.map(({ value: mm }) => (isEnd(from) ? { u: line, v: mm } : { u: mm, v: line }));
 }
 
 const deep = ({ depth, face }: Holes, size: PartSize): Run =>
-  depth ? into(size, face, depth.mm) : [0, size.thickness];
+  depth ? into(size, face, depth.value) : [0, size.thickness];
 
 export const holes: OperationDefinition<Holes> = {
   kind: 'holes',
   spaces(operation, size) {
     const { from, offset, positions } = operation;
-    const radius = operation.diameter.mm / 2;
+    const radius = operation.diameter.value / 2;
     const [near, far] = deep(operation, size);
-    const line = fromStart(size, from, offset.mm);
+    const line = fromStart(size, from, offset.value);
     const across = isEnd(from);
     const face = operation.depth ? operation.face : undefined;
-    return positions.map(({ mm }): Space => {
+    return positions.map(({ value: mm }): Space => {
       const [u, v] = across ? [line, mm] : [mm, line];
       return {
         operation,
@@ -46,15 +46,15 @@ export const holes: OperationDefinition<Holes> = {
     });
   },
   bounds({ from, offset, positions, diameter }, size) {
-    const radius = diameter.mm / 2;
-    return patches(size, from, [offset.mm - radius, offset.mm + radius], positions, radius);
+    const radius = diameter.value / 2;
+    return patches(size, from, [offset.value - radius, offset.value + radius], positions, radius);
   },
   cuts: (operation, size) =>
     centres(operation, size).map(({ u, v }) => ({
       shape: 'bore',
       axis: 2,
       centre: [u, v],
-      radius: operation.diameter.mm / 2,
+      radius: operation.diameter.value / 2,
       run: deep(operation, size),
     })),
   outline: (operation, size) =>
@@ -62,7 +62,7 @@ export const holes: OperationDefinition<Holes> = {
       shape: 'hole',
       u,
       v,
-      diameter: operation.diameter.mm,
+      diameter: operation.diameter.value,
       ...(operation.depth ? { face: operation.face } : {}),
     })),
   row: ({ face, from, offset, positions, diameter, depth }, names) => ({
@@ -74,5 +74,5 @@ export const holes: OperationDefinition<Holes> = {
     ...(depth ? { depth } : {}),
   }),
   words: ({ from, offset, positions, diameter, depth }, names, show) =>
-    `${positions.length} ${depth ? 'holes' : 'through holes'} ${show(diameter.mm)}, ${show(offset.mm)} from the ${names.edge(from)} edge`,
+    `${positions.length} ${depth ? 'holes' : 'through holes'} ${show(diameter.value)}, ${show(offset.value)} from the ${names.edge(from)} edge`,
 };

@@ -14,7 +14,7 @@ export interface Mitre extends Why {
 
 /** The corners of what is cut away. */
 function cutAway({ end, long, shorter }: Mitre, size: PartSize): FacePoint[] {
-  const [tip, back] = [fromStart(size, end, 0), fromStart(size, end, shorter.mm)];
+  const [tip, back] = [fromStart(size, end, 0), fromStart(size, end, shorter.value)];
   const far = long === 'v0' ? 0 : size.width;
   return [
     [tip, far],
@@ -36,5 +36,5 @@ export const mitre: OperationDefinition<Mitre> = {
     size: shorter,
   }),
   words: ({ end, long, shorter }, names, show) =>
-    `mitre on the ${names.edge(end)} end, ${show(shorter.mm)} shorter than at its long point, the ${names.edge(long)} edge`,
+    `mitre on the ${names.edge(end)} end, ${show(shorter.value)} shorter than at its long point, the ${names.edge(long)} edge`,
 };

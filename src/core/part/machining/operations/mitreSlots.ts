@@ -24,21 +24,21 @@ export interface MitreSlots extends Why {
 function lies({ end, long, shorter, positions, length, depth }: MitreSlots, size: PartSize): FacePoint[][] {
   const [tip, inward] = [fromStart(size, end, 0), end === 'u0' ? 1 : -1];
   const [edge, across] = long === 'v0' ? [0, 1] : [size.width, -1];
-  const whole = Math.hypot(shorter.mm, size.width);
-  const [du, dv] = [shorter.mm / whole, size.width / whole];
+  const whole = Math.hypot(shorter.value, size.width);
+  const [du, dv] = [shorter.value / whole, size.width / whole];
   // Along the cut both u and v run inward from the long point; into the wood v turns back.
   const at = (along: number, into: number): FacePoint => [
     tip + inward * (along * du + into * dv),
     edge + across * (along * dv - into * du),
   ];
-  return positions.map(({ mm }) => {
-    const [low, high] = [mm - length.mm / 2, mm + length.mm / 2];
-    return [at(low, 0), at(high, 0), at(high, depth.mm), at(low, depth.mm)];
+  return positions.map(({ value: mm }) => {
+    const [low, high] = [mm - length.value / 2, mm + length.value / 2];
+    return [at(low, 0), at(high, 0), at(high, depth.value), at(low, depth.value)];
   });
 }
 
 function through({ offset, thickness }: MitreSlots): Run {
-  return [offset.mm - thickness.mm / 2, offset.mm + thickness.mm / 2];
+  return [offset.value - thickness.value / 2, offset.value + thickness.value / 2];
 }
 
 export const mitreSlots: OperationDefinition<MitreSlots> = {
@@ -67,5 +67,5 @@ export const mitreSlots: OperationDefinition<MitreSlots> = {
     depth,
   }),
   words: ({ end, positions, offset }, names, show) =>
-    `${positions.length} tenon slots in the mitre of the ${names.edge(end)} end, ${show(offset.mm)} from the ${names.face(1)}`,
+    `${positions.length} tenon slots in the mitre of the ${names.edge(end)} end, ${show(offset.value)} from the ${names.face(1)}`,
 };

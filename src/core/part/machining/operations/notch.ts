@@ -12,8 +12,8 @@ export interface Notch extends Why {
 }
 
 function lies({ corner, alongLength, alongWidth }: Notch, size: PartSize): [Run, Run] {
-  const [u] = strip(size, corner[0], 0, alongLength.mm);
-  const [, v] = strip(size, corner[1], 0, alongWidth.mm);
+  const [u] = strip(size, corner[0], 0, alongLength.value);
+  const [, v] = strip(size, corner[1], 0, alongWidth.value);
   return [u, v];
 }
 
@@ -31,5 +31,5 @@ export const notch: OperationDefinition<Notch> = {
     by: alongWidth,
   }),
   words: ({ corner, alongLength, alongWidth }, names, show) =>
-    `notch ${show(alongLength.mm)} by ${show(alongWidth.mm)}, ${corner.map((each) => names.edge(each)).join(' ')} corner`,
+    `notch ${show(alongLength.value)} by ${show(alongWidth.value)}, ${corner.map((each) => names.edge(each)).join(' ')} corner`,
 };

@@ -43,7 +43,7 @@ export const pockets: OperationDefinition<Pockets> = {
   spaces(operation, size) {
     const { edge, face, positions } = operation;
     const ramp = rampOf(operation, size);
-    return positions.map(({ mm }) => ({
+    return positions.map(({ value: mm }) => ({
       ...space(
         operation,
         true,
@@ -55,13 +55,14 @@ export const pockets: OperationDefinition<Pockets> = {
   },
   bounds: ({ edge, positions }, size) => patches(size, edge, [0, POCKET.reach], positions, POCKET.width / 2),
   cuts: (operation, size) =>
-    operation.positions.flatMap(({ mm }) =>
+    operation.positions.flatMap(({ value: mm }) =>
       Array.from({ length: POCKET.reach / STEP }, (_, at) => {
         const run = pocketRun(rampOf(operation, size), at * STEP);
         return block(...patch(size, operation.edge, [at * STEP, (at + 1) * STEP], mm, POCKET.width / 2), run);
       }),
     ),
-  outline: ({ edge, face, positions }, size) => positions.map(({ mm }) => edgeLine(size, edge, mm, POCKET.reach, face)),
+  outline: ({ edge, face, positions }, size) =>
+    positions.map(({ value: mm }) => edgeLine(size, edge, mm, POCKET.reach, face)),
   row: ({ face, edge, positions, plugged }, names) => ({
     what: plugged ? 'Pocket holes, plugged' : 'Pocket holes',
     where: `${names.face(face)}, through the ${names.edge(edge)} edge`,

@@ -16,7 +16,7 @@ export interface Rabbet extends Why {
 
 export const rabbet: OperationDefinition<Rabbet> = {
   kind: 'rabbet',
-  ...sunk<Rabbet>(({ from, width, stopped }, size) => stoppedStrip(size, from, [0, width.mm], stopped)),
+  ...sunk<Rabbet>(({ from, width, stopped }, size) => stoppedStrip(size, from, [0, width.value], stopped)),
   row: ({ face, from, width, depth, stopped }, names) => ({
     what: `Rabbet${stopped ? ', stopped' : ''}`,
     where: `${names.face(face)}, ${names.edge(from)} edge`,
@@ -26,5 +26,5 @@ export const rabbet: OperationDefinition<Rabbet> = {
     depth,
   }),
   words: ({ from, width, depth, stopped }, names, show) =>
-    `rabbet ${show(width.mm)} wide, ${show(depth.mm)} deep on the ${names.edge(from)} edge${stopWords(stopped, show)}`,
+    `rabbet ${show(width.value)} wide, ${show(depth.value)} deep on the ${names.edge(from)} edge${stopWords(stopped, show)}`,
 };

@@ -10,7 +10,7 @@ export interface From<Edge extends string> {
 
 /** From an edge inward, so far, as a run along that direction (mm). */
 export function runFrom(size: PartSize, { edge, offset }: From<'u0' | 'u1' | 'v0' | 'v1'>, along: Dim): Run {
-  const [a, b] = [fromStart(size, edge, offset.mm), fromStart(size, edge, offset.mm + along.mm)];
+  const [a, b] = [fromStart(size, edge, offset.value), fromStart(size, edge, offset.value + along.value)];
   return a < b ? [a, b] : [b, a];
 }
 
@@ -42,5 +42,5 @@ export const recess: OperationDefinition<Recess> = {
     depth,
   }),
   words: ({ face, u, v, alongLength, alongWidth, depth }, names, show) =>
-    `recess ${show(alongLength.mm)} by ${show(alongWidth.mm)}, ${show(depth.mm)} deep in the ${names.face(face)}, ${show(u.offset.mm)} from the ${names.edge(u.edge)} edge, ${show(v.offset.mm)} from the ${names.edge(v.edge)} edge`,
+    `recess ${show(alongLength.value)} by ${show(alongWidth.value)}, ${show(depth.value)} deep in the ${names.face(face)}, ${show(u.offset.value)} from the ${names.edge(u.edge)} edge, ${show(v.offset.value)} from the ${names.edge(v.edge)} edge`,
 };

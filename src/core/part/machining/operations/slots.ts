@@ -35,12 +35,12 @@ export interface Mortises extends Oblong {
 
 /** Where each of them lies: its runs along u, v and w. */
 function runs({ place, offset, positions, length, thickness, depth }: Oblong, size: PartSize): [Run, Run, Run][] {
-  const [half, thick] = [length.mm / 2, thickness.mm / 2];
-  const across: Run = [offset.mm - thick, offset.mm + thick];
-  return positions.map(({ mm }) =>
+  const [half, thick] = [length.value / 2, thickness.value / 2];
+  const across: Run = [offset.value - thick, offset.value + thick];
+  return positions.map(({ value: mm }) =>
     'edge' in place
-      ? [...patch(size, place.edge, [0, depth.mm], mm, half), across]
-      : [...patch(size, place.from, across, mm, half), into(size, place.face, depth.mm)],
+      ? [...patch(size, place.edge, [0, depth.value], mm, half), across]
+      : [...patch(size, place.from, across, mm, half), into(size, place.face, depth.value)],
   );
 }
 
@@ -61,7 +61,7 @@ function words({ place, offset, positions }: Oblong, names: PartNames, show: (mm
   const where =
     'edge' in place
       ? `in the ${names.edge(place.edge)} edge`
-      : `${show(offset.mm)} from the ${names.edge(place.from)} edge`;
+      : `${show(offset.value)} from the ${names.edge(place.from)} edge`;
   return `${positions.length} ${what} ${where}`;
 }
 
@@ -70,13 +70,13 @@ const taken = {
     runs(operation, size).map(([u, v, w]) => space(operation, true, u, v, w)),
   bounds: ({ place, offset, positions, length, thickness, depth }: Oblong, size: PartSize) =>
     'edge' in place
-      ? patches(size, place.edge, [0, depth.mm], positions, length.mm / 2)
+      ? patches(size, place.edge, [0, depth.value], positions, length.value / 2)
       : patches(
           size,
           place.from,
-          [offset.mm - thickness.mm / 2, offset.mm + thickness.mm / 2],
+          [offset.value - thickness.value / 2, offset.value + thickness.value / 2],
           positions,
-          length.mm / 2,
+          length.value / 2,
         ),
   cuts: (operation: Oblong, size: PartSize) => runs(operation, size).map(([u, v, w]) => block(u, v, w)),
 };
@@ -85,10 +85,10 @@ export const slots: OperationDefinition<Slots> = {
   kind: 'slots',
   ...taken,
   outline: ({ place, offset, positions, length, depth }, size) =>
-    positions.map(({ mm }): Outline => {
-      if ('edge' in place) return edgeLine(size, place.edge, mm, depth.mm);
-      const line = fromStart(size, place.from, offset.mm);
-      const [low, high] = [mm - length.mm / 2, mm + length.mm / 2];
+    positions.map(({ value: mm }): Outline => {
+      if ('edge' in place) return edgeLine(size, place.edge, mm, depth.value);
+      const line = fromStart(size, place.from, offset.value);
+      const [low, high] = [mm - length.value / 2, mm + length.value / 2];
       return isEnd(place.from)
         ? { shape: 'line', from: [line, low], to: [line, high], face: place.face, heavy: true }
         : { shape: 'line', from: [low, line], to: [high, line], face: place.face, heavy: true };

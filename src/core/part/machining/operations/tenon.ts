@@ -16,15 +16,15 @@ export interface Tenon extends Why {
 
 /** What is cut away: before and behind the tenon over the whole width, and beside it what is left there. */
 function shoulders({ end, length, offset, thickness, inset }: Tenon, size: PartSize): [Run, Run, Run][] {
-  const [a, b] = [fromStart(size, end, 0), fromStart(size, end, length.mm)];
+  const [a, b] = [fromStart(size, end, 0), fromStart(size, end, length.value)];
   const u: Run = a < b ? [a, b] : [b, a];
   const across: Run = [0, size.width];
-  const tenon: Run = [offset.mm, offset.mm + thickness.mm];
+  const tenon: Run = [offset.value, offset.value + thickness.value];
   return [
     ...(tenon[0] > 0 ? [[u, across, [0, tenon[0]]] as [Run, Run, Run]] : []),
     ...(tenon[1] < size.thickness ? [[u, across, [tenon[1], size.thickness]] as [Run, Run, Run]] : []),
-    ...(inset?.v0 ? [[u, [0, inset.v0.mm], tenon] as [Run, Run, Run]] : []),
-    ...(inset?.v1 ? [[u, [size.width - inset.v1.mm, size.width], tenon] as [Run, Run, Run]] : []),
+    ...(inset?.v0 ? [[u, [0, inset.v0.value], tenon] as [Run, Run, Run]] : []),
+    ...(inset?.v1 ? [[u, [size.width - inset.v1.value, size.width], tenon] as [Run, Run, Run]] : []),
   ];
 }
 
@@ -34,9 +34,9 @@ export const tenon: OperationDefinition<Tenon> = {
   cuts: (operation, size): Cut[] => shoulders(operation, size).map((runs) => block(...runs)),
   // The line of its shoulders on both faces, and the edges of the tenon beyond it.
   outline({ end, length, inset }, size): Outline[] {
-    const shoulder = fromStart(size, end, length.mm);
+    const shoulder = fromStart(size, end, length.value);
     const tip = fromStart(size, end, 0);
-    const edges = [...(inset?.v0 ? [inset.v0.mm] : []), ...(inset?.v1 ? [size.width - inset.v1.mm] : [])];
+    const edges = [...(inset?.v0 ? [inset.v0.value] : []), ...(inset?.v1 ? [size.width - inset.v1.value] : [])];
     return [
       { shape: 'line', from: [shoulder, 0], to: [shoulder, size.width], seen: true },
       ...edges.map((v): Outline => ({ shape: 'line', from: [shoulder, v], to: [tip, v], seen: true })),
@@ -52,5 +52,5 @@ export const tenon: OperationDefinition<Tenon> = {
     by: length,
   }),
   words: ({ end, length, offset, thickness }, names, show) =>
-    `tenon ${show(thickness.mm)} thick, ${show(length.mm)} long on the ${names.edge(end)} end, ${show(offset.mm)} from the ${names.face(1)}`,
+    `tenon ${show(thickness.value)} thick, ${show(length.value)} long on the ${names.edge(end)} end, ${show(offset.value)} from the ${names.face(1)}`,
 };

@@ -27,7 +27,7 @@ function PlanChooser({ solved }: { solved: SolvedCabinet }) {
   const { open, at } = useBench((state) => state.plan);
   const style = useBench((state) => state.job.display);
   if (!shown) return null;
-  const most = solved.box.height.mm;
+  const most = solved.box.height.value;
   const isDrawer = solved.fitted.runners.some(({ opening, plan }) => opening === shown.id && plan);
   return (
     <>
