@@ -8,7 +8,7 @@ import { bundle } from '../scripts/bundle.mjs';
 import { root } from '../scripts/prepare.mjs';
 
 register();
-const { YOUNG } = await import('../src/server/figuring/young.ts');
+const { YOUNG } = await import('../src/server/compute/young.ts');
 
 const CACHE = 'node_modules/.cache/alcove';
 const [name, ...rest] = process.argv.slice(2);

@@ -24,7 +24,7 @@ export async function bundle(from, to) {
 export const bundlePrograms = () =>
   Promise.all([
     bundle('src/host/main.ts', 'dist/server/host.mjs'),
-    bundle('src/server/figuring/worker.ts', 'dist/server/figuring.mjs'),
+    bundle('src/server/compute/worker.ts', 'dist/server/compute.mjs'),
     bundle('cli/main.ts', 'dist/cli/main.mjs'),
     bundle('cli/thread.ts', 'dist/cli/thread.mjs'),
   ]);

@@ -55,7 +55,7 @@ test('a job begins with a buildable cabinet and is listed with it', async () => 
     return body.jobs.find((job: { id: string }) => job.id === id);
   };
   let listed = await row();
-  for (let tries = 0; tries < 100 && listed.figuring > 0; tries += 1) {
+  for (let tries = 0; tries < 100 && listed.pending > 0; tries += 1) {
     await pause(100);
     listed = await row();
   }

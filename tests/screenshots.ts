@@ -61,8 +61,8 @@ try {
   // The small elevations are figured after the first look.
   await open('/');
   for (;;) {
-    const { jobs: now } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { figuring: number }[] };
-    if (now.every(({ figuring }) => figuring === 0)) break;
+    const { jobs: now } = (await (await fetch(`${server.url}/api/jobs`)).json()) as { jobs: { pending: number }[] };
+    if (now.every(({ pending }) => pending === 0)) break;
     await new Promise((resolve) => setTimeout(resolve, 500));
   }
   // A job that was copied and deleted again lies in the bin.

@@ -6,9 +6,9 @@ import Database from 'better-sqlite3';
 import { countedIds, type Edit, type Job, newCabinet } from '../src/core/decisions/index.js';
 import { demandOf } from '../src/core/shop/index.js';
 import { JOB_VERSION, newJob, readJobText, solve } from '../src/core/solve/index.js';
+import { figureJob } from '../src/server/compute/background.js';
+import { tasks } from '../src/server/compute/tasks.js';
 import { migrate, openDatabase } from '../src/server/database.js';
-import { figureJob } from '../src/server/figuring/background.js';
-import { tasks } from '../src/server/figuring/tasks.js';
 import { historyOf, stateAt } from '../src/server/history.js';
 import { createJob, readStoredJob } from '../src/server/jobs.js';
 import { listJobs } from '../src/server/list.js';
@@ -33,7 +33,7 @@ test('a list counts what is found between two cabinets, and figures it anew when
     await figureJob(db, id, tasks.figure);
     return listJobs(db).map(({ stops }) => stops)[0];
   };
-  assert.equal(listJobs(db)[0]?.figuring, 2, 'nothing is figured while it is stored');
+  assert.equal(listJobs(db)[0]?.pending, 2, 'nothing is figured while it is stored');
   assert.ok(((await open()) ?? 0) > 0, 'their fronts touch');
   const settings = (cabinet: string, value: unknown) => decide(`cabinets/${cabinet}/settings`, value);
   const apart = [settings(left.id, {}), settings(right.id, {})];
@@ -173,7 +173,7 @@ test('a change of the job brings the summaries up to date, away from the save', 
     label: 'low room',
     edits: [decide('room/ceiling', 1000), decide('standards/all/toe/kind', 'none')],
   });
-  assert.deepEqual([listJobs(db)[0]?.stops, listJobs(db)[0]?.figuring], [0, 1], 'shown as it was until it is figured');
+  assert.deepEqual([listJobs(db)[0]?.stops, listJobs(db)[0]?.pending], [0, 1], 'shown as it was until it is figured');
   await figureJob(db, id, tasks.figure);
   assert.equal(readStoredJob(db, id).document.room.ceiling, 1000);
   assert.equal(listJobs(db)[0]?.stops, 1, '870 high and 560 deep does not tip up under 1000');

@@ -1,5 +1,5 @@
 import { createHmac, randomBytes } from 'node:crypto';
-import type { Asker } from './asker.js';
+import type { Caller } from './caller.js';
 import { codeSetAt, equal, hasCode, isCode, type Kept, readCode, setCode } from './code.js';
 import { type Session, Sessions, STAYS } from './sessions.js';
 import { Tries } from './tries.js';
@@ -50,7 +50,7 @@ export class Access {
   /** Cookies for whoever gives the right code; a wait in seconds after too many wrong ones. */
   async enter(
     code: string,
-    { address, encrypted }: Asker,
+    { address, encrypted }: Caller,
     request: { readonly cookie: string | undefined; readonly browser: string | undefined },
     now = Date.now(),
   ): Promise<Entered> {

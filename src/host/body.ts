@@ -12,7 +12,7 @@ type End = () => void;
  * Room for bodies: so many at once, so many bytes together, each within so long (ms). Where it is full a newcomer waits
  * outside, or, in a room of those nobody knows, the one that has been longest at it goes.
  */
-export class Room {
+export class BodyAllowance {
   private bytes = 0;
   private readonly bodies = new Set<End>();
 
@@ -45,12 +45,13 @@ export class Room {
 }
 
 /** For those who have come in: what they send is held until it is answered. */
-export const shopRoom = () => new Room(128 * 1024 * 1024, 200, 60_000, 'waits');
+export const shopRoom = () => new BodyAllowance(128 * 1024 * 1024, 200, 60_000, 'waits');
 /** A code, and where to go with it. */
 export const LARGEST_CODE = 4 * 1024;
 /** For strangers, who send nothing but a code. */
 const MOST_STRANGERS = 32;
-export const strangersRoom = () => new Room(MOST_STRANGERS * LARGEST_CODE, MOST_STRANGERS, 5000, 'oldest goes');
+export const strangersRoom = () =>
+  new BodyAllowance(MOST_STRANGERS * LARGEST_CODE, MOST_STRANGERS, 5000, 'oldest goes');
 
 /** How much may be sent to an address. */
 export function largestFor(method: string, path: string): number {
@@ -89,7 +90,7 @@ const tooSlow: Refused = {
 export function receive(
   request: IncomingMessage,
   response: ServerResponse,
-  room: Room,
+  room: BodyAllowance,
   largest: number,
 ): Promise<{ readonly bytes: Buffer } | { readonly refused: Refused } | undefined> {
   if (Number(request.headers['content-length'] ?? 0) > largest) return Promise.resolve({ refused: tooLarge(largest) });

@@ -1,5 +1,5 @@
 import type { IncomingMessage } from 'node:http';
-import type { Asker } from './asker.js';
+import type { Caller } from './caller.js';
 import { type HostSettings, nameIn } from './settings.js';
 
 /** Why a request is turned away at the door: a status, a word for programs, a sentence for people. */
@@ -19,10 +19,10 @@ const OWN_SITE = new Set(['same-origin', 'none']);
  * Looks at a request before anything is done for it: its address, its method, the host name it asks for, and for every
  * write where it comes from, so that no page of another site can reach in.
  */
-export function atTheDoor(request: IncomingMessage, asker: Asker, { names }: HostSettings): Refused | undefined {
+export function atTheDoor(request: IncomingMessage, caller: Caller, { names }: HostSettings): Refused | undefined {
   const { method = '', url = '', headers } = request;
   if (pathIn(url) === undefined) return { status: 400, code: 'address', message: 'This address cannot be read.' };
-  const host = nameIn(asker.host);
+  const host = nameIn(caller.host);
   if (host === undefined || !names.has(host))
     return {
       status: 403,
@@ -41,7 +41,7 @@ export function atTheDoor(request: IncomingMessage, asker: Asker, { names }: Hos
   const { origin } = headers;
   const foreign =
     (typeof site === 'string' && !OWN_SITE.has(site)) ||
-    (origin !== undefined && origin !== `http://${asker.host}` && origin !== `https://${asker.host}`);
+    (origin !== undefined && origin !== `http://${caller.host}` && origin !== `https://${caller.host}`);
   return foreign
     ? { status: 403, code: 'wrong-origin', message: 'This request comes from another site and was refused.' }
     : undefined;

@@ -2,15 +2,15 @@ import { existsSync } from 'node:fs';
 import type { IncomingMessage, Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { endThreads } from '../server/compute/pool.js';
 import { closeDatabase, dataFolder, openShop, saidOf } from '../server/database.js';
-import { endThreads } from '../server/figuring/pool.js';
 import { healthNow } from '../server/health.js';
 import { keepLog, log } from '../server/log.js';
 import { root } from '../server/root.js';
 import { keepUp, usable } from '../server/upkeep.js';
 import { Access } from './access.js';
-import { askerOf } from './asker.js';
-import { hearOut, largestFor, type Room, receive, shopRoom, strangersRoom } from './body.js';
+import { type BodyAllowance, hearOut, largestFor, receive, shopRoom, strangersRoom } from './body.js';
+import { callerOf } from './caller.js';
 import { hasCode } from './code.js';
 import { atTheDoor, pathIn, type Refused } from './door.js';
 import { sendFile } from './files.js';
@@ -37,8 +37,8 @@ interface Host {
   readonly access: Access | undefined;
   readonly pages: Pages;
   readonly strangers: Strangers;
-  readonly room: Room;
-  readonly strangersRoom: Room;
+  readonly room: BodyAllowance;
+  readonly strangersRoom: BodyAllowance;
 }
 
 /** Starts the server. What keeps it from starting is one sentence and an exit code. */
@@ -139,20 +139,20 @@ function tellWhoMayComeIn({ host, port, open, names, certificate }: HostSettings
 
 async function handle(request: IncomingMessage, response: ServerResponse, host: Host): Promise<void> {
   const { settings, access } = host;
-  const asker = askerOf(request, settings);
-  for (const [name, value] of Object.entries(asker.trustworthy ? { ...HEADERS, ...TRUSTWORTHY_HEADERS } : HEADERS))
+  const caller = callerOf(request, settings);
+  for (const [name, value] of Object.entries(caller.trustworthy ? { ...HEADERS, ...TRUSTWORTHY_HEADERS } : HEADERS))
     response.setHeader(name, value);
   // A page brings its own, with the hashes of its scripts.
   response.setHeader('content-security-policy', POLICY);
-  const refused = atTheDoor(request, asker, settings);
+  const refused = atTheDoor(request, caller, settings);
   if (refused) return refuse(response, refused, request);
   const path = pathIn(request.url ?? '/') as string;
   const reading = request.method === 'GET' || request.method === 'HEAD';
-  const own = access?.sessionOf(request.headers.cookie, asker.address);
+  const own = access?.sessionOf(request.headers.cookie, caller.address);
   if (own !== undefined) host.strangers.cameIn(request.socket);
   if (reading && path === '/healthz') return tellHealth(response);
   if (reading && (await sendFile(request, response, path))) return;
-  const door: AtTheDoor = { request, response, asker, path };
+  const door: AtTheDoor = { request, response, caller, path };
   if (access) {
     const answered = await atTheAccess(door, access, own, host);
     if (answered === 'answered') return;

@@ -1,14 +1,14 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import type { Access } from './access.js';
-import type { Asker } from './asker.js';
-import { LARGEST_CODE, type Room, receive } from './body.js';
+import { type BodyAllowance, LARGEST_CODE, receive } from './body.js';
+import type { Caller } from './caller.js';
 import { pathIn, type Refused } from './door.js';
 
 /** What a request comes with to the rooms at the door. */
 export interface AtTheDoor {
   readonly request: IncomingMessage;
   readonly response: ServerResponse;
-  readonly asker: Asker;
+  readonly caller: Caller;
   readonly path: string;
 }
 
@@ -29,13 +29,13 @@ export function askForCode(door: AtTheDoor): Refused | undefined {
 }
 
 /** Takes a code that was given, and leads on to where its giver wanted to go. */
-export async function enter(door: AtTheDoor, access: Access, room: Room): Promise<Refused | undefined> {
-  const { request, response, asker } = door;
+export async function enter(door: AtTheDoor, access: Access, room: BodyAllowance): Promise<Refused | undefined> {
+  const { request, response, caller } = door;
   const form = await formOf(request, response, room);
   if (form === undefined || 'refused' in form) return form?.refused;
   const to = ownPath(form.fields.get('to'));
   const { cookie, 'user-agent': browser } = request.headers;
-  const entered = await access.enter((form.fields.get('code') ?? '').slice(0, 200), asker, { cookie, browser });
+  const entered = await access.enter((form.fields.get('code') ?? '').slice(0, 200), caller, { cookie, browser });
   const again = to === '/' ? '' : `&to=${encodeURIComponent(to)}`;
   if (entered === 'wrong') lead(door, `/enter?wrong=1${again}`);
   else if ('wait' in entered)
@@ -45,7 +45,12 @@ export async function enter(door: AtTheDoor, access: Access, room: Room): Promis
 }
 
 /** Leaves, or ends what others have open: `end` is a session, `others`, or `own`. */
-export async function end(door: AtTheDoor, access: Access, own: string, room: Room): Promise<Refused | undefined> {
+export async function end(
+  door: AtTheDoor,
+  access: Access,
+  own: string,
+  room: BodyAllowance,
+): Promise<Refused | undefined> {
   const form = await formOf(door.request, door.response, room);
   if (form === undefined || 'refused' in form) return form?.refused;
   const wanted = form.fields.get('end') ?? 'own';
@@ -53,11 +58,11 @@ export async function end(door: AtTheDoor, access: Access, own: string, room: Ro
   if (wanted === 'others') access.end(ids.filter((id) => id !== own));
   else access.end([wanted === 'own' ? own : wanted]);
   if (wanted !== 'own' && wanted !== own) lead(door, '/access');
-  else lead(door, '/enter?left=1', { 'set-cookie': access.leave(door.asker.encrypted) });
+  else lead(door, '/enter?left=1', { 'set-cookie': access.leave(door.caller.encrypted) });
   return undefined;
 }
 
-async function formOf(request: IncomingMessage, response: ServerResponse, room: Room) {
+async function formOf(request: IncomingMessage, response: ServerResponse, room: BodyAllowance) {
   const body = await receive(request, response, room, LARGEST_CODE);
   if (body === undefined || 'refused' in body) return body;
   return { fields: new URLSearchParams(body.bytes.toString('utf8')) };

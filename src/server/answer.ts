@@ -1,8 +1,8 @@
 import type { APIContext } from 'astro';
 import type * as z from 'zod/mini';
 import { type Body, type BodyKind, bodies } from './bodies.js';
+import { figure } from './compute/pool.js';
 import { databaseRefusal } from './database.js';
-import { figure } from './figuring/pool.js';
 import { LARGEST_BODY, READ_AT_ONCE } from './limits.js';
 import { log } from './log.js';
 import { parseBody } from './parse.js';

@@ -1,8 +1,8 @@
 import { type CorrectedJob, EDITION } from '../core/commands/index.js';
 import type { Job } from '../core/decisions/index.js';
+import { figure } from './compute/pool.js';
+import type { KeptBuilt, tasks } from './compute/tasks.js';
 import type { Db } from './database.js';
-import { figure } from './figuring/pool.js';
-import type { KeptBuilt, tasks } from './figuring/tasks.js';
 
 /** Who figures: another thread in the server, the tasks themselves in a test. */
 type Figure = {

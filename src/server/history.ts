@@ -1,5 +1,5 @@
 import { type SaveEntry, withEdits } from '../core/commands/index.js';
-import { type Changed, type Edit, type Job, withChange } from '../core/decisions/index.js';
+import { type Edit, type Job, type SavedChange, withChange } from '../core/decisions/index.js';
 import { readJob } from '../core/solve/index.js';
 import { dropContent, loadHead, storeHead } from './content.js';
 import type { Db } from './database.js';
@@ -197,7 +197,7 @@ function orUnreadable<T>(version: number, act: () => T): T {
 }
 
 /** Earlier saves were kept as the rows they wrote. */
-function withRecorded(job: Job, change: Partial<Recorded> & Changed): Job {
+function withRecorded(job: Job, change: Partial<Recorded> & SavedChange): Job {
   return change.edits ? withEdits(job, change.edits) : withChange(job, change);
 }
 

@@ -1,7 +1,7 @@
 import type { CabinetSummary, JobSummary } from '../core/present/index.js';
 import { countBin } from './bin.js';
+import { whyNotFigured } from './compute/background.js';
 import type { Db } from './database.js';
-import { whyNotFigured } from './figuring/background.js';
 import { openConcerns } from './health.js';
 
 /** The shop as its first page shows it. */
@@ -29,7 +29,7 @@ interface ListRow {
   stops: number;
   warnings: number;
   cutInVain: number;
-  figuring: number;
+  pending: number;
 }
 
 /** All jobs, latest first, each with small elevations and open findings, as they were figured last. */
@@ -41,7 +41,7 @@ export function listJobs(db: Db): JobSummary[] {
               coalesce(counted.stops, 0) AS stops,
               coalesce(counted.warnings, 0) AS warnings,
               coalesce(counted.amiss, 0) + job.amiss AS cutInVain,
-              coalesce(behind.cabinets, 0) AS figuring,
+              coalesce(behind.cabinets, 0) AS pending,
               (SELECT '[' || group_concat(summary) || ']' FROM (SELECT summary FROM cabinet WHERE job_id = job.id ORDER BY position LIMIT ?)) AS summaries
          FROM job
          LEFT JOIN (SELECT job_id, count(*) AS cabinets, sum(stops) AS stops, sum(warnings) AS warnings, sum(amiss) AS amiss
@@ -52,8 +52,8 @@ export function listJobs(db: Db): JobSummary[] {
     )
     .all(SHOWN_CABINETS)
     .map(({ summaries, ...row }) => {
-      const why = row.figuring > 0 ? whyNotFigured(row.id, row.version) : undefined;
+      const why = row.pending > 0 ? whyNotFigured(row.id, row.version) : undefined;
       const cabinets = why ? [] : (JSON.parse(summaries ?? '[]') as CabinetSummary[]);
-      return { ...row, cabinets, ...(why ? { unreadable: why, figuring: 0 } : {}) };
+      return { ...row, cabinets, ...(why ? { unreadable: why, pending: 0 } : {}) };
     });
 }

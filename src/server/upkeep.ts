@@ -1,8 +1,8 @@
 import { backUpToday, CopyError, clearPartial } from './backup.js';
 import { emptyBin } from './bin.js';
+import { figure } from './compute/pool.js';
 import { database, databaseFile, databaseRefusal, dataFolder } from './database.js';
 import { countDay } from './days.js';
-import { figure } from './figuring/pool.js';
 import { setConcern } from './health.js';
 import { log } from './log.js';
 import { Refusal } from './refusal.js';

@@ -207,8 +207,8 @@ export async function handInLarge(cabinets: number): Promise<Readonly<Record<str
       const { id } = JSON.parse(body) as { id: string };
       for (;;) {
         const { body: list } = await ask(server.url, 'GET', '/api/jobs');
-        const { jobs } = JSON.parse(list) as { jobs: { id: string; figuring: number }[] };
-        if (jobs.find((each) => each.id === id)?.figuring === 0) break;
+        const { jobs } = JSON.parse(list) as { jobs: { id: string; pending: number }[] };
+        if (jobs.find((each) => each.id === id)?.pending === 0) break;
         await new Promise((resolve) => setTimeout(resolve, 250));
       }
       seen[`${time} figured ms`] = Math.round(performance.now() - start);

@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { parseArgs } from 'node:util';
 import { bundle } from '../../scripts/bundle.mjs';
-import { YOUNG } from '../../src/server/figuring/young.js';
+import { YOUNG } from '../../src/server/compute/young.js';
 import { askOddly, handInLarge, serveMany } from './asked.js';
 import { setClocks } from './clock.js';
 import { crowdTheDoor } from './door.js';

@@ -30,4 +30,13 @@ export type {
   StripContextFor,
   Trial,
 } from './kind.js';
-export type { Motion, Occupied, PlanDoor, PlanObstacle, PlanPoint, Strip, SwingContact, Turn } from './motion.js';
+export type {
+  ForeseenStrip,
+  Motion,
+  Occupied,
+  PlanDoor,
+  PlanObstacle,
+  PlanPoint,
+  SwingContact,
+  Turn,
+} from './motion.js';

@@ -17,7 +17,7 @@ import type { Dim } from '../ground/index.js';
 import type { DragHandle, DrawingItem, Extent, Operation, Part } from '../part/index.js';
 import type { BuiltCabinet, DecidedHeights } from './built.js';
 import type { FindingRule, NeighbourRule, Parting, RuleContext } from './finding.js';
-import type { Motion, Occupied, Strip } from './motion.js';
+import type { ForeseenStrip, Motion, Occupied } from './motion.js';
 
 /**
  * A kind of thing that is bought and fitted: hinges, pulls, pins, and whatever is to come. All that is particular to it
@@ -44,7 +44,7 @@ export interface Kind<
   /** What a choice of its own brings with it in the construction. */
   follows?(settings: Parameters<Follows>[0] & ResolvedWith<ValuesOf<Own>>['settings']): ReturnType<Follows>;
   /** Where things of its own will stand, whichever of its profiles is chosen: others keep out of there where they can. */
-  strips?(context: StripContextFor<Own>, profiles: readonly Profile[]): readonly Strip[];
+  strips?(context: StripContextFor<Own>, profiles: readonly Profile[]): readonly ForeseenStrip[];
   /** Reads the cabinet so far and says what it adds. */
   fit(context: FitContextFor<Own, After>, profiles: readonly Profile[]): Fit<Result>;
   readonly rules?: readonly FindingRule<RuleContextFor<Id, Own, Result, After>>[];
@@ -130,7 +130,7 @@ export interface FitContext<R extends Resolved = Resolved, F = unknown>
   readonly head: JobHead;
   readonly cells: readonly Cell[];
   /** Where things will stand that are not fitted yet. */
-  readonly strips: readonly Strip[];
+  readonly strips: readonly ForeseenStrip[];
 }
 
 /** What is known before anything is fitted. */

@@ -64,7 +64,7 @@ export interface SwingContact {
 }
 
 /** Heights (mm, above the underside of the box) between which something of a room will stand, before it is chosen. */
-export interface Strip {
+export interface ForeseenStrip {
   /** The kind that will stand there. */
   readonly by: string;
   /** The opening, and the room behind it. */

@@ -202,7 +202,7 @@ function settled(value: number, { label, measure, key }: Leaf, source: Source): 
 type Found = Dim | Choice;
 
 /** What every setting is before a cabinet speaks: one by one in their order, and as the tree rules read. */
-interface Behind {
+interface StandardSettings {
   readonly found: readonly Found[];
   readonly settings: ResolvedSettings;
 }
@@ -214,7 +214,7 @@ interface Behind {
  * behind them stay, so does the result: another size asks for nothing anew.
  */
 export class Standards {
-  private readonly found = new Map<string, Behind>();
+  private readonly found = new Map<string, StandardSettings>();
   private readonly materials = new Map<string, ResolvedMaterial>();
   /** What came of a cabinet's own decisions, by their identity. */
   private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Resolved }>();
@@ -243,7 +243,7 @@ export class Standards {
     return resolved;
   }
 
-  behind(cabinet: Cabinet): Behind {
+  behind(cabinet: Cabinet): StandardSettings {
     const school = schoolOf(this.head, cabinet);
     const key = `${cabinet.kind}/${school}`;
     let behind = this.found.get(key);
@@ -337,7 +337,7 @@ function overlaid(
   leaves: readonly Leaf[],
   groups: readonly string[],
   own: Layer,
-  { found }: Behind,
+  { found }: StandardSettings,
 ): Partial<ResolvedSettings> {
   return treeOf(leaves, (leaf, at) => {
     if (!groups.includes(leaf.path[0] as string)) return undefined;

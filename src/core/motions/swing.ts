@@ -36,7 +36,7 @@ function stepFor(reach: number): number {
 }
 
 /** The widest whole angle, up to a last one, before a body meets an obstacle; undefined when it does not, or does shut. */
-function freeAngle(body: Body, obstacle: PlanObstacle, last: number, step: number): number | undefined {
+function freeAngle(body: TurningBody, obstacle: PlanObstacle, last: number, step: number): number | undefined {
   if (meets(body, 0, obstacle)) return undefined;
   for (let angle = step; angle < last + step; angle += step) {
     const tried = Math.min(angle, last);
@@ -49,7 +49,7 @@ function freeAngle(body: Body, obstacle: PlanObstacle, last: number, step: numbe
 }
 
 /** A rectangle in plan that turns with the front. */
-interface Body {
+interface TurningBody {
   readonly by: string;
   readonly low: number;
   readonly high: number;
@@ -60,17 +60,17 @@ interface Body {
   readonly reach: number;
 }
 
-function bodyOf(by: string, plan: PlanDoor, low: number, high: number, corners: readonly PlanPoint[]): Body {
+function bodyOf(by: string, plan: PlanDoor, low: number, high: number, corners: readonly PlanPoint[]): TurningBody {
   const { pivot } = plan;
   const reach = Math.max(...corners.map(({ x, y }) => Math.hypot(x - pivot.x, y - pivot.y)));
   return { by, low, high, plan, corners, reach };
 }
 
-function frontBody(plan: PlanDoor, low: number, high: number): Body {
+function frontBody(plan: PlanDoor, low: number, high: number): TurningBody {
   return bodyOf('front', plan, low, high, doorAt(plan, 0));
 }
 
-function roomBody(plan: PlanDoor, { by, extent: { min, max } }: Occupied): Body {
+function roomBody(plan: PlanDoor, { by, extent: { min, max } }: Occupied): TurningBody {
   return bodyOf(by, plan, min[2], max[2], [
     { x: min[0], y: min[1] },
     { x: max[0], y: min[1] },
@@ -93,7 +93,7 @@ const xs = new Float64Array(4);
 const ys = new Float64Array(4);
 
 /** Turns a body to an angle into `xs` and `ys`. */
-function turnTo({ plan, corners }: Body, degrees: number): void {
+function turnTo({ plan, corners }: TurningBody, degrees: number): void {
   const { hand, pivot } = plan;
   const radians = (Math.min(degrees, plan.stopAngle) * Math.PI) / 180;
   const cos = Math.cos(radians);
@@ -108,7 +108,7 @@ function turnTo({ plan, corners }: Body, degrees: number): void {
 }
 
 /** Two convex outlines meet unless a side of one of them separates them. */
-function meets(body: Body, degrees: number, { min, max }: PlanObstacle): boolean {
+function meets(body: TurningBody, degrees: number, { min, max }: PlanObstacle): boolean {
   turnTo(body, degrees);
   let left = Number.POSITIVE_INFINITY;
   let right = Number.NEGATIVE_INFINITY;

@@ -11,7 +11,7 @@ import {
   pinGrid,
 } from '../build/index.js';
 import type { BuiltCabinet, Finding } from '../cabinet/index.js';
-import { checkCabinet, checkNeighbours, Spoken } from '../check/index.js';
+import { checkCabinet, checkNeighbours, FindingsMemo } from '../check/index.js';
 import { type Act, applyEdits, type Cabinet, type Job, type JobHead, type Standing } from '../decisions/index.js';
 import { formatLengthWithUnit } from '../ground/index.js';
 import { contactsOf } from '../motions/index.js';
@@ -75,7 +75,7 @@ export function solveCabinet(
   head: JobHead,
   cabinet: Cabinet,
   standards = standardsOf(head),
-  spoken?: Spoken,
+  memo?: FindingsMemo,
 ): SolvedCabinet {
   const resolved = standards.resolved(cabinet) as ResolvedCabinet;
   const box = deriveBox(cabinet, resolved);
@@ -140,14 +140,14 @@ export function solveCabinet(
     fittings: [...fittings, ...buy],
     rows: markParts(cabinet.number, parts),
   };
-  return { findings: checkCabinet(head, whole, allKinds, spoken), ...whole };
+  return { findings: checkCabinet(head, whole, allKinds, memo), ...whole };
 }
 
 /** Solves one cabinet after another of a head: what they share is worked out once. */
 export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
   const standards = standardsOf(head);
-  const spoken = new Spoken();
-  return (cabinet) => solveCabinet(head, cabinet, standards, spoken);
+  const memo = new FindingsMemo();
+  return (cabinet) => solveCabinet(head, cabinet, standards, memo);
 }
 
 /** Solves a job again and again. */
@@ -207,7 +207,7 @@ function solvedFrom(
   });
   const converted = convertedOf(job, before?.converted ?? new Map());
   return {
-    solved: joinCabinets(job, cabinets, besides(job, next), [...converted.values()]),
+    solved: joinCabinets(job, cabinets, neighbourFindings(job, next), [...converted.values()]),
     remembered: { head: job, solveOne, cabinets: next, converted },
   };
 }
@@ -235,7 +235,7 @@ export function findingsBetween(job: JobHead, left: SolvedCabinet, right: Solved
 const found = new WeakMap<SolvedCabinet, WeakMap<SolvedCabinet, readonly Finding[]>>();
 
 /** Findings between cabinets that stand beside each other. */
-function besides(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): Finding[] {
+function neighbourFindings(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): Finding[] {
   return job.cabinets.flatMap(({ id, leftNeighbour }) => {
     const right = solvedCabinets.get(id);
     const left = leftNeighbour === null ? undefined : solvedCabinets.get(leftNeighbour);

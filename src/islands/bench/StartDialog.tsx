@@ -6,10 +6,10 @@ import { type Cabinet, type Job, newCabinet, type StartingPoint, startingPoints 
 import { formatLengthWithUnit } from '../../core/ground/index.js';
 import type { CabinetSummary, JobSummary } from '../../core/present/index.js';
 import { solveCabinet } from '../../core/solve/index.js';
-import { asked, reasonOf } from '../asked.js';
 import { LengthField } from '../fields/LengthField.js';
 import { TabLine } from '../fields/TabLine.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { reasonOf, request } from '../request.js';
 import { useBench } from './context.js';
 import { thumbnailOf } from './thumbnails.js';
 
@@ -196,11 +196,11 @@ function FromKept({ onChoose }: { onChoose: Choose }) {
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: read once, when it is opened
   useEffect(() => {
-    void tried(async () => setKept((await asked<{ starts: Kept[] }>('/api/shop/starts')).starts));
+    void tried(async () => setKept((await request<{ starts: Kept[] }>('/api/shop/starts')).starts));
   }, []);
   const choose = (start: Kept) =>
     tried(async () => {
-      const { document } = await asked<{ document: Job }>(`/api/shop/starts/${start.id}`);
+      const { document } = await request<{ document: Job }>(`/api/shop/starts/${start.id}`);
       const [cabinet] = document.cabinets;
       if (!cabinet) return;
       setChosen(start.id);
@@ -208,7 +208,7 @@ function FromKept({ onChoose }: { onChoose: Choose }) {
     });
   const remove = (start: Kept) =>
     tried(async () => {
-      await asked(`/api/shop/starts/${start.id}`, { method: 'DELETE' });
+      await request(`/api/shop/starts/${start.id}`, { method: 'DELETE' });
       setKept((before) => before?.filter(({ id }) => id !== start.id) ?? null);
     });
   return (
@@ -261,14 +261,14 @@ function FromJob({ onChoose }: { onChoose: Choose }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
-    asked<{ jobs: JobSummary[] }>('/api/jobs').then(
+    request<{ jobs: JobSummary[] }>('/api/jobs').then(
       ({ jobs: all }) => setJobs(all),
       (error) => setProblem(reasonOf(error)),
     );
   }, []);
   const open = (id: string) => {
     setOther(null);
-    asked<{ document: Job }>(`/api/jobs/${id}`).then(
+    request<{ document: Job }>(`/api/jobs/${id}`).then(
       ({ document }) => setOther(document),
       (error) => setProblem(reasonOf(error)),
     );

@@ -40,7 +40,7 @@ export function TopBar({ onKeys }: { onKeys: () => void }) {
           name={job.name}
           onRename={(name) => act({ label: 'Job name', edits: [{ path: pathTo.head('name'), value: name }] })}
         />
-        <SaveWord told={saving} />
+        <SaveWord status={saving} />
         <span className="ml-auto flex items-center gap-1 max-lg:flex-wrap">
           <UndoRedo />
           <label className="ml-2 flex items-center gap-1.5">

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { openingKey } from '../../core/build/index.js';
-import { nextOpening, type Way } from '../../core/commands/index.js';
+import { type Heading, nextOpening } from '../../core/commands/index.js';
 import { chosenOpenings, useOpeningAct } from './chosen.js';
 import { useBenchStore } from './context.js';
 import { layersByKey } from './sheet/layers.js';
@@ -11,7 +11,7 @@ import { type BenchState, type BenchStore, benchCabinet } from './store.js';
 /** Between a number and its letter no more than this passes (ms). */
 const NUMBER_MS = 1500;
 
-const WAYS: Readonly<Record<string, Way>> = {
+const WAYS: Readonly<Record<string, Heading>> = {
   ArrowLeft: 'left',
   ArrowRight: 'right',
   ArrowUp: 'up',

@@ -1,12 +1,12 @@
 import { useOpenJob } from '../openJob/context.js';
 import { RefusedSteps, SaveWord } from '../openJob/saving/SaveWords.js';
 import { SidesDialog } from '../openJob/saving/SidesDialog.js';
-import { type Made, useAutosave } from '../openJob/saving/saving.js';
+import { type PageOrigin, useAutosave } from '../openJob/saving/saving.js';
 import { UndoRedo } from '../openJob/UndoRedo.js';
 import { CUTTING_VIEWS, type CuttingView } from './views.js';
 
 /** The way back to the bench, the pages from stock to costs, and what the save is doing. */
-export function CuttingBar({ jobId, made, view }: { jobId: string; made: Made; view: CuttingView }) {
+export function CuttingBar({ jobId, made, view }: { jobId: string; made: PageOrigin; view: CuttingView }) {
   const name = useOpenJob((state) => state.job.name);
   const saving = useAutosave(jobId, made);
   /** Another page reads what is saved. */
@@ -31,7 +31,7 @@ export function CuttingBar({ jobId, made, view }: { jobId: string; made: Made; v
         >
           {name}
         </a>
-        <SaveWord told={saving} />
+        <SaveWord status={saving} />
         <nav aria-label="From parts to the saw" className="ml-4 flex flex-wrap gap-1">
           {Object.entries(CUTTING_VIEWS).map(([id, words]) => (
             <a

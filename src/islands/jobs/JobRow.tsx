@@ -74,9 +74,9 @@ export function JobRow({
   );
 }
 
-function OpenFindings({ job: { stops, warnings, cutInVain, figuring } }: { job: JobSummary }) {
+function OpenFindings({ job: { stops, warnings, cutInVain, pending } }: { job: JobSummary }) {
   const open = stops + warnings + cutInVain;
-  if (figuring > 0 && open === 0) return <span className="shrink-0 text-ink-soft">being figured…</span>;
+  if (pending > 0 && open === 0) return <span className="shrink-0 text-ink-soft">being figured…</span>;
   if (open === 0) return <span className="shrink-0 text-ink-soft">nothing open</span>;
   const words = [
     stops > 0 ? `${stops} ${stops === 1 ? 'stop' : 'stops'}` : '',

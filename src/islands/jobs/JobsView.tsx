@@ -36,10 +36,10 @@ export function JobsView({ shop: first, asksForCode }: { shop: Shop; asksForCode
     if (response.ok) setShop((await response.json()) as Shop);
   };
   // What is still being figured is asked for again until it is there.
-  const figuring = jobs.some((job) => job.figuring > 0);
+  const pending = jobs.some((job) => job.pending > 0);
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked again after each answer
   useEffect(() => {
-    if (!figuring) return;
+    if (!pending) return;
     const timer = setTimeout(() => refresh().catch(() => {}), FIGURED_MS);
     return () => clearTimeout(timer);
   }, [jobs]);

@@ -12,7 +12,7 @@ import { machineJoints } from './joints.js';
 import { sides } from './sides.js';
 import { toe } from './toe.js';
 
-export interface Built {
+export interface BuiltCarcass {
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
   /** What the maker leaves out of it. */
@@ -34,7 +34,7 @@ const builders: readonly Builder[] = [sides, bottom, top, dividers, back, nailer
 type Given = Omit<BuildContext, 'crossings' | 'face'> & { readonly inner: BuildContext['boundaries'] };
 
 /** Builds the carcass by its settings, then cuts and bores the joints between its parts. */
-export function buildCarcass({ inner, ...given }: Given): Built {
+export function buildCarcass({ inner, ...given }: Given): BuiltCarcass {
   const crossings = crossingsOf(given);
   const { boundaries: face } = given;
   const boundaries = inner.length > 0 ? [...face, ...inner] : face;

@@ -1,6 +1,6 @@
 import type { ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, largest, length, measuredFrom } from '../../ground/index.js';
-import { type By, edgeOf, type Face, type Operation, type Part, SAME_PLANE } from '../../part/index.js';
+import { type By, edgeOf, type Operation, type PanelFace, type Part, SAME_PLANE } from '../../part/index.js';
 import type { Joint } from '../builder/index.js';
 
 const AT_FRONT = length(0, 'at the front edge');
@@ -44,7 +44,7 @@ export function notchedFor(
 }
 
 /** A dado, or a rabbet where the joint lies at the very end of the part; a recess for what is much narrower than it. */
-export function cutIn(joint: Joint, part: Part, face: Face, stop?: Dim): Operation {
+export function cutIn(joint: Joint, part: Part, face: PanelFace, stop?: Dim): Operation {
   const stopped = stop ? { stopped: { start: stop } } : {};
   const { reason, holds, engagement, thickness, depth } = joint;
   const by: By = { kind: 'joint', what: joint.kind };

@@ -1,11 +1,11 @@
 import type { JointKind, ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, length } from '../../ground/index.js';
-import { FACING_EDGES_APART, type Face, SCREW_WAY } from '../../part/index.js';
+import { FACING_EDGES_APART, type PanelFace, SCREW_WAY } from '../../part/index.js';
 import type { Joint } from '../builder/index.js';
 
 /** A line of fasteners that already enters or crosses a panel. */
-export interface Line {
-  readonly face: Face;
+export interface FacingLine {
+  readonly face: PanelFace;
   /** What joins there, along the panel (mm). */
   readonly from: number;
   readonly to: number;
@@ -15,7 +15,7 @@ export interface Line {
 }
 
 /** Two lines on opposite faces of a panel face each other where what joins lies on one strip of it. */
-export function facingLines(lines: readonly Line[], face: Face, joint: Joint): Line[] {
+export function facingLines(lines: readonly FacingLine[], face: PanelFace, joint: Joint): FacingLine[] {
   const [from, to] = [joint.level.value, joint.level.value + joint.thickness.value];
   return lines.filter((line) => line.face !== face && line.from < to - SAME && line.to > from + SAME);
 }

@@ -1,5 +1,5 @@
 export { BACK_IN_RABBET } from './back.js';
-export { type Built, buildCarcass } from './carcass.js';
+export { type BuiltCarcass, buildCarcass } from './carcass.js';
 export { endShows } from './ends.js';
 export { shrinkage } from './movement.js';
 export { seatsOf } from './seats.js';

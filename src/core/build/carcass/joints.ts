@@ -16,7 +16,7 @@ import {
 import type { Joint } from '../builder/index.js';
 import { cutIn, notchedFor, stopShort } from './dadoes.js';
 import { endShows } from './ends.js';
-import { facingLines, halfOf, kindFacing, type Line, movedClear } from './facing.js';
+import { type FacingLine, facingLines, halfOf, kindFacing, movedClear } from './facing.js';
 import { clearOfCuts, onReceiver, placesOf, screwInto } from './places.js';
 import { type Seat, seatsOf } from './seats.js';
 
@@ -37,7 +37,7 @@ export function machineJoints(
     if (list) list.push(operation);
     else lists.set(key, [operation]);
   };
-  const lines = new Map<string, Line[]>();
+  const lines = new Map<string, FacingLine[]>();
   const byKey = new Map(parts.map((part) => [part.key, part]));
   const receiving = parts.filter(({ receives }) => receives);
   for (const decided of joints) {
@@ -81,7 +81,7 @@ function whereItShows(joint: Joint, { part }: Seat, { settings }: Resolved): Joi
 function clearOfOtherFace(
   wanted: Joint,
   seat: Seat,
-  lines: Map<string, Line[]>,
+  lines: Map<string, FacingLine[]>,
   cut: readonly Operation[],
   { settings }: Resolved,
 ): { joint: Joint; places: readonly Dim[] } {

@@ -4,10 +4,10 @@ import {
   atPlaces,
   type EdgeReference,
   edgeOf,
-  type Face,
   fastenersAlong,
   longestIn,
   type Operation,
+  type PanelFace,
   type Part,
   placeRow,
   SCREW_WAY,
@@ -103,8 +103,8 @@ export function clearOfCuts(
   const { part, face } = seat;
   const { from, offset, positions } = onReceiver(joint, seat, usual);
   const by = (positions[0]?.value ?? 0) - (usual[0]?.value ?? 0);
-  const other: Face = face === 1 ? 2 : 1;
-  const into: Readonly<Record<JointKind, { face: Face; depth: number } | undefined>>[JointKind] = {
+  const other: PanelFace = face === 1 ? 2 : 1;
+  const into: Readonly<Record<JointKind, { face: PanelFace; depth: number } | undefined>>[JointKind] = {
     screws: { face: other, depth: part.thickness.value },
     pocket: { face, depth: fasteners.pocketReach.value },
     dowels: { face, depth: fasteners.dowelInFace.value },

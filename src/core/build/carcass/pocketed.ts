@@ -2,9 +2,9 @@ import { type Dim, measuredFrom } from '../../ground/index.js';
 import {
   type EdgeReference,
   edgeOf,
-  type Face,
   fastenersAlong,
   type Operation,
+  type PanelFace,
   type Part,
   POCKET,
   pocketScrew,
@@ -46,7 +46,7 @@ export function pocketed(
   }: {
     readonly part: Part;
     readonly edge: EdgeReference;
-    readonly face: Face;
+    readonly face: PanelFace;
     readonly into: Part;
     readonly spacing?: Dim;
   },

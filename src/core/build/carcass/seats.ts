@@ -1,11 +1,11 @@
 import { type Dim, length, measuredFrom } from '../../ground/index.js';
-import { edgeOf, type Face, type Part, SAME_PLANE } from '../../part/index.js';
+import { edgeOf, type PanelFace, type Part, SAME_PLANE } from '../../part/index.js';
 import type { Joint } from '../builder/index.js';
 
 /** Where a joint lies on a part that receives it. */
 export interface Seat {
   readonly part: Part;
-  readonly face: Face;
+  readonly face: PanelFace;
   /** From the front of what joins to where both parts are, and how deep that is. */
   readonly start: Dim;
   readonly depth: Dim;

@@ -6,11 +6,11 @@ import {
   CONSTRUCTION,
   type EdgeReference,
   edgeOf,
-  type Face,
   type Fastens,
   LEAST_HOLD,
   longestIn,
   type Operation,
+  type PanelFace,
   type Part,
   SCREW_WAY,
   soldFrom,
@@ -80,7 +80,7 @@ export function holesOf(
   const { through, into, between: passed = [], reason, pilot, group } = screwed;
   const head = headSide(through, into, normal);
   const forward = through.placement.w.startsWith('+');
-  const face: Face = forward === head > 0 ? 2 : 1;
+  const face: PanelFace = forward === head > 0 ? 2 : 1;
   const why = { by: BY, ...(group === undefined ? {} : { group }) };
   const inWay = { reason: `way of the screws: ${reason}`, ...why };
   const diameter = SCREW_WAY;
@@ -157,7 +157,7 @@ function lineOn(
 }
 
 /** The face or edge of a part that looks towards a screw's head. */
-function edgeFacing({ placement }: Part, normal: AxisIndex, head: 1 | -1): Face | EdgeReference {
+function edgeFacing({ placement }: Part, normal: AxisIndex, head: 1 | -1): PanelFace | EdgeReference {
   const forward = head > 0;
   if (axisIndex(placement.w) === normal) return placement.w.startsWith('+') === forward ? 2 : 1;
   const edge = axisIndex(placement.u) === normal ? 'u' : 'v';

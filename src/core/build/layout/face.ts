@@ -13,7 +13,7 @@ import {
 import { type Dim, type Span, setting, sumOf } from '../../ground/index.js';
 import type { Box } from './box.js';
 import { type Region, type SplitAxis, spanOf, withSpan } from './region.js';
-import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
+import { type BoundaryWidths, dividerAfter, faceScheme, type LaidFace } from './scheme.js';
 import { divideStack, type StackRefusal } from './stack.js';
 
 /** One opening that is not divided further. */
@@ -119,7 +119,7 @@ class FaceLayout {
 
   constructor(
     cabinet: Cabinet,
-    private readonly scheme: FaceScheme,
+    private readonly scheme: LaidFace,
     private readonly resolved: Resolved,
   ) {
     this.names = openingNames(cabinet.face);

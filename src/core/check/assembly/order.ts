@@ -3,7 +3,7 @@ import { type Block, type FastenerKind, fastenersOf, type Part, type PartRole } 
 import { type Connection, connectionsOf } from './connections.js';
 import { DRIVER, type Leaving, SHORT_DRIVER } from './fasteners.js';
 import { type Fastener, Heads } from './heads.js';
-import { blockMeets, meetsOnTheWay, type Way, woodOf } from './solids.js';
+import { blockMeets, type Direction, meetsOnTheWay, woodOf } from './solids.js';
 
 /** What is put to what at one time, and how. */
 export interface AssemblyStep {
@@ -12,7 +12,7 @@ export interface AssemblyStep {
   /** Keys of what stands there already: only what belongs to the same unit, where a unit is made up. */
   readonly onto: readonly string[];
   /** Which way they are moved into place; undefined for the first, which lies there. */
-  readonly way: Way | undefined;
+  readonly way: Direction | undefined;
   /** The fasteners that hold them to what stands already. */
   readonly fastened: readonly Fastened[];
 }
@@ -64,7 +64,7 @@ const FIRST_OFF: readonly PartRole[] = [
   'bottom',
 ];
 
-const WAYS: readonly Way[] = [
+const WAYS: readonly Direction[] = [
   { axis: 1, sign: -1 },
   { axis: 1, sign: 1 },
   { axis: 2, sign: 1 },
@@ -172,7 +172,12 @@ class Dismantling {
     return left.length < before;
   }
 
-  private takeOff(units: readonly (readonly Part[])[], way: Way, left: (readonly Part[])[], all: Set<Part>): void {
+  private takeOff(
+    units: readonly (readonly Part[])[],
+    way: Direction,
+    left: (readonly Part[])[],
+    all: Set<Part>,
+  ): void {
     const parts = gather(units, (unit) => unit);
     for (const unit of units) left.splice(left.indexOf(unit), 1);
     const fastened = this.told ? this.fastenedBetween(parts, all) : [];
@@ -194,7 +199,7 @@ class Dismantling {
     else this.steps.push({ parts: unit.map(({ key }) => key), onto: [], way: undefined, fastened: [] });
   }
 
-  private comesOff(unit: readonly Part[], all: ReadonlySet<Part>, way: Way): boolean {
+  private comesOff(unit: readonly Part[], all: ReadonlySet<Part>, way: Direction): boolean {
     for (const other of this.parts)
       if (all.has(other) && !unit.includes(other))
         for (const part of unit) if (!this.parted(part, other, all, way)) return false;
@@ -203,7 +208,7 @@ class Dismantling {
 
   /** The fewest units that hold each other and come off together. */
   private fewestOff(units: readonly (readonly Part[])[], all: ReadonlySet<Part>) {
-    let best: { units: (readonly Part[])[]; way: Way } | undefined;
+    let best: { units: (readonly Part[])[]; way: Direction } | undefined;
     for (const way of WAYS)
       for (const first of units) {
         const together = new Set([first]);
@@ -218,12 +223,12 @@ class Dismantling {
   }
 
   /** True when one part can be moved off another this way: through none of its wood, its dowels drawn, its screws out. */
-  private parted(part: Part, other: Part, all: ReadonlySet<Part>, way: Way): boolean {
+  private parted(part: Part, other: Part, all: ReadonlySet<Part>, way: Direction): boolean {
     const pair = this.pair(part, other);
     return !this.meets(part, other, pair, way) && this.loosened(part, pair, all, way);
   }
 
-  private meets(part: Part, other: Part, pair: number, way: Way): boolean {
+  private meets(part: Part, other: Part, pair: number, way: Direction): boolean {
     const bit = 1 << (way.axis * 2 + (way.sign > 0 ? 1 : 0));
     const found = this.blocked[pair] ?? 0;
     if (found & bit) return (found & (bit << 8)) !== 0;
@@ -241,7 +246,7 @@ class Dismantling {
     return wood;
   }
 
-  private loosened(part: Part, pair: number, all: ReadonlySet<Part>, way: Way): boolean {
+  private loosened(part: Part, pair: number, all: ReadonlySet<Part>, way: Direction): boolean {
     const fasteners = this.between.get(pair);
     if (!fasteners) return true;
     for (const fastener of fasteners) {
@@ -300,7 +305,7 @@ function add<K>(lists: Map<K, Fastener[]>, key: K, fastener: Fastener): void {
 }
 
 /** Which way a dowel leaves the part it stands in. */
-function axisOut({ extent }: Part, { tip }: Leaving): Way {
+function axisOut({ extent }: Part, { tip }: Leaving): Direction {
   for (const axis of [0, 1, 2] as const) {
     if (tip[axis] < extent.min[axis]) return { axis, sign: -1 };
     if (tip[axis] > extent.max[axis]) return { axis, sign: 1 };

@@ -15,7 +15,7 @@ import {
 } from '../../part/index.js';
 
 /** Six ways a part can be moved straight. */
-export interface Way {
+export interface Direction {
   readonly axis: AxisIndex;
   readonly sign: 1 | -1;
 }
@@ -89,13 +89,13 @@ export function woodOf(part: Part): Block[] {
 }
 
 /** True when one piece of wood, moved off this way for good, would meet the other. */
-export function meetsOnTheWay(moved: readonly Block[], still: readonly Block[], way: Way): boolean {
+export function meetsOnTheWay(moved: readonly Block[], still: readonly Block[], way: Direction): boolean {
   for (const a of moved) for (const b of still) if (blockMeets(a, b, way)) return true;
   return false;
 }
 
 /** The same of two blocks. */
-export function blockMeets(moved: Block, still: Block, { axis, sign }: Way): boolean {
+export function blockMeets(moved: Block, still: Block, { axis, sign }: Direction): boolean {
   return beside(moved, still, axis) && ahead(moved, still, axis, sign);
 }
 

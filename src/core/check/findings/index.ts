@@ -23,10 +23,10 @@ import { generalRules } from './general.js';
 import { interiorRules } from './interiors.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
+import type { FindingsMemo, Wanted } from './memo.js';
 import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
-import type { Spoken, Wanted } from './spoken.js';
 import { standingNeighbourRules, standingRules } from './standing.js';
 import { zoneRules } from './zones.js';
 
@@ -69,10 +69,10 @@ export function checkCabinet(
   head: JobHead,
   built: BuiltCabinet,
   kinds: readonly AnyKind[],
-  spoken?: Spoken,
+  memo?: FindingsMemo,
 ): Finding[] {
   const by = (wanted: Wanted) => runRules(head, built, kinds, wanted);
-  return spoken ? spoken.found(built.cabinet, by) : by(() => true);
+  return memo ? memo.found(built.cabinet, by) : by(() => true);
 }
 
 function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
@@ -135,4 +135,4 @@ export function checkNeighbours(
   );
 }
 
-export { Spoken } from './spoken.js';
+export { FindingsMemo } from './memo.js';

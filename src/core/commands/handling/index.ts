@@ -1,6 +1,6 @@
 export { distribute, divide, duplicate, free, MAKES, type MakeKey, make, mergeOpening, mirror, pin } from './acts.js';
 export { type Line, linesOf, type Snap, sectionLinesOf } from './lines/index.js';
 export { actByKey, actOn, HANDS, type HandKey, type OpeningAct } from './menu.js';
-export { faceOf, layoutOf, nextOpening, openingAt, openingPlaceOf, type Way } from './place.js';
+export { faceOf, type Heading, layoutOf, nextOpening, openingAt, openingPlaceOf } from './place.js';
 export { lastGood, settle, sizesAt } from './rest.js';
-export { type Told, treeOf } from './tree.js';
+export { type TreeEntry, treeOf } from './tree.js';

@@ -59,10 +59,10 @@ export function openingAt(solved: SolvedCabinet, key: string | null): string | u
   return front?.openingId;
 }
 
-export type Way = 'left' | 'right' | 'up' | 'down';
+export type Heading = 'left' | 'right' | 'up' | 'down';
 
 /** The opening that lies next to another on the face, that way; the nearest in line where several do. */
-export function nextOpening(solved: SolvedCabinet, id: string, way: Way): string | undefined {
+export function nextOpening(solved: SolvedCabinet, id: string, way: Heading): string | undefined {
   const from = faceOf(solved, id);
   if (!from || !solved.face.ok) return undefined;
   const level = way === 'left' || way === 'right';

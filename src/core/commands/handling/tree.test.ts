@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { runnersOf } from '../../kinds/index.js';
 import { readJobText, solve } from '../../solve/index.js';
-import { type Told, treeOf } from './index.js';
+import { type TreeEntry, treeOf } from './index.js';
 
 const demo = readJobText(readFileSync('demo/reading-room.alcove.json', 'utf8'));
 assert.ok(demo.ok);
@@ -12,7 +12,7 @@ const { display } = demo.value;
 test('read out, a cabinet has each of its parts once, each with all that is cut in it, and every opening', () => {
   for (const solved of solve(demo.value).cabinets) {
     const keys: string[] = [];
-    const walk = ({ key, within }: Told) => {
+    const walk = ({ key, within }: TreeEntry) => {
       if (key !== undefined) keys.push(key);
       within.forEach(walk);
     };

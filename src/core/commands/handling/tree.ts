@@ -8,28 +8,28 @@ import type { SolvedCabinet } from '../../solve/index.js';
 import { faceOf } from './place.js';
 
 /** A thing of a drawing with what it consists of: the drawing as it is read out. */
-export interface Told {
+export interface TreeEntry {
   /** What is selected by it; undefined for what only gathers others. */
   readonly key: string | undefined;
   readonly name: string;
   /** Its sizes as a shop says them. */
   readonly said: string;
-  readonly within: readonly Told[];
+  readonly within: readonly TreeEntry[];
 }
 
 /** A runner with its screws. */
-function tellRunner({ key, hand, held, drawer: { runner } }: Runner, size: (mm: number) => string): Told {
+function tellRunner({ key, hand, held, drawer: { runner } }: Runner, size: (mm: number) => string): TreeEntry {
   const screws = held ? `, screws ${held.holes.map(({ value: mm }) => size(mm)).join(', ')} from the front edge` : '';
   return { key, name: `Runner, ${hand}`, said: `${runner ? size(runner.length.value) : ''} long${screws}`, within: [] };
 }
 
 /** A cabinet as a tree: its openings, each with its fronts, box and shelves, then the case; parts with their cuts and holes. */
-export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
+export function treeOf(solved: SolvedCabinet, style: LengthStyle): TreeEntry {
   const { cabinet, box, fronts, fitted, parts } = solved;
   const names = openingNames(cabinet.face);
   const size = (mm: number) => formatLengthWithUnit(mm, style);
   const told = new Set<string>();
-  const tell = (part: Part): Told => {
+  const tell = (part: Part): TreeEntry => {
     told.add(part.key);
     return {
       key: part.key,
@@ -44,7 +44,7 @@ export function treeOf(solved: SolvedCabinet, style: LengthStyle): Told {
     };
   };
   const partsOf = (keys: readonly string[]) => parts.filter(({ key }) => keys.includes(key)).map(tell);
-  const inside = ({ parts: members }: Split): Told[] =>
+  const inside = ({ parts: members }: Split): TreeEntry[] =>
     members.map(({ id, fill }) => {
       const face = faceOf(solved, id);
       const front = fronts.filter(({ openingId }) => openingId === id);

@@ -1,7 +1,7 @@
 import type { Cabinet, Job, JobHead } from './schemas.js';
 
 /** The parts of a job that a save replaced, removed or put in order, as history kept them before it kept edits. */
-export interface Changed {
+export interface SavedChange {
   readonly head?: JobHead | undefined;
   readonly cabinets?: readonly Cabinet[] | undefined;
   readonly removed?: readonly string[] | undefined;
@@ -15,7 +15,7 @@ export function headOf(job: Job): JobHead {
 }
 
 /** A job with a change laid on it: what is changed stands where it stood, what is new at the end, unless an order says. */
-export function withChange(job: Job, { head, cabinets = [], removed = [], order }: Changed): Job {
+export function withChange(job: Job, { head, cabinets = [], removed = [], order }: SavedChange): Job {
   const gone = new Set(removed);
   const put = new Map(cabinets.map((cabinet) => [cabinet.id, cabinet]));
   const kept = job.cabinets.filter(({ id }) => !gone.has(id)).map((each) => put.get(each.id) ?? each);

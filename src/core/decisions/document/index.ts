@@ -1,4 +1,4 @@
-export { type Changed, headOf, withChange } from './changes.js';
+export { headOf, type SavedChange, withChange } from './changes.js';
 export { jobByHand, newCabinet, newJob, nextNumber, type StartingPoint, startingPoints } from './defaults.js';
 export { type Form, formOf, type Registry } from './form.js';
 export {

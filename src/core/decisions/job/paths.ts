@@ -11,7 +11,7 @@ export type EditPath = string & { readonly [decided]: true };
 
 const made = (path: string) => path as EditPath;
 
-type Layer = 'all' | 'base' | 'wall' | 'tall';
+type StandardLayer = 'all' | 'base' | 'wall' | 'tall';
 type CabinetField =
   | 'name'
   | 'number'
@@ -80,7 +80,7 @@ export const pathTo = {
   /** A setting as it is decided on one cabinet. */
   setting: (cabinetId: string, path: SettingPath | DeclaredPath) => made(`cabinets/${cabinetId}/settings/${path}`),
   /** A setting as this job has it. */
-  standard: (layer: Layer, path: SettingPath | DeclaredPath) => made(`standards/${layer}/${path}`),
+  standard: (layer: StandardLayer, path: SettingPath | DeclaredPath) => made(`standards/${layer}/${path}`),
   /** The keep-out boxes of a cabinet. */
   zones: (cabinetId: string) => made(`cabinets/${cabinetId}/zones`),
   zone: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/zones/${id}`),

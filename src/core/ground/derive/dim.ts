@@ -34,7 +34,7 @@ export const decidedHere = ({ source }: Sourced) => source?.kind === 'here';
 /** True where neither the job nor the cabinet has decided: what follows from other choices may speak. */
 export const byStandard = ({ source }: Sourced) => source?.kind === 'house';
 
-export type Operation =
+export type Arithmetic =
   | 'setting'
   | 'plus'
   | 'minus'
@@ -56,7 +56,7 @@ export class Dim {
     /** What it is worth in its measure: mm for a length, kg for a weight. Never rounded. */
     readonly value: number,
     readonly label: string,
-    readonly operation: Operation,
+    readonly operation: Arithmetic,
     readonly terms: readonly Dim[],
     readonly measure: Measure = 'mm',
     readonly source?: Source,

@@ -9,7 +9,7 @@ import { overlayForReveal, solutionId } from './solver.js';
 import { withGap } from './wish.js';
 
 /** What the library can do for a door, at the reveal it has or at another that is tried. */
-export interface Found {
+export interface FoundHinges {
   /** The reveal the door has now (mm); undefined where its hinges do not decide one that could be tried. */
   readonly own: number | undefined;
   /** Best first. */
@@ -22,7 +22,7 @@ export function findHinges(
   { resolved }: HingedCabinet,
   library: readonly HingeProfile[],
   reveal: number | undefined,
-): Found {
+): FoundHinges {
   const { wish, hinged } = door;
   // A gap that is shared with the neighbour is no reveal of this cabinet's own.
   const tryable = wish.fit === 'full' && wish.carcass === 'frameless' && !sharesGap(hinged, resolved);

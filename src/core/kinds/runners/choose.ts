@@ -22,7 +22,7 @@ export interface Chosen {
   readonly load: Dim;
 }
 
-export interface Choice {
+export interface RunnerChoice {
   readonly chosen: Chosen | undefined;
   readonly against: readonly Against[];
 }
@@ -39,7 +39,7 @@ export function chooseRunners(
   library: readonly RunnerProfile[],
   resolved: RunnerResolved,
   show: (mm: number) => string,
-): Choice {
+): RunnerChoice {
   const { drawers } = resolved.settings;
   const against: Against[] = [];
   const unasked = (profile: RunnerProfile, why: string) => {

@@ -57,7 +57,7 @@ export function travelOf({ runner, plan }: Pick<FittedDrawer, 'runner' | 'plan'>
   return runner?.length.value ?? (plan ? plan.length.value * WITHOUT_STOP : 0);
 }
 
-interface Made {
+interface MadeDrawer {
   readonly fitted: FittedDrawer;
   readonly parts: readonly Part[];
   readonly operations: readonly (readonly [key: string, operation: Operation])[];
@@ -66,14 +66,14 @@ interface Made {
 }
 
 /** A box on runners for every drawer front. */
-export function fitDrawers(context: RunnerContext, profiles: readonly RunnerProfile[]): Made[] {
+export function fitDrawers(context: RunnerContext, profiles: readonly RunnerProfile[]): MadeDrawer[] {
   const { cells, fronts, parts, box, resolved, head } = context;
   const { drawers } = resolved.settings;
   const behindFronts =
     drawers.fitted.value === 'none' ? [] : drawerRooms(cells, fronts, parts, box, resolved, zonesOf(context.cabinet));
   const pulls = context.fitted.pulls;
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
-  return [...behindFronts, ...innerRooms(context)].map((room): Made => {
+  return [...behindFronts, ...innerRooms(context)].map((room): MadeDrawer => {
     const said = {
       opening: room.id,
       front: room.front?.key ?? `drawer/${room.id}/box/front`,

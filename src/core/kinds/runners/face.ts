@@ -29,7 +29,7 @@ const NOTHING = length(0, 'nothing before it');
 const IN_FACE = 15;
 
 /** What fixes the face to the box: screws from inside, and the holes of its pull through both. */
-export interface Face {
+export interface FaceFixing {
   readonly operations: readonly (readonly [key: string, operation: Operation])[];
   readonly screwLines: readonly (readonly [key: string, operation: Operation])[];
 }
@@ -39,7 +39,7 @@ export function fixFace(
   box: BoxParts,
   pulls: readonly PlacedPull[],
   { settings }: RunnerResolved,
-): Face {
+): FaceFixing {
   const [, , boxFront] = box.all;
   if (!boxFront) return { operations: [], screwLines: [] };
   const { front } = room;

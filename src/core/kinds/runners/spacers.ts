@@ -1,5 +1,5 @@
 import type { Box, Compartment } from '../../build/index.js';
-import type { Strip } from '../../cabinet/index.js';
+import type { ForeseenStrip } from '../../cabinet/index.js';
 import { type JobHead, type Material, thicknessOf } from '../../decisions/index.js';
 import { type Dim, largest, length, quantity, type Span, solved, spanBetween, spanFrom } from '../../ground/index.js';
 import { doorAt } from '../../motions/index.js';
@@ -19,7 +19,7 @@ export interface Spacer {
   /** What the hinge's own geometry comes to, where a table or a measure says something else. */
   readonly geometry: Dim;
   /** The build-up of stock on hand, thickest first, and together. */
-  readonly layers: readonly Layer[];
+  readonly layers: readonly SpacerLayer[];
   readonly thickness: Dim;
   /** It begins no further forward than this, behind the arm of a hinge at its height. */
   readonly behind: Dim | undefined;
@@ -27,19 +27,19 @@ export interface Spacer {
   readonly underside?: Dim;
 }
 
-interface Layer {
+interface SpacerLayer {
   readonly material: Material;
   readonly thickness: Dim;
 }
 
 /** What stands about a room, as a spacer has to know it. */
-export interface Beside {
+export interface SpacerContext {
   readonly doors: readonly HungDoor[];
   readonly box: Box;
   readonly resolved: RunnerResolved;
   readonly head: JobHead;
   /** Where runners will stand. */
-  readonly strips: readonly Strip[];
+  readonly strips: readonly ForeseenStrip[];
 }
 
 /** The first hole of a runner stands so far behind the front end of its spacer or packing (mm). */
@@ -49,7 +49,7 @@ export const FROM_SPACER_END = 10;
  * The spacer at one side of a room behind doors: as thick as the frame's inner lip, the hinge or the open door's edge at
  * its stop angle reaches in, plus the margin, built up from sheet stock of the job. None where nothing reaches in.
  */
-export function spacerFor(room: Compartment, hand: Hand, beside: Beside): Spacer | undefined {
+export function spacerFor(room: Compartment, hand: Hand, beside: SpacerContext): Spacer | undefined {
   const { resolved, head } = beside;
   const { drawers } = resolved.settings;
   const atEdge = Math.abs(edgeOf(room.inside.h, hand).value - edgeOf(room.cell.inside.h, hand).value) < 0.01;
@@ -102,7 +102,7 @@ function edgeOf(span: Span, hand: Hand): Dim {
 }
 
 /** How far a frame, hinges and an open door reach into a room at one side. */
-function reaches(room: Compartment, hand: Hand, { doors, box, strips }: Beside) {
+function reaches(room: Compartment, hand: Hand, { doors, box, strips }: SpacerContext) {
   const strip = strips.find((each) => each.room === room.id);
   const { low: under, high: over } = strip ?? { low: room.inside.v.low.value, high: room.inside.v.high.value };
   const { clear, inside } = room.cell;
@@ -145,8 +145,8 @@ function reaches(room: Compartment, hand: Hand, { doors, box, strips }: Beside) 
 }
 
 /** Sheet stock of the job, a thickness each, thickest first. */
-function stockOf({ materials }: JobHead): Layer[] {
-  const found = new Map<number, Layer>();
+function stockOf({ materials }: JobHead): SpacerLayer[] {
+  const found = new Map<number, SpacerLayer>();
   for (const material of materials) {
     if (material.form !== 'sheet') continue;
     const thickness = thicknessOf(material);

@@ -12,10 +12,10 @@ export function roomOver(plan: BoxPlan, bottom: Dim | undefined): Dim {
   return (bottom ? over.minus(bottom) : over).as('room over the bottom of the drawer');
 }
 
-type Laid = Extract<Face, { ok: true }>;
+type LaidStack = Extract<Face, { ok: true }>;
 
 /** The rows an opening is one of. */
-function stackOf(face: Laid, opening: string): SplitLayout | undefined {
+function stackOf(face: LaidStack, opening: string): SplitLayout | undefined {
   return face.splits.find(({ axis, parts }) => axis === 'rows' && parts.some(({ id }) => id === opening));
 }
 
@@ -28,7 +28,7 @@ const STEP = 0.5;
  * over. What nothing is said of takes the rest, or the last of them. Undefined where nothing is said.
  */
 export function heightsByContents(
-  face: Laid,
+  face: LaidStack,
   drawers: readonly FittedDrawer[],
   parts: readonly Part[],
   opening: string,
@@ -60,7 +60,7 @@ export function sideStep({ drawers }: RunnerResolved['settings'], unit: LengthUn
  * last of them takes what is left. Undefined where there are not two.
  */
 export function heightsBySides(
-  face: Laid,
+  face: LaidStack,
   drawers: readonly FittedDrawer[],
   opening: string,
   step: number,

@@ -1,4 +1,4 @@
-import type { Strip, StripContextFor } from '../../cabinet/index.js';
+import type { ForeseenStrip, StripContextFor } from '../../cabinet/index.js';
 import { families } from './families/index.js';
 import { CLEAR_OF_HINGE, HALF_STRIP } from './lines.js';
 import type { RunnerProfile } from './profile.js';
@@ -11,7 +11,7 @@ import type { RunnerSettings } from './settings.js';
 export function runnerStrips(
   { interiors, resolved: { settings } }: StripContextFor<RunnerSettings>,
   library: readonly RunnerProfile[],
-): Strip[] {
+): ForeseenStrip[] {
   const run = interiors.compartments.filter(({ fill }) => fill.kind === 'drawer' || fill.kind === 'tray');
   if (run.length === 0) return [];
   const own = settings.drawers.family.value === 'wooden' ? 'side' : settings.drawers.family.value;

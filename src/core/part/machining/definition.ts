@@ -2,7 +2,7 @@ import type { Dim } from '../../ground/index.js';
 import type { Fastens } from './fastener.js';
 
 /** Which face an operation enters: face 1 is the inside or show face. */
-export type Face = 1 | 2;
+export type PanelFace = 1 | 2;
 
 /**
  * An edge of a part: where u (along the length) or v (along the width) is 0 or full. Distances on a part are measured
@@ -59,7 +59,7 @@ export interface Space {
   /** A hole seen from its face is round. */
   readonly round?: { readonly u: number; readonly v: number; readonly radius: number };
   /** The face a hole is bored from, when it is not bored through. */
-  readonly face?: Face | undefined;
+  readonly face?: PanelFace | undefined;
   /** A pocket hole is deepest at its edge and runs out on the face. */
   readonly ramp?: Ramp;
   /** What lies slanting in plan: its corners in order. `low` and `high` are then the room round it. */
@@ -80,7 +80,7 @@ export interface Ramp {
   readonly axis: 0 | 1;
   readonly edge: number;
   readonly inward: 1 | -1;
-  readonly face: Face;
+  readonly face: PanelFace;
   readonly thickness: number;
 }
 
@@ -110,14 +110,20 @@ export type Cut =
 
 /** What an operation looks like from above, in u and v (mm). `face` is absent for what goes through or lies within. */
 export type Outline =
-  | { readonly shape: 'region'; readonly u: Run; readonly v: Run; readonly face?: Face }
-  | { readonly shape: 'hole'; readonly u: number; readonly v: number; readonly diameter: number; readonly face?: Face }
+  | { readonly shape: 'region'; readonly u: Run; readonly v: Run; readonly face?: PanelFace }
+  | {
+      readonly shape: 'hole';
+      readonly u: number;
+      readonly v: number;
+      readonly diameter: number;
+      readonly face?: PanelFace;
+    }
   | {
       readonly shape: 'line';
       readonly from: readonly [u: number, v: number];
       readonly to: readonly [u: number, v: number];
       /** Absent for a line inside the wood, which is dashed from both faces. */
-      readonly face?: Face;
+      readonly face?: PanelFace;
       readonly heavy?: boolean;
       /** True for what is seen from both faces, as the shoulders of a tenon are. */
       readonly seen?: true;
@@ -126,7 +132,7 @@ export type Outline =
 /** What the edges and faces of a part are called where it stands. */
 export interface PartNames {
   edge(edge: EdgeReference): string;
-  face(face: Face): string;
+  face(face: PanelFace): string;
   readonly thickness: Dim;
 }
 

@@ -1,10 +1,10 @@
-import type { Face, PartSize } from './definition.js';
+import type { PanelFace, PartSize } from './definition.js';
 import { footprintOf, type Operation, spacesOf } from './operations/index.js';
 import { into } from './place.js';
 
 /** A hole as far as it may meet something: into which face, how deep, how wide, and what wood stays beside and behind it (mm). */
 export interface WantedHole {
-  readonly face: Face;
+  readonly face: PanelFace;
   readonly depth: number;
   readonly diameter: number;
   readonly beside: number;

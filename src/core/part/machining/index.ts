@@ -3,10 +3,10 @@ export type {
   By,
   Cut,
   EdgeReference,
-  Face,
   FacePoint,
   MachiningRow,
   Outline,
+  PanelFace,
   PartNames,
   PartSize,
 } from './definition.js';

@@ -2,9 +2,9 @@ import type { Dim } from '../../ground/index.js';
 import type {
   AnyOperation,
   EdgeReference,
-  Face,
   FacePoint,
   Outline,
+  PanelFace,
   PartSize,
   PlanBounds,
   Run,
@@ -12,7 +12,7 @@ import type {
 } from './definition.js';
 
 /** How far in from a face: the run along w of something that enters it by `depth` (mm). */
-export function into({ thickness }: PartSize, face: Face, depth: number): Run {
+export function into({ thickness }: PartSize, face: PanelFace, depth: number): Run {
   return face === 1 ? [0, depth] : [thickness - depth, thickness];
 }
 
@@ -111,7 +111,7 @@ export function block(u: Run, v: Run, w: Run) {
 }
 
 /** What a cut sunk into a face over one rectangle takes, seen and unseen; `lies` says where, as runs along u and v. */
-export function sunk<T extends AnyOperation & { readonly face: Face; readonly depth: Dim }>(
+export function sunk<T extends AnyOperation & { readonly face: PanelFace; readonly depth: Dim }>(
   lies: (operation: T, size: PartSize) => [u: Run, v: Run],
 ) {
   const runs = (operation: T, size: PartSize): [Run, Run, Run] => [

@@ -76,10 +76,10 @@ function reaches({ low, high, corners }: Space, along: 0 | 1, from: number, to: 
   return reached.length > 0 ? [[Math.min(...reached), Math.max(...reached)]] : [];
 }
 
-type Block = Pick<Space, 'low' | 'high'>;
+type TakenBlock = Pick<Space, 'low' | 'high'>;
 
 /** True where two come together across the row and in depth, wherever they are along it. */
-function beside(mine: Block, other: Block, across: 0 | 1, skin: number): boolean {
+function beside(mine: TakenBlock, other: TakenBlock, across: 0 | 1, skin: number): boolean {
   return ([across, 2] as const).every(
     (axis) => other.low[axis] < mine.high[axis] + skin && other.high[axis] > mine.low[axis] - skin,
   );

@@ -87,7 +87,7 @@ function replaced(point: Point, k: 0 | 1 | 2, value: number): Point {
 }
 
 type Spot = readonly [number, number];
-type Plan = readonly Spot[];
+type PlanShape = readonly Spot[];
 
 /** Volume of a block less the prisms that go right through it along one axis. */
 function volumeWithout(block: Block, prisms: readonly Prism[]): number {
@@ -97,13 +97,13 @@ function volumeWithout(block: Block, prisms: readonly Prism[]): number {
     const [p, q] = ([0, 1, 2] as const).filter((k) => k !== through) as [0 | 1 | 2, 0 | 1 | 2];
     const cuts = prisms.filter((prism) => goesThrough(prism, block, through));
     if (cuts.length === 0) continue;
-    const rectangle: Plan = [
+    const rectangle: PlanShape = [
       [block.min[p], block.min[q]],
       [block.max[p], block.min[q]],
       [block.max[p], block.max[q]],
       [block.min[p], block.max[q]],
     ];
-    let pieces: Plan[] = [rectangle];
+    let pieces: PlanShape[] = [rectangle];
     for (const prism of cuts) {
       const plan = anticlockwise(prism.slice(0, prism.length / 2).map((point) => [point[p], point[q]] as const));
       pieces = gather(pieces, (piece) => outside(piece, plan));
@@ -127,25 +127,25 @@ function goesThrough(prism: Prism, block: Block, axis: 0 | 1 | 2): boolean {
   );
 }
 
-function area(plan: Plan): number {
+function area(plan: PlanShape): number {
   return plan.reduce((sum, [x, y], at) => {
     const [nextX, nextY] = plan[(at + 1) % plan.length] as Spot;
     return sum + (x * nextY - nextX * y) / 2;
   }, 0);
 }
 
-function anticlockwise(plan: Plan): Plan {
+function anticlockwise(plan: PlanShape): PlanShape {
   return area(plan) < 0 ? [...plan].reverse() : plan;
 }
 
 /** The pieces of a convex outline that lie outside another: cut off along each of its edges in turn. */
-function outside(piece: Plan, cut: Plan): readonly Plan[] {
+function outside(piece: PlanShape, cut: PlanShape): readonly PlanShape[] {
   // What lies beside the cut stays in one piece.
   if (areApart(piece, cut, 0) || areApart(piece, cut, 1)) return [piece];
   let within = piece;
   for (let at = 0; at < cut.length && within.length > 2; at += 1) within = clipped(within, cut, at, 1);
   if (within.length < 3 || Math.abs(area(within)) < THIN * THIN) return [piece];
-  const pieces: Plan[] = [];
+  const pieces: PlanShape[] = [];
   let rest = piece;
   for (let at = 0; at < cut.length && rest.length > 2; at += 1) {
     const beyond = clipped(rest, cut, at, -1);
@@ -156,7 +156,7 @@ function outside(piece: Plan, cut: Plan): readonly Plan[] {
 }
 
 /** Whether one outline begins where the other has ended, along an axis. */
-function areApart(a: Plan, b: Plan, axis: 0 | 1): boolean {
+function areApart(a: PlanShape, b: PlanShape, axis: 0 | 1): boolean {
   let [lowA, highA, lowB, highB] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const point of a) {
     lowA = Math.min(lowA, point[axis]);
@@ -170,7 +170,7 @@ function areApart(a: Plan, b: Plan, axis: 0 | 1): boolean {
 }
 
 /** The part of a convex outline on one side of a cut's edge: its inner side (1), or the outer one (-1). */
-function clipped(piece: Plan, cut: Plan, edge: number, inner: 1 | -1): Plan {
+function clipped(piece: PlanShape, cut: PlanShape, edge: number, inner: 1 | -1): PlanShape {
   const [fromX, fromY] = cut[edge] as Spot;
   const [toX, toY] = cut[(edge + 1) % cut.length] as Spot;
   const side = ([x, y]: Spot) => inner * ((toX - fromX) * (y - fromY) - (toY - fromY) * (x - fromX));

@@ -6,7 +6,7 @@ import type { Part } from '../../part/index.js';
 import type { Fitted, ResolvedCabinet } from '../../solve/index.js';
 
 /** The step of the work at which a caution stands. */
-export type Step = 'cutting' | 'machining' | 'fitting' | 'moving' | 'installation';
+export type WorkStep = 'cutting' | 'machining' | 'fitting' | 'moving' | 'installation';
 
 /** What a caution looks at. */
 type WholeCabinet = BuiltCabinet<ResolvedCabinet, Fitted>;
@@ -19,7 +19,7 @@ export interface CautionContext extends WholeCabinet {
 /** A way the work can hurt somebody: when it stands, what is said, and to whom it defers. */
 export interface Caution {
   readonly id: string;
-  readonly step: Step;
+  readonly step: WorkStep;
   readonly title: string;
   /** What brings it about in this cabinet, in a sentence; undefined where nothing does. */
   because(context: CautionContext): string | undefined;

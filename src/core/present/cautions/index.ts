@@ -1,1 +1,1 @@
-export { cautions, cautionsFor, type StandingCaution, type Step } from './cautions.js';
+export { cautions, cautionsFor, type StandingCaution, type WorkStep } from './cautions.js';

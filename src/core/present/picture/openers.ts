@@ -5,7 +5,7 @@ import { turned } from '../../motions/index.js';
 import type { Point } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
-interface Moving {
+interface MovingFront {
   readonly id: string;
   /** As it is called: "door 2". */
   readonly name: string;
@@ -15,7 +15,7 @@ interface Moving {
 }
 
 /** A door about an upright line: anticlockwise from above where `hand` is -1 (degrees). */
-export interface TurningDoor extends Moving {
+export interface TurningDoor extends MovingFront {
   readonly kind: 'turn';
   readonly pivot: PlanPoint;
   readonly hand: 1 | -1;
@@ -23,13 +23,13 @@ export interface TurningDoor extends Moving {
 }
 
 /** A drawer, tray or bin, out to the front by as much as it travels (mm). */
-export interface Sliding extends Moving {
+export interface Sliding extends MovingFront {
   readonly kind: 'slide';
   readonly travel: number;
 }
 
 /** A lift about a level line along x through `y` and `z`, up to its stop (degrees). */
-export interface Lifting extends Moving {
+export interface Lifting extends MovingFront {
   readonly kind: 'lift';
   readonly y: number;
   readonly z: number;

@@ -17,7 +17,7 @@ export interface JobSummary {
   /** So many pieces are cut already and are wanted otherwise now, or by no cabinet any more. */
   readonly cutInVain: number;
   /** So many cabinets are still being figured; they are shown as they were, or not yet. */
-  readonly figuring: number;
+  readonly pending: number;
   /** Why its document cannot be read, where that is so: the rest of the list stands. */
   readonly unreadable?: string;
 }

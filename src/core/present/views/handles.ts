@@ -1,7 +1,7 @@
 import { type Bay, shelfHeights } from '../../build/index.js';
 import { pathTo } from '../../decisions/index.js';
 import type { Span } from '../../ground/index.js';
-import { type DragHandle, type Face, faceInto, type Part, toPart } from '../../part/index.js';
+import { type DragHandle, faceInto, type PanelFace, type Part, toPart } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
 /** A handle for each adjustable shelf of an upright view: it moves from hole to hole. `across` says what it spans. */
@@ -28,7 +28,7 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
 }
 
 /** The same on the panel of an upright, from the face the pins are bored in: holes move along it, and the shelf with them. */
-export function pinHandles(solved: SolvedCabinet, part: Part, face: Face, flip: boolean): DragHandle[] {
+export function pinHandles(solved: SolvedCabinet, part: Part, face: PanelFace, flip: boolean): DragHandle[] {
   const { grid } = solved;
   if (!grid) return [];
   const width = part.width.value;

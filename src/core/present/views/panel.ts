@@ -7,7 +7,6 @@ import {
   dimension,
   type EdgeReference,
   edgeName,
-  type Face,
   faceName,
   fromStart,
   isMirrored,
@@ -15,6 +14,7 @@ import {
   type Operation,
   outlineOf,
   overall,
+  type PanelFace,
   type Part,
   partNames,
   planOutline,
@@ -31,7 +31,7 @@ import { pinHandles } from './handles.js';
  * is in the other face dashed, banded edges marked, dimensions from the edges the fences run against. u runs upwards,
  * so a left part and its right twin are drawn as the mirror images they are.
  */
-export function drawPanel(part: Part, face: Face, mark: string, jobName: string, solved?: SolvedCabinet): Drawing {
+export function drawPanel(part: Part, face: PanelFace, mark: string, jobName: string, solved?: SolvedCabinet): Drawing {
   const flip = isMirrored(part.placement) !== (face === 2);
   const point = (u: number, v: number): DrawingPoint => ({ h: flip ? part.width.value - v : v, v: u });
   const outline: DrawingItem = {
@@ -135,7 +135,7 @@ function edgeNames(part: Part, point: ToDrawing): DrawingItem[] {
 }
 
 /** An operation as its kind outlines it: what enters this face in full lines, what enters the other dashed. */
-function operationItems(operation: Operation, part: Part, face: Face, point: ToDrawing): DrawingItem[] {
+function operationItems(operation: Operation, part: Part, face: PanelFace, point: ToDrawing): DrawingItem[] {
   return outlineOf(operation, sizeOf(part)).map((outline): DrawingItem => {
     const seen = outline.face === undefined || outline.face === face;
     switch (outline.shape) {
@@ -167,7 +167,7 @@ function operationItems(operation: Operation, part: Part, face: Face, point: ToD
 /** At most this many offsets are dimensioned on a side; the table has them all. */
 const MOST_OFFSETS = 7;
 
-function dimensions(part: Part, face: Face, flip: boolean): DimensionItem[] {
+function dimensions(part: Part, face: PanelFace, flip: boolean): DimensionItem[] {
   const items: DimensionItem[] = [
     overall(dimension('panel-length', 'right', 1, 0, part.length.value, part.length)),
     overall(dimension('panel-width', 'bottom', 1, 0, part.width.value, part.width)),

@@ -31,10 +31,10 @@ export interface LaidProjection {
   readonly scale: number;
   readonly views: readonly ProjectedView[];
   /** What is left of the sheet beside the views, where that is enough for a picture (sheet units). */
-  readonly corner?: Corner;
+  readonly corner?: ViewCorner;
 }
 
-interface Corner extends SheetPoint {
+interface ViewCorner extends SheetPoint {
   readonly width: number;
   readonly height: number;
 }
@@ -165,7 +165,7 @@ function cornerFrom(
   { x, y }: SheetPoint,
   views: readonly ProjectedView[],
   { width, height, textHeight }: SheetSpace,
-): Corner | undefined {
+): ViewCorner | undefined {
   const reach = views
     .flatMap(({ laid }) => laid.dimensions)
     .filter(({ text }) => text.y + textHeight / 2 > y)

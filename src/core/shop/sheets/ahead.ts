@@ -1,5 +1,5 @@
 import { cutOff, type Filled, firstCuts, type Placed, restOf } from './fill.js';
-import type { Free, Kind, SheetKind, Stock, Way } from './stock.js';
+import type { Free, PieceKind, SheetKind, Stock, Way } from './stock.js';
 
 /** A sheet filled so far: what is free of it, and what was decided last. */
 interface State {
@@ -16,7 +16,7 @@ interface State {
 /** What a state may become: a piece in the corner of its smallest free rectangle, or nothing there. */
 interface Move {
   readonly from: State;
-  readonly piece: { readonly kind: Kind; readonly way: Way; readonly first: 'rip' | 'cross' } | undefined;
+  readonly piece: { readonly kind: PieceKind; readonly way: Way; readonly first: 'rip' | 'cross' } | undefined;
   readonly worth: number;
   readonly area: number;
   readonly waste: number;
@@ -34,7 +34,7 @@ const FOLLOWED = 3;
 export function fillAhead(
   stock: Stock,
   sheet: SheetKind,
-  open: readonly Kind[],
+  open: readonly PieceKind[],
   left: Int32Array,
   worthOf: Float64Array,
 ): Filled {
@@ -125,7 +125,7 @@ function made(
 
 const bySize = (free: readonly Free[]) => [...free].sort((a, b) => a.length * a.width - b.length * b.width);
 
-function leastOf(open: readonly Kind[]): { readonly length: number; readonly width: number } {
+function leastOf(open: readonly PieceKind[]): { readonly length: number; readonly width: number } {
   let [length, width] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
   for (const { ways } of open)
     for (const way of ways) {

@@ -1,4 +1,4 @@
-import type { Kind, Stock } from './stock.js';
+import type { PieceKind, Stock } from './stock.js';
 
 /**
  * Fewer sheets than this are impossible, whatever the method (a lower bound, proven); whole ones, besides what is there already. A dual feasible function maps sizes
@@ -30,7 +30,7 @@ function longest(sheets: Stock['sheets'], size: 'length' | 'width'): number {
 }
 
 /** Sheets of one size, large enough for any there is, that pieces take by their weights. */
-function weighed(kinds: readonly Kind[], length: number, width: number): number {
+function weighed(kinds: readonly PieceKind[], length: number, width: number): number {
   const along = functionsFor(
     length,
     kinds.flatMap(({ ways }) => ways.map((way) => way.length)),
@@ -108,6 +108,6 @@ function multiples(whole: number, threshold: number): Feasible {
 
 /** The area of all pieces in sheets of one size, rounded up. */
 export function areaBound({ kinds, sheets }: Stock): number {
-  const area = kinds.reduce((sum, { area: each, quantity }: Kind) => sum + each * quantity, 0);
+  const area = kinds.reduce((sum, { area: each, quantity }: PieceKind) => sum + each * quantity, 0);
   return Math.ceil(area / Math.max(...sheets.map((sheet) => sheet.area)) - 1e-9);
 }

@@ -1,4 +1,4 @@
-import type { Kind, Stock, Way } from './stock.js';
+import type { PieceKind, Stock, Way } from './stock.js';
 
 /** Only so few pieces are tried in every way, and only so often. */
 const FEW = 9;
@@ -12,7 +12,7 @@ interface Placed {
 }
 
 /** All pieces one by one, the largest first; undefined where there are too many, or sheets that are not alike. */
-function fewPieces({ kinds, sheets }: Stock): readonly Kind[] | undefined {
+function fewPieces({ kinds, sheets }: Stock): readonly PieceKind[] | undefined {
   if (sheets.length !== 1 || sheets.some(({ fixed }) => fixed)) return undefined;
   const pieces = kinds.flatMap((kind) => Array.from({ length: kind.quantity }, () => kind));
   return pieces.length > FEW ? undefined : pieces.sort((a, b) => b.area - a.area || a.at - b.at);

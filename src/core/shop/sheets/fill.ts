@@ -1,9 +1,9 @@
 import type { Rect } from './parting.js';
-import { FINE, type Free, type Kind, type SheetKind, type Stock, type Way, withoutArea } from './stock.js';
+import { FINE, type Free, type PieceKind, type SheetKind, type Stock, type Way, withoutArea } from './stock.js';
 
 /** A piece on a sheet, its corner from that of what is usable; a kerf larger than it is. */
 export interface Placed {
-  readonly kind: Kind;
+  readonly kind: PieceKind;
   readonly way: Way;
   readonly x: number;
   readonly y: number;
@@ -29,12 +29,12 @@ export const FITS: readonly Rule['fit'][] = ['short side', 'area', 'low'];
 export const SPLITS: readonly Rule['split'][] = ['shorter', 'longer', 'larger', 'rip', 'cross'];
 
 /** Fills one sheet with what is left, the first of `order` first; takes what it places out of `left`. */
-type Filler = (stock: Stock, sheet: SheetKind, order: readonly Kind[], left: Int32Array, rule: Rule) => Filled;
+type Filler = (stock: Stock, sheet: SheetKind, order: readonly PieceKind[], left: Int32Array, rule: Rule) => Filled;
 
 /** As the method has it. */
 export const fillerOf = ({ method }: Stock): Filler => (method === 'nested' ? anywhere : edgeToEdge);
 
-export function byArea(kinds: readonly Kind[]): Kind[] {
+export function byArea(kinds: readonly PieceKind[]): PieceKind[] {
   return [...kinds].sort((a, b) => b.area - a.area || a.at - b.at);
 }
 

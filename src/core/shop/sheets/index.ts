@@ -16,7 +16,7 @@ export { type Moved, movePiece, type PieceAt, withClear, withLock, withoutClear 
 export { freeOf } from './offcut.js';
 export { type Effort, layOut, lookFor, Packer, pack } from './pack.js';
 export {
-  type Changed,
+  type ChangedLayout,
   type CuttingWay,
   changedSince,
   cutForNone,
@@ -35,8 +35,8 @@ export {
   type Packing,
   type PackPart,
   type PackProblem,
-  type Placement,
   packProblemSchema,
+  type SheetPlacement,
   type Unplaced,
 } from './problem.js';
 export {

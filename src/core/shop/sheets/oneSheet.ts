@@ -1,7 +1,7 @@
 import { fillAhead } from './ahead.js';
 import type { Chance } from './chance.js';
 import { FITS, type Filled, fillerOf, type Rule, SPLITS } from './fill.js';
-import type { Kind, SheetKind, Stock } from './stock.js';
+import type { PieceKind, SheetKind, Stock } from './stock.js';
 import { fillWithStrips } from './strips.js';
 
 /** Each sheet is filled piece by piece in so many ways. */
@@ -64,12 +64,12 @@ export class OneSheet {
   }
 
   /** What is thought over for a sheet: all, or of very many kinds some, mostly those with the most worth. */
-  private considered(open: readonly Kind[]): readonly Kind[] {
+  private considered(open: readonly PieceKind[]): readonly PieceKind[] {
     return open.length > CONSIDERED ? this.ordered(open, 0.9).slice(0, CONSIDERED) : open;
   }
 
   /** The most worth first, by and by out of order. */
-  private ordered(open: readonly Kind[], disorder: number): Kind[] {
+  private ordered(open: readonly PieceKind[], disorder: number): PieceKind[] {
     const key = open.map((kind) => ({
       kind,
       worth: (this.worth[kind.at] as number) * (1 - disorder * this.chance.next()),

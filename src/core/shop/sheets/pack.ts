@@ -1,7 +1,7 @@
 import type { Placed } from './fill.js';
-import type { Packing, PackProblem, Placement, Unplaced } from './problem.js';
+import type { Packing, PackProblem, SheetPlacement, Unplaced } from './problem.js';
 import { Search } from './search.js';
-import { FINE, type Kind, stockOf } from './stock.js';
+import { FINE, type PieceKind, stockOf } from './stock.js';
 import { type Blank, type CuttingProblem, plainCutting } from './supply.js';
 
 /** How long is looked for a better layout: so many steps, which come to the same everywhere, or so much time. */
@@ -20,7 +20,7 @@ interface Time {
 /** A layout that is looked for step by step; the best so far may be taken at any time. */
 export class Packer {
   private readonly search: Search;
-  private readonly kinds: readonly Kind[];
+  private readonly kinds: readonly PieceKind[];
   private readonly tooLarge: readonly Unplaced[];
 
   constructor(
@@ -48,7 +48,7 @@ export class Packer {
     const blanks = new Map(this.problem.parts.map((blank) => [blank.id, blank]));
     const supplies = new Map(this.problem.sheets.map((sheet) => [sheet.id, sheet]));
     // Blanks that are alike are given out in their order, sheet after sheet.
-    const taken = new Map<Kind, number>();
+    const taken = new Map<PieceKind, number>();
     const sheets = layout.map(({ sheet, placed }) => {
       const trim = supplies.get(sheet.id)?.trim ?? 0;
       const placements = placed.flatMap((each) => {
@@ -89,7 +89,7 @@ export function layOut(problem: CuttingProblem, effort: Effort, seed = 1): Packi
 }
 
 /** A piece, or the pieces of a blank, where they lie. */
-function laid({ id, length, width, pieces }: Blank, { way, x, y }: Placed, trim: number): Placement[] {
+function laid({ id, length, width, pieces }: Blank, { way, x, y }: Placed, trim: number): SheetPlacement[] {
   const { turned } = way;
   const [left, low] = [trim + x / FINE, trim + y / FINE];
   const size = (of: { length: number; width: number }) =>
@@ -105,7 +105,7 @@ function laid({ id, length, width, pieces }: Blank, { way, x, y }: Placed, trim:
 }
 
 /** The id of the nth of the blanks that are alike. */
-function nth({ blanks }: Kind, at: number): string {
+function nth({ blanks }: PieceKind, at: number): string {
   let before = 0;
   for (const { id, quantity } of blanks) {
     before += quantity;
@@ -115,7 +115,7 @@ function nth({ blanks }: Kind, at: number): string {
 }
 
 /** What fits a sheet, but for which none was left: of blanks that are alike the last of them. */
-function leftOver(kinds: readonly Kind[], taken: ReadonlyMap<Kind, number>): Unplaced[] {
+function leftOver(kinds: readonly PieceKind[], taken: ReadonlyMap<PieceKind, number>): Unplaced[] {
   return kinds.flatMap((kind) => {
     let left = taken.get(kind) ?? 0;
     return kind.blanks.flatMap(({ id, quantity }): Unplaced[] => {

@@ -7,7 +7,7 @@ export interface Rect {
 }
 
 /** Along the sheet's length, or across it. */
-export type Way = 'rip' | 'cross';
+export type Orientation = 'rip' | 'cross';
 
 /**
  * How a rectangle comes apart by cuts from edge to edge. `cuts` runs one way, its parts stand one behind the other and
@@ -16,7 +16,7 @@ export type Way = 'rip' | 'cross';
 export type Node =
   | { readonly kind: 'piece'; readonly rect: Rect; readonly at: number }
   | { readonly kind: 'left'; readonly rect: Rect }
-  | { readonly kind: 'cuts'; readonly rect: Rect; readonly way: Way; readonly parts: readonly Node[] };
+  | { readonly kind: 'cuts'; readonly rect: Rect; readonly way: Orientation; readonly parts: readonly Node[] };
 
 /**
  * Parts a rectangle into pieces by cuts from edge to edge, in as few stages as it can be done: wherever a cut passes
@@ -24,7 +24,7 @@ export type Node =
  * and sheet are taken a kerf larger. Undefined where no cut passes. Without a `first` direction the better one is taken:
  * fewer stages, then the larger rest.
  */
-export function part(whole: Rect, pieces: readonly Rect[], first?: Way, near = 0): Node | undefined {
+export function part(whole: Rect, pieces: readonly Rect[], first?: Orientation, near = 0): Node | undefined {
   const all = pieces.map((rect, at) => ({ rect, at }));
   const tries = (first ? [first] : (['rip', 'cross'] as const)).map((way) => partBy(whole, all, way, near, true));
   const [one, other] = tries;
@@ -44,9 +44,15 @@ const AXES = {
   cross: { from: 'x', size: 'length' },
 } as const;
 
-const OTHER: Readonly<Record<Way, Way>> = { rip: 'cross', cross: 'rip' };
+const OTHER: Readonly<Record<Orientation, Orientation>> = { rip: 'cross', cross: 'rip' };
 
-function partBy(whole: Rect, pieces: readonly Piece[], way: Way, near: number, mayTurn: boolean): Node | undefined {
+function partBy(
+  whole: Rect,
+  pieces: readonly Piece[],
+  way: Orientation,
+  near: number,
+  mayTurn: boolean,
+): Node | undefined {
   const [only] = pieces;
   if (!only) return { kind: 'left', rect: whole };
   if (pieces.length === 1 && isSame(only.rect, whole, near)) return { kind: 'piece', rect: only.rect, at: only.at };
@@ -62,7 +68,7 @@ function partBy(whole: Rect, pieces: readonly Piece[], way: Way, near: number, m
 }
 
 /** The slices between all cuts that pass one way, with the pieces in each. */
-function slices(whole: Rect, pieces: readonly Piece[], way: Way, near: number) {
+function slices(whole: Rect, pieces: readonly Piece[], way: Orientation, near: number) {
   const { from, size } = AXES[way];
   const slice = (low: number, high: number): Rect => ({ ...whole, [from]: low, [size]: high - low });
   const sorted = [...pieces].sort((a, b) => a.rect[from] - b.rect[from]);

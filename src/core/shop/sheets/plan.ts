@@ -10,7 +10,7 @@ import {
 } from '../../decisions/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 import { blanksToLay, type Demand, demandOf, type SheetPiece } from './demand.js';
-import type { Packing, Placement, Unplaced } from './problem.js';
+import type { Packing, SheetPlacement, Unplaced } from './problem.js';
 import type { Area, CuttingProblem, Goals, SheetSupply } from './supply.js';
 
 /** How the sheets of a job are to be cut. */
@@ -156,7 +156,7 @@ export function proposalOf(
   for (const piece of demand.pieces)
     if (!stays.has(pieceName(piece.cabinet, piece.key)))
       waiting.set(piece.mark, [...(waiting.get(piece.mark) ?? []), piece]);
-  const placed = ({ id, x, y, length, width, turned }: Placement): PlacedPiece => {
+  const placed = ({ id, x, y, length, width, turned }: SheetPlacement): PlacedPiece => {
     const piece = waiting.get(id)?.shift() as SheetPiece;
     return { cabinet: piece.cabinet, part: piece.key, x, y, length, width, turned, locked: false };
   };
@@ -203,7 +203,7 @@ export function proposalOf(
 }
 
 /** Something of an accepted layout that is no longer so. */
-export interface Changed {
+export interface ChangedLayout {
   readonly kind: 'gone' | 'size' | 'material' | 'no place';
   readonly cabinet: string;
   readonly part: string;
@@ -217,7 +217,7 @@ export interface Changed {
 }
 
 /** Pieces that are cut already, in all accepted layouts, and that the cabinets as they are now want otherwise or not at all. */
-export function cutInVain(layouts: readonly SheetLayout[], cabinets: readonly SolvedCabinet[]): Changed[] {
+export function cutInVain(layouts: readonly SheetLayout[], cabinets: readonly SolvedCabinet[]): ChangedLayout[] {
   const begun = layouts.filter(({ sheets }) => sheets.some(({ cut }) => cut));
   if (begun.length === 0) return [];
   const demands = demandOf(cabinets);
@@ -228,7 +228,7 @@ export function cutInVain(layouts: readonly SheetLayout[], cabinets: readonly So
 }
 
 /** The same for one cabinet by itself. */
-export function cutInVainOf(layouts: readonly SheetLayout[], solved: SolvedCabinet): Changed[] {
+export function cutInVainOf(layouts: readonly SheetLayout[], solved: SolvedCabinet): ChangedLayout[] {
   const { id } = solved.cabinet;
   return cutInVain(
     withPiecesOf(layouts, (cabinet) => cabinet === id),
@@ -277,12 +277,12 @@ const withPiecesOf = (layouts: readonly SheetLayout[], wanted: (cabinet: string)
   }));
 
 /** Which placements of a layout no longer hold, what is cut already first; and what has no place in it. */
-export function changedSince(layout: SheetLayout, demand: Demand | undefined, all: readonly Demand[]): Changed[] {
+export function changedSince(layout: SheetLayout, demand: Demand | undefined, all: readonly Demand[]): ChangedLayout[] {
   const byName = demand ? piecesByName(demand) : new Map<string, SheetPiece>();
   const elsewhere = new Map(all.flatMap((each) => [...piecesByName(each)]));
   const placed = new Set<string>();
   const changed = layout.sheets.flatMap((sheet) =>
-    sheet.placements.flatMap((each): Changed[] => {
+    sheet.placements.flatMap((each): ChangedLayout[] => {
       const name = nameOf(each);
       placed.add(name);
       const piece = byName.get(name);
@@ -305,7 +305,7 @@ export function changedSince(layout: SheetLayout, demand: Demand | undefined, al
   const missing = [...byName.values()]
     .filter((piece) => !placed.has(pieceName(piece.cabinet, piece.key)))
     .map(
-      (piece): Changed => ({
+      (piece): ChangedLayout => ({
         kind: 'no place',
         cabinet: piece.cabinet,
         part: piece.key,

@@ -45,7 +45,7 @@ export const packProblemSchema = z
 export type PackProblem = z.infer<typeof packProblemSchema>;
 
 /** Where a piece lies on its sheet: its corner from the raw sheet's corner, and its size as it lies there (mm). */
-export interface Placement {
+export interface SheetPlacement {
   readonly id: string;
   readonly x: number;
   readonly y: number;
@@ -57,7 +57,7 @@ export interface Placement {
 export interface PackedSheet {
   /** Which sheets it is one of. */
   readonly from: string;
-  readonly placements: readonly Placement[];
+  readonly placements: readonly SheetPlacement[];
 }
 
 /** Pieces that fit no sheet, and why. */

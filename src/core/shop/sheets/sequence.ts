@@ -1,11 +1,11 @@
 import type { LayoutSheet, PlacedPiece, SheetLayout } from '../../decisions/index.js';
-import { type Node, part, type Rect, stagesOf, type Way } from './parting.js';
+import { type Node, type Orientation, part, type Rect, stagesOf } from './parting.js';
 
 /** One cut of a sheet, in the order in which they are made. All mm, from the raw sheet's corner. */
 export interface SawCut {
   readonly number: number;
   /** Along the sheet's length, or across it. */
-  readonly way: Way;
+  readonly way: Orientation;
   /** Trimming an edge, breaking down oversize, or to size. */
   readonly kind: 'trim' | 'rough' | 'size';
   /** Where the blade begins (its near side), and from where to where it runs. */
@@ -40,7 +40,12 @@ export interface Sequence {
   readonly stages: number;
   readonly offcuts: readonly Rect[];
   /** Names of strips and blocks with the place each has on the sheet. */
-  readonly strips: readonly { readonly name: string; readonly rect: Rect; readonly way: Way; readonly depth: number }[];
+  readonly strips: readonly {
+    readonly name: string;
+    readonly rect: Rect;
+    readonly way: Orientation;
+    readonly depth: number;
+  }[];
 }
 
 /** Places agree to this (mm): layouts are kept to a ten-millionth. */
@@ -109,7 +114,7 @@ class Sawing {
     // A blade that is wider than the trim runs partly beside the sheet.
     const at = trim - this.cutting.kerf;
     const off = Math.max(0, at);
-    const edge = (way: Way, rect: Rect, to: number, fence: number) =>
+    const edge = (way: Orientation, rect: Rect, to: number, fence: number) =>
       this.add(
         { way, kind: 'trim', at, from: way === 'rip' ? 0 : trim, to, fence, frees: { kind: 'waste', rect } },
         [],
@@ -226,7 +231,7 @@ class Sawing {
   }
 
   /** The ways in which a piece still reaches over its size, at the raw edges of a sheet. */
-  private overOf({ at }: Extract<Node, { kind: 'piece' }>, raw: Rect): Way[] {
+  private overOf({ at }: Extract<Node, { kind: 'piece' }>, raw: Rect): Orientation[] {
     const piece = this.sheet.placements[at] as PlacedPiece;
     return (['cross', 'rip'] as const).filter((way) => {
       const { start, size } = ALONG[way];

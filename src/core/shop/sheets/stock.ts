@@ -1,5 +1,5 @@
 import type { Method } from '../../decisions/index.js';
-import { type Way as CutWay, type Node, part, type Rect, stagesOf } from './parting.js';
+import { type Orientation as CutWay, type Node, part, type Rect, stagesOf } from './parting.js';
 import type { Unplaced } from './problem.js';
 import type { Blank, CuttingProblem, Goals, SheetSupply } from './supply.js';
 
@@ -20,7 +20,7 @@ export interface Stock {
   readonly inside: number;
   readonly goals: Goals;
   readonly sheets: readonly SheetKind[];
-  readonly kinds: readonly Kind[];
+  readonly kinds: readonly PieceKind[];
 }
 
 /** Alike sheets. */
@@ -42,17 +42,17 @@ export interface SheetKind {
 }
 
 /** Which way the last cut ran that made a rectangle: along the sheet's length, or across it. */
-export type Cut = 'none' | CutWay;
+export type SawCut = 'none' | CutWay;
 
 /** A rectangle nothing lies on, and how it was cut off. */
 export interface Free extends Rect {
   /** In how many directions one after another it was cut so far. */
   readonly stage: number;
-  readonly cut: Cut;
+  readonly cut: SawCut;
 }
 
 /** Blanks that are laid out alike: it makes no difference which of them lies where. */
-export interface Kind {
+export interface PieceKind {
   readonly at: number;
   readonly blanks: readonly Pick<Blank, 'id' | 'quantity'>[];
   /** Of all of them together. */
@@ -84,7 +84,7 @@ export function stockOf(problem: CuttingProblem): { stock: Stock; unplaced: Unpl
   const most = method === 'strips' ? 3 : (stages ?? Number.POSITIVE_INFINITY);
   const sheets = problem.sheets.map((sheet, at) => sheetKind(sheet, at, gap, method, goals));
   const unplaced: Unplaced[] = [];
-  const gathered = new Map<string, Pick<Kind, 'ways' | 'area' | 'small'> & { readonly blanks: Blank[] }>();
+  const gathered = new Map<string, Pick<PieceKind, 'ways' | 'area' | 'small'> & { readonly blanks: Blank[] }>();
   for (const blank of parts) {
     const [l, w] = [fine(blank.length) + gap, fine(blank.width) + gap];
     const inner = innerOf(blank, gap);
@@ -121,7 +121,7 @@ export function stockOf(problem: CuttingProblem): { stock: Stock; unplaced: Unpl
       gathered.set(alike, known);
     }
   }
-  const kinds = [...gathered.values()].map((kind, at): Kind => {
+  const kinds = [...gathered.values()].map((kind, at): PieceKind => {
     const quantity = kind.blanks.reduce((sum, blank) => sum + blank.quantity, 0);
     return { at, quantity, ...kind };
   });
@@ -174,7 +174,7 @@ function startOf(whole: Rect, fixed: readonly Rect[], method: Method): Free[] {
   return tree ? leftBy(tree, 0, 'none').filter(({ stage }) => method !== 'strips' || stage < 3) : [];
 }
 
-function leftBy(node: Node, stage: number, cut: Cut): Free[] {
+function leftBy(node: Node, stage: number, cut: SawCut): Free[] {
   if (node.kind === 'cuts') return node.parts.flatMap((each) => leftBy(each, stage + 1, node.way));
   return node.kind === 'left' ? [{ stage, ...node.rect, cut }] : [];
 }

@@ -1,16 +1,16 @@
 import type { Chance } from './chance.js';
 import { type Filled, type Placed, restOf } from './fill.js';
-import type { Kind, SheetKind, Stock, Way } from './stock.js';
+import type { PieceKind, SheetKind, Stock, Way } from './stock.js';
 
 /** A piece that may lie in a strip. */
 interface Candidate {
-  readonly kind: Kind;
+  readonly kind: PieceKind;
   readonly way: Way;
   readonly worth: number;
 }
 
 /** A strip over the whole length of a sheet, and what it is cut up into. */
-interface Strip {
+interface PackedStrip {
   readonly width: number;
   readonly pieces: readonly Candidate[];
   readonly worth: number;
@@ -30,7 +30,7 @@ const EXPECTED = 0.96;
 export function fillWithStrips(
   stock: Stock,
   sheet: SheetKind,
-  open: readonly Kind[],
+  open: readonly PieceKind[],
   left: Int32Array,
   worthOf: Float64Array,
   chance: Chance,
@@ -43,13 +43,13 @@ export function fillWithStrips(
     .sort((a, b) => b.key - a.key)
     .map(({ each }) => each);
   const widths = [...new Set(candidates.map(({ way }) => Math.max(way.width, stock.strip)))].sort((a, b) => b - a);
-  const strips = new Map<number, Strip>();
+  const strips = new Map<number, PackedStrip>();
   const placed: Placed[] = [];
   let area = 0;
   let y = 0;
   while (y < sheet.width) {
     const room = sheet.width - y;
-    const there: Strip[] = [];
+    const there: PackedStrip[] = [];
     for (const width of widths) {
       if (width > room) continue;
       let strip = strips.get(width);
@@ -75,7 +75,7 @@ export function fillWithStrips(
   return { sheet, placed, area, rest: restOf([{ x: 0, y, length: sheet.length, width: rest }]) };
 }
 
-function isThere({ pieces }: Strip, counts: Int32Array): boolean {
+function isThere({ pieces }: PackedStrip, counts: Int32Array): boolean {
   const need = new Map<number, number>();
   for (const { kind } of pieces) need.set(kind.at, (need.get(kind.at) ?? 0) + 1);
   for (const [at, count] of need) if ((counts[at] as number) < count) return false;
@@ -83,7 +83,7 @@ function isThere({ pieces }: Strip, counts: Int32Array): boolean {
 }
 
 /** The combination of pieces with the most worth in a strip: those with most worth for their length first, by bound. */
-function bestStrip(width: number, length: number, candidates: readonly Candidate[], counts: Int32Array): Strip {
+function bestStrip(width: number, length: number, candidates: readonly Candidate[], counts: Int32Array): PackedStrip {
   const own = candidates.filter(({ kind, way }) => way.width <= width && (counts[kind.at] as number) > 0);
   const most = own.map(({ worth, way }) => worth / way.length);
   for (let at = most.length - 2; at >= 0; at -= 1) most[at] = Math.max(most[at] as number, most[at + 1] as number);
@@ -111,16 +111,16 @@ function bestStrip(width: number, length: number, candidates: readonly Candidate
 }
 
 /** The first strip of the combination of strips with the most worth in a width; undefined where none goes in. */
-function firstOf(strips: readonly Strip[], room: number, oversize: number): Strip | undefined {
+function firstOf(strips: readonly PackedStrip[], room: number, oversize: number): PackedStrip | undefined {
   const order = [...strips].sort((a, b) => b.worth / b.width - a.worth / a.width);
   const most = order.map(({ worth, width }) => worth / width);
-  let best: { first: Strip | undefined; worth: number } = { first: undefined, worth: 0 };
+  let best: { first: PackedStrip | undefined; worth: number } = { first: undefined, worth: 0 };
   let looked = 0;
-  const look = (from: number, left: number, worth: number, share: number, first: Strip | undefined): void => {
+  const look = (from: number, left: number, worth: number, share: number, first: PackedStrip | undefined): void => {
     if (worth > best.worth) best = { first, worth };
     for (let at = from; at < order.length && looked < STRIPS_LOOKED_AT; at += 1) {
       if (worth + left * share * (most[at] as number) <= best.worth) return;
-      const strip = order[at] as Strip;
+      const strip = order[at] as PackedStrip;
       if (strip.width > left) continue;
       looked += 1;
       look(at, left - strip.width - oversize, worth + share * strip.worth, share * EXPECTED, first ?? strip);

@@ -2,8 +2,8 @@ import { pathTo } from '../../../core/decisions/index.js';
 import { capital } from '../../../core/ground/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
-import { useAnswer } from '../asking.js';
 import { useBench } from '../context.js';
+import { useAnswer } from '../useAnswer.js';
 import { Setting } from './SettingRow.js';
 
 /** The choice of construction, with what each school makes of the same overall size. */

@@ -8,8 +8,8 @@ import { type SettingKey, type SolvedCabinet, settingLeaf } from '../../../core/
 import { LengthField, type Outcome } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
-import { useAnswer } from '../asking.js';
 import { useBench } from '../context.js';
+import { useAnswer } from '../useAnswer.js';
 
 const SOURCE_WORD = {
   here: 'here',

@@ -1,10 +1,10 @@
 import { Hand } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { cautionsFor, type StandingCaution, type Step } from '../../../core/present/index.js';
+import { cautionsFor, type StandingCaution, type WorkStep } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
-const STEP_WORD: Record<Step, string> = {
+const STEP_WORD: Record<WorkStep, string> = {
   cutting: 'At the saw',
   machining: 'Machining',
   moving: 'Moving it',

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { alone } from '../../../core/commands/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
-import { asked, reasonOf } from '../../asked.js';
+import { reasonOf, request } from '../../request.js';
 import { useBench } from '../context.js';
 
 /** Keeps the cabinet for the shop, to start others from: with a name and a picture. */
@@ -17,7 +17,7 @@ export function KeepAsStart({ solved }: { solved: SolvedCabinet }) {
       return;
     }
     try {
-      await asked('/api/shop/starts', {
+      await request('/api/shop/starts', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ name: called, document: alone(job, cabinet) }),

@@ -1,12 +1,12 @@
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
-import { type Told, treeOf } from '../../../core/commands/index.js';
+import { type TreeEntry, treeOf } from '../../../core/commands/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 
-interface Line {
+interface TreeLine {
   readonly path: string;
   readonly level: number;
-  readonly told: Told;
+  readonly told: TreeEntry;
   readonly open: boolean;
 }
 
@@ -25,7 +25,7 @@ export function DrawingTree({ solved }: { solved: SolvedCabinet }) {
   const tree = useMemo(() => (wanted ? treeOf(solved, style) : undefined), [wanted, solved, style]);
   const lines = useMemo(() => (tree ? linesOf(tree, open) : []), [tree, open]);
   const here = lines.find(({ path }) => path === at) ?? lines[0];
-  const go = (line: Line | undefined) => {
+  const go = (line: TreeLine | undefined) => {
     if (!line) return;
     setAt(line.path);
     requestAnimationFrame(() => list.current?.querySelector<HTMLElement>(`[data-path="tree-${line.path}"]`)?.focus());
@@ -96,8 +96,8 @@ export function DrawingTree({ solved }: { solved: SolvedCabinet }) {
   );
 }
 
-function linesOf(root: Told, open: ReadonlySet<string>): Line[] {
-  const walk = (told: Told, path: string, level: number): Line[] => {
+function linesOf(root: TreeEntry, open: ReadonlySet<string>): TreeLine[] {
+  const walk = (told: TreeEntry, path: string, level: number): TreeLine[] => {
     const unfolded = open.has(path);
     return [
       { path, level, told, open: unfolded },

@@ -1,7 +1,7 @@
 import type { SheetLayout } from '../../../core/decisions/index.js';
-import type { Changed } from '../../../core/shop/index.js';
+import type { ChangedLayout } from '../../../core/shop/index.js';
 
-const KINDS: Readonly<Record<Changed['kind'], string>> = {
+const KINDS: Readonly<Record<ChangedLayout['kind'], string>> = {
   size: 'has another size',
   gone: 'is no longer a part of the job',
   material: 'is of another material now',
@@ -14,7 +14,7 @@ export function ChangedList({
   layout,
   show,
 }: {
-  changed: readonly Changed[];
+  changed: readonly ChangedLayout[];
   layout: SheetLayout;
   show: (mm: number) => string;
 }) {

@@ -1,8 +1,8 @@
-import type { Told } from './answers.js';
+import type { SaveStatus } from './answers.js';
 import type { RefusedStep } from './unsent.js';
 
 /** What the save is doing, in a word, and what to do where it waits for somebody. */
-export function SaveWord({ told: { state, inBrowser, renewed } }: { told: Told }) {
+export function SaveWord({ status: { state, inBrowser, renewed } }: { status: SaveStatus }) {
   if (state.kind === 'failed')
     return (
       <span role="alert" className="font-semibold text-finding" data-save={state.kind}>

@@ -63,7 +63,7 @@ export interface SaverWorld {
 }
 
 /** What the saver tells: how the save stands, and the steps that were refused. */
-export interface Told {
+export interface SaveStatus {
   readonly state: SaveState;
   readonly refused: readonly RefusedStep[];
   /** False where the browser keeps nothing: what is not sent yet is lost with the page. */

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext } from 'react';
-import { type Made, type Saving, useAutosave } from './saving.js';
+import { type PageOrigin, type Saving, useAutosave } from './saving.js';
 
 const SavingContext = createContext<(Saving & { readonly jobId: string }) | null>(null);
 
@@ -10,7 +10,7 @@ export function Saves({
   children,
 }: {
   readonly jobId: string;
-  readonly made: Made;
+  readonly made: PageOrigin;
   readonly children: ReactNode;
 }) {
   const saving = useAutosave(jobId, made);

@@ -5,7 +5,7 @@ import { withEdits } from '../../../core/commands/index.js';
 import { countedIds, type Edit, type Job, newCabinet } from '../../../core/decisions/index.js';
 import { JOB_VERSION, newJob, readJob } from '../../../core/solve/index.js';
 import { createOpenJob } from '../openJob.js';
-import type { SaveAnswer, SaverWorld, SaveState, Told } from './answers.js';
+import type { SaveAnswer, SaverWorld, SaveState, SaveStatus } from './answers.js';
 import { Saver } from './saver.js';
 import type { Save, Unsent } from './unsent.js';
 
@@ -90,7 +90,7 @@ function setUp(world?: World) {
   const store = createOpenJob(structuredClone(own.job));
   const saver = new Saver(store, own, own);
   const states: SaveState['kind'][] = [];
-  const told: Told[] = [];
+  const told: SaveStatus[] = [];
   const stop = saver.start((now) => {
     told.push(now);
     states.push(now.state.kind);

@@ -11,7 +11,7 @@ import {
 import { type Edit, type FieldError, type Job, newId } from '../../../core/decisions/index.js';
 import { JOB_VERSION } from '../../../core/solve/index.js';
 import type { OpenJobStore } from '../openJob.js';
-import type { SaveAnswer, SaverWorld, SaveState, ServerState, Sides, Told } from './answers.js';
+import type { SaveAnswer, SaverWorld, SaveState, SaveStatus, ServerState, Sides } from './answers.js';
 import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
 
 /** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
@@ -46,7 +46,7 @@ export class Saver {
   /** Edits that gave way: they go into the history with the next save. */
   private gaveWay: readonly Edit[] = [];
   private state: SaveState = { kind: 'saved' };
-  private hear: (told: Told) => void = () => {};
+  private hear: (status: SaveStatus) => void = () => {};
 
   constructor(
     private readonly store: OpenJobStore,
@@ -73,7 +73,7 @@ export class Saver {
   }
 
   /** Begins to save, what was left over first. Returns how to stop. */
-  start(hear: (told: Told) => void): () => void {
+  start(hear: (status: SaveStatus) => void): () => void {
     this.hear = hear;
     const unsubscribe = this.store.subscribe((now, before) => {
       if (now.job === before.job || now.job === this.saved.job) return;

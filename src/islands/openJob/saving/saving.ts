@@ -1,12 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Edit, FieldError, Job } from '../../../core/decisions/index.js';
 import { useOpenJobStore } from '../context.js';
-import type { SaveAnswer, ServerState, Told } from './answers.js';
+import type { SaveAnswer, SaveStatus, ServerState } from './answers.js';
 import { Saver } from './saver.js';
 import { type RefusedStep, type Save, UnsentShelf } from './unsent.js';
 
 /** What a page was made from: the save it shows, in which database, and by which program. */
-export interface Made {
+export interface PageOrigin {
   readonly version: number;
   readonly epoch: string;
   readonly program: string;
@@ -57,9 +57,14 @@ async function send(
 const KEEPALIVE = 60_000;
 
 /** Saves the bench's document a moment after every change, and keeps it in the browser until it is known to be saved. */
-export function useAutosave(jobId: string, { version, epoch, program }: Made) {
+export function useAutosave(jobId: string, { version, epoch, program }: PageOrigin) {
   const store = useOpenJobStore();
-  const [told, setTold] = useState<Told>({ state: { kind: 'saved' }, refused: [], inBrowser: true, renewed: false });
+  const [status, setStatus] = useState<SaveStatus>({
+    state: { kind: 'saved' },
+    refused: [],
+    inBrowser: true,
+    renewed: false,
+  });
   const saver = useMemo(() => {
     const shelf = new UnsentShelf(jobId);
     const made: Saver = new Saver(
@@ -81,7 +86,7 @@ export function useAutosave(jobId: string, { version, epoch, program }: Made) {
   }, [jobId, store, version, epoch, program]);
 
   useEffect(() => {
-    const stop = saver.start(setTold);
+    const stop = saver.start(setStatus);
     const leave = () => {
       if (document.visibilityState === 'hidden') void saver.flush(true);
     };
@@ -102,7 +107,7 @@ export function useAutosave(jobId: string, { version, epoch, program }: Made) {
   }, [saver, jobId, program]);
 
   return {
-    ...told,
+    ...status,
     /** Saves what there is to save; false when something of the bench could not be saved for now. */
     async flush() {
       await saver.flush();
@@ -129,7 +134,7 @@ function hearNews(jobId: string, saver: Saver, program: string): () => void {
     } else if (!source) {
       source = new EventSource(`/api/jobs/${jobId}/events`);
       source.addEventListener('saved', (event) => {
-        const news = JSON.parse((event as MessageEvent<string>).data) as Made;
+        const news = JSON.parse((event as MessageEvent<string>).data) as PageOrigin;
         if (news.program !== program) saver.newsOfProgram();
         void saver.news(news.version, news.epoch);
       });

@@ -1,8 +1,8 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy, readBytes } from '../../../server/answer.js';
+import { figureSoon } from '../../../server/compute/background.js';
+import { figure } from '../../../server/compute/pool.js';
 import { database, writtenElsewhere } from '../../../server/database.js';
-import { figureSoon } from '../../../server/figuring/background.js';
-import { figure } from '../../../server/figuring/pool.js';
 
 /** Reads a job file and stores it as a new job, on another thread. */
 export const POST: APIRoute = (context) =>

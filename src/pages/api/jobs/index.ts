@@ -11,8 +11,8 @@ import {
 } from '../../../core/decisions/index.js';
 import { newJob } from '../../../core/solve/index.js';
 import { answer, onlyBy, readBody } from '../../../server/answer.js';
+import { figureSoon } from '../../../server/compute/background.js';
 import { database, written } from '../../../server/database.js';
-import { figureSoon } from '../../../server/figuring/background.js';
 import { createJob } from '../../../server/jobs.js';
 import { shopNow } from '../../../server/list.js';
 

@@ -1,11 +1,11 @@
 import type { Dim } from '../../../ground/index.js';
-import type { EdgeReference, Face, OperationDefinition, Why } from '../definition.js';
+import type { EdgeReference, OperationDefinition, PanelFace, Why } from '../definition.js';
 import { type Stopped, stoppedStrip, stopsOf, stopWords, sunk } from '../place.js';
 
 /** A groove or dado along the whole length or width of a face. */
 export interface Groove extends Why {
   readonly kind: 'groove';
-  readonly face: Face;
+  readonly face: PanelFace;
   readonly along: 'length' | 'width';
   readonly from: EdgeReference;
   /** From that edge to the groove's near wall: the fence setting at the saw. */

@@ -1,11 +1,11 @@
 import type { Dim } from '../../../ground/index.js';
-import type { EdgeReference, Face, OperationDefinition, PartSize, Run, Space, Why } from '../definition.js';
+import type { EdgeReference, OperationDefinition, PanelFace, PartSize, Run, Space, Why } from '../definition.js';
 import { fromStart, into, isEnd, patches } from '../place.js';
 
 /** A line of equal holes in a face. */
 export interface Holes extends Why {
   readonly kind: 'holes';
-  readonly face: Face;
+  readonly face: PanelFace;
   /** The line lies this far from this edge. */
   readonly from: EdgeReference;
   readonly offset: Dim;

@@ -1,12 +1,12 @@
 import type { Dim } from '../../../ground/index.js';
-import type { EdgeReference, Face, OperationDefinition, PartSize, Ramp, Run, Why } from '../definition.js';
+import type { EdgeReference, OperationDefinition, PanelFace, PartSize, Ramp, Run, Why } from '../definition.js';
 import { block, fromStart, into, isEnd, patch, patches, space } from '../place.js';
 import { edgeLine } from './edgeLine.js';
 
 /** Pocket holes in a face, leaving through an edge. */
 export interface Pockets extends Why {
   readonly kind: 'pockets';
-  readonly face: Face;
+  readonly face: PanelFace;
   readonly edge: EdgeReference;
   readonly positions: readonly Dim[];
   /** True when the face shows and the pockets have to be plugged. */

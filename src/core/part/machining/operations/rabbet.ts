@@ -1,11 +1,11 @@
 import type { Dim } from '../../../ground/index.js';
-import type { EdgeReference, Face, OperationDefinition, Why } from '../definition.js';
+import type { EdgeReference, OperationDefinition, PanelFace, Why } from '../definition.js';
 import { type Stopped, stoppedStrip, stopsOf, stopWords, sunk } from '../place.js';
 
 /** A step along an edge. */
 export interface Rabbet extends Why {
   readonly kind: 'rabbet';
-  readonly face: Face;
+  readonly face: PanelFace;
   readonly from: EdgeReference;
   /** How far in from the edge. */
   readonly width: Dim;

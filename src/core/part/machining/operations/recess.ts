@@ -1,5 +1,5 @@
 import type { Dim } from '../../../ground/index.js';
-import type { Face, OperationDefinition, PartSize, Run, Why } from '../definition.js';
+import type { OperationDefinition, PanelFace, PartSize, Run, Why } from '../definition.js';
 import { fromStart, sunk } from '../place.js';
 
 /** Where something starts along one direction: measured from an edge of the part. */
@@ -17,7 +17,7 @@ export function runFrom(size: PartSize, { edge, offset }: From<'u0' | 'u1' | 'v0
 /** A rectangular sinking in a face, as large as the end of what sits in it. */
 export interface Recess extends Why {
   readonly kind: 'recess';
-  readonly face: Face;
+  readonly face: PanelFace;
   readonly u: From<'u0' | 'u1'>;
   readonly v: From<'v0' | 'v1'>;
   readonly alongLength: Dim;

@@ -1,9 +1,9 @@
 import type { Dim } from '../../../ground/index.js';
 import type {
   EdgeReference,
-  Face,
   OperationDefinition,
   Outline,
+  PanelFace,
   PartNames,
   PartSize,
   Run,
@@ -14,7 +14,7 @@ import { edgeLine } from './edgeLine.js';
 
 /** Oblong recesses in a face or an edge. Positions are of their middles. */
 interface Oblong extends Why {
-  readonly place: { readonly face: Face; readonly from: EdgeReference } | { readonly edge: EdgeReference };
+  readonly place: { readonly face: PanelFace; readonly from: EdgeReference } | { readonly edge: EdgeReference };
   /** From the edge, or from face 1, to the slot's centre line. */
   readonly offset: Dim;
   readonly positions: readonly Dim[];

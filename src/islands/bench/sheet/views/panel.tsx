@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { hingeOfKey } from '../../../../core/kinds/hinges/index.js';
 import { runnerAt } from '../../../../core/kinds/runners/index.js';
-import { type Face, faceName } from '../../../../core/part/index.js';
+import { faceName, type PanelFace } from '../../../../core/part/index.js';
 import { cutOfKey, drawPanel } from '../../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../../core/solve/index.js';
 import { useBench } from '../../context.js';
@@ -48,7 +48,7 @@ function PanelSheet({ solved, savedAt }: ViewProps) {
   const jobName = useBench((state) => state.job.name);
   const selected = useBench((state) => state.selected);
   const row = useShownRow(solved);
-  const [face, setFace] = useState<Face>(1);
+  const [face, setFace] = useState<PanelFace>(1);
   const key = row?.part.key;
   const draw = useCallback(
     (each: SolvedCabinet) => {

@@ -3,8 +3,8 @@ import type { LengthStyle } from '../../../../core/ground/index.js';
 import { exports } from '../../../../formats/exports/index.js';
 import { fileNameFor } from '../../../../formats/filename.js';
 import { answer, onlyBy } from '../../../../server/answer.js';
+import { figure } from '../../../../server/compute/pool.js';
 import { database } from '../../../../server/database.js';
-import { figure } from '../../../../server/figuring/pool.js';
 import { readStoredJob } from '../../../../server/jobs.js';
 import { Refusal } from '../../../../server/refusal.js';
 

@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy } from '../../../../server/answer.js';
+import { figureSoon } from '../../../../server/compute/background.js';
 import { database, written } from '../../../../server/database.js';
-import { figureSoon } from '../../../../server/figuring/background.js';
 import { duplicateJob } from '../../../../server/jobs.js';
 
 export const POST: APIRoute = (context) =>

@@ -1,8 +1,8 @@
 import type { APIRoute } from 'astro';
 import { fileNameFor } from '../../../../formats/filename.js';
 import { answer, jsonText, onlyBy } from '../../../../server/answer.js';
+import { figure } from '../../../../server/compute/pool.js';
 import { database, databaseFile } from '../../../../server/database.js';
-import { figure } from '../../../../server/figuring/pool.js';
 import { jobRow } from '../../../../server/jobs.js';
 
 /** A job with all that was saved of it, as far as it is kept: the states written down whole, and every save. */

@@ -1,10 +1,10 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy, readLargeBody } from '../../../../server/answer.js';
 import { deleteJob } from '../../../../server/bin.js';
+import { figureSoon, pruneSoon } from '../../../../server/compute/background.js';
 import { bringForward, isBehind } from '../../../../server/corrections.js';
 import { database, written } from '../../../../server/database.js';
 import { tellSaved } from '../../../../server/events.js';
-import { figureSoon, pruneSoon } from '../../../../server/figuring/background.js';
 import { readStoredJob } from '../../../../server/jobs.js';
 import { PROGRAM } from '../../../../server/program.js';
 import { saveEdits } from '../../../../server/save.js';

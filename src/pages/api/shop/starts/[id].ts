@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy } from '../../../../server/answer.js';
+import { figure } from '../../../../server/compute/pool.js';
 import { database, written } from '../../../../server/database.js';
-import { figure } from '../../../../server/figuring/pool.js';
 import { removeStart, startText, unreadable } from '../../../../server/starts.js';
 
 export const GET: APIRoute = (context) =>

@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { answer, onlyBy, readLargeBody } from '../../../../server/answer.js';
+import { figure } from '../../../../server/compute/pool.js';
 import { database, written } from '../../../../server/database.js';
-import { figure } from '../../../../server/figuring/pool.js';
 import { invalid, Refusal } from '../../../../server/refusal.js';
 import { keepStart, listStarts } from '../../../../server/starts.js';
 

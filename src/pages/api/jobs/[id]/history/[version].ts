@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { answer, jsonText, onlyBy } from '../../../../../server/answer.js';
+import { figure } from '../../../../../server/compute/pool.js';
 import { database, databaseFile } from '../../../../../server/database.js';
-import { figure } from '../../../../../server/figuring/pool.js';
 import { jobRow } from '../../../../../server/jobs.js';
 import { Refusal } from '../../../../../server/refusal.js';
 

@@ -3,7 +3,7 @@ import type { TLSSocket } from 'node:tls';
 import { type HostSettings, isLoopback, nameIn } from './settings.js';
 
 /** Who asks, by what name, and over what: as it came in, or as a proxy that is trusted says. */
-export interface Asker {
+export interface Caller {
   readonly address: string;
   /** The `Host` as it was asked for, with its port. */
   readonly host: string;
@@ -19,7 +19,7 @@ const plainAddress = (address: string) => address.toLowerCase().replace(/^::ffff
  * Reads who asks. What a request says of where it was forwarded from counts only where the address it came from is one of
  * the proxies in the settings, and is taken out of it otherwise, so that nobody behind believes it.
  */
-export function askerOf(request: IncomingMessage, { proxies }: HostSettings): Asker {
+export function callerOf(request: IncomingMessage, { proxies }: HostSettings): Caller {
   const { headers, socket } = request;
   const from = plainAddress(socket.remoteAddress ?? '');
   const trusted = proxies.has(from);

@@ -5,7 +5,7 @@ import { setFlagsFromString } from 'node:v8';
 import { Piscina } from 'piscina';
 import { Refusal } from '../refusal.js';
 import { root } from '../root.js';
-import type { Answered, Asked, Task } from './tasks.js';
+import type { Task, TaskCall, TaskResult } from './tasks.js';
 import type { Done } from './worker.js';
 import { YOUNG } from './young.js';
 
@@ -17,7 +17,7 @@ const LONGEST = Number(process.env.ALCOVE_LONGEST ?? 60_000);
 const MEMORY = 1024;
 /** Built, the work of a thread is one file beside the server's. */
 const isBuilt = fileURLToPath(import.meta.url).startsWith(join(root, 'dist') + sep);
-const WORK = isBuilt ? join('dist', 'server', 'figuring.mjs') : join('src', 'server', 'figuring', 'worker.mjs');
+const WORK = isBuilt ? join('dist', 'server', 'compute.mjs') : join('src', 'server', 'compute', 'worker.mjs');
 /** So many wait at most; whoever comes after is told to come again. */
 const QUEUE = 64;
 
@@ -44,7 +44,7 @@ function threads(): { readonly pool: Piscina; ending: boolean } {
  * Has a task done on another thread. It is given up when it takes too long, or when whoever asked is gone: its thread is
  * ended and another begun.
  */
-export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: AbortSignal): Promise<Answered<T>> {
+export async function figure<T extends Task>(task: T, asked: TaskCall<T>, gone?: AbortSignal): Promise<TaskResult<T>> {
   const threading = threads();
   const { pool } = threading;
   if (pool.queueSize >= QUEUE)
@@ -53,7 +53,7 @@ export async function figure<T extends Task>(task: T, asked: Asked<T>, gone?: Ab
   try {
     const signal = gone ? AbortSignal.any([gone, late]) : late;
     const done = (await pool.run({ task, asked }, { signal })) as Done;
-    if (!('refused' in done)) return done.value as Answered<T>;
+    if (!('refused' in done)) return done.value as TaskResult<T>;
     const { status, code, message, fields } = done.refused;
     throw new Refusal(status, code, message, fields);
   } catch (error) {

@@ -24,7 +24,7 @@ interface Kept {
  * Asks a worker and keeps what it answers while head and cabinet stay as they are. Of asks with one name only the newest
  * waits: while somebody drags, the worker draws what is there when it comes to it, not every step on the way.
  */
-export class Asker {
+export class AnswerCache {
   private readonly waiting = new Map<string, Pending>();
   private readonly kept = new WeakMap<Cabinet, Map<string, Kept>>();
   private working = false;

@@ -1,7 +1,7 @@
 const NO_ANSWER = 'The server does not answer. Is it still running?';
 
 /** What the server answers at a path; throws with its reason where it refuses. */
-export async function asked<T>(path: string, options: RequestInit = {}): Promise<T> {
+export async function request<T>(path: string, options: RequestInit = {}): Promise<T> {
   const response = await fetch(path, options);
   const body = (await response.json()) as T & { error?: { message: string } };
   if (!response.ok) throw new Error(body.error?.message ?? NO_ANSWER);

@@ -134,5 +134,5 @@ function withDatabase<T>(file: string, act: (db: Db) => T): T {
 }
 
 export type Task = keyof typeof tasks;
-export type Asked<T extends Task> = Parameters<(typeof tasks)[T]>[0];
-export type Answered<T extends Task> = Awaited<ReturnType<(typeof tasks)[T]>>;
+export type TaskCall<T extends Task> = Parameters<(typeof tasks)[T]>[0];
+export type TaskResult<T extends Task> = Awaited<ReturnType<(typeof tasks)[T]>>;

@@ -7,10 +7,10 @@ import { readStoredJob } from '../jobs.js';
 import { log } from '../log.js';
 import { Refusal } from '../refusal.js';
 import { figure, THREADS } from './pool.js';
-import type { Answered, Asked } from './tasks.js';
+import type { TaskCall, TaskResult } from './tasks.js';
 
-/** Does the figuring: on another thread in the server, at once in a test. */
-export type Figuring = (asked: Asked<'figure'>) => Promise<Answered<'figure'>> | Answered<'figure'>;
+/** Does the computing: on another thread in the server, at once in a test. */
+export type Compute = (asked: TaskCall<'figure'>) => Promise<TaskResult<'figure'>> | TaskResult<'figure'>;
 
 /** Why jobs could not be figured, by the version that could not. */
 const failed = new Map<string, { readonly version: number; readonly why: string }>();
@@ -65,7 +65,7 @@ async function figureAll(db: Db): Promise<void> {
 }
 
 /** Figures the changed cabinets of a job; when it is saved meanwhile, what was figured is let go and it is done again. */
-export async function figureJob(db: Db, id: string, by: Figuring): Promise<void> {
+export async function figureJob(db: Db, id: string, by: Compute): Promise<void> {
   let version = 0;
   try {
     const stored = readStoredJob(db, id);
@@ -89,12 +89,12 @@ export async function figureJob(db: Db, id: string, by: Figuring): Promise<void>
 const TOGETHER = 50;
 
 /** Cabinets of a job, a group on each thread at a time. */
-async function inGroups(job: Job, ids: readonly string[], by: Figuring): Promise<Answered<'figure'>> {
+async function inGroups(job: Job, ids: readonly string[], by: Compute): Promise<TaskResult<'figure'>> {
   const groups = Array.from({ length: Math.ceil(ids.length / TOGETHER) }, (_, at) =>
     ids.slice(at * TOGETHER, (at + 1) * TOGETHER),
   );
   const byId = new Map(job.cabinets.map((cabinet) => [cabinet.id, cabinet]));
-  const figured: Answered<'figure'>[] = [];
+  const figured: TaskResult<'figure'>[] = [];
   const next = groups.entries();
   const lane = async () => {
     for (const [at, group] of next)
@@ -116,7 +116,7 @@ const whyIn = (error: unknown) =>
 const versionOf = (db: Db, id: string) =>
   db.prepare<[string], { version: number }>('SELECT version FROM job WHERE id = ?').get(id)?.version;
 
-function keep(db: Db, id: string, version: number, figured: Answered<'figure'>, forNone: number): boolean {
+function keep(db: Db, id: string, version: number, figured: TaskResult<'figure'>, forNone: number): boolean {
   return db.transaction(() => {
     if (versionOf(db, id) !== version) return false;
     const write = db.prepare(

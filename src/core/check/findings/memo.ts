@@ -8,7 +8,7 @@ const MOST = 2000;
  * Which rules found something in a cabinet, for the next one that is decided alike: a rule that had nothing to say of the
  * first has nothing to say of the second. Holds while the head of the job is the same.
  */
-export class Spoken {
+export class FindingsMemo {
   private readonly rules = new Map<string, ReadonlySet<string>>();
 
   /** What the rules that are wanted find in a cabinet: all of them where none was decided like it yet. */

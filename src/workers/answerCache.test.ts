@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { jobWith } from '../../tests/support/cabinets.js';
 import type { Cabinet, Job } from '../core/decisions/index.js';
 import { compareSchools, drawChoice } from '../core/present/index.js';
-import { type AnswersWorker, Asker } from './asker.js';
+import { AnswerCache, type AnswersWorker } from './answerCache.js';
 import { type Answers, type Ask, answering } from './asks.js';
 
 type Call = { readonly head: unknown } | { readonly cabinet: unknown; readonly ask: Ask };
@@ -39,28 +39,28 @@ const wider = (cabinet: Cabinet, width: number): Cabinet => ({ ...cabinet, size:
 
 test('what the worker answers is what the core draws, and it is kept while nothing changes', async () => {
   const { worker, posted, work } = slowWorker();
-  const asker = new Asker(worker);
+  const cache = new AnswerCache(worker);
   const job = jobWith({});
   const cabinet = only(job);
   const heard: unknown[] = [];
-  asker.ask('top', job, cabinet, TOP, (answer) => heard.push(answer));
-  asker.ask('schools', job, cabinet, { kind: 'schools' }, (answer) => heard.push(answer));
+  cache.ask('top', job, cabinet, TOP, (answer) => heard.push(answer));
+  cache.ask('schools', job, cabinet, { kind: 'schools' }, (answer) => heard.push(answer));
   await work();
   const drawn = ['full', 'stretchers', 'none'].map((option) => drawChoice(job, cabinet, 'top/kind', option));
   assert.deepEqual(heard, [drawn, compareSchools(job, cabinet)] as unknown[]);
   assert.notDeepEqual(drawn[0], drawn[2], 'options look different');
-  asker.ask('top', { ...job, name: 'renamed' }, cabinet, TOP, (answer) => heard.push(answer));
+  cache.ask('top', { ...job, name: 'renamed' }, cabinet, TOP, (answer) => heard.push(answer));
   assert.equal(heard.length, 3, 'at once');
   assert.equal(posted.length, 0, 'and without asking');
 });
 
 test('while the worker is busy only the newest of alike asks waits, and the head goes over once', async () => {
   const { worker, posted, work } = slowWorker();
-  const asker = new Asker(worker);
+  const cache = new AnswerCache(worker);
   const job = jobWith({});
   const heard: number[] = [];
   for (let width = 500; width < 520; width += 1)
-    asker.ask('top', job, wider(only(job), width), TOP, () => heard.push(width));
+    cache.ask('top', job, wider(only(job), width), TOP, () => heard.push(width));
   assert.deepEqual(
     posted.map((message) => Object.keys(message)[0]),
     ['head'],
@@ -69,7 +69,7 @@ test('while the worker is busy only the newest of alike asks waits, and the head
   await work();
   assert.deepEqual(heard, [500, 519]);
   const other = { ...job, display: { ...job.display, unit: 'in' as const } };
-  asker.ask('top', other, wider(only(job), 519), TOP, () => heard.push(0));
+  cache.ask('top', other, wider(only(job), 519), TOP, () => heard.push(0));
   assert.deepEqual(
     posted.map((message) => Object.keys(message)[0]),
     ['head'],
@@ -81,18 +81,18 @@ test('while the worker is busy only the newest of alike asks waits, and the head
 
 test('what is no cabinet is refused, what comes after it is answered, and a dead worker is asked no more', async () => {
   const { worker, posted, work } = slowWorker();
-  const asker = new Asker(worker);
+  const cache = new AnswerCache(worker);
   const job = jobWith({});
   const heard: string[] = [];
-  asker.ask('a', job, wider(only(job), -3), TOP, () => heard.push('wrong'));
-  asker.ask('b', job, only(job), TOP, () => heard.push('right'));
+  cache.ask('a', job, wider(only(job), -3), TOP, () => heard.push('wrong'));
+  cache.ask('b', job, only(job), TOP, () => heard.push('right'));
   await work();
   assert.deepEqual(heard, ['right']);
-  asker.failed();
-  asker.ask('c', job, wider(only(job), 640), TOP, () => heard.push('late'));
+  cache.failed();
+  cache.ask('c', job, wider(only(job), 640), TOP, () => heard.push('late'));
   assert.equal(posted.length, 0);
   assert.equal(answering().answer(only(job), TOP), undefined, 'there is no job to answer for');
-  const broken = new Asker({ ...worker, head: () => Promise.reject(new Error('gone')) });
+  const broken = new AnswerCache({ ...worker, head: () => Promise.reject(new Error('gone')) });
   broken.ask('d', job, only(job), TOP, () => heard.push('broken'));
   await work();
   broken.ask('e', job, only(job), TOP, () => heard.push('broken'));
@@ -105,7 +105,7 @@ test('of options it is told which would stop the cabinet, and for what', async (
   const job = jobWith({});
   const ask: Ask = { kind: 'stops', path: 'hinges/family', options: ['any', 'butt', 'concealed'] };
   const heard: unknown[] = [];
-  new Asker(worker).ask('stops', job, only(job), ask, (answer) => heard.push(answer));
+  new AnswerCache(worker).ask('stops', job, only(job), ask, (answer) => heard.push(answer));
   await work();
   const [told] = heard as [Answers['stops']];
   assert.deepEqual(

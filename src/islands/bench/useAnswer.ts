@@ -1,21 +1,21 @@
 import { wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { SolvedCabinet } from '../../core/solve/index.js';
-import { Asker } from '../../workers/asker.js';
+import { AnswerCache } from '../../workers/answerCache.js';
 import type { Answering, Answers, Ask } from '../../workers/asks.js';
 import { useBench } from './context.js';
 
-let asker: Asker | undefined;
+let cache: AnswerCache | undefined;
 
 /** One worker for the page, started when something is asked for the first time. */
-function theAsker(): Asker {
-  if (!asker) {
+function theCache(): AnswerCache {
+  if (!cache) {
     const worker = new Worker(new URL('../../workers/answers.worker.ts', import.meta.url), { type: 'module' });
-    const made = new Asker(wrap<Answering>(worker));
+    const made = new AnswerCache(wrap<Answering>(worker));
     worker.addEventListener('error', () => made.failed());
-    asker = made;
+    cache = made;
   }
-  return asker;
+  return cache;
 }
 
 /**
@@ -34,7 +34,7 @@ export function useAnswer<A extends Ask>(
   useEffect(() => {
     if (wanted === undefined) return undefined;
     let left = false;
-    theAsker().ask(name, job, cabinet, JSON.parse(wanted) as A, (answer) => {
+    theCache().ask(name, job, cabinet, JSON.parse(wanted) as A, (answer) => {
       if (!left) setLast({ cabinetId: cabinet.id, answer: answer as Answers[A['kind']] });
     });
     return () => {
