@@ -1,4 +1,4 @@
-import type { Bay, Box, Face, Fitting, Front, Interiors, Joint, PinGrid } from '../build/index.js';
+import type { Bay, Box, FaceLayout, Fitting, Front, Interiors, Joint, PinGrid } from '../build/index.js';
 import type { Cabinet, DecidedHeight, EditPath, Resolved } from '../decisions/index.js';
 import type { LeftOut, Operation, Part, PartRow } from '../part/index.js';
 import type { Motion, Occupied, SwingContact } from './motion.js';
@@ -23,7 +23,7 @@ export interface BuiltCabinet<R extends Resolved = Resolved, F = unknown> {
   readonly cabinet: Cabinet;
   readonly resolved: R;
   readonly box: Box;
-  readonly face: Face;
+  readonly face: FaceLayout;
   /** The rooms behind the fronts and in open bays. */
   readonly interiors: Interiors;
   readonly fronts: readonly Front[];

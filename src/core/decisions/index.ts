@@ -9,20 +9,18 @@ export * from './job/index.js';
 export {
   type AskedOfKinds,
   CABINET_KIND,
-  CARRYING_BACK,
   type Choice,
   choiceOf,
   type Follows,
   offeredOn,
   type PathsOn,
-  type Resolvable,
   type Resolved,
   type ResolvedGroup,
   type ResolvedSettings,
   type ResolvedWith,
-  Standards,
   setChoice,
   settingOf,
   settingPath,
-} from './resolve.js';
+} from './resolved.js';
 export * from './settings/index.js';
+export { CARRYING_BACK, type Resolvable, Standards } from './standards.js';

@@ -13,7 +13,7 @@ import {
 import { type Dim, type Span, setting, sumOf } from '../../ground/index.js';
 import type { Box } from './box.js';
 import { type Region, type SplitAxis, spanOf, withSpan } from './region.js';
-import { type BoundaryWidths, dividerAfter, faceScheme, type LaidFace } from './scheme.js';
+import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
 import { divideStack, type StackRefusal } from './stack.js';
 
 /** One opening that is not divided further. */
@@ -57,7 +57,7 @@ export interface SplitLayout {
   readonly within: Region;
 }
 
-export type Face =
+export type FaceLayout =
   | {
       readonly ok: true;
       readonly splits: readonly SplitLayout[];
@@ -89,9 +89,9 @@ export function openingNames(split: Split): Map<string, string> {
 }
 
 /** Divides the face of a box into its tree of openings, fronts first or openings first. */
-export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): Face {
+export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): FaceLayout {
   const scheme = faceScheme(box, resolved);
-  const layout = new FaceLayout(cabinet, scheme, resolved);
+  const layout = new FaceDivision(cabinet, scheme, resolved);
   const refused = layout.divide(cabinet.face, scheme.root, pathTo.face(cabinet.id));
   return (
     refused ?? {
@@ -111,7 +111,15 @@ interface Between {
   readonly off: Dim | undefined;
 }
 
-class FaceLayout {
+/** A split laid out in its region: each member by what is meant, and the middle of each divider. */
+interface Laid {
+  readonly spans: Readonly<Record<keyof Region, readonly Span[]>>;
+  readonly centres: readonly Dim[];
+  /** True where openings lie between the case parts themselves. */
+  readonly unframed: boolean;
+}
+
+class FaceDivision {
   readonly cells: Cell[] = [];
   readonly boundaries: Boundary[] = [];
   readonly splits: SplitLayout[] = [];
@@ -119,27 +127,41 @@ class FaceLayout {
 
   constructor(
     cabinet: Cabinet,
-    private readonly scheme: LaidFace,
+    private readonly scheme: FaceScheme,
     private readonly resolved: Resolved,
   ) {
     this.names = openingNames(cabinet.face);
   }
 
   /** Divides a region; returns why not when its sizes do not close. */
-  divide(split: Split, region: Region, path: EditPath): Extract<Face, { ok: false }> | undefined {
-    const axis = split.kind;
+  divide(split: Split, region: Region, path: EditPath): Extract<FaceLayout, { ok: false }> | undefined {
     const between = split.parts.slice(0, -1).map((opening, at): Between => {
-      const kind = dividerAfter(opening, split.parts[at + 1] as Opening, axis, this.resolved);
-      return { kind, widths: this.scheme.boundary(kind, axis, opening.id), off: this.offCentre(opening, kind, path) };
+      const kind = dividerAfter(opening, split.parts[at + 1] as Opening, split.kind, this.resolved);
+      const widths = this.scheme.boundary(kind, split.kind, opening.id);
+      return { kind, widths, off: this.offCentre(opening, kind, path) };
     });
-    const leading = this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
+    const divided = this.sizesIn(split, region, between, path);
+    if (!divided.ok) return { path, ...divided };
+    const laid = this.layIn(split, region, between, divided.sizes);
+    this.keep(split, region, path, between, laid);
+    return this.divideInside(split, region, path, divided.sizes, laid);
+  }
+
+  /** What is laid out by the shop's way of it: the fronts, or the openings. */
+  private get leading(): 'face' | 'clear' {
+    return this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
+  }
+
+  private sizesIn(split: Split, region: Region, between: readonly Between[], path: EditPath) {
+    const { leading } = this;
+    const axis = split.kind;
     const widths = between.map((each) => each.widths[leading]);
     const whole = spanOf(region[leading], axis).size;
     const available = (widths.length > 0 ? whole.minus(sumOfWidths(widths)) : whole).as(
       leading === 'face' ? 'fronts together' : 'openings together',
     );
     const what = `${leading === 'clear' ? 'opening ' : ''}${axis === 'rows' ? 'height' : 'width'}`;
-    const divided = divideStack(
+    return divideStack(
       split.parts.map((opening) => ({
         label: `${this.name(opening)} ${what}`,
         size: opening.size,
@@ -149,11 +171,16 @@ class FaceLayout {
       available,
       split.graduation,
     );
-    if (!divided.ok) return { path, ...divided };
+  }
 
+  /** Where fronts, openings and the rooms between case parts lie, and the middle of each divider. */
+  private layIn(split: Split, region: Region, between: readonly Between[], sizes: readonly Dim[]): Laid {
+    const { leading } = this;
+    const axis = split.kind;
+    const widths = between.map((each) => each.widths[leading]);
     const called = (meaning: keyof Region) => (at: number) =>
       `${this.name(split.parts[at] as Opening)}${meaning === 'face' ? '' : ' opening'}`;
-    const led = layInRow(spanOf(region[leading], axis), divided.sizes, widths, axis, called(leading));
+    const led = layInRow(spanOf(region[leading], axis), sizes, widths, axis, called(leading));
     const ledCentres = between.map(({ widths: { [leading]: width } }, at) => {
       const edge = axis === 'rows' ? (led[at] as Span).low : (led[at] as Span).high;
       return (axis === 'rows' ? edge.minus(width.over(2)) : edge.plus(width.over(2))).as(
@@ -168,7 +195,6 @@ class FaceLayout {
         ? centre.plus(off).as('centre of the divider')
         : centre.minus(off).as('centre of the gap');
     });
-    const centres = leading === 'face' ? otherCentres : ledCentres;
     const centresOf = (meaning: keyof Region) =>
       (meaning === 'face') === (leading === 'face') ? ledCentres : otherCentres;
     const spansOf = (meaning: keyof Region): Span[] =>
@@ -185,19 +211,20 @@ class FaceLayout {
     // Without a frame the openings lie between the case parts themselves.
     const unframed = region.clear === region.inside && between.every(({ widths: { clear: a, inside: b } }) => a === b);
     const spans = { face: spansOf('face'), clear, inside: unframed ? clear : spansOf('inside') };
+    return { spans, centres: leading === 'face' ? otherCentres : ledCentres, unframed };
+  }
 
-    this.splits.push({
-      axis,
-      path,
-      parts: split.parts,
-      face: spans.face,
-      clear: spans.clear,
-      between: between.map((each) => each.widths),
-      within: region,
-    });
+  private keep(
+    { kind: axis, parts }: Split,
+    region: Region,
+    path: EditPath,
+    between: readonly Between[],
+    { spans: { face, clear }, centres }: Laid,
+  ): void {
+    this.splits.push({ axis, path, parts, face, clear, between: between.map((each) => each.widths), within: region });
     for (const [at, { kind, widths: width }] of between.entries()) {
       this.boundaries.push({
-        after: (split.parts[at] as Opening).id,
+        after: (parts[at] as Opening).id,
         axis,
         kind,
         centre: centres[at] as Dim,
@@ -206,7 +233,17 @@ class FaceLayout {
         within: region,
       });
     }
-    for (const [at, opening] of split.parts.entries()) {
+  }
+
+  /** Divides what is divided further, and keeps the others as cells. */
+  private divideInside(
+    { kind: axis, parts }: Split,
+    region: Region,
+    path: EditPath,
+    sizes: readonly Dim[],
+    { spans, unframed }: Laid,
+  ): Extract<FaceLayout, { ok: false }> | undefined {
+    for (const [at, opening] of parts.entries()) {
       const closed = withSpan(region.clear, axis, spans.clear[at] as Span);
       const child: Region = {
         face: withSpan(region.face, axis, spans.face[at] as Span),
@@ -214,19 +251,13 @@ class FaceLayout {
         inside: unframed ? closed : withSpan(region.inside, axis, spans.inside[at] as Span),
       };
       const childPath = pathTo.opening(path, opening.id);
-      if (isSplit(opening.fill)) {
-        const refused = this.divide(opening.fill, child, pathTo.openingField(childPath, 'fill'));
+      const { fill } = opening;
+      if (isSplit(fill)) {
+        const refused = this.divide(fill, child, pathTo.openingField(childPath, 'fill'));
         if (refused) return refused;
       } else {
-        this.cells.push({
-          opening,
-          ...child,
-          fill: opening.fill,
-          name: this.name(opening),
-          path: childPath,
-          sized: divided.sizes[at] as Dim,
-          axis,
-        });
+        const name = this.name(opening);
+        this.cells.push({ opening, ...child, fill, name, path: childPath, sized: sizes[at] as Dim, axis });
       }
     }
     return undefined;

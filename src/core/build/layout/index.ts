@@ -1,5 +1,5 @@
 export { type Box, backOfFronts, deriveBox } from './box.js';
-export { type Boundary, type Cell, type Face, layOutFace, openingNames, type SplitLayout } from './face.js';
+export { type Boundary, type Cell, type FaceLayout, layOutFace, openingNames, type SplitLayout } from './face.js';
 export {
   type Compartment,
   dividerInside,

@@ -11,7 +11,7 @@ export interface BoundaryWidths {
 }
 
 /** How fronts and openings lie to each other: the one thing in which overlay on a box and overlay on a frame differ. */
-export interface LaidFace {
+export interface FaceScheme {
   readonly root: Region;
   boundary(kind: DividerKind, axis: SplitAxis, after: string): BoundaryWidths;
 }
@@ -20,7 +20,7 @@ export interface LaidFace {
  * The scheme of a cabinet: its openings (between case parts, or between the members of a frame) and how far fronts lie
  * over them. Overlay on a box is the one that is not measured from the opening: its reveals are.
  */
-export function faceScheme(box: Box, resolved: Resolved): LaidFace {
+export function faceScheme(box: Box, resolved: Resolved): FaceScheme {
   const openings =
     resolved.settings.frame.fitted.value === 'fitted' ? frameOpenings(box, resolved) : caseOpenings(box, resolved);
   const { fit, gap, lip } = resolved.settings.fronts;
@@ -147,7 +147,7 @@ export function endReveal(end: 'left' | 'right', resolved: Resolved): Dim {
 }
 
 /** Overlay on the box: reveals to its edges, dividers behind the gaps and centred on them. */
-function revealed(openings: Openings, box: Box, resolved: Resolved): LaidFace {
+function revealed(openings: Openings, box: Box, resolved: Resolved): FaceScheme {
   const { gap } = resolved.settings.fronts;
   const reveal = {
     ...resolved.settings.fronts.reveal,
@@ -179,7 +179,7 @@ function revealed(openings: Openings, box: Box, resolved: Resolved): LaidFace {
  * Fronts that lap each edge of their opening by the same amount: overlay on a frame, a lip, or (a negative lap) inset.
  * Between two openings the fronts are what divides them less two laps apart; in one opening, the gap.
  */
-function lapped(openings: Openings, lap: Dim, gap: Dim): LaidFace {
+function lapped(openings: Openings, lap: Dim, gap: Dim): FaceScheme {
   const { clear } = openings;
   const twice = lap.times(2);
   return {

@@ -1,18 +1,12 @@
-import { type Dim, length, plain, type Span, spanBetween, spanFrom, spanTo } from '../../ground/index.js';
-import { type By, bandsOn, makePart, type Operation, type Part, SCREW_WAY, type Stopped } from '../../part/index.js';
+import { type Dim, length, type Span, spanBetween, spanFrom, spanTo } from '../../ground/index.js';
+import { type By, bandsOn, makePart, type Operation, type Part, type Stopped } from '../../part/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { openedRound } from './around.js';
-import {
-  BOX_CORNERS,
-  bottomGroove,
-  type Corner,
-  type CornerContext,
-  corners,
-  fastenerHeights,
-} from './corners/index.js';
+import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners/index.js';
 import type { BoxPlan } from './plan.js';
 import type { DrawerRoom } from './room.js';
 import type { RunnerResolved } from './settings.js';
+import { stiffened } from './stiffeners.js';
 
 /** The parts of a box, and what its runners need to know of them. */
 export interface BoxParts {
@@ -40,20 +34,65 @@ export function buildBox(
   resolved: RunnerResolved,
   pulls: readonly PlacedPull[] = [],
 ): BoxParts {
-  const { settings, materials } = resolved;
+  const box = boxIn(room, plan, resolved);
+  const { key, whole, side, inner, along, low, shortBack, applied } = box;
+  const context = cornerContext(box, plan, resolved, pulls);
+  const joined = box.corner.join(context);
+  const { left, right, front, back } = boardsOf(box, joined, context, resolved);
+  const bottom = bottomOf(box, { front, back }, resolved);
+  const stiffeners =
+    box.wide && plan.stiffened && !applied
+      ? stiffened(
+          { key, whole, room, front, back, inner, low, shortBack },
+          plan,
+          resolved.settings,
+          resolved.materials.drawerBox,
+        )
+      : [];
+  const lengthwise = (part: Part) => {
+    const more = stiffeners.map(({ through }) => through(part));
+    return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+  };
+  const { around } = room;
+  const heights = fastenerHeights(context).back;
+  const round = around && openedRound({ heights, whole, around, back, bottom, context }, resolved);
+  const [boxFront, boxBack] = [lengthwise(front), shortBack ? back : lengthwise(back)];
+  return {
+    front: room.front?.key ?? `${key}/front`,
+    sides: [left, right],
+    back: boxBack,
+    all: [
+      left,
+      right,
+      boxFront,
+      ...(round ? round.parts : [boxBack]),
+      round?.bottom ?? bottom,
+      ...stiffeners.map(({ part }) => part),
+    ],
+    side,
+    inner,
+    shortBack,
+    along,
+    lead: box.lead,
+    low,
+    screwLines: [
+      ...(round ? joined.screwLines.map(inPieces(`${key}/back`)) : joined.screwLines),
+      ...(round?.screwLines ?? []),
+      ...stiffeners.flatMap(({ screwLines }) => screwLines),
+    ],
+  };
+}
+
+/** Where a box lies, and how it is made, before any board of it is. */
+function boxIn(room: DrawerRoom, plan: BoxPlan, { settings, materials }: RunnerResolved) {
   const { drawers } = settings;
   const { material, thickness: side } = materials.drawerBox;
   const wide = plan.inside.value > drawers.wideOver.value;
   const base = wide && !plan.stiffened ? materials.drawerBottomWide : materials.drawerBottom;
-  const { id } = room;
-  const key = `drawer/${id}/box`;
   const applied = drawers.bottom.value === 'applied';
   // Round something nothing can be slid in from the rear.
   const shortBack = drawers.bottom.value === 'slid' && !room.around;
   const corner: Corner = corners[drawers.corner.value];
-  const { lead, trail, reach } = corner.place(side, settings);
-  const stops = applied ? {} : (corner.stops?.(side, settings, shortBack) ?? {});
-
   const play = room.across.size.minus(plan.outside).over(2).as('box from the edge of the opening');
   const outer = spanFrom(room.across.low.plus(play).as('left side of the box'), plan.outside);
   const inner = {
@@ -61,29 +100,47 @@ export function buildBox(
     high: outer.high.minus(side).as('inside of the box, right'),
     size: plan.inside,
   };
-  const along = spanFrom(room.begins.as('front of the box'), plan.length);
   const floor = room.up.low.plus(plan.above).as('lower edge of the box');
   const low = applied ? floor.plus(base.thickness).as('lower edge of the sides') : floor;
   const height = applied ? plan.height.minus(base.thickness).as('height of the sides') : plan.height;
   const z = spanFrom(low, height);
   const bottomLow = applied ? floor : low.plus(plan.recess).as('underside of the box bottom');
-  const depth = drawers.groove;
-
-  const by = (what: string): By => ({ kind: 'box', what, opening: id });
-  const whole = `${room.name} box`;
-  // Boards of a box that is higher than long stand with their grain upright.
-  const upright = plan.height.value > plan.length.value && material.grain !== 'none';
-  const common = {
-    whole,
-    unit: key,
-    role: 'drawer box',
-    material,
-    ...(upright ? ({ grainRuns: 'width' } as const) : {}),
-  } as const;
   const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
-  const backZ = shortBack ? spanBetween(backLow, z.high) : z;
+  return {
+    key: `drawer/${room.id}/box`,
+    whole: `${room.name} box`,
+    room,
+    material,
+    side,
+    base,
+    wide,
+    applied,
+    shortBack,
+    corner,
+    ...corner.place(side, settings),
+    stops: applied ? {} : (corner.stops?.(side, settings, shortBack) ?? {}),
+    // Boards of a box that is higher than long stand with their grain upright.
+    upright: plan.height.value > plan.length.value && material.grain !== 'none',
+    outer,
+    inner,
+    along: spanFrom(room.begins.as('front of the box'), plan.length),
+    low,
+    height,
+    z,
+    bottomLow,
+    backLow,
+    backZ: shortBack ? spanBetween(backLow, z.high) : z,
+  };
+}
+type PlacedBox = ReturnType<typeof boxIn>;
 
-  const context: CornerContext = {
+function cornerContext(
+  { key, room, side, base, applied, shortBack, low, height, inner, backLow, backZ }: PlacedBox,
+  plan: BoxPlan,
+  { settings }: RunnerResolved,
+  pulls: readonly PlacedPull[],
+): CornerContext {
+  return {
     key,
     plan,
     settings,
@@ -91,11 +148,32 @@ export function buildBox(
     height,
     back: { up: shortBack ? backLow.minus(low).as('short back above the sides') : NOTHING, height: backZ.size },
     bottom: { thickness: base.thickness, applied },
-    by,
+    by: (what: string): By => ({ kind: 'box', what, opening: room.id }),
     divided: room.around !== undefined,
-    crossed: crossedBy(pulls, room, { low, inner, reach: drawers.screw.value }),
+    crossed: crossedBy(pulls, room, { low, inner, reach: settings.drawers.screw.value }),
   };
-  const joined = corner.join(context);
+}
+
+/** What the boards of a box have in common. */
+function commonTo({ key, whole, material, upright }: PlacedBox) {
+  return {
+    whole,
+    unit: key,
+    role: 'drawer box',
+    material,
+    ...(upright ? ({ grainRuns: 'width' } as const) : {}),
+  } as const;
+}
+
+/** The boards that stand: both sides, front and back. */
+function boardsOf(
+  box: PlacedBox,
+  joined: ReturnType<Corner['join']>,
+  context: CornerContext,
+  { settings }: RunnerResolved,
+) {
+  const { key, material, side, shortBack, stops, lead, trail, reach, outer, inner, along, z, backZ } = box;
+  const common = commonTo(box);
   const groove = (stopped: Stopped | undefined) => bottomGroove(context, stopped);
   const sideAlong = shortened(along, lead, trail);
   const top = bandsOn(['v1'], settings.banding.caseThickness, settings.banding.preMilling);
@@ -140,14 +218,25 @@ export function buildBox(
     axes: { u: '+x', v: '+z', w: '+y' },
     machining: [...(shortBack ? [] : groove(stops.across)), ...joined.back],
   });
+  return { left: makeSide('left'), right: makeSide('right'), front, back };
+}
+
+/** The bottom: in grooves, slid in from the rear, or under the sides. */
+function bottomOf(
+  box: PlacedBox,
+  { front, back }: { readonly front: Part; readonly back: Part },
+  { settings: { drawers } }: RunnerResolved,
+): Part {
+  const { key, base, applied, shortBack, outer, inner, along, bottomLow } = box;
+  const depth = drawers.groove;
   const held = depth.minus(drawers.bottomPlay.over(2)).as('bottom in its groove');
   const [fromFront, toRear] = [
     front.stands.y.high.minus(held).as('front of the bottom'),
     shortBack ? along.high : back.stands.y.low.plus(held).as('rear of the bottom'),
   ];
-  const bottom = makePart({
+  return makePart({
     key: `${key}/bottom`,
-    ...common,
+    ...commonTo(box),
     material: base.material,
     name: 'bottom',
     piece: { kind: 'box', where: 'bottom' },
@@ -165,51 +254,6 @@ export function buildBox(
     axes: { u: '+x', v: '+y', w: '-z' },
     ...(shortBack ? { note: 'screwed up into the back, slotted where it is solid' } : {}),
   });
-  const sides = [makeSide('left'), makeSide('right')] as const;
-  const stiffeners =
-    wide && plan.stiffened && !applied
-      ? stiffened({ key, whole, room, front, back, inner, low, shortBack }, plan, settings, {
-          material,
-          thickness: side,
-        })
-      : [];
-  const lengthwise = (part: Part) => {
-    const more = stiffeners.map(({ through }) => through(part));
-    return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
-  };
-  const round =
-    room.around &&
-    openedRound(
-      {
-        heights: fastenerHeights(context).back,
-        ...{ whole, around: room.around, back, bottom, context },
-      },
-      resolved,
-    );
-  const [boxFront, boxBack] = [lengthwise(front), shortBack ? back : lengthwise(back)];
-  return {
-    front: room.front?.key ?? `${key}/front`,
-    sides,
-    back: boxBack,
-    all: [
-      ...sides,
-      boxFront,
-      ...(round ? round.parts : [boxBack]),
-      round?.bottom ?? bottom,
-      ...stiffeners.map(({ part }) => part),
-    ],
-    side,
-    inner,
-    shortBack,
-    along,
-    lead,
-    low,
-    screwLines: [
-      ...(round ? joined.screwLines.map(inPieces(`${key}/back`)) : joined.screwLines),
-      ...(round?.screwLines ?? []),
-      ...stiffeners.flatMap(({ screwLines }) => screwLines),
-    ],
-  };
 }
 
 /** The way of a screw in a back that is in two pieces belongs to the one at its end. */
@@ -227,90 +271,6 @@ function shortened(along: Span, lead: Dim, trail: Dim): Span {
   const high = trail.value > 0 ? along.high.minus(trail).as('rear end of the sides') : along.high;
   const size = [lead, trail].reduce((rest, less) => (less.value > 0 ? rest.minus(less) : rest), along.size);
   return { low, high, size };
-}
-
-/** A stiffener is so wide (mm). */
-const STIFFENER = length(60, 'width of the stiffener');
-
-interface Stiffened {
-  readonly key: string;
-  readonly whole: string;
-  readonly room: DrawerRoom;
-  readonly front: Part;
-  readonly back: Part;
-  readonly inner: Span;
-  readonly low: Dim;
-  readonly shortBack: boolean;
-}
-
-/** Strips under a wide, thin bottom, glued to it and screwed through the front, and the back where it comes so low. */
-function stiffened(
-  { key, whole, room, front, back, inner, low, shortBack }: Stiffened,
-  plan: BoxPlan,
-  { drawers, fasteners }: RunnerResolved['settings'],
-  stock: RunnerResolved['materials']['drawerBox'],
-): { part: Part; through: (part: Part) => Operation; screwLines: (readonly [string, Operation])[] }[] {
-  const count = Math.ceil(plan.inside.value / drawers.wideOver.value) - 1;
-  const by: By = { kind: 'box', what: 'stiffener', opening: room.id };
-  const under = low.plus(plan.recess).as('underside of the bottom');
-  const height = under.minus(stock.thickness.over(2)).as('middle of the stiffener');
-  return Array.from({ length: count }, (_, at) => {
-    const middle = inner.low.plus(
-      inner.size.times(plain(at + 1, 'of the stiffeners')).over(plain(count + 1, 'fields of the bottom')),
-    );
-    const part = makePart({
-      key: `${key}/stiffener/${at + 1}`,
-      name: 'stiffener',
-      whole,
-      piece: { kind: 'box', where: 'middle' },
-      unit: key,
-      role: 'drawer box',
-      material: stock.material,
-      stands: {
-        x: spanFrom(middle.minus(STIFFENER.over(2)).as('left edge of the stiffener'), STIFFENER),
-        y: spanBetween(front.stands.y.high, shortBack ? back.stands.y.high : back.stands.y.low),
-        z: spanTo(under, stock.thickness),
-      },
-      axes: { u: '+y', v: '+x', w: '-z' },
-      gluedTo: `${key}/bottom`,
-      note: 'glued to the underside of the bottom',
-    });
-    const reach = drawers.screw.minus(front.thickness).as('screw in the end of the stiffener');
-    const places = [length(-15, 'beside the middle'), length(15, 'beside the middle')];
-    const through = (into: Part): Operation => ({
-      kind: 'holes',
-      face: 2,
-      from: 'v0',
-      offset: height.minus(into.stands.z.low).as('middle of the stiffener'),
-      positions: places.map((place) => middle.plus(place).minus(into.stands.x.low).as('screw of the stiffener')),
-      diameter: fasteners.pilot,
-      reason: 'screws of the stiffener',
-      by,
-      holds: part.key,
-      fastens: {
-        kind: 'screw',
-        use: BOX_CORNERS,
-        size: { length: drawers.screw },
-        into: part.key,
-        reach,
-        inEdge: true,
-      },
-    });
-    const way = (edge: 'u0' | 'u1'): readonly [string, Operation] => [
-      part.key,
-      {
-        kind: 'edge holes',
-        edge,
-        offset: part.thickness.over(2).as('middle of the edge'),
-        positions: places.map((place) => STIFFENER.over(2).plus(place).as('screw of the stiffener')),
-        diameter: SCREW_WAY,
-        depth: reach,
-        reason: 'way of the screws',
-        by: { kind: 'box', what: 'way' },
-      },
-    ];
-    return { part, through, screwLines: shortBack ? [way('u0')] : [way('u0'), way('u1')] };
-  });
 }
 
 /** Where pulls are bored through the ends of a box front that its corner screws go into. */

@@ -1,4 +1,4 @@
-import type { Cell, Face, SplitLayout } from '../../build/index.js';
+import type { Cell, FaceLayout, SplitLayout } from '../../build/index.js';
 import { type Act, type Edit, type Opening, pathTo } from '../../decisions/index.js';
 import { type Dim, inches, type LengthUnit } from '../../ground/index.js';
 import type { Part } from '../../part/index.js';
@@ -12,7 +12,7 @@ export function roomOver(plan: BoxPlan, bottom: Dim | undefined): Dim {
   return (bottom ? over.minus(bottom) : over).as('room over the bottom of the drawer');
 }
 
-type LaidStack = Extract<Face, { ok: true }>;
+type LaidStack = Extract<FaceLayout, { ok: true }>;
 
 /** The rows an opening is one of. */
 function stackOf(face: LaidStack, opening: string): SplitLayout | undefined {

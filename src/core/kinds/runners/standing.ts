@@ -61,24 +61,57 @@ export function makeTrays(
 
 const EDGE = length(0, 'front edge of the cabinet');
 
-function trayIn(
-  { id, name, across, up, depth }: StandingRoom,
-  { left, right, runner, path }: StandingSides,
-  { head, resolved, show }: Parameters<typeof makeTrays>[2],
-): StandingTray {
-  const { doorClearance } = resolved.settings.drawers;
+type TrayContext = Parameters<typeof makeTrays>[2];
+
+function trayIn(standing: StandingRoom, sides: StandingSides, context: TrayContext): StandingTray {
+  const { name, up } = standing;
+  const { head, resolved, show } = context;
   const spacers = {
-    left: measuredSpacer(left, 'left', head, resolved),
-    right: measuredSpacer(right, 'right', head, resolved),
+    left: measuredSpacer(sides.left, 'left', head, resolved),
+    right: measuredSpacer(sides.right, 'right', head, resolved),
   };
-  const low = spacers.left ? across.low.plus(spacers.left.thickness).as('face of the left spacer') : across.low;
-  const high = spacers.right ? across.high.minus(spacers.right.thickness).as('face of the right spacer') : across.high;
-  const narrowed = [spacers.left, spacers.right].reduce<Dim>(
+  const room = trayRoom(standing, sides.path, spacers, resolved);
+  const { chosen, against } = chooseRunners(room, runnerProfilesOf(head), asked(sides.runner, resolved), show);
+  const none = { name, spacers, against, setback: EDGE, holes: [], parts: [], buy: [] };
+  if (!chosen) return { chosen: undefined, ...none, plan: undefined, line: undefined, underside: undefined };
+  const { profile, length: run, plan, contents, load } = chosen;
+  const line = up.low.plus(families[profile.family].line(profile)).as('screw line of the runner');
+  const start = room.begins.plus(fromSheet(profile, 'setback', 'runner behind the doors')).as('front of the runner');
+  const made = (['left', 'right'] as const).flatMap((hand) => {
+    const spacer = spacers[hand];
+    return spacer ? [spacerParts(room, hand, spacer, { start, run, line })] : [];
+  });
+  const holes = holesAlong(profile, profile.holes, run.value, 0);
+  return {
+    name,
+    spacers,
+    chosen: { profile, length: run, contents, load },
+    against,
+    plan,
+    line,
+    underside: made.length > 0 ? stripHeight(line, up).low.as('underside of the spacers') : undefined,
+    setback: start,
+    holes,
+    parts: trayParts(room, chosen, made, { line, start, holes }, resolved),
+    buy: together([...runnersToBuy(chosen, show), ...spacerScrews(made.length, run)]),
+  };
+}
+
+/** What was measured, as a room for a tray: narrowed by its spacers, behind the doors. */
+function trayRoom(
+  { id, name, across, up, depth }: StandingRoom,
+  path: StandingSides['path'],
+  { left, right }: StandingTray['spacers'],
+  { settings }: RunnerResolved,
+): DrawerRoom {
+  const low = left ? across.low.plus(left.thickness).as('face of the left spacer') : across.low;
+  const high = right ? across.high.minus(right.thickness).as('face of the right spacer') : across.high;
+  const narrowed = [left, right].reduce<Dim>(
     (size, spacer) => (spacer ? size.minus(spacer.thickness) : size),
     across.size,
   );
-  const begins = EDGE.plus(doorClearance).as('behind the doors');
-  const room: DrawerRoom = {
+  const begins = EDGE.plus(settings.drawers.doorClearance).as('behind the doors');
+  return {
     id,
     kind: 'tray',
     front: undefined,
@@ -87,8 +120,8 @@ function trayIn(
     across: { low, high, size: narrowed.as('opening for the runners') },
     up,
     packing: {
-      left: spacers.left?.thickness ?? length(0, 'packing, left'),
-      right: spacers.right?.thickness ?? length(0, 'packing, right'),
+      left: left?.thickness ?? length(0, 'packing, left'),
+      right: right?.thickness ?? length(0, 'packing, right'),
     },
     uprights: { left: undefined, right: undefined },
     plane: begins,
@@ -99,68 +132,53 @@ function trayIn(
     raised: undefined,
     path,
   };
+}
+
+/** The standards with the runner that was decided for this cabinet, where one was. */
+function asked(runner: string, resolved: RunnerResolved): RunnerResolved {
+  if (runner === 'none') return resolved;
   const { drawers } = resolved.settings;
-  const asked =
-    runner === 'none'
-      ? resolved
-      : {
-          ...resolved,
-          settings: { ...resolved.settings, drawers: { ...drawers, choice: { ...drawers.choice, value: runner } } },
-        };
-  const { chosen, against } = chooseRunners(room, runnerProfilesOf(head), asked, show);
-  const none = { name, spacers, against, setback: EDGE, holes: [], parts: [], buy: [] };
-  if (!chosen) return { chosen: undefined, ...none, plan: undefined, line: undefined, underside: undefined };
-  const { profile, length: run, plan, contents, load } = chosen;
+  return {
+    ...resolved,
+    settings: { ...resolved.settings, drawers: { ...drawers, choice: { ...drawers.choice, value: runner } } },
+  };
+}
+
+/** The box and its spacers, bored for the runners. */
+function trayParts(
+  room: DrawerRoom,
+  { profile, length: run, plan }: Chosen,
+  made: readonly (readonly Part[])[],
+  { line, start, holes }: { readonly line: Dim; readonly start: Dim; readonly holes: readonly Dim[] },
+  resolved: RunnerResolved,
+): Part[] {
   const box = buildBox(room, plan, resolved);
-  const line = up.low.plus(families[profile.family].line(profile)).as('screw line of the runner');
-  const start = begins.plus(fromSheet(profile, 'setback', 'runner behind the doors')).as('front of the runner');
-  const strip = stripHeight(line, up);
-  const made = (['left', 'right'] as const).flatMap((hand) => {
-    const spacer = spacers[hand];
-    return spacer ? [spacerParts(room, hand, spacer, { start, run, line })] : [];
+  const front = `drawer/${room.id}/box/front`;
+  const inSpacers = made.flatMap((layers) => {
+    const carrier = layers.at(-1);
+    if (!carrier) return [];
+    const places = holes
+      .map((hole) => start.plus(hole).as('hole behind the front edge of the cabinet'))
+      .filter(({ value: mm }) => mm >= carrier.extent.min[1] + FROM_SPACER_END);
+    return [[carrier.key, bored(carrier, 1, line, places, { profile, front })] as const];
   });
-  const holes = holesAlong(profile, profile.holes, run.value, 0);
-  const operations = [
-    ...made.flatMap((layers) => {
-      const carrier = layers.at(-1);
-      if (!carrier) return [];
-      const places = holes
-        .map((hole) => start.plus(hole).as('hole behind the front edge of the cabinet'))
-        .filter(({ value: mm }) => mm >= carrier.extent.min[1] + FROM_SPACER_END);
-      return [[carrier.key, bored(carrier, 1, line, places, { profile, front: `drawer/${id}/box/front` })] as const];
-    }),
-    ...families[profile.family].onBox(profile, box, run),
-  ];
-  const cut = byPart(operations);
-  const parts = [...box.all, ...made.flat()].map((part) => {
+  const cut = byPart([...inSpacers, ...families[profile.family].onBox(profile, box, run)]);
+  return [...box.all, ...made.flat()].map((part) => {
     const more = cut.get(part.key);
     return more ? { ...part, machining: [...part.machining, ...more] } : part;
   });
-  return {
-    name,
-    spacers,
-    chosen: { profile, length: run, contents, load },
-    against,
-    plan,
-    line,
-    underside: made.length > 0 ? strip.low.as('underside of the spacers') : undefined,
-    setback: start,
-    holes,
-    parts,
-    buy: together([
-      ...runnersToBuy(chosen, show),
-      ...(made.length > 0
-        ? [
-            {
-              name: 'Screws: spacers',
-              group: 'fasteners' as const,
-              quantity: made.length * (run.value > LONG ? 5 : 4),
-              note: 'up to spacer and side less 3',
-            },
-          ]
-        : []),
-    ]),
-  };
+}
+
+function spacerScrews(sides: number, run: Dim): Fitting[] {
+  if (sides === 0) return [];
+  return [
+    {
+      name: 'Screws: spacers',
+      group: 'fasteners',
+      quantity: sides * (run.value > LONG ? 5 : 4),
+      note: 'up to spacer and side less 3',
+    },
+  ];
 }
 
 /** Longer spacers have a screw in the middle as well (mm). */

@@ -1,25 +1,16 @@
-import {
-  blamed,
-  conflictsBetween,
-  editsBetween,
-  isSame,
-  laid,
-  merge,
-  saidInShort,
-  withEdits,
-} from '../../../core/commands/index.js';
-import { type Edit, type FieldError, type Job, newId } from '../../../core/decisions/index.js';
-import { JOB_VERSION } from '../../../core/solve/index.js';
+import { blamed, editsBetween, laid } from '../../../core/commands/index.js';
+import type { Edit, FieldError, Job } from '../../../core/decisions/index.js';
 import type { OpenJobStore } from '../openJob.js';
-import type { SaveAnswer, SaverWorld, SaveState, SaveStatus, ServerState, Sides } from './answers.js';
+import type { SaverWorld, SaveState, SaveStatus, ServerState, Sides } from './answers.js';
+import { Drafts } from './drafts.js';
+import { noAnswer, sendLeftOver, waitingFor } from './leftOver.js';
+import { joined, laidLeftOver, lookedAt } from './sides.js';
 import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
 
 /** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
 const QUIET_MS = 350;
 const FIRST_RETRY_MS = 1000;
 const SLOWEST_RETRY_MS = 30_000;
-/** As long as the server takes it. */
-const LONGEST_LABEL = 200;
 
 /**
  * Sends what is on the bench, one save at a time. A save that is on its way is sent again as it is until it is answered,
@@ -29,7 +20,7 @@ const LONGEST_LABEL = 200;
 export class Saver {
   private saved: { job: Job; version: number; epoch: string };
   private onItsWay: { save: Save; job: Job } | undefined;
-  private draft: { readonly before: Job; readonly after: Job; readonly save: Save } | undefined;
+  private readonly drafts = new Drafts();
   private running: Promise<void> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retry = FIRST_RETRY_MS;
@@ -192,37 +183,10 @@ export class Saver {
   /** What is to be sent next; undefined when all is saved. */
   private next(): { save: Save; job: Job } | undefined {
     const { job } = this.store.getState();
-    const save = this.saveBetween(this.saved.job, job, this.saved.version);
+    const save = this.drafts.between(this.saved.job, job, this.saved);
     const setAside = this.gaveWay;
     if (setAside.length === 0) return save && { save, job };
-    return { save: { ...(save ?? this.emptySave()), setAside }, job };
-  }
-
-  /**
-   * What is to be saved between two documents. The same has the same id when it is asked for again: what lies on the shelf
-   * is what is sent, so that a page that goes while it sends leaves nothing the server would not know again.
-   */
-  private saveBetween(before: Job, after: Job, version: number): Save | undefined {
-    const { epoch } = this.saved;
-    const { draft } = this;
-    if (
-      draft?.before === before &&
-      draft.after === after &&
-      draft.save.version === version &&
-      draft.save.epoch === epoch
-    )
-      return draft.save;
-    const edits = editsBetween(before, after);
-    if (edits.length === 0) return undefined;
-    const label = saidInShort(edits, before, after).slice(0, LONGEST_LABEL);
-    const save: Save = { id: newId('save'), version, epoch, format: JOB_VERSION, label, edits };
-    this.draft = { before, after, save };
-    return save;
-  }
-
-  private emptySave(): Save {
-    const { version, epoch } = this.saved;
-    return { id: newId('save'), version, epoch, format: JOB_VERSION, label: 'Gave way to another window', edits: [] };
+    return { save: { ...(save ?? this.drafts.empty(this.saved)), setAside }, job };
   }
 
   private async sendAll(leaving: boolean): Promise<void> {
@@ -274,36 +238,18 @@ export class Saver {
 
   /** Lays what the server has under what is on the bench, or puts both sides before the maker. */
   private takeIn(present: ServerState, their: readonly Edit[], restored: boolean): void {
-    // What did not change stays the same objects, so that it is not solved anew.
-    const theirs = { ...present, document: withEdits(this.saved.job, their) };
-    const bench = this.store.getState().job;
-    if (restored) {
-      const mine = editsBetween(theirs.document, bench);
-      if (mine.length === 0) {
-        this.settle(theirs);
-        this.store.getState().rebase(theirs.document, their);
-      } else this.face({ theirs, mine, their, conflicts: [], restored });
+    const came = joined(this.saved.job, this.store.getState().job, present, their, restored);
+    if (came.kind === 'sides') {
+      this.face(came.sides);
       return;
     }
-    const mine = editsBetween(this.saved.job, bench);
-    const merged = merge(theirs.document, mine, their);
-    if (!merged.ok) {
-      this.face({ theirs, mine, their, conflicts: merged.conflicts, why: merged.why, restored });
-      return;
-    }
-    this.settle(theirs);
-    this.store.getState().rebase(merged.job, their);
+    this.settle(came.theirs);
+    this.store.getState().rebase(came.job, their);
     this.keep();
   }
 
   private face(sides: Sides): void {
-    // Where both cannot be together though no two meet, all of mine is to be looked at.
-    const { conflicts, mine, their, restored } = sides;
-    const [first] = their;
-    this.sides =
-      !restored && conflicts.length === 0 && first
-        ? { ...sides, conflicts: mine.map((edit) => ({ mine: edit, theirs: first })) }
-        : sides;
+    this.sides = lookedAt(sides);
     this.onItsWay = undefined;
     this.keep();
     this.tell({ kind: 'sides', sides: this.sides });
@@ -341,8 +287,11 @@ export class Saver {
   private unsent(): Unsent | undefined {
     const first = this.onItsWay;
     const { job } = this.store.getState();
-    const { version } = this.saved;
-    const after = this.saveBetween(first?.job ?? this.saved.job, job, version + (first ? 1 : 0));
+    const { version, epoch } = this.saved;
+    const after = this.drafts.between(first?.job ?? this.saved.job, job, {
+      version: version + (first ? 1 : 0),
+      epoch,
+    });
     const saves = [...this.left, ...(first ? [first.save] : []), ...(after ? [after] : [])];
     const { refused } = this;
     if (saves.length === 0 && refused.length === 0) return undefined;
@@ -401,53 +350,25 @@ export class Saver {
 
   /** What it waits for, if anything: without that, all of it is saved, or lies on the bench again. */
   private async sendLeftOver(saves: readonly Save[]): Promise<SaveState | undefined> {
-    // Each was made on top of the one before it; one that is refused leaves the job as it was.
-    let version = saves[0]?.version ?? 0;
-    for (const [at, save] of saves.entries()) {
-      const answer = await this.world.send({ ...save, version }, false).catch(noAnswer);
-      if (answer.kind === 'saved') version = answer.version;
-      else if (answer.kind === 'refused' || answer.kind === 'ended') this.refuse(save, answer.message);
-      else if (answer.kind === 'stale') {
-        this.layLeftOver(answer, saves.slice(at));
-        return undefined;
-      } else return waitingFor(answer);
+    const sent = await sendLeftOver(saves, this.world, (save, why) => this.refuse(save, why));
+    if (sent.kind === 'waits') return sent.state;
+    const theirs =
+      sent.kind === 'stale' ? sent.answer.theirs : saves.length > 0 && (await this.world.load().catch(() => undefined));
+    if (theirs === undefined) return waitingFor(noAnswer());
+    if (!theirs) return undefined;
+    const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
+    if (sent.kind === 'sent') {
+      this.settle(theirs);
+      this.store.getState().rebase(laid(theirs.document, meanwhile).job, []);
+      return undefined;
     }
-    if (saves.length === 0) return undefined;
-    const theirs = await this.world.load().catch(() => undefined);
-    if (!theirs) return waitingFor(noAnswer());
-    const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
-    this.settle(theirs);
-    this.store.getState().rebase(laid(theirs.document, meanwhile).job, []);
-    return undefined;
-  }
-
-  /** Somebody saved meanwhile: what was left over is laid on that, or both sides are put before the maker. */
-  private layLeftOver(answer: Extract<SaveAnswer, { kind: 'stale' }>, saves: readonly Save[]): void {
-    const { theirs, since, restored } = answer;
-    const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
-    const left = saves.flatMap(({ edits }) => edits);
-    const mine = [...left, ...meanwhile];
-    const { job, kept } = laid(theirs.document, mine);
-    // What was decided just as here does not stand against what is decided here now: the page that went may have sent it.
-    const others = since?.filter((edit) => !left.some((own) => isSame(own, edit)));
-    const conflicts = others && !restored ? conflictsBetween(mine, others) : [];
+    // Somebody saved meanwhile.
+    const left = sent.saves.flatMap(({ edits }) => edits);
+    const { job, gaveWay, sides } = laidLeftOver(sent.answer, left, meanwhile);
     this.settle(theirs);
     this.store.getState().rebase(job, []);
-    if (since && !restored && conflicts.length > 0) {
-      this.face({ theirs, mine, their: since, conflicts, restored });
-      return;
-    }
-    // What leads nowhere any more goes into the history.
-    this.gaveWay = [...this.gaveWay, ...mine.filter((edit) => !kept.has(edit))];
-    if (since && !restored) return;
-    // What was saved since is not known edit by edit: all that is otherwise is looked at.
-    this.face({ theirs, mine: editsBetween(theirs.document, job), their: [], conflicts: [], restored: true });
+    this.gaveWay = [...this.gaveWay, ...gaveWay];
+    if (sides) this.face(sides);
+    return undefined;
   }
-}
-
-const noAnswer = () => ({ kind: 'later', message: 'the server does not answer' }) as const;
-
-/** What a save waits for that was not taken and will be. */
-function waitingFor(answer: Extract<SaveAnswer, { kind: 'later' | 'locked' | 'outdated' }>): SaveState {
-  return answer.kind === 'later' ? { kind: 'kept', message: answer.message } : { kind: answer.kind };
 }
