@@ -325,13 +325,13 @@ test('whatever can be selected on the drawing has an inspector of its own, with 
         `const done = arguments[arguments.length - 1];
          const keys = [...new Set([...document.querySelectorAll('main svg [data-part], main svg [data-hardware]')].map((each) => each.dataset.part ?? each.dataset.hardware))].filter(Boolean);
          const results = [];
-         const frame = () => new Promise((then) => requestAnimationFrame(() => setTimeout(then)));
+         const drawn = () => new Promise((then) => setTimeout(then));
          (async () => {
            for (const key of keys) {
              const target = document.querySelector('main svg [data-part="' + CSS.escape(key) + '"], main svg [data-hardware="' + CSS.escape(key) + '"]');
              if (!target || getComputedStyle(target).pointerEvents === 'none') continue;
              target.dispatchEvent(new MouseEvent('click', { bubbles: true }));
-             await frame();
+             await drawn();
              const aside = document.querySelector('aside');
              const own = [...aside.querySelectorAll('section:not([aria-label="Findings"]):not([aria-label="Take care"]):not([aria-label="Cabinet"])')];
              const numbers = own.reduce((sum, each) => sum + [...each.querySelectorAll('button, input, select')].filter((one) => one.tagName !== 'BUTTON' || /[0-9]/.test(one.textContent)).length, 0);

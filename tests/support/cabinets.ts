@@ -5,11 +5,20 @@ import {
   countedIds,
   type Fill,
   type Job,
+  type JobHead,
   newCabinet,
+  type Standards,
   type StartingPoint,
   shelved,
 } from '../../src/core/decisions/index.js';
-import { newJob, type Overrides, type SolvedCabinet, solveCabinet } from '../../src/core/solve/index.js';
+import {
+  newJob,
+  type Overrides,
+  type SolvedCabinet,
+  type SolvedJob,
+  solveCabinet,
+  standardsOf,
+} from '../../src/core/solve/index.js';
 import { buildable } from '../generator/buildable.js';
 
 export interface CabinetDecisions {
@@ -52,9 +61,37 @@ export function jobWith(decisions: CabinetDecisions): Job {
   return job;
 }
 
+/** The head of a job that measured its boards so, with what it says settled once: thousands of cabinets are solved in it. */
+const shops = new Map<string, { readonly head: JobHead; readonly standards: Standards }>();
+
+function shopOf({ measured = {} }: CabinetDecisions) {
+  const key = JSON.stringify(Object.entries(measured).sort());
+  let shop = shops.get(key);
+  if (!shop) {
+    const { cabinets: _cabinets, ...head } = jobWith({ measured });
+    shop = { head, standards: standardsOf(head) };
+    shops.set(key, shop);
+  }
+  return shop;
+}
+
+/** A cabinet solved for itself. */
 export function solveWith(decisions: CabinetDecisions): SolvedCabinet {
-  const job = jobWith(decisions);
-  return solveCabinet(job, job.cabinets[0] as Cabinet);
+  const { head, standards } = shopOf(decisions);
+  const [cabinet] = jobWith(decisions).cabinets as [Cabinet];
+  return solveCabinet(head, cabinet, standards);
+}
+
+/** The same as a job of that one cabinet. */
+export function solvedWith(decisions: CabinetDecisions): SolvedJob {
+  const solved = solveWith(decisions);
+  const { head } = shopOf(decisions);
+  return {
+    job: { ...head, cabinets: [solved.cabinet] },
+    cabinets: [solved],
+    findings: solved.findings,
+    standing: [],
+  };
 }
 
 /** The part with a key; fails the test when there is none. */

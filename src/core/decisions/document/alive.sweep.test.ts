@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { type CabinetDecisions, jobWith } from '../../../../tests/support/cabinets.js';
+import { type CabinetDecisions, jobWith, solvedWith } from '../../../../tests/support/cabinets.js';
 import { presentJob } from '../../present/index.js';
-import { libraries, settingLeaf, settingLeaves, solve } from '../../solve/index.js';
+import { libraries, settingLeaf, settingLeaves } from '../../solve/index.js';
 import type { Conditions, Leaf, SettingOverrides, SettingPath } from '../index.js';
 import type { Interior } from '../job/index.js';
 import { stableJson } from './index.js';
@@ -163,7 +163,7 @@ function withSetting(settings: SettingOverrides, path: readonly string[], value:
 
 /** Everything a maker sees of a cabinet: sizes, machining, hardware, findings. */
 function seen(decisions: CabinetDecisions): string {
-  const { cabinets, findings } = presentJob(solve(jobWith(decisions)));
+  const { cabinets, findings } = presentJob(solvedWith(decisions));
   return stableJson({ cabinets, findings });
 }
 
