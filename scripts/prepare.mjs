@@ -22,6 +22,36 @@ export function run(program, args, options = {}) {
   }
 }
 
+/** Runs programs one after the other with their output kept; what they said and how it ended. */
+async function quietly(steps) {
+  let said = '';
+  for (const [what, program, args] of steps) {
+    const status = await new Promise((resolve, reject) => {
+      const child = spawn(program, args, { cwd: root });
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+      child.on('error', reject);
+      child.on('close', resolve);
+    });
+    if (status !== 0) return { failed: what, said };
+  }
+  return { said };
+}
+
+/**
+ * Runs rows of programs beside each other, each row one after the other; each step is its words, a program and what it is
+ * called with. Ends this one when a step fails, with what it said.
+ */
+export async function beside(...rows) {
+  const all = rows.filter((steps) => steps.length > 0);
+  for (const steps of all) say(steps.map(([what]) => what).join(', then '));
+  for (const { failed, said } of await Promise.all(all.map(quietly))) {
+    if (failed === undefined) continue;
+    console.log(said);
+    say(`${failed} failed`);
+    process.exit(1);
+  }
+}
+
 /** Installs packages when they are missing or the lock file has changed since. */
 export function installPackages() {
   const mark = join(root, 'node_modules', '.alcove-installed');
@@ -54,15 +84,23 @@ function newest(path) {
   return Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))));
 }
 
-/** Builds the server when a source is newer than the last build. */
-export function build() {
+/** Building the server, where a source is newer than the last build: the steps of it. */
+export function buildSteps() {
   const entry = join(root, 'dist', 'server', 'entry.mjs');
   const sources = ['src', 'public', 'astro.config.mjs', 'package-lock.json', 'tsconfig.json'].map((name) =>
     newest(join(root, name)),
   );
-  if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources)) return;
-  say('building the app');
-  run(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'build', '--silent']);
+  if (existsSync(entry) && statSync(entry).mtimeMs > Math.max(...sources)) return [];
+  const astro = join(root, 'node_modules', 'astro', 'astro.js');
+  return [['building the app', process.execPath, [astro, 'build', '--silent']]];
+}
+
+/** Builds the server when a source is newer than the last build. */
+export function build() {
+  for (const [what, program, args] of buildSteps()) {
+    say(what);
+    run(program, args);
+  }
 }
 
 /** The address a server started with this environment answers at. */

@@ -1,27 +1,29 @@
-// npm test: installs what is missing, then every check in the order in which they are cheapest to fail.
+// npm test: installs what is missing, then every check: what is quick beside the build, the types among the tests.
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, installPackages, root, run, say } from './prepare.mjs';
-import { runnerArgs, testsIn, together } from './tests.mjs';
+import { beside, buildSteps, installPackages, root, run, say } from './prepare.mjs';
+import { runnerArgs, testsIn, together, typeCheck } from './tests.mjs';
 
 installPackages();
 installBrowser();
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
-say('format and lint');
-run(bin('biome'), ['check', '.']);
-say('types');
-run(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'check', '--minimumFailingSeverity', 'error']);
-say('arrows between modules');
-run(bin('depcruise'), ['src', 'cli', '--config', '.dependency-cruiser.cjs']);
-say('nothing unused');
-run(bin('knip'), ['--no-progress']);
-build();
+const started = Date.now();
+const seconds = () => Math.round((Date.now() - started) / 1000);
+await beside(
+  [
+    ['format and lint', bin('biome'), ['check', '.']],
+    ['arrows between modules', bin('depcruise'), ['src', 'cli', '--config', '.dependency-cruiser.cjs']],
+    ['nothing unused', bin('knip'), ['--no-progress']],
+  ],
+  buildSteps(),
+);
 const units = testsIn('src');
 const others = [...testsIn('cli'), ...testsIn('tests')];
-say(`unit, endpoint and browser tests: ${units.length + others.length} files`);
-run(process.execPath, runnerArgs([...together(units, 4), ...others]));
+say(`after ${seconds()} s: types, and unit, endpoint and browser tests: ${units.length + others.length} files`);
+process.once('exit', () => say(`${seconds()} s in all, what had to be installed aside`));
+run(process.execPath, runnerArgs([typeCheck(), ...together(units, 4), ...others]));
 
 /** Browser tests need Chromium and its driver, those of https a certificate; from Debian's packages where this machine has them. */
 function installBrowser() {

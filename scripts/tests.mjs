@@ -40,7 +40,28 @@ export function together(files, programs, name = 'units') {
   });
 }
 
-/** What Node's test runner is called with; one file a core, since by itself it leaves one core idle. */
+/** The check of types as a program among the tests: by itself it leaves one core idle. */
+export function typeCheck() {
+  const folder = join(root, 'node_modules', '.cache', 'alcove');
+  mkdirSync(folder, { recursive: true });
+  const program = join(folder, 'types.mjs');
+  writeFileSync(
+    program,
+    `import assert from 'node:assert/strict';
+import { spawnSync } from 'node:child_process';
+import { test } from 'node:test';
+
+test('types, of code and pages', () => {
+  const args = ['node_modules/astro/astro.js', 'check', '--minimumFailingSeverity', 'error'];
+  const { status, stdout } = spawnSync(process.execPath, args, { cwd: ${JSON.stringify(root)}, encoding: 'utf8' });
+  assert.equal(status, 0, stdout);
+});
+`,
+  );
+  return program;
+}
+
+/** What Node's test runner is called with: one file more than there are cores, since tests wait for browsers and servers. */
 export const runnerArgs = (files, { reporter = 'spec', watch = false } = {}) => [
   '--import',
   'tsx',
@@ -48,7 +69,7 @@ export const runnerArgs = (files, { reporter = 'spec', watch = false } = {}) => 
   './tests/support/seed.ts',
   '--test',
   ...(watch ? ['--watch'] : []),
-  `--test-concurrency=${Math.max(1, Math.min(4, availableParallelism()))}`,
+  `--test-concurrency=${Math.min(5, availableParallelism() + 1)}`,
   '--test-reporter',
   reporter,
   ...files,
