@@ -138,3 +138,36 @@ test('layers come and go by their keys and their menu, and are as they were left
   await eventually(dimensions, (count) => count === all, 'not all sizes come back');
   assert.ok((await hardware()) > 0);
 });
+
+test('an open tape is kept by the address: a reload and another window open it at the same number, at the term that was followed', async () => {
+  const { driver } = demo.browser;
+  const tape = () => driver.executeScript('return document.querySelector("[data-tape]")?.dataset.tape ?? null');
+  await open('cabinet=c1');
+  // A number that stands on the drawing only, then one of a part with a term opened in it.
+  await driver.executeScript(
+    'document.querySelector("[data-dimension]").dispatchEvent(new MouseEvent("click", { bubbles: true }))',
+  );
+  const drawn = await eventually(tape, (label) => label !== null, 'no tape opens');
+  await eventually(address, (url) => url.includes('tape='), 'the address does not say it');
+  await driver.navigate().refresh();
+  await untilAlive(driver);
+  await eventually(tape, (label) => label === drawn, 'a reload forgets the number on the drawing');
+  await open('cabinet=c1&part=side/left&parts=shown');
+  await (await find(driver, '[data-size="bottom cutLength"]')).click();
+  await eventually(tape, (label) => typeof label === 'string' && label !== drawn, 'the tape of the part does not open');
+  await (await find(driver, '[data-tape] ol button')).click();
+  await eventually(
+    () => textOf(driver, '[data-tape]'),
+    (text) => text.includes('back to'),
+    'no term opens',
+  );
+  const term = await tape();
+  const url = await eventually(address, (now) => /tape=[^&]*%7C[^&]*%7C/.test(now), 'the address has no trail');
+  await driver.get(url);
+  await untilAlive(driver);
+  await eventually(tape, (label) => label === term, 'the term is not open again');
+  // What nobody wrote opens nothing, and breaks nothing.
+  await open('cabinet=c1&tape=aside|%25%25');
+  assert.equal(await tape(), null);
+  assert.deepEqual(await consoleErrors(driver), []);
+});

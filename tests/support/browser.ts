@@ -35,6 +35,7 @@ export async function openBrowser(
     '--disable-component-update',
     '--disable-sync',
     '--hide-scrollbars',
+    ...(inTheRound ? [] : ['--disable-gpu', '--disable-software-rasterizer']),
     '--force-device-scale-factor=1',
     ...(inTheRound ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader'] : []),
     ...(names.length > 0
