@@ -45,17 +45,15 @@ async function workOfCommit(wanted) {
   const tree = join(root, CACHE, `against-${sha}`);
   rmSync(tree, { recursive: true, force: true });
   mkdirSync(tree, { recursive: true });
-  const archive = execFileSync('git', ['archive', sha, 'src', 'demo', 'tsconfig.json', 'package.json'], {
+  const archive = execFileSync('git', ['archive', sha, 'src', 'bench', 'demo', 'tsconfig.json', 'package.json'], {
     cwd: root,
     maxBuffer: 1 << 30,
   });
   spawnSync('tar', ['-x', '-C', tree], { input: archive });
   if (!existsSync(join(tree, 'node_modules'))) symlinkSync(join(root, 'node_modules'), join(tree, 'node_modules'));
-  // What is measured is said once, by today's bench.
-  for (const file of ['work.ts', 'jobs.ts']) cpSync(join(root, 'bench', file), join(tree, 'bench', file));
   const outfile = join(root, CACHE, `bench-work-${sha}.mjs`);
-  try {
-    await build({
+  const built = (logLevel) =>
+    build({
       absWorkingDir: tree,
       entryPoints: ['bench/work.ts'],
       outfile,
@@ -64,11 +62,25 @@ async function workOfCommit(wanted) {
       format: 'esm',
       target: 'node20',
       packages: 'external',
-      logLevel: 'error',
+      logLevel,
     });
+  // What is measured is said once, by today's bench; where the rooms of that core lie elsewhere, by its own.
+  const own = join(tree, 'bench');
+  const kept = `${own}-own`;
+  cpSync(own, kept, { recursive: true });
+  for (const file of ['work.ts', 'jobs.ts']) cpSync(join(root, 'bench', file), join(own, file));
+  try {
+    await built('silent');
   } catch {
-    console.error(`bench: the core of ${sha} has not got what is measured today; see above.`);
-    process.exit(2);
+    console.error(`bench: the core of ${sha} lies in other rooms: it is measured by its own work, by the same names.`);
+    rmSync(own, { recursive: true, force: true });
+    cpSync(kept, own, { recursive: true });
+    try {
+      await built('error');
+    } catch {
+      console.error(`bench: the core of ${sha} has not got what is measured today; see above.`);
+      process.exit(2);
+    }
   }
   return outfile;
 }

@@ -61,7 +61,7 @@ test('types, of code and pages', () => {
   return program;
 }
 
-/** What Node's test runner is called with: one file more than there are cores, since tests wait for browsers and servers. */
+/** What Node's test runner is called with: one file a core. A browser is busy while it is driven; more at a time take longer. */
 export const runnerArgs = (files, { reporter = 'spec', watch = false } = {}) => [
   '--import',
   'tsx',
@@ -69,7 +69,7 @@ export const runnerArgs = (files, { reporter = 'spec', watch = false } = {}) => 
   './tests/support/seed.ts',
   '--test',
   ...(watch ? ['--watch'] : []),
-  `--test-concurrency=${Math.min(5, availableParallelism() + 1)}`,
+  `--test-concurrency=${Math.max(1, Math.min(4, availableParallelism()))}`,
   '--test-reporter',
   reporter,
   ...files,

@@ -1,6 +1,6 @@
 /**
  * Cabinet: contracts only. What a built cabinet is, a finding, a rule, a kind of fitted thing, the space things take and
- * sweep. Nothing here runs. Knows: decisions, part, build.
+ * sweep. Comes in: nothing. Goes out: types, nothing that runs. Knows: decisions, part, build.
  */
 export type { BuiltCabinet, DecidedHeights } from './built.js';
 export type {
@@ -24,6 +24,7 @@ export type {
   Kind,
   Library,
   LibraryColumn,
+  OwnOf,
   ResultOf,
   ResultsOf,
   RuleContextFor,

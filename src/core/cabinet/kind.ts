@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini';
 import type { Cell, Fitting } from '../build/index.js';
 import type {
+  AllOf,
   DeepPartial,
   Follows,
   JobHead,
@@ -86,12 +87,8 @@ export type FitContextFor<Own extends SettingTree, After extends readonly Earlie
 export type ResolvedFor<Own extends SettingTree, After extends readonly Earlier[]> = ResolvedWith<
   ValuesOf<Own> & AllOf<OwnOf<After[number]>>
 >;
-type OwnOf<K> = K extends { readonly settings: Section<infer T extends SettingTree> } ? ValuesOf<T> : never;
-type AllOf<U> = [U] extends [never]
-  ? unknown
-  : (U extends unknown ? (entry: U) => void : never) extends (entry: infer I) => void
-    ? I
-    : never;
+/** The settings a kind declares. */
+export type OwnOf<K> = K extends { readonly settings: Section<infer T extends SettingTree> } ? ValuesOf<T> : never;
 
 type Own<Id extends string, Result, After extends readonly Earlier[]> = ResultsOf<After> & {
   readonly [K in Id]: Result;

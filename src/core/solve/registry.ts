@@ -1,5 +1,6 @@
-import type { AnyKind, LibraryColumn, ResultsOf } from '../cabinet/index.js';
+import type { AnyKind, LibraryColumn, OwnOf, ResultsOf } from '../cabinet/index.js';
 import type {
+  AllOf,
   DeepPartial,
   Follows,
   HardwareKind,
@@ -7,8 +8,6 @@ import type {
   Resolved,
   ResolvedGroup,
   SettingOverrides,
-  SettingTree,
-  ValuesOf,
 } from '../decisions/index.js';
 import { bottles } from '../kinds/bottles/index.js';
 import { catches } from '../kinds/catches/index.js';
@@ -29,10 +28,6 @@ export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, bottl
 export const allKinds = kinds as unknown as readonly AnyKind[];
 
 type KindOf = (typeof kinds)[number];
-type OwnOf<K> = K extends { readonly settings: { readonly settings: infer T extends SettingTree } }
-  ? ValuesOf<T>
-  : never;
-type AllOf<U> = (U extends unknown ? (entry: U) => void : never) extends (entry: infer I) => void ? I : never;
 
 /** The settings that kinds declare. */
 type KindSettings = AllOf<OwnOf<KindOf>>;

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import {
+  type AllOf,
   type Declared,
   type DeepPartial,
   type HouseSet,
@@ -16,7 +17,6 @@ import { settingSections } from './sections.js';
 const { before, after } = settingSections;
 
 type TreeOf<S> = S extends Section<infer T> ? T : never;
-type AllOf<U> = (U extends unknown ? (entry: U) => void : never) extends (entry: infer I) => void ? I : never;
 type Trees = AllOf<TreeOf<(typeof before)[number] | typeof pinSettings | (typeof after)[number]>>;
 
 /**

@@ -166,6 +166,13 @@ export type PathsOf<T> = {
   [K in keyof T & string]: T[K] extends Declared<infer _> ? K : `${K}/${PathsOf<T[K]>}`;
 }[keyof T & string];
 
+/** What each of several types says, all of it together; nothing where there is none of them. */
+export type AllOf<U> = [U] extends [never]
+  ? unknown
+  : (U extends unknown ? (entry: U) => void : never) extends (entry: infer I) => void
+    ? I
+    : never;
+
 export function isDeclared(entry: unknown): entry is Declared<unknown> {
   return typeof entry === 'object' && entry !== null && 'schema' in entry && 'defaults' in entry;
 }

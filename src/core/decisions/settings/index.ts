@@ -17,6 +17,7 @@ export {
   withSetting,
 } from './declarations.js';
 export {
+  type AllOf,
   type Conditions,
   choice,
   count,
