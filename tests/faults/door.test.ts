@@ -42,8 +42,8 @@ test('a code has eight letters or digits at least, wherever it comes from', asyn
   for (const code of ['abcd-efgh', 'äöüßñçãê', '１２３４５６７８']) {
     await setCode(data, code);
     const access = await Access.of(data);
-    const asker = { address: '10.0.0.1', host: '', encrypted: false, trustworthy: false };
-    const entered = await access.enter(code, asker, { cookie: undefined, browser: undefined });
+    const caller = { address: '10.0.0.1', host: '', encrypted: false, trustworthy: false };
+    const entered = await access.enter(code, caller, { cookie: undefined, browser: undefined });
     assert.ok(typeof entered === 'object' && 'cookies' in entered, code);
   }
   const { status, stderr } = spawnSync(process.execPath, ['src/host/start.mjs'], {
