@@ -3,11 +3,11 @@ import type { Cell, Fitting } from '../build/index.js';
 import type {
   AllOf,
   DeepPartial,
-  Follows,
   JobHead,
   LeafFill,
   NamedProfile,
   Resolved,
+  ResolvedSettings,
   ResolvedWith,
   Section,
   Settings,
@@ -43,7 +43,7 @@ export interface Kind<
   /** What there is to choose from; absent for what is only bored and counted. */
   readonly library?: Library<Profile>;
   /** What a choice of its own brings with it in the construction. */
-  follows?(settings: Parameters<Follows>[0] & ResolvedWith<ValuesOf<Own>>['settings']): ReturnType<Follows>;
+  follows?(settings: ResolvedWith<ValuesOf<Own>>['settings']): ResolvedSettings;
   /** Where things of its own will stand, whichever of its profiles is chosen: others keep out of there where they can. */
   strips?(context: StripContextFor<Own>, profiles: readonly Profile[]): readonly ForeseenStrip[];
   /** Reads the cabinet so far and says what it adds. */

@@ -65,8 +65,6 @@ export interface SwingContact {
 
 /** Heights (mm, above the underside of the box) between which something of a room will stand, before it is chosen. */
 export interface ForeseenStrip {
-  /** The kind that will stand there. */
-  readonly by: string;
   /** The opening, and the room behind it. */
   readonly opening: string;
   readonly room: string;

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import type { NamedProfile } from '../decisions/index.js';
+import type { JobHead, NamedProfile } from '../decisions/index.js';
 import { Dim, length, type Measure, type Source } from '../ground/index.js';
 import { pilotFor } from '../part/index.js';
 
@@ -62,6 +62,12 @@ export function pilotOf(
     pilotIn(fromSheet(profile, 'pilot/depth', 'pilot depth'), thickness),
   );
 }
+
+/** The profiles a job has of a kind; the form of the document has checked them by the schema of that kind. */
+export const libraryOf =
+  <P extends NamedProfile>(kind: string) =>
+  ({ hardware }: Pick<JobHead, 'hardware'>) =>
+    (hardware[kind] ?? []) as unknown as readonly P[];
 
 /** The paths of the numbers of a profile: `cup/diameter`. */
 type NumberPath<P> = P extends unknown

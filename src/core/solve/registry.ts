@@ -1,6 +1,7 @@
 import type { AnyKind, LibraryColumn, OwnOf, ResultsOf } from '../cabinet/index.js';
 import type {
   AllOf,
+  AskedOfKinds,
   DeepPartial,
   Follows,
   HardwareKind,
@@ -33,8 +34,10 @@ type KindOf = (typeof kinds)[number];
 type KindSettings = AllOf<OwnOf<KindOf>>;
 /** A layer of settings of the construction and of every kind. */
 export type Overrides = SettingOverrides & DeepPartial<KindSettings>;
+/** Kinds that do not declare what the construction asks of them do not compile. */
+type AsAsked<S extends AskedOfKinds> = S;
 /** A cabinet's settings, those of every kind among them. */
-export type ResolvedCabinet = Resolved & { readonly settings: ResolvedGroup<KindSettings> };
+export type ResolvedCabinet = Resolved & { readonly settings: AsAsked<ResolvedGroup<KindSettings>> };
 
 /** What each kind makes of a cabinet, by its id. */
 export type Fitted = ResultsOf<typeof kinds>;

@@ -1,6 +1,7 @@
 import { loadedShelf, shelfSag } from '../../core/build/index.js';
 import { addressOf, numberAt } from '../../core/commands/index.js';
 import type { Dim } from '../../core/ground/index.js';
+import { numbersOf } from '../../core/part/index.js';
 import { machiningTable } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve/index.js';
 import { useBench, useSolvedCabinet } from './context.js';
@@ -21,19 +22,11 @@ const SHOWN = {
     const sag = loaded && shelfSag(loaded);
     return which === 'lasting' ? sag?.lasting : which === 'allowed' ? sag?.allowed : undefined;
   },
-  /** In the table of what is cut in a part, by its row and its name there. */
-  cut: (solved, _state, [key, row, label]) => {
+  /** In the table of what is cut in a part, by its row and which of its numbers it is: several go by one name. */
+  cut: (solved, _state, [key, row, at]) => {
     const part = solved.parts.find((each) => each.key === key);
     const found = part && machiningTable(part)[Number(row)];
-    const all = found && [
-      found.size,
-      found.by,
-      found.depth,
-      found.offset,
-      ...found.positions,
-      ...(found.further ?? []),
-    ];
-    return all?.find((dim) => dim?.label === label);
+    return found && numbersOf(found)[Number(at)];
   },
 } satisfies Readonly<
   Record<string, (solved: SolvedCabinet, state: Pick<BenchState, 'drawings'>, of: readonly string[]) => Dim | undefined>
@@ -60,11 +53,14 @@ export function numberOn(solved: SolvedCabinet, state: Pick<BenchState, 'drawing
 }
 
 /** Opens the tape of a number of the cabinet on the bench, as a number of something where one stands at several places. */
-export function useTapeOf(): (dim: Dim, within?: object) => void {
+export function useTapeOf(): (
+  dim: Dim,
+  as?: { readonly within?: object | undefined; readonly inPlace?: true },
+) => void {
   const openTape = useBench((state) => state.openTape);
   const solved = useSolvedCabinet();
-  return (dim, within) => {
+  return (dim, { within, inPlace } = {}) => {
     const address = solved && addressOf(solved, dim, within);
-    if (address !== undefined) openTape(address);
+    if (address !== undefined) openTape(address, inPlace);
   };
 }

@@ -138,7 +138,11 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
     followTape: (trail) => set(({ tape }) => ({ tape: tape && { ...tape, trail } })),
     closeTape: () => set({ tape: null }),
     showUsers: (shown) => set({ usersShown: shown }),
-    drawnBy: (views) => set(({ drawings }) => ({ drawings: { ...drawings, ...views } })),
+    drawnBy(views) {
+      const { drawings } = get();
+      if (Object.entries(views).some(([view, draw]) => drawings[view] !== draw))
+        set({ drawings: { ...drawings, ...views } });
+    },
   }));
 }
 

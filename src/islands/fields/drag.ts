@@ -45,19 +45,27 @@ export function useDrag<T>(dragging: Dragging<T>): (of: T) => {
   const held = useRef<Held<T> | null>(null);
   const now = useRef(dragging);
   now.current = dragging;
-  const end = useRef(() => {
-    held.current = null;
+  /** Lets go, and hears of no key any more. */
+  const release = useRef<() => void>(() => {});
+  useEffect(() => () => release.current(), []);
+  const end = () => {
+    release.current();
     now.current.ended();
-  });
-  useEffect(() => {
+  };
+  const hold = (own: Held<T>) => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !held.current?.moved) return;
+      if (event.key !== 'Escape' || !own.moved) return;
       event.stopPropagation();
-      end.current();
+      end();
     };
+    release.current();
+    held.current = own;
     window.addEventListener('keydown', onKey, true);
-    return () => window.removeEventListener('keydown', onKey, true);
-  }, []);
+    release.current = () => {
+      held.current = null;
+      window.removeEventListener('keydown', onKey, true);
+    };
+  };
   const by = ({ x, y }: Held<T>, event: PointerEvent): Dragged => ({
     dx: event.clientX - x,
     dy: event.clientY - y,
@@ -69,7 +77,7 @@ export function useDrag<T>(dragging: Dragging<T>): (of: T) => {
     onPointerDown(event) {
       if (event.button !== 0) return;
       const { pointerId: pointer, clientX: x, clientY: y } = event;
-      held.current = { of, pointer, x, y, moved: false };
+      hold({ of, pointer, x, y, moved: false });
       if (!dragging.fixed) event.currentTarget.setPointerCapture(pointer);
     },
     onPointerMove(event) {
@@ -83,10 +91,10 @@ export function useDrag<T>(dragging: Dragging<T>): (of: T) => {
     onPointerUp(event) {
       const own = held.current;
       if (!own || own.pointer !== event.pointerId) return;
-      end.current();
+      end();
       if (own.moved) dragging.dropped(own.of, by(own, event));
       else dragging.pressed?.(own.of);
     },
-    onPointerCancel: () => end.current(),
+    onPointerCancel: end,
   });
 }

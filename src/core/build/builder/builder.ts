@@ -85,7 +85,7 @@ export interface BuilderResult {
   readonly parts?: readonly Part[];
   readonly joints?: readonly Joint[];
   readonly fittings?: readonly Fitting[];
-  /** ScrewLines of screws in parts nothing is bored in for them. */
+  /** The lines screws take in parts nothing is bored in for them. */
   readonly screwLines?: readonly (readonly [key: string, operation: Operation])[];
 }
 

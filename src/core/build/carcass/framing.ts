@@ -140,7 +140,7 @@ export function bottomPockets({ box, boundaries, resolved }: BuildContext, botto
 /** A screw has so much wood on both sides of its middle (mm). */
 const EDGE = 5;
 
-/** The ways those screws take into the backs of the stiles. */
+/** The lines those screws take into the backs of the stiles. */
 export function framePaths(context: BuildContext, parts: readonly Part[]): [string, Operation[]][] {
   const { resolved, box } = context;
   return (['left', 'right'] as const).flatMap((hand): [string, Operation[]][] => {

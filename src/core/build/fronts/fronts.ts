@@ -148,12 +148,12 @@ function overlayOf(hinged: 'left' | 'right', { face, clear }: Cell): Dim {
   return overlay.as('overlay on the hinge side');
 }
 
-/** What a front is called in a sentence. */
 /** The keys of the parts a front is made of. */
 export function keysOf({ parts }: Pick<Front, 'parts'>): string[] {
   return parts.map(({ key }) => key);
 }
 
+/** What a front is called in a sentence. */
 export function frontName({ parts, key }: Pick<Front, 'parts' | 'key'>): string {
   const [first] = parts;
   return (first?.whole ?? first?.name ?? key).toLowerCase();

@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
-import type { JobHead } from '../../decisions/index.js';
 import { between, countField } from '../../decisions/index.js';
-import { named } from '../profile.js';
+import { libraryOf, named } from '../profile.js';
 
 /** In the order a maker asks: what the carcass is, how the door lies, how far it opens, how it closes. */
 export const HINGE_FITS = ['full', 'half', 'inset', 'lipped'] as const;
@@ -134,5 +133,4 @@ export function isConcealed(profile: HingeProfile): profile is ConcealedProfile 
 }
 
 /** Those a job has. */
-export const hingeProfilesOf = ({ hardware }: Pick<JobHead, 'hardware'>) =>
-  (hardware.hinges ?? []) as unknown as readonly HingeProfile[];
+export const hingeProfilesOf = libraryOf<HingeProfile>('hinges');

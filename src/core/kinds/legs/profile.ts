@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
-import type { JobHead } from '../../decisions/index.js';
 import { between } from '../../decisions/index.js';
-import { named, SIMULATED } from '../profile.js';
+import { libraryOf, named, SIMULATED } from '../profile.js';
 
 /** A leg that screws to the underside of a box and is turned to its height. */
 export const legProfileSchema = z.strictObject({
@@ -38,5 +37,4 @@ export const legCatalogue: readonly LegProfile[] = [
 ];
 
 /** Those a job has. */
-export const legProfilesOf = ({ hardware }: Pick<JobHead, 'hardware'>) =>
-  (hardware.legs ?? []) as unknown as readonly LegProfile[];
+export const legProfilesOf = libraryOf<LegProfile>('legs');

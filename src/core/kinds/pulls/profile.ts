@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
-import type { JobHead } from '../../decisions/index.js';
 import { between } from '../../decisions/index.js';
-import { named } from '../profile.js';
+import { libraryOf, named } from '../profile.js';
 
 /** A pull with two holes, or a knob with one. */
 export const pullProfileSchema = z.strictObject({
@@ -18,5 +17,4 @@ export const pullProfileSchema = z.strictObject({
 export type PullProfile = z.infer<typeof pullProfileSchema>;
 
 /** Those a job has. */
-export const pullProfilesOf = ({ hardware }: Pick<JobHead, 'hardware'>) =>
-  (hardware.pulls ?? []) as unknown as readonly PullProfile[];
+export const pullProfilesOf = libraryOf<PullProfile>('pulls');

@@ -6,7 +6,7 @@ import type { RunnerResolved } from './settings.js';
  * Drawers that run wood on wood run on web frames; the front of a tall pull-out has its grain upright. What the job or the
  * cabinet decides stays as it is decided.
  */
-export function runnersFollow(settings: ResolvedSettings & RunnerResolved['settings']): ResolvedSettings {
+export function runnersFollow(settings: RunnerResolved['settings']): ResolvedSettings {
   const { drawers, dividers, fronts } = settings;
   const { betweenFronts } = dividers;
   let now: ResolvedSettings = settings;

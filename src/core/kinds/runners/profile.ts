@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
-import type { JobHead } from '../../decisions/index.js';
 import { between } from '../../decisions/index.js';
-import { named } from '../profile.js';
+import { libraryOf, named } from '../profile.js';
 
 /** What every pair of runners says of itself, whatever its family. */
 const common = {
@@ -99,5 +98,4 @@ export type TallProfile = Extract<RunnerProfile, { family: 'tall' }>;
 export type UnderProfile = Extract<RunnerProfile, { family: 'under' }>;
 
 /** Those a job has. */
-export const runnerProfilesOf = ({ hardware }: Pick<JobHead, 'hardware'>) =>
-  (hardware.runners ?? []) as unknown as readonly RunnerProfile[];
+export const runnerProfilesOf = libraryOf<RunnerProfile>('runners');

@@ -24,7 +24,6 @@ export function runnerStrips(
   return run.map(({ id, cell, inside: { v } }) => {
     const floor = Math.max(v.low.value, cell.clear.v.low.value);
     return {
-      by: 'runners',
       opening: cell.opening.id,
       room: id,
       low: Math.max(v.low.value, floor + lowest - HALF_STRIP) - CLEAR_OF_HINGE,

@@ -37,6 +37,7 @@ export {
   type Mitre,
   type Mortises,
   type Notch,
+  numbersOf,
   type Operation,
   type OperationKind,
   outlineOf,

@@ -8,9 +8,9 @@ import type { Fitted, ResolvedCabinet } from '../../solve/index.js';
 /** The step of the work at which a caution stands. */
 export type WorkStep = 'cutting' | 'machining' | 'fitting' | 'moving' | 'installation';
 
-/** What a caution looks at. */
 type WholeCabinet = BuiltCabinet<ResolvedCabinet, Fitted>;
 
+/** What a caution looks at. */
 export interface CautionContext extends WholeCabinet {
   /** A length in mm as the job shows it, with its unit. */
   show(mm: number): string;

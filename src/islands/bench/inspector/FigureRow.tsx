@@ -1,22 +1,20 @@
-import { useMemo } from 'react';
-import { addressOf } from '../../../core/commands/index.js';
 import type { NamedProfile } from '../../../core/decisions/index.js';
 import type { Dim } from '../../../core/ground/index.js';
 import { TRIALS } from '../../../core/kinds/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench, useSolvedCabinet } from '../context.js';
+import { numberOn, useTapeOf } from '../numbers.js';
 import { Tape } from './TapePanel.js';
 
 /** A number of something: pressing it opens its tape under it. `within` is what it is a number of. */
 export function FigureRow({ name, dim, within }: { name: string; dim: Dim | undefined; within: object }) {
   const style = useBench((state) => state.job.display);
-  const openTape = useBench((state) => state.openTape);
+  const openTape = useTapeOf();
   const closeTape = useBench((state) => state.closeTape);
   const solved = useSolvedCabinet();
   const tape = useBench((state) => state.tape);
-  const address = useMemo(() => solved && dim && addressOf(solved, dim, within), [solved, dim, within]);
   if (!dim || !solved) return null;
-  const open = tape?.inPlace === true && tape.of === address;
+  const open = tape?.inPlace === true && numberOn(solved, { drawings: {} }, tape.of) === dim;
   return (
     <>
       <p className="flex items-center justify-between gap-2">
@@ -27,7 +25,7 @@ export function FigureRow({ name, dim, within }: { name: string; dim: Dim | unde
           aria-expanded={open}
           onClick={() => {
             if (open) closeTape();
-            else if (address !== undefined) openTape(address, true);
+            else openTape(dim, { within, inPlace: true });
           }}
         >
           {dim.measure === 'mm' ? <Length mm={dim.value} style={style} /> : figure(dim)}
@@ -46,8 +44,8 @@ export function FigureRow({ name, dim, within }: { name: string; dim: Dim | unde
 }
 
 /** A weight to a tenth; what is no length and no weight, as the lift factor, whole. */
-function figure({ value: mm, measure }: Dim): string {
-  return measure === 'kg' ? `${mm.toFixed(1)} kg` : String(Math.round(mm));
+function figure({ value, measure }: Dim): string {
+  return measure === 'kg' ? `${value.toFixed(1)} kg` : String(Math.round(value));
 }
 
 /** What speaks against whatever else there is, folded. */

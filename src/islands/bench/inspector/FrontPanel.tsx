@@ -21,7 +21,7 @@ export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
         <button
           type="button"
           className="min-h-7 font-semibold hover:text-pencil"
-          onClick={() => openTape(front.weight, front)}
+          onClick={() => openTape(front.weight, { within: front })}
         >
           {front.weight.value.toFixed(1)} kg
         </button>
@@ -41,7 +41,11 @@ function PullHoles({ pulls }: { pulls: readonly PlacedPull[] }) {
   const openTape = useTapeOf();
   const [first] = pulls;
   const size = (at: number, dim: Dim) => (
-    <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={() => openTape(dim, pulls[at])}>
+    <button
+      type="button"
+      className="min-h-7 font-semibold hover:text-pencil"
+      onClick={() => openTape(dim, { within: pulls[at] })}
+    >
       <Length mm={dim.value} style={style} />
     </button>
   );

@@ -42,7 +42,7 @@ export function HingePanel({ solved }: { solved: SolvedCabinet }) {
           type="button"
           className="min-h-7 font-semibold text-ink hover:text-pencil"
           aria-label={`Weight ${door.weight.value.toFixed(1)} kg, show the tape`}
-          onClick={() => openTape(door.weight, door)}
+          onClick={() => openTape(door.weight, { within: door })}
         >
           {door.weight.value.toFixed(1)} kg
         </button>
@@ -79,7 +79,11 @@ function Chosen({ door, chosen, solved }: { door: HungDoor; chosen: HingeSolutio
   const openTape = useTapeOf();
   const fine = { ...style, mmStep: 0.1 };
   const number = (dim: Dim) => (
-    <button type="button" className="min-h-7 font-semibold hover:text-pencil" onClick={() => openTape(dim, door)}>
+    <button
+      type="button"
+      className="min-h-7 font-semibold hover:text-pencil"
+      onClick={() => openTape(dim, { within: door })}
+    >
       <Length mm={dim.value} style={fine} />
     </button>
   );
@@ -133,7 +137,7 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
       className="min-h-7 font-semibold hover:text-pencil"
       onClick={() => {
         const dim = door.places[at]?.[which];
-        if (dim) openTape(dim, door);
+        if (dim) openTape(dim, { within: door });
       }}
     >
       <Length mm={door.places[at]?.[which].value ?? 0} style={style} />

@@ -120,7 +120,7 @@ function Row({ row }: { row: PartRow }) {
       onClick={(event) => {
         event.stopPropagation();
         select(part.key);
-        openTape(dim, part);
+        openTape(dim, { within: part });
       }}
     >
       <Length mm={dim.value} style={style} />

@@ -1,5 +1,5 @@
 import type { Dim } from '../../../core/ground/index.js';
-import type { Part } from '../../../core/part/index.js';
+import { type MachiningRow, numbersOf, type Part } from '../../../core/part/index.js';
 import { bandedEdges, cutKey, cutOfKey, grainWords, machiningTable } from '../../../core/present/index.js';
 import { Length } from '../../figures/Length.js';
 import { useBench } from '../context.js';
@@ -37,16 +37,16 @@ export function MachiningTable({ part }: { part: Part }) {
                   {row.positions.length > 1 ? row.what.toLowerCase() : row.what}
                 </button>
                 <span>
-                  <Size part={part} at={at} dim={row.size} />
-                  {row.by && <Beside word="by" part={part} at={at} dim={row.by} />}
-                  {row.depth && <Beside word="deep" part={part} at={at} dim={row.depth} />}
+                  <Size part={part} row={row} at={at} dim={row.size} />
+                  {row.by && <Beside word="by" part={part} row={row} at={at} dim={row.by} />}
+                  {row.depth && <Beside word="deep" part={part} row={row} at={at} dim={row.depth} />}
                 </span>
               </p>
               <p className="flex justify-between gap-2">
                 <span className="text-ink-soft">{row.where}</span>
                 <span className="flex gap-x-2.5">
                   {[...(row.offset ? [row.offset] : []), ...(row.further ?? [])].map((each, index) => (
-                    <Size key={index} part={part} at={at} dim={each} />
+                    <Size key={index} part={part} row={row} at={at} dim={each} />
                   ))}
                 </span>
               </p>
@@ -54,7 +54,7 @@ export function MachiningTable({ part }: { part: Part }) {
                 <p className="flex flex-wrap gap-x-2.5">
                   <span className="text-ink-soft">at</span>
                   {row.positions.map((position, index) => (
-                    <Size key={index} part={part} at={at} dim={position} />
+                    <Size key={index} part={part} row={row} at={at} dim={position} />
                   ))}
                 </p>
               )}
@@ -67,7 +67,16 @@ export function MachiningTable({ part }: { part: Part }) {
   );
 }
 
-function Beside({ word, ...size }: { word: string; part: Part; at: number; dim: Dim }) {
+/** A number of a row of the table. */
+interface SizeProps {
+  readonly part: Part;
+  readonly row: MachiningRow;
+  /** Which row it is. */
+  readonly at: number;
+  readonly dim: Dim;
+}
+
+function Beside({ word, ...size }: SizeProps & { word: string }) {
   return (
     <>
       <span className="font-normal text-ink-soft"> {word} </span>
@@ -76,10 +85,10 @@ function Beside({ word, ...size }: { word: string; part: Part; at: number; dim: 
   );
 }
 
-function Size({ part, at, dim }: { part: Part; at: number; dim: Dim }) {
+function Size({ part, row, at, dim }: SizeProps) {
   const openTape = useBench((state) => state.openTape);
   const style = useBench((state) => state.job.display);
-  const open = () => openTape(shownAt('cut', part.key, at, dim.label));
+  const open = () => openTape(shownAt('cut', part.key, at, numbersOf(row).indexOf(dim)));
   return (
     <button type="button" className="hover:text-pencil" onClick={open}>
       <Length mm={dim.value} style={style} />

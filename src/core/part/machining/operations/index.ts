@@ -1,3 +1,4 @@
+import type { Dim } from '../../../ground/index.js';
 import type {
   Cut,
   MachiningRow,
@@ -78,6 +79,11 @@ export function outlineOf(operation: Operation, size: PartSize): Outline[] {
 /** An operation as a row of the part's table. */
 export function rowOf(operation: Operation, names: PartNames): MachiningRow {
   return { reason: operation.reason, ...byKind[operation.kind].row(operation, names) };
+}
+
+/** The numbers of a row, in the order in which they are read. */
+export function numbersOf({ size, by, depth, offset, further = [], positions }: MachiningRow): Dim[] {
+  return [size, by, depth, offset, ...further, ...positions].filter((dim) => dim !== undefined);
 }
 
 /** An operation in a few words, for lists. `show` writes a length in mm. */
