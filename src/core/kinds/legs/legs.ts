@@ -3,6 +3,7 @@ import type { Occupied } from '../../cabinet/index.js';
 import { type Dim, length, plain } from '../../ground/index.js';
 import { alongPart, type Operation, type Part, placesFree, SAME_PLANE, sizeOf } from '../../part/index.js';
 import { contentsOf } from '../carried.js';
+import { chosenOf } from '../chosen.js';
 import { type Against, fromSheet, pilotOf } from '../profile.js';
 import type { LegContext } from './context.js';
 import type { LegProfile } from './profile.js';
@@ -154,32 +155,15 @@ function under(x: number, y: number, half: number, height: number): Occupied {
 }
 
 /** As high as the toe; what needs no more than two pairs and is in stock first. */
-function choose(
-  height: number,
-  profiles: readonly LegProfile[],
-  decided: string,
-  weight: number,
-): Pick<FittedLegs, 'profile' | 'against'> {
-  const why = (profile: LegProfile): string | undefined => {
-    if (decided !== 'none' && profile.id !== decided) return 'another one was decided';
-    if (height < profile.height.from) return `is ${profile.height.from} mm at least; the toe is ${Math.round(height)}`;
-    if (height > profile.height.to) return `is ${profile.height.to} mm at most; the toe is ${Math.round(height)}`;
-    return undefined;
-  };
+function choose(height: number, profiles: readonly LegProfile[], decided: string, weight: number) {
   const pairs = ({ load }: LegProfile) => Math.max(2, Math.ceil(weight / (2 * load)));
-  const fitting = profiles
-    .filter((each) => why(each) === undefined)
-    .sort((a, b) => Number(b.stock) - Number(a.stock) || pairs(a) - pairs(b) || a.load - b.load);
-  const [profile] = fitting;
-  return {
-    profile,
-    against: profiles
-      .filter((each) => each !== profile)
-      .map((each) => ({
-        profile: each.id,
-        name: each.name,
-        ...(decided !== 'none' && each.id !== decided ? { unasked: true as const } : {}),
-        why: why(each) ?? (each.stock ? 'fits as well' : 'fits, but is not in stock'),
-      })),
-  };
+  return chosenOf(profiles, decided, {
+    unfit({ height: { from, to } }) {
+      if (height < from) return `is ${from} mm at least; the toe is ${Math.round(height)}`;
+      if (height > to) return `is ${to} mm at most; the toe is ${Math.round(height)}`;
+      return undefined;
+    },
+    order: (a, b) => pairs(a) - pairs(b) || a.load - b.load,
+    passedOver: 'fits as well',
+  });
 }

@@ -2,6 +2,7 @@ import { type Cell, type Front, frontName } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
 import { type Dim, measuredFrom } from '../../ground/index.js';
 import { alongPart, edgeOf, faceInto, type Operation, type Part, uprightAt } from '../../part/index.js';
+import { chosenOf } from '../chosen.js';
 import { type Against, fromSheet, pilotOf } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { LiftContext } from './context.js';
@@ -181,34 +182,15 @@ function onPart(
 }
 
 /** The one whose range has the factor, in stock before others, the factor nearest to the middle of its range. */
-function choose(
-  factor: number,
-  profiles: readonly LiftProfile[],
-  decided: string,
-): Pick<FittedLift, 'profile' | 'against'> {
-  const why = (profile: LiftProfile): string | undefined => {
-    if (decided !== 'none' && profile.id !== decided) return 'another one was decided';
-    const { from, to } = profile.factor;
-    if (factor < from) return `lifts from ${from}; this is ${Math.round(factor)}, and it would fly open`;
-    if (factor > to) return `lifts up to ${to}; this is ${Math.round(factor)}, and it would not stay up`;
-    return undefined;
-  };
+function choose(factor: number, profiles: readonly LiftProfile[], decided: string) {
   const off = ({ factor: { from, to } }: LiftProfile) => Math.abs(factor - (from + to) / 2) / (to - from);
-  const fitting = profiles
-    .filter((profile) => why(profile) === undefined)
-    .sort((a, b) => Number(b.stock) - Number(a.stock) || off(a) - off(b));
-  const [profile] = fitting;
-  return {
-    profile,
-    against: profiles
-      .filter((each) => each !== profile)
-      .map((each) => ({
-        profile: each.id,
-        name: each.name,
-        ...(decided !== 'none' && each.id !== decided ? { unasked: true as const } : {}),
-        why:
-          why(each) ??
-          (each.stock ? 'fits, but the factor lies nearer to the end of its range' : 'fits, but is not in stock'),
-      })),
-  };
+  return chosenOf(profiles, decided, {
+    unfit({ factor: { from, to } }) {
+      if (factor < from) return `lifts from ${from}; this is ${Math.round(factor)}, and it would fly open`;
+      if (factor > to) return `lifts up to ${to}; this is ${Math.round(factor)}, and it would not stay up`;
+      return undefined;
+    },
+    order: (a, b) => off(a) - off(b),
+    passedOver: 'fits, but the factor lies nearer to the end of its range',
+  });
 }

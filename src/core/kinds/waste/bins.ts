@@ -2,6 +2,7 @@ import { type Cell, type Front, frontName, zonesOf } from '../../build/index.js'
 import type { Occupied } from '../../cabinet/index.js';
 import { type Dim, formatLengthWithUnit, length, measuredFrom, within } from '../../ground/index.js';
 import { alongPart, edgeOf, faceInto, type Operation, type Part } from '../../part/index.js';
+import { chosenOf } from '../chosen.js';
 import { type Against, fromSheet, pilotOf } from '../profile.js';
 import {
   type DrawerRoom,
@@ -131,34 +132,20 @@ function choose(
   profiles: readonly WasteProfile[],
   decided: string,
   show: (mm: number) => string,
-): { profile: WasteProfile | undefined; against: Against[] } {
-  const against: Against[] = [];
-  const fitting = profiles.filter((profile) => {
-    const why = whyNot(profile);
-    if (why) against.push({ profile: profile.id, name: profile.name, ...why });
-    return why === undefined;
+) {
+  return chosenOf(profiles, decided, {
+    unfit({ width, height, depth: needed }) {
+      if (across.size.value < width.from - 1e-6)
+        return `wants an opening from ${show(width.from)} wide; there are ${show(across.size.value)}`;
+      if (across.size.value > width.to + 1e-6)
+        return `spans openings up to ${show(width.to)} wide; this is ${show(across.size.value)}`;
+      if (up.size.value < height - 1e-6) return `wants ${show(height)} in height; there are ${show(up.size.value)}`;
+      if (depth.value < needed - 1e-6) return `wants ${show(needed)} in depth; there are ${show(depth.value)}`;
+      return undefined;
+    },
+    order: (a, b) => b.litres - a.litres,
+    passedOver: 'fits, but holds less',
   });
-  const [profile] = [...fitting].sort((a, b) => Number(b.stock) - Number(a.stock) || b.litres - a.litres);
-  for (const other of fitting)
-    if (other !== profile)
-      against.push({
-        profile: other.id,
-        name: other.name,
-        why: other.stock ? 'fits, but holds less' : 'fits, but is not in stock',
-      });
-  return { profile, against };
-
-  function whyNot({ id, width, height, depth: needed }: WasteProfile): Pick<Against, 'why' | 'unasked'> | undefined {
-    if (decided !== 'none' && id !== decided) return { why: 'another one was decided', unasked: true };
-    if (across.size.value < width.from - 1e-6)
-      return { why: `wants an opening from ${show(width.from)} wide; there are ${show(across.size.value)}` };
-    if (across.size.value > width.to + 1e-6)
-      return { why: `spans openings up to ${show(width.to)} wide; this is ${show(across.size.value)}` };
-    if (up.size.value < height - 1e-6)
-      return { why: `wants ${show(height)} in height; there are ${show(up.size.value)}` };
-    if (depth.value < needed - 1e-6) return { why: `wants ${show(needed)} in depth; there are ${show(depth.value)}` };
-    return undefined;
-  }
 }
 
 /** The runners' screws in both uprights, or in the packing on them. */
