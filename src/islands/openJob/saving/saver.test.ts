@@ -101,6 +101,17 @@ function setUp(world?: World) {
 const widthOf = (job: Job) => job.cabinets[0]?.size.width;
 const settle = () => new Promise((done) => setTimeout(done, 5));
 
+/** A window that is gone: its width of 640 never reached the server, and lies on the shelf. */
+async function windowThatWent() {
+  const first = setUp();
+  await settle();
+  first.world.failures.push('away');
+  first.width(640);
+  await first.saver.flush();
+  first.stop();
+  return first;
+}
+
 test('what was changed is saved, and nothing is left on the shelf', async () => {
   const { world, saver, width, stop } = setUp();
   await settle();
@@ -167,12 +178,7 @@ test('a crash at any point loses nothing: what lay on the shelf is sent by the n
 });
 
 test('a window that goes before it has its name leaves over what was typed in it, and what was left over before', async () => {
-  const first = setUp();
-  await settle();
-  first.world.failures.push('away');
-  first.width(640);
-  await first.saver.flush();
-  first.stop();
+  const first = await windowThatWent();
   first.world.held = new Promise(() => {});
   const second = setUp(first.world);
   second.store.getState().act({ label: 'Name', edits: [decide('name', 'Hall')] });
@@ -188,12 +194,7 @@ test('a window that goes before it has its name leaves over what was typed in it
 });
 
 test('what was left over stays on the shelf, before what is typed now, while the server is still away', async () => {
-  const first = setUp();
-  await settle();
-  first.world.failures.push('away');
-  first.width(640);
-  await first.saver.flush();
-  first.stop();
+  const first = await windowThatWent();
   first.world.failures.push('away');
   const second = setUp(first.world);
   await settle();
@@ -324,12 +325,7 @@ test('after a copy was brought back, all of this window is looked at before anyt
 });
 
 test('what was left over is laid on what another window saved meanwhile', async () => {
-  const first = setUp();
-  await settle();
-  first.world.failures.push('away');
-  first.width(640);
-  await first.saver.flush();
-  first.stop();
+  const first = await windowThatWent();
   first.world.other([decide('name', 'Renamed elsewhere')]);
   const third = setUp(first.world);
   await settle();
@@ -341,12 +337,7 @@ test('what was left over is laid on what another window saved meanwhile', async 
 });
 
 test('what was left over and another window decided otherwise is put before the maker', async () => {
-  const first = setUp();
-  await settle();
-  first.world.failures.push('away');
-  first.width(640);
-  await first.saver.flush();
-  first.stop();
+  const first = await windowThatWent();
   first.world.other([decide('cabinets/c1/size/width', 555)]);
   const third = setUp(first.world);
   await settle();
@@ -369,12 +360,7 @@ test('a shelf that keeps nothing is said, and saving goes on', async () => {
 });
 
 test('while what was left over cannot be sent, whoever waits for a save is told so and not kept waiting', async () => {
-  const first = setUp();
-  await settle();
-  first.world.failures.push('away');
-  first.width(640);
-  await first.saver.flush();
-  first.stop();
+  const first = await windowThatWent();
   first.world.failures.push('busy', 'busy');
   const second = setUp(first.world);
   await settle();
@@ -541,12 +527,7 @@ test('what lies on the shelf is what is sent: a page that goes amid its save lea
 });
 
 test('a page that went before its shelf knew what it sent last does not meet itself as another window', async () => {
-  const first = setUp();
-  await settle();
-  first.world.failures.push('away');
-  first.width(640);
-  await first.saver.flush();
-  first.stop();
+  const first = await windowThatWent();
   const [left] = first.world.shelf?.saves ?? [];
   assert.ok(left);
   // Another window saved something, and the page laid its own on that and sent it under another id.

@@ -3,14 +3,11 @@ import type { Edit, FieldError, Job } from '../../../core/decisions/index.js';
 import type { OpenJobStore } from '../openJob.js';
 import type { SaverWorld, SaveState, SaveStatus, ServerState, Sides } from './answers.js';
 import { Drafts } from './drafts.js';
-import { noAnswer, sendLeftOver, waitingFor } from './leftOver.js';
+import { Keeping } from './keeping.js';
+import { noAnswer, type SentLeftOver, sendLeftOver, waitingFor } from './leftOver.js';
+import { Pace } from './pace.js';
 import { joined, laidLeftOver, lookedAt } from './sides.js';
-import type { LeftOver, RefusedStep, Save, Unsent } from './unsent.js';
-
-/** A save is sent when nothing has changed for so long; what failed is tried again slower and slower (ms). */
-const QUIET_MS = 350;
-const FIRST_RETRY_MS = 1000;
-const SLOWEST_RETRY_MS = 30_000;
+import type { RefusedStep, Save } from './unsent.js';
 
 /**
  * Sends what is on the bench, one save at a time. A save that is on its way is sent again as it is until it is answered,
@@ -22,18 +19,14 @@ export class Saver {
   private onItsWay: { save: Save; job: Job } | undefined;
   private readonly drafts = new Drafts();
   private running: Promise<void> | undefined;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private retry = FIRST_RETRY_MS;
+  private readonly pace = new Pace(() => void this.flush());
+  private readonly kept: Keeping;
   private sides: Sides | undefined;
-  private inBrowser = true;
   private renewed = false;
   /** Settled once what was left over is dealt with: until then nothing of this window is sent, or laid over it. */
   private begun: Promise<void> = Promise.resolve();
   /** True while what was left over waits for the server. */
   private waits = false;
-  /** Left over on this tab's shelf and not sent yet: it stays before what comes after it. */
-  private left: readonly Save[] = [];
-  private refused: readonly RefusedStep[] = [];
   /** Edits that gave way: they go into the history with the next save. */
   private gaveWay: readonly Edit[] = [];
   private state: SaveState = { kind: 'saved' };
@@ -45,6 +38,7 @@ export class Saver {
     private readonly world: SaverWorld,
   ) {
     this.saved = { job: store.getState().job, version: first.version, epoch: first.epoch };
+    this.kept = new Keeping(world, () => this.tell(this.state));
   }
 
   /** True while something on the bench is not known to be saved. */
@@ -60,7 +54,7 @@ export class Saver {
   /** True while something would be lost, or be long in coming, if the page were left now. */
   get losesByLeaving(): boolean {
     const { kind } = this.state;
-    return this.unsaved && !(this.inBrowser && (kind === 'locked' || kind === 'outdated'));
+    return this.unsaved && !(this.kept.inBrowser && (kind === 'locked' || kind === 'outdated'));
   }
 
   /** Begins to save, what was left over first. Returns how to stop. */
@@ -73,7 +67,7 @@ export class Saver {
         this.keep();
         if (this.sides) return;
         if (this.unsaved && !this.isHeldUp) this.tell({ kind: 'pending' });
-        this.later(QUIET_MS);
+        this.pace.afterQuiet();
       } catch (error) {
         this.fail(error);
       }
@@ -81,7 +75,7 @@ export class Saver {
     this.begun = this.takeOver().catch((error: unknown) => this.fail(error));
     return () => {
       unsubscribe();
-      clearTimeout(this.timer);
+      this.pace.stop();
     };
   }
 
@@ -131,7 +125,7 @@ export class Saver {
 
   /** Tries a step that was set aside once more, or lets it go. */
   settleRefused(step: RefusedStep, again: boolean): void {
-    this.refused = this.refused.filter((each) => each !== step);
+    this.kept.letGo(step);
     if (again) {
       const { job } = laid(this.store.getState().job, step.save.edits);
       this.store.getState().rebase(job, []);
@@ -149,15 +143,15 @@ export class Saver {
 
   private tell(state: SaveState): void {
     this.state = state;
-    const { refused, inBrowser, renewed } = this;
-    this.hear({ state, refused, inBrowser, renewed });
+    const { refused, inBrowser } = this.kept;
+    this.hear({ state, refused, inBrowser, renewed: this.renewed });
   }
 
   /** Something failed that nobody thought of: it is told, and tried again. */
   private fail(error: unknown): void {
     const why = error instanceof Error ? error.message : String(error);
     this.tell({ kind: 'failed', message: `something failed in this page (${why}). What you did is on the bench.` });
-    this.tryLater();
+    this.pace.afterFailure();
   }
 
   /** True while what is typed waits for something that typing does not bring about. */
@@ -165,19 +159,9 @@ export class Saver {
     return this.state.kind === 'locked' || this.state.kind === 'outdated' || this.state.kind === 'failed';
   }
 
-  private tryLater(): void {
-    this.later(this.retry);
-    this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
-  }
-
   private settle({ document, version, epoch }: ServerState): void {
     this.saved = { job: document, version, epoch };
     this.onItsWay = undefined;
-  }
-
-  private later(after: number): void {
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.flush(), after);
   }
 
   /** What is to be sent next; undefined when all is saved. */
@@ -206,7 +190,7 @@ export class Saver {
       const answer = await this.world.send(save, leaving).catch(noAnswer);
       switch (answer.kind) {
         case 'saved':
-          this.retry = FIRST_RETRY_MS;
+          this.pace.succeeded();
           if (save.setAside) this.gaveWay = [];
           this.settle({ document: sent, version: answer.version, epoch: this.saved.epoch });
           this.keep();
@@ -223,14 +207,14 @@ export class Saver {
           this.keep();
           this.tell({ kind: 'failed', message: answer.message });
           // It may be brought back.
-          this.tryLater();
+          this.pace.afterFailure();
           return;
         case 'outdated':
           this.tell({ kind: 'outdated' });
           return;
         default:
           this.tell(waitingFor(answer));
-          this.tryLater();
+          this.pace.afterFailure();
           return;
       }
     }
@@ -255,17 +239,12 @@ export class Saver {
     this.tell({ kind: 'sides', sides: this.sides });
   }
 
-  /** Keeps a refused step by its name, once. */
-  private refuse(save: Save, why: string): void {
-    this.refused = [...this.refused.filter((each) => each.save.id !== save.id), { save, why }];
-  }
-
   /** Takes off the bench what the server refuses, with what depends on it, and keeps it by its name. */
   private setAside(save: Save, why: string, fields: readonly FieldError[]): void {
     const { job } = this.store.getState();
     const edits = editsBetween(this.saved.job, job);
     const aside = blamed(edits, job, fields);
-    this.refuse({ ...save, edits: aside }, why);
+    this.kept.refuse({ ...save, edits: aside }, why);
     this.onItsWay = undefined;
     const { job: left } = laid(
       this.saved.job,
@@ -278,44 +257,36 @@ export class Saver {
   /** Lays what is not known to be saved on the browser's shelf. */
   private keep(): void {
     try {
-      this.world.keep(this.unsent()).catch(() => this.keepsNothing());
+      this.kept.keep(this.unsent());
     } catch (error) {
       this.fail(error);
     }
   }
 
-  private unsent(): Unsent | undefined {
+  /** What is on its way, and what came after it. */
+  private unsent(): readonly Save[] {
     const first = this.onItsWay;
-    const { job } = this.store.getState();
     const { version, epoch } = this.saved;
-    const after = this.drafts.between(first?.job ?? this.saved.job, job, {
+    const after = this.drafts.between(first?.job ?? this.saved.job, this.store.getState().job, {
       version: version + (first ? 1 : 0),
       epoch,
     });
-    const saves = [...this.left, ...(first ? [first.save] : []), ...(after ? [after] : [])];
-    const { refused } = this;
-    if (saves.length === 0 && refused.length === 0) return undefined;
-    return { saves, ...(refused.length > 0 ? { refused } : {}) };
-  }
-
-  private keepsNothing(): void {
-    if (!this.inBrowser) return;
-    this.inBrowser = false;
-    this.tell(this.state);
+    return [...(first ? [first.save] : []), ...(after ? [after] : [])];
   }
 
   /** Sends what a reload, a crash or a closed tab left over, and shows it. */
   private async takeOver(): Promise<void> {
-    const leftOver = await this.readShelf();
+    const all = await this.kept.read();
     try {
-      for (const { unsent, own, done } of leftOver) {
+      for (const leftOver of all) {
         for (;;) {
-          const waiting = await this.sendLeftOver(unsent.saves);
+          const waiting = await this.sendLeftOver(leftOver.unsent.saves);
           if (!waiting) break;
-          await this.pause(waiting);
+          this.waits = true;
+          this.tell(waiting);
+          await this.pace.pause();
         }
-        if (own) this.left = [];
-        else await done();
+        await this.kept.sent(leftOver);
       }
     } catch (error) {
       this.fail(error);
@@ -323,52 +294,39 @@ export class Saver {
     this.waits = false;
     this.keep();
     // What was typed meanwhile was not sent, nor will anything call for it.
-    if (this.unsaved) this.later(0);
-    if (this.refused.length > 0) this.tell(this.state);
-  }
-
-  private async readShelf(): Promise<readonly LeftOver[]> {
-    try {
-      await this.world.hold();
-      const leftOver = await this.world.leftOver();
-      this.left = leftOver.filter(({ own }) => own).flatMap(({ unsent }) => unsent.saves);
-      this.refused = leftOver.flatMap(({ unsent }) => unsent.refused ?? []);
-      return leftOver;
-    } catch {
-      this.keepsNothing();
-      return [];
-    }
-  }
-
-  /** Waits before something is tried again, each time twice as long. */
-  private async pause(state: SaveState): Promise<void> {
-    this.waits = true;
-    this.tell(state);
-    await new Promise((done) => setTimeout(done, this.retry));
-    this.retry = Math.min(SLOWEST_RETRY_MS, this.retry * 2);
+    if (this.unsaved) this.pace.now();
+    if (this.kept.refused.length > 0) this.tell(this.state);
   }
 
   /** What it waits for, if anything: without that, all of it is saved, or lies on the bench again. */
   private async sendLeftOver(saves: readonly Save[]): Promise<SaveState | undefined> {
-    const sent = await sendLeftOver(saves, this.world, (save, why) => this.refuse(save, why));
+    if (saves.length === 0) return undefined;
+    const sent = await sendLeftOver(saves, this.world, (save, why) => this.kept.refuse(save, why));
     if (sent.kind === 'waits') return sent.state;
-    const theirs =
-      sent.kind === 'stale' ? sent.answer.theirs : saves.length > 0 && (await this.world.load().catch(() => undefined));
-    if (theirs === undefined) return waitingFor(noAnswer());
-    if (!theirs) return undefined;
-    const meanwhile = editsBetween(this.saved.job, this.store.getState().job);
-    if (sent.kind === 'sent') {
-      this.settle(theirs);
-      this.store.getState().rebase(laid(theirs.document, meanwhile).job, []);
+    if (sent.kind === 'stale') {
+      this.layLeftOver(sent);
       return undefined;
     }
-    // Somebody saved meanwhile.
-    const left = sent.saves.flatMap(({ edits }) => edits);
-    const { job, gaveWay, sides } = laidLeftOver(sent.answer, left, meanwhile);
+    const theirs = await this.world.load().catch(() => undefined);
+    if (!theirs) return waitingFor(noAnswer());
+    const { job } = laid(theirs.document, this.meanwhile());
     this.settle(theirs);
+    this.store.getState().rebase(job, []);
+    return undefined;
+  }
+
+  /** What was typed while what was left over was on its way. */
+  private meanwhile(): readonly Edit[] {
+    return editsBetween(this.saved.job, this.store.getState().job);
+  }
+
+  /** Lays what was left over on what somebody saved meanwhile. */
+  private layLeftOver({ answer, saves }: Extract<SentLeftOver, { kind: 'stale' }>): void {
+    const left = saves.flatMap(({ edits }) => edits);
+    const { job, gaveWay, sides } = laidLeftOver(answer, left, this.meanwhile());
+    this.settle(answer.theirs);
     this.store.getState().rebase(job, []);
     this.gaveWay = [...this.gaveWay, ...gaveWay];
     if (sides) this.face(sides);
-    return undefined;
   }
 }
