@@ -1,10 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { documentRefusal, stackRefusal, typeOver, withEdits } from '../src/core/commands/index.js';
-import { applyEdits, type Job } from '../src/core/decisions/index.js';
+import type { Job } from '../src/core/decisions/index.js';
 import { drawHingeCorner } from '../src/core/kinds/hinges/index.js';
 import { type DimensionItem, drawElevation, drawPanel, drawSection } from '../src/core/present/index.js';
 import {
+  applyEdits,
   createSolver,
   type SolvedCabinet,
   type SolvedJob,

@@ -1,8 +1,8 @@
 import { produce } from 'immer';
 import { decidedAt, editsBetween, isRemoval, placeOf } from '../core/commands/index.js';
-import { applyEdits, type Edit, EditPathError, headOf, type Job } from '../core/decisions/index.js';
+import { type Edit, EditPathError, headOf, type Job } from '../core/decisions/index.js';
 import { cutForNone, cutOtherwise } from '../core/shop/index.js';
-import { JOB_VERSION, readJob, readTouched } from '../core/solve/index.js';
+import { applyEdits, JOB_VERSION, readJob, readTouched } from '../core/solve/index.js';
 import type { Save } from './bodies.js';
 import { keepChecked, writtenOf } from './checked.js';
 import { dropContent, storeHead } from './content.js';

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import {
-  applyEdits,
   countedIds,
   type Job,
   type LayoutSheet,
@@ -29,7 +28,7 @@ import {
   tickSetUp,
   USUAL_WAY,
 } from '../../src/core/shop/index.js';
-import { readJobText, solve, validate } from '../../src/core/solve/index.js';
+import { applyEdits, readJobText, solve, validate } from '../../src/core/solve/index.js';
 import { Random } from '../generator/random.js';
 import { wrongWith } from './check.js';
 

@@ -1,6 +1,32 @@
 import * as z from 'zod/mini';
 
-/** Fields of the job document that are not settings. */
+/** Fields of the job document. What one says of itself beside its limits is said where it is declared. */
+
+export interface FieldSays {
+  /** A number that is a length in mm: it may be typed with its unit. */
+  readonly measure?: 'mm';
+  /** What it is called, where its name in the document is no word of the trade. */
+  readonly word?: string;
+  /** What one entry of the list is called. */
+  readonly one?: string;
+  /** Where it only leads on to what is in it, it is passed over. */
+  readonly passed?: true;
+  /** A group of a layer that says only what was decided: it goes when it says nothing any more. */
+  readonly layer?: true;
+  /** First version of the job document that has it; the first of all where nothing is said. */
+  readonly since?: number;
+}
+
+const spoken = z.registry<FieldSays>();
+
+/** A field with what it says of itself, beside what it says already. */
+export function saying<S extends z.ZodMiniType>(schema: S, says: FieldSays): S {
+  spoken.add(schema, { ...spoken.get(schema), ...says });
+  return schema;
+}
+
+/** What a field says of itself. */
+export const saidBy = (schema: z.ZodMiniType): FieldSays => spoken.get(schema) ?? {};
 
 /** What something is known by within its list, for good. */
 export const idField = z
@@ -14,8 +40,11 @@ export function between(min: number, max: number) {
 
 /** A length in mm between two limits. */
 export function lengthField({ min = 0, max = 5000 }: { min?: number; max?: number } = {}) {
-  return between(min, max);
+  return saying(between(min, max), { measure: 'mm' });
 }
+
+/** A length in mm between two limits, of a profile: as its maker's sheet gives it. */
+export const mm = (min: number, max: number) => lengthField({ min, max });
 
 export function countField(min: number, max: number) {
   return z.int().check(z.minimum(min), z.maximum(max));

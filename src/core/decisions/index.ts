@@ -4,7 +4,7 @@
  * each setting comes to on a cabinet. Knows: the ground, and no kind.
  */
 export * from './document/index.js';
-export { between, countField, nameField } from './fields.js';
+export { between, countField, lengthField, mm, nameField, saying } from './fields.js';
 export * from './job/index.js';
 export {
   type AskedOfKinds,
@@ -24,3 +24,4 @@ export {
 } from './resolved.js';
 export * from './settings/index.js';
 export { CARRYING_BACK, type Resolvable, Standards } from './standards.js';
+export { type TrailStep, trailOf } from './trail.js';

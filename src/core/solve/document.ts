@@ -31,6 +31,13 @@ export const readJobHead = bound(decisions.readJobHead);
 export const newJob = bound(decisions.newJob);
 export const jobByHand = bound(decisions.jobByHand);
 export const isLength = bound(decisions.isLength);
+export const isDecidedList = bound(decisions.isDecidedList);
+
+/** Applies edits in place; meant for a draft or a copy. Throws `EditPathError` on a path that leads nowhere. */
+export const applyEdits = bound(decisions.applyEdits);
+
+/** What the document says of a way into it, step by step; undefined where it leads nowhere. */
+export const trailTo = (path: string) => decisions.trailOf(form.job, path.split('/'));
 
 /** Checks data against a schema and turns what is wrong into sentences with slash paths. */
 export const validate = <T>(schema: Parameters<typeof decisions.validate<T>>[1], data: unknown) =>

@@ -3,7 +3,9 @@
  * out: everything computed from it. Knows: every stage before it.
  */
 export {
+  applyEdits,
   form,
+  isDecidedList,
   isLength,
   JOB_VERSION,
   jobByHand,
@@ -19,6 +21,7 @@ export {
   settingLeaves,
   settingSections,
   standardsOf,
+  trailTo,
   validate,
 } from './document.js';
 export {

@@ -12,11 +12,11 @@ import {
 } from '../build/index.js';
 import type { BuiltCabinet, Finding } from '../cabinet/index.js';
 import { checkCabinet, checkNeighbours, FindingsMemo } from '../check/index.js';
-import { type Act, applyEdits, type Cabinet, type Job, type JobHead, type Standing } from '../decisions/index.js';
+import type { Act, Cabinet, Job, JobHead, Standing } from '../decisions/index.js';
 import { formatLengthWithUnit } from '../ground/index.js';
 import { contactsOf } from '../motions/index.js';
 import { type CutListGroup, cutList, markParts, withDecisions, withoutTraces } from '../part/index.js';
-import { readCabinet, readJobHead, standardsOf } from './document.js';
+import { applyEdits, readCabinet, readJobHead, standardsOf } from './document.js';
 import { fitAll } from './fit.js';
 import { allKinds, type Fitted, type ResolvedCabinet } from './registry.js';
 import { type Converted, convert } from './standing/index.js';

@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
-import { applyEdits, type Cabinet, pathTo } from '../../decisions/index.js';
+import { type Cabinet, pathTo } from '../../decisions/index.js';
 import { drawElevation, drawPlan, drawSection } from '../../present/index.js';
-import { readJob, type SolvedCabinet, solve } from '../../solve/index.js';
+import { applyEdits, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 type Zone = NonNullable<Cabinet['zones']>[number];

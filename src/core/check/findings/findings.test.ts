@@ -3,16 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../../tests/support/cabinets.js';
 import { decide } from '../../../../tests/support/edit.js';
-import {
-  applyEdits,
-  type Cabinet,
-  type Interior,
-  type Job,
-  type Opening,
-  type Room,
-  type Split,
-} from '../../decisions/index.js';
-import { allKinds, fixesFor, readJobText, solve, solveCabinet } from '../../solve/index.js';
+import type { Cabinet, Interior, Job, Opening, Room, Split } from '../../decisions/index.js';
+import { allKinds, applyEdits, fixesFor, readJobText, solve, solveCabinet } from '../../solve/index.js';
 import { generalRules } from './general.js';
 import { rulesOf as allRules } from './index.js';
 

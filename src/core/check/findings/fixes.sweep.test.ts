@@ -3,8 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, jobWith, wildDecisions } from '../../../../tests/support/cabinets.js';
 import type { Finding } from '../../cabinet/index.js';
-import { type Act, applyEdits, type Job } from '../../decisions/index.js';
-import { fixesFor, readJob, solve } from '../../solve/index.js';
+import type { Act, Job } from '../../decisions/index.js';
+import { applyEdits, fixesFor, readJob, solve } from '../../solve/index.js';
 
 const sameFinding = (a: Finding) => (b: Finding) => a.rule === b.rule && a.what === b.what;
 

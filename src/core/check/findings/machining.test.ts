@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
-import { applyEdits, type Opening, shelved } from '../../decisions/index.js';
+import { type Opening, shelved } from '../../decisions/index.js';
 import { toCabinet } from '../../part/index.js';
-import { fixesFor, solve } from '../../solve/index.js';
+import { applyEdits, fixesFor, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const doors = (shelves: number): Opening[] => [

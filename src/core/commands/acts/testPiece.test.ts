@@ -1,7 +1,16 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { applyEdits, pathTo, writeHardware, writeJob } from '../../decisions/index.js';
-import { allKinds, libraries, newJob, profilesOf, readHardwareText, readJob, solve } from '../../solve/index.js';
+import { pathTo, writeHardware, writeJob } from '../../decisions/index.js';
+import {
+  allKinds,
+  applyEdits,
+  libraries,
+  newJob,
+  profilesOf,
+  readHardwareText,
+  readJob,
+  solve,
+} from '../../solve/index.js';
 import { testPieceFor } from './testPiece.js';
 
 test('every profile of a kind that is proven on scrap goes into a small piece of its own, without a stop', () => {

@@ -1,13 +1,6 @@
 import { produce } from 'immer';
-import {
-  applyEdits,
-  type Edit,
-  type EditPath,
-  type Entry,
-  isDecidedList,
-  type Job,
-  pathFromText,
-} from '../../decisions/index.js';
+import { type Edit, type EditPath, type Entry, type Job, pathFromText } from '../../decisions/index.js';
+import { applyEdits, isDecidedList, trailTo } from '../../solve/index.js';
 
 /** A job with edits carried out on it; what they do not touch stays the same objects. Throws `EditPathError`. */
 export function withEdits(job: Job, edits: readonly Edit[]): Job {
@@ -125,7 +118,7 @@ function stayingInOrder(before: readonly string[], after: readonly string[]): Re
 }
 
 /** Groups of decisions, which say only what was decided: two that are made at once hold what both decided. */
-const isOverrides = (path: string) => /^standards(\/|$)|^cabinets\/[^/]+\/settings(\/|$)/.test(path);
+const isOverrides = (path: string) => trailTo(path)?.at(-1)?.says.layer === true;
 
 /** What is told apart by a word of its own is replaced whole when that word is another. */
 function isOneSort(before: Fields, after: Fields): boolean {

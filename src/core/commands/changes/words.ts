@@ -1,6 +1,6 @@
 import type { Edit, Job } from '../../decisions/index.js';
 import { capital, formatLengthWithUnit } from '../../ground/index.js';
-import { form, isLength } from '../../solve/index.js';
+import { form, isLength, trailTo } from '../../solve/index.js';
 import { placeOf } from './merge.js';
 
 /** An edit as a maker reads it: what was decided, and to what. */
@@ -11,46 +11,7 @@ interface Said {
 
 type Node = Readonly<Record<string, unknown>>;
 
-/** Fields by the trade's words, where the name of the field is not one itself. */
-const FIELD_WORDS: Readonly<Record<string, string>> = {
-  mm: 'size',
-  face: 'front',
-  parts: 'parts',
-  zones: 'keep-out boxes',
-  leftNeighbour: 'stands to the right of',
-  shelvesAt: 'height of shelf',
-  hingesAt: 'height of hinge',
-  dividerOff: 'divider aside of the middle',
-  contents: 'what goes in',
-  raised: 'runners raised',
-  pin: 'held at',
-  mmStep: 'printed to',
-  display: 'lengths shown',
-  house: 'house standards',
-  hardware: 'hardware',
-  standing: 'standing cabinets',
-  layouts: 'accepted layouts',
-  ticks: 'ticks of set-ups',
-  clear: 'places kept clear',
-  from: 'measured from',
-};
-
-/** Lists whose entries go by a word of their own, before their name. */
-const LIST_WORDS: Readonly<Record<string, string>> = {
-  cabinets: 'Cabinet',
-  materials: 'Material',
-  zones: 'keep-out box',
-  standing: 'Standing cabinet',
-  layouts: 'Layout of',
-  ticks: 'set-up',
-  sheets: 'sheets',
-  boards: 'boards',
-  bands: 'band',
-  shelvesAt: 'height of shelf',
-  hingesAt: 'height of hinge',
-};
-
-const plain = (key: string) => FIELD_WORDS[key] ?? key.replaceAll(/([A-Z])/g, ' $1').toLowerCase();
+const plain = (key: string) => key.replaceAll(/([A-Z])/g, ' $1').toLowerCase();
 
 /** The edit in words, by the job it was made on or the one it led to, whichever knows the things it names. */
 export function saidOf(edit: Edit, before: Job, after: Job): Said {
@@ -63,35 +24,25 @@ function whereInWords(place: string, jobs: readonly Job[]): string {
   const keys = place.split('/');
   const setting = settingIn(keys);
   const shown = setting ? keys.slice(0, setting.from) : keys;
+  const trail = trailTo(place) ?? [];
   const words: string[] = [];
   let nodes: readonly unknown[] = jobs;
   for (const [at, key] of shown.entries()) {
-    const inList = nodes.some((node) => Array.isArray(node));
     nodes = nodes.map((node) => stepInto(node, key)).filter((node) => node !== undefined);
-    if (inList) words.push(entryInWords(key, shown[at - 1] ?? '', nodes[0]));
-    else if (!isPassed(shown, at)) words.push(plain(key));
+    const { says, entry, list } = trail[at] ?? { says: {}, entry: false, list: false };
+    if (entry) words.push(entryInWords(key, says.one ?? '', nodes[0]));
+    else if (key !== 'settings' && (at === shown.length - 1 ? !(setting && says.passed) : !says.passed && !list))
+      words.push(says.word ?? plain(key));
   }
   if (setting) words.push(setting.label);
   return capital(words.join(', '));
 }
 
-/** Keys that only lead on to what is named after them. */
-function isPassed(keys: readonly string[], at: number): boolean {
-  const key = keys[at] as string;
-  const last = at === keys.length - 1;
-  return (
-    key === 'settings' ||
-    key === 'standards' ||
-    (!last && (key in LIST_WORDS || key === 'parts' || key === 'face' || key === 'size' || key === 'fill'))
-  );
-}
-
-function entryInWords(id: string, list: string, entry: unknown): string {
-  const { number, name, part, kind } = (entry ?? {}) as Partial<Record<string, unknown>>;
+function entryInWords(id: string, one: string, entry: unknown): string {
+  const { number, name, part } = (entry ?? {}) as Partial<Record<string, unknown>>;
   if (typeof part === 'string') return `part ${part.replaceAll('/', ' ')}`;
   const own = [number, name].find((each) => typeof each === 'string' && each !== '');
-  const word = LIST_WORDS[list] ?? (kind === undefined && part === undefined && list === 'parts' ? 'opening' : '');
-  return `${word} ${own ?? id}`.trim();
+  return `${one} ${own ?? id}`.trim();
 }
 
 function stepInto(node: unknown, key: string): unknown {
@@ -127,10 +78,7 @@ function valueInWords(edit: Edit, place: string, jobs: readonly Job[]): string {
   return typeof kind === 'string' ? kind : 'decided anew';
 }
 
-const isEntryPlace = (place: string) =>
-  /(^cabinets|^materials|^standing|^layouts|zones|parts|shelvesAt|hingesAt|sheets|boards|bands|ticks|prices|^hardware\/[^/]+)\/[^/]+$/.test(
-    place,
-  );
+const isEntryPlace = (place: string) => trailTo(place)?.at(-1)?.entry === true;
 
 /** A value that points to something goes by that thing's name; a word of a choice by what it is called. */
 function nameOf(value: string, place: string, jobs: readonly Job[]): string {

@@ -116,7 +116,7 @@ test('a decided height without a proper id is refused in words', () => {
     },
   ];
   const [line = ''] = said(file({}, cabinet({ face: { kind: 'rows', parts } })));
-  assert.match(line, /^cabinet 7, face, opening o1, fill\/interior, shelf x, id: /);
+  assert.match(line, /^cabinet 7, face, opening o1, fill\/interior, height of shelf x, id: /);
   assert.doesNotMatch(line, /pattern|\^/);
 });
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { type Declarations, declarationsOf, type Section, type SettingTree } from '../settings/index.js';
 import { type Hardware, type HardwareKind, hardwareSchemaOf } from './hardware.js';
-import { type Cabinet, DOCUMENT_GREW, type Job, type JobHead, schemasOf } from './schemas.js';
+import { type Cabinet, type Job, type JobHead, schemasOf } from './schemas.js';
 import { refuseTogether } from './together.js';
 
 /** What kinds of fitted things declare of the document: it is handed them, and knows none by name. */
@@ -34,13 +34,8 @@ const MOST_SCHEMAS = 64;
 /** The form of the document, made once from what there is to declare. */
 export function formOf({ sections, hardware: kinds }: Registry): Form {
   const declared = declarationsOf(sections);
-  const version = Math.max(
-    ...DOCUMENT_GREW,
-    ...declared.leaves.map(({ since }) => since),
-    ...kinds.map(({ since }) => since),
-  );
   const hardware = hardwareSchemaOf(kinds);
-  const { cabinet, head, cabinets } = schemasOf(version, declared, hardware);
+  const { version, cabinet, head, cabinets } = schemasOf(declared, hardware);
   const job = z.extend(head, { cabinets }).check(z.superRefine(refuseTogether));
   const bySomeFields = new Map<string, z.ZodMiniType<Job>>();
   const jobOf = (fields: ReadonlySet<string>) => {

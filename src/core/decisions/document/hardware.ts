@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { saying } from '../fields.js';
 
 /** What came of proving it on scrap. */
 export type TrialOutcome = 'proven' | 'corrected' | 'unfit';
@@ -39,7 +40,12 @@ const MOST_PROFILES = 200;
 export function hardwareSchemaOf(kinds: readonly HardwareKind[]): z.ZodMiniType<Hardware> {
   return z
     .strictObject(
-      Object.fromEntries(kinds.map(({ id, schema }) => [id, z.array(schema).check(z.maxLength(MOST_PROFILES))])),
+      Object.fromEntries(
+        kinds.map(({ id, schema, one, since }) => [
+          id,
+          saying(z.array(schema).check(z.maxLength(MOST_PROFILES)), { one, since }),
+        ]),
+      ),
     )
     .check(
       z.superRefine((library, context) => {

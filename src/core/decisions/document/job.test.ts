@@ -2,8 +2,17 @@ import assert from 'node:assert/strict';
 import { readdirSync, readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { decide } from '../../../../tests/support/edit.js';
-import { JOB_VERSION, newJob, profilesOf, readJob, readJobText, solve, standardsOf } from '../../solve/index.js';
-import { applyEdits, countedIds, EditPathError, newId, pathTo, spreadOf, thicknessOf } from '../job/index.js';
+import {
+  applyEdits,
+  JOB_VERSION,
+  newJob,
+  profilesOf,
+  readJob,
+  readJobText,
+  solve,
+  standardsOf,
+} from '../../solve/index.js';
+import { countedIds, EditPathError, newId, pathTo, spreadOf, thicknessOf } from '../job/index.js';
 import { type Cabinet, type Job, newCabinet, writeJob } from './index.js';
 import { migrateJob, migrations } from './migrations.js';
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { trailOf } from '../trail.js';
 import { type EditPath, pathFromText } from './paths.js';
 
 /** An entry of a list, known by its id. */
@@ -65,13 +66,18 @@ function step(node: unknown, key: string, path: string): unknown {
 /** Names that are no decisions, but parts of the language. */
 const NO_DECISIONS = /(^|\/)(__proto__|constructor|prototype)(\/|$)/;
 
+/** The form of the document, as much of it as an edit asks for. */
+interface Shaped {
+  readonly job: z.ZodMiniType<object>;
+}
+
 /** Applies edits in place; meant for a draft (see the bench's store) or a copy. Throws `EditPathError` on a path that leads nowhere. */
-export function applyEdits(job: object, edits: readonly Edit[]): void {
+export function applyEdits(form: Shaped, job: object, edits: readonly Edit[]): void {
   for (const edit of edits) {
     if (NO_DECISIONS.test(edit.path)) throw new EditPathError(`${edit.path} leads nowhere`);
     if ('insert' in edit) insert(job, edit);
     else if ('moveBefore' in edit) move(job, edit);
-    else decide(job, edit);
+    else decide(form, job, edit);
   }
 }
 
@@ -109,7 +115,7 @@ function placeOf(list: readonly Entry[], before: string | null, path: string): n
   return at;
 }
 
-function decide(job: object, { path, value }: Extract<Edit, { value: unknown }>): void {
+function decide(form: Shaped, job: object, { path, value }: Extract<Edit, { value: unknown }>): void {
   const keys = path.split('/');
   const last = keys.pop() as string;
   // What is decided for an entry that names itself lies in a list, and begins one.
@@ -127,7 +133,7 @@ function decide(job: object, { path, value }: Extract<Edit, { value: unknown }>)
   }
   if (Array.isArray(node)) {
     decideEntry(node, last, value, path);
-    if (node.length === 0) pruneList(job, keys);
+    if (node.length === 0) pruneList(form, job, keys);
     return;
   }
   if (typeof node !== 'object' || node === null) throw new EditPathError(`${path} leads nowhere`);
@@ -136,7 +142,7 @@ function decide(job: object, { path, value }: Extract<Edit, { value: unknown }>)
     return;
   }
   delete (node as Node)[last];
-  pruneOverrides(job, keys);
+  pruneLayer(form, job, keys);
 }
 
 function decideEntry(list: unknown[], id: string, value: unknown, path: string): void {
@@ -148,33 +154,30 @@ function decideEntry(list: unknown[], id: string, value: unknown, path: string):
   else throw new EditPathError(`there is no "${id}" at ${path}`);
 }
 
-/** Lists that say only what was decided go when they say nothing any more. */
-const DECIDED_LISTS = ['shelvesAt', 'hingesAt', 'zones', 'standing', 'layouts'];
-
-/** True for the path of such a list. */
-export const isDecidedList = (path: string) => isDecided(path.split('/'));
-
-/** The parts of a cabinet that are decided are such a list, the parts of a face are not. */
-const isDecided = (keys: readonly string[]) =>
-  DECIDED_LISTS.includes(keys.at(-1) ?? '') || (keys.length === 3 && keys[0] === 'cabinets' && keys[2] === 'parts');
-
-function pruneList(job: object, keys: readonly string[]): void {
-  const last = keys.at(-1) ?? '';
-  if (!isDecided(keys)) return;
-  const parent = keys.slice(0, -1).reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
-  delete parent[last];
+/** True for the path of a list that says only what was decided: the document leaves it out where that is nothing. */
+export function isDecidedList({ job }: Shaped, path: string): boolean {
+  const last = trailOf(job, path.split('/'))?.at(-1);
+  return last?.list === true && last.mayBeLeftOut;
 }
 
-/** A group of overrides that has become empty goes, so that a document says only what was decided. */
-function pruneOverrides(job: object, keys: readonly string[]): void {
-  const root = keys[0] === 'standards' ? 2 : keys[2] === 'settings' ? 3 : -1;
-  if (root < 0) return;
-  for (let depth = keys.length; depth > root; depth -= 1) {
-    const parentKeys = keys.slice(0, depth - 1);
-    const parent = parentKeys.reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
-    const key = keys[depth - 1] as string;
-    if (Object.keys((parent[key] as Node | undefined) ?? { full: true }).length > 0) return;
-    delete parent[key];
+function parentOf(job: object, keys: readonly string[]): Node {
+  return keys.slice(0, -1).reduce<unknown>((node, key) => step(node, key, keys.join('/')), job) as Node;
+}
+
+function pruneList(form: Shaped, job: object, keys: readonly string[]): void {
+  if (isDecidedList(form, keys.join('/'))) delete parentOf(job, keys)[keys.at(-1) as string];
+}
+
+/** A group of a layer that has become empty goes, so that a document says only what was decided. */
+function pruneLayer({ job: schema }: Shaped, job: object, keys: readonly string[]): void {
+  const trail = trailOf(schema, keys) ?? [];
+  for (let depth = keys.length; depth > 0; depth -= 1) {
+    const group = trail[depth - 1];
+    if (!group?.says.layer || !group.mayBeLeftOut) return;
+    const within = keys.slice(0, depth);
+    const parent = parentOf(job, within);
+    if (Object.keys((parent[group.key] as Node | undefined) ?? { full: true }).length > 0) return;
+    delete parent[group.key];
   }
 }
 

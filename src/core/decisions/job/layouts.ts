@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, countField, idField, lengthField, wordField } from '../fields.js';
+import { countField, idField, lengthField, saying, wordField } from '../fields.js';
 
 /** How sheets are cut: full-length rips, then crosscuts; any cuts from edge to edge; or by a router, anywhere. */
 export const METHODS = {
@@ -11,7 +11,7 @@ export type Method = keyof typeof METHODS;
 
 const place = lengthField({ min: 0, max: 6000 });
 const side = lengthField({ min: 0.5, max: 6000 });
-const most = (max: number) => between(0, max);
+const most = (max: number) => lengthField({ max });
 
 /** A piece where it lies, from the raw sheet's corner; its size as it lies, along the sheet's length and width. */
 const placedSchema = z.strictObject({
@@ -46,7 +46,7 @@ const laidSheetSchema = z.strictObject({
   /** Cut: nothing on it changes any more. */
   cut: z.boolean(),
   /** Kept clear: a flaw, or where the maker wants nothing. */
-  clear: z.array(clearSchema).check(z.maxLength(50)),
+  clear: saying(z.array(clearSchema).check(z.maxLength(50)), { word: 'places kept clear' }),
   placements: z.array(placedSchema).check(z.maxLength(1000)),
 });
 export type LayoutSheet = z.infer<typeof laidSheetSchema>;
@@ -62,8 +62,11 @@ export const layoutSchema = z.strictObject({
   oversize: most(500),
   /** Fewer whole sheets were impossible. */
   bound: countField(0, 100_000),
-  sheets: z.array(laidSheetSchema).check(z.maxLength(2000)),
+  sheets: saying(z.array(laidSheetSchema).check(z.maxLength(2000)), { one: 'sheet' }),
   /** Set-ups that are done, by their ids. */
-  ticks: z.array(z.strictObject({ id: idField })).check(z.maxLength(5000)),
+  ticks: saying(z.array(z.strictObject({ id: idField })).check(z.maxLength(5000)), {
+    word: 'ticks of set-ups',
+    one: 'set-up',
+  }),
 });
 export type SheetLayout = z.infer<typeof layoutSchema>;

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { type Dim, mean, type Source, setting } from '../../ground/index.js';
-import { between, idField, lengthField, nameField, shareField, wordField } from '../fields.js';
+import { between, idField, lengthField, nameField, saying, shareField, wordField } from '../fields.js';
 
 export const materialSchema = z.strictObject({
   id: idField,
@@ -9,7 +9,7 @@ export const materialSchema = z.strictObject({
   /** Readings with a caliper; the mean is what parts are figured from. Empty until the batch is in the shop. */
   measured: z.strictObject({
     batch: z.string().check(z.trim(), z.maxLength(60)),
-    readings: z.array(lengthField({ min: 0.3, max: 120 })).check(z.maxLength(20)),
+    readings: saying(z.array(lengthField({ min: 0.3, max: 120 })).check(z.maxLength(20)), { one: 'reading' }),
   }),
   sheet: z.strictObject({
     length: lengthField({ min: 100, max: 6000 }),

@@ -1,10 +1,10 @@
 import * as z from 'zod/mini';
 import { inches, type LengthUnit } from '../../ground/index.js';
-import { between, countField, idField, lengthField, shareField } from '../fields.js';
+import { between, countField, idField, lengthField, saying, shareField } from '../fields.js';
 
 /** How big one part of a stack is. A `pin` holds it at a size whatever its rule says; the rest absorb the change. */
 const sizeSchema = z.discriminatedUnion('rule', [
-  z.strictObject({ rule: z.literal('fixed'), mm: lengthField({ min: 1 }) }),
+  z.strictObject({ rule: z.literal('fixed'), mm: saying(lengthField({ min: 1 }), { word: 'size' }) }),
   z.strictObject({ rule: z.literal('share'), weight: shareField(0.01, 100) }),
   z.strictObject({ rule: z.literal('graduated') }),
 ]);
@@ -21,10 +21,13 @@ const heightSchema = z.strictObject({
   id: z
     .string()
     .check(z.regex(/^[sh]([1-9]|[12]\d|30)$/, 'the id of a shelf or a hinge was expected, such as s1 or h2')),
-  mm: lengthField(),
+  mm: saying(lengthField(), { word: 'size' }),
 });
 export type DecidedHeight = z.infer<typeof heightSchema>;
-const heights = z.optional(z.array(heightSchema).check(z.maxLength(30)));
+const heightsOf = (one: string) =>
+  z.optional(
+    saying(z.array(heightSchema).check(z.maxLength(30)), { word: `height of ${one}`, one: `height of ${one}` }),
+  );
 
 /** What goes into a drawer or stands on a tray: how high it is (mm), and what all of it weighs (kg). */
 const contentsSchema = z.strictObject({
@@ -32,9 +35,9 @@ const contentsSchema = z.strictObject({
   weight: z.optional(shareField(0.1, 300)),
 });
 export type DrawerContents = z.infer<typeof contentsSchema>;
-const contents = z.optional(contentsSchema);
+const contents = z.optional(saying(contentsSchema, { word: 'what goes in' }));
 /** How far its runners, and the box on them, stand above the lowest they can (mm). */
-const raised = z.optional(lengthField({ max: 1000 }));
+const raised = z.optional(saying(lengthField({ max: 1000 }), { word: 'runners raised', since: 15 }));
 
 /** What a room is for, behind a front or in an open bay. */
 const roomFills = [
@@ -42,7 +45,7 @@ const roomFills = [
     kind: z.literal('shelves'),
     shelves: countField(0, 30),
     /** Undersides above the floor of the room. */
-    shelvesAt: heights,
+    shelvesAt: heightsOf('shelf'),
   }),
   z.strictObject({ kind: z.literal('drawer'), contents, raised }),
   z.strictObject({ kind: z.literal('tray'), contents, raised }),
@@ -84,12 +87,17 @@ const interiorSchema: z.ZodMiniType<Interior> = z.lazy(() => z.union([roomFillSc
 
 const within = {
   /** The room behind it, divided in its own way; left out where there is nothing in it. */
-  interior: z.optional(interiorSchema),
+  interior: z.optional(
+    saying(
+      z.lazy(() => interiorSchema),
+      { since: 11 },
+    ),
+  ),
 };
 const hung = {
   ...within,
   /** Hinge centres above the lower edge of the door; both doors of a pair alike. */
-  hingesAt: heights,
+  hingesAt: heightsOf('hinge'),
 };
 
 /** What closes an opening. */
@@ -118,7 +126,7 @@ export const FILL_NAMES = {
 
 /** How the graduated members of a stack grow from top to bottom (or left to right). */
 const graduationSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('arithmetic'), step: between(-1000, 1000) }),
+  z.strictObject({ kind: z.literal('arithmetic'), step: lengthField({ min: -1000, max: 1000 }) }),
   z.strictObject({ kind: z.literal('geometric'), ratio: between(0.2, 5) }),
 ]);
 export type Graduation = z.infer<typeof graduationSchema>;
@@ -131,15 +139,18 @@ export function startingGraduation(kind: Graduation['kind'], unit: LengthUnit): 
 
 const roomSchema = z.strictObject({
   id: idField,
-  size: sizeSchema,
-  pin: z.optional(lengthField({ min: 1 })),
+  size: saying(sizeSchema, { passed: true }),
+  pin: z.optional(saying(lengthField({ min: 1 }), { word: 'held at' })),
   divider: z.optional(dividerSchema),
-  fill: interiorSchema,
+  fill: saying(
+    z.lazy(() => interiorSchema),
+    { passed: true },
+  ),
 });
 const interiorSplitSchema = z.strictObject({
   kind: z.enum(['rows', 'columns']),
   graduation: graduationSchema,
-  parts: z.array(roomSchema).check(z.minLength(1), z.maxLength(24)),
+  parts: saying(z.array(roomSchema).check(z.minLength(1), z.maxLength(24)), { one: 'room', passed: true }),
 });
 
 /** An opening divided again: `rows` from top to bottom, `columns` from left to right. Splits nest to any depth. */
@@ -147,20 +158,20 @@ export const splitSchema = z.strictObject({
   kind: z.enum(['rows', 'columns']),
   graduation: graduationSchema,
   get parts() {
-    return z.array(openingSchema).check(z.minLength(1), z.maxLength(24));
+    return saying(z.array(openingSchema).check(z.minLength(1), z.maxLength(24)), { one: 'opening', passed: true });
   },
 });
 
 const openingSchema = z.strictObject({
   id: idField,
-  size: sizeSchema,
-  pin: z.optional(lengthField({ min: 1 })),
+  size: saying(sizeSchema, { passed: true }),
+  pin: z.optional(saying(lengthField({ min: 1 }), { word: 'held at' })),
   /** What stands between this one and the next; the house standard when left out. */
   divider: z.optional(dividerSchema),
   /** How far its middle is pinned off the middle of the gap: upwards in rows, to the right in columns. */
-  dividerOff: z.optional(lengthField({ min: -100, max: 100 })),
+  dividerOff: z.optional(saying(lengthField({ min: -100, max: 100 }), { word: 'divider aside of the middle' })),
   get fill(): z.ZodMiniUnion<[typeof leafSchema, typeof splitSchema]> {
-    return z.union([leafSchema, splitSchema]);
+    return saying(z.union([leafSchema, splitSchema]), { passed: true });
   },
 });
 export type Split = z.infer<typeof splitSchema>;

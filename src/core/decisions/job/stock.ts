@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, countField, idField, lengthField, nameField, shareField } from '../fields.js';
+import { between, countField, idField, lengthField, nameField, saying, shareField } from '../fields.js';
 import type { Material } from './materials.js';
 
 const price = between(0, 1e6);
@@ -50,9 +50,9 @@ export type StockBand = z.infer<typeof bandSchema>;
 
 /** What the shop has, and what it orders. */
 export const stockSchema = z.strictObject({
-  sheets: z.array(sheetsSchema).check(z.maxLength(2000)),
-  boards: z.array(boardsSchema).check(z.maxLength(200)),
-  bands: z.array(bandSchema).check(z.maxLength(200)),
+  sheets: saying(z.array(sheetsSchema).check(z.maxLength(2000)), { one: 'sheets' }),
+  boards: saying(z.array(boardsSchema).check(z.maxLength(200)), { one: 'boards' }),
+  bands: saying(z.array(bandSchema).check(z.maxLength(200)), { one: 'band' }),
 });
 export type StockList = z.infer<typeof stockSchema>;
 

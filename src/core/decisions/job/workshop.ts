@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { inches } from '../../ground/index.js';
-import { between, idField, nameField } from '../fields.js';
+import { between, idField, nameField, saying } from '../fields.js';
 import { choice, type Declared, type HouseSet, length, name, share, type ValuesOf } from '../settings/index.js';
 
 /** How this shop cuts sheets. */
@@ -78,7 +78,7 @@ export const workshopSchema = z.strictObject({
   cutting: schemaOf(cuttingFigures),
   solid: schemaOf(solidFigures),
   costs: schemaOf(costFigures),
-  prices: z.array(priceSchema).check(z.maxLength(1000)),
+  prices: saying(z.array(priceSchema).check(z.maxLength(1000)), { one: 'price of' }),
 });
 export type Workshop = z.infer<typeof workshopSchema>;
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { saying } from '../fields.js';
 import {
   type AllOf,
   type Declared,
@@ -77,7 +78,7 @@ export function declarationsOf(ofKinds: readonly Section<SettingTree>[]): Declar
     overrides: schemaOf(
       everything,
       (leaf) => z.optional(leaf.schema),
-      (shape) => z.optional(shape),
+      (shape) => z.optional(saying(shape, { layer: true })),
     ) as unknown as z.ZodMiniType<SettingOverrides>,
   };
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import type { LengthUnit } from '../../ground/index.js';
-import { between, countField } from '../fields.js';
+import { between, countField, saying } from '../fields.js';
 
 /**
  * A setting is declared once, where it belongs, with all that anybody asks of it: its words, its limits, what it is in
@@ -85,7 +85,7 @@ function declared<T>(
   more: Pick<Declared<T>, 'limits' | 'options' | 'from'> = {},
 ): Declared<T> {
   return {
-    schema,
+    schema: saying(schema, { word: label, since, ...(measure === 'mm' ? { measure } : {}) }),
     label,
     measure,
     defaults: { metric, inch: inch ?? metric },

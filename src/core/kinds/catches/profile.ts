@@ -1,21 +1,21 @@
 import * as z from 'zod/mini';
-import { between } from '../../decisions/index.js';
+import { mm } from '../../decisions/index.js';
 import { named, SIMULATED } from '../profile.js';
 
 /** A magnet in a body that is screwed to the case, and a plate that is screwed to the door. */
 export const catchProfileSchema = z.strictObject({
   ...named,
   /** Its two screws, from one to the other. */
-  centres: between(5, 120),
+  centres: mm(5, 120),
   /** From the plane the door closes against to its screws. */
-  setback: between(2, 80),
-  pilot: between(0.5, 6),
-  pilotDepth: between(2, 30),
+  setback: mm(2, 80),
+  pilot: mm(0.5, 6),
+  pilotDepth: mm(2, 30),
   /** The room it takes: along its screws, front to rear, and out from what carries it. */
   body: z.strictObject({
-    length: between(5, 150),
-    deep: between(5, 80),
-    out: between(3, 60),
+    length: mm(5, 150),
+    deep: mm(5, 80),
+    out: mm(3, 60),
   }),
 });
 export type CatchProfile = z.infer<typeof catchProfileSchema>;

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between } from '../../decisions/index.js';
+import { between, mm } from '../../decisions/index.js';
 import { named, SIMULATED } from '../profile.js';
 
 /** A hanger in the upper corner of a wall cabinet, hooked over a plate or rail on the wall. */
@@ -8,14 +8,14 @@ export const hangerProfileSchema = z.strictObject({
   /** What one of them carries (kg). */
   load: between(5, 1000),
   /** Middle of its two screws below the underside of the top, and in front of the back. */
-  down: between(10, 300),
-  beforeBack: between(5, 200),
-  apart: between(8, 120),
-  pilot: z.strictObject({ diameter: between(0.5, 12), depth: between(2, 30) }),
+  down: mm(10, 300),
+  beforeBack: mm(5, 200),
+  apart: mm(8, 120),
+  pilot: z.strictObject({ diameter: mm(0.5, 12), depth: mm(2, 30) }),
   /** The room it takes: down from the top, forward from the back, out from what carries it. */
-  body: z.strictObject({ high: between(20, 200), deep: between(10, 150), out: between(5, 80) }),
+  body: z.strictObject({ high: mm(20, 200), deep: mm(10, 150), out: mm(5, 80) }),
   /** How far it turns the cabinet up or down, and in or out. */
-  adjust: z.strictObject({ height: between(0, 40), depth: between(0, 60) }),
+  adjust: z.strictObject({ height: mm(0, 40), depth: mm(0, 60) }),
 });
 export type HangerProfile = z.infer<typeof hangerProfileSchema>;
 

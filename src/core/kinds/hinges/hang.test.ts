@@ -8,10 +8,10 @@ import {
   partOf,
   solveWith,
 } from '../../../../tests/support/cabinets.js';
-import { applyEdits } from '../../decisions/index.js';
+
 import { type Holes, type Part, toCabinet } from '../../part/index.js';
 import type { Overrides } from '../../solve/index.js';
-import { fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
+import { applyEdits, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
 import { findHinges, hangOn, hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
 const doorOf = (decisions: CabinetDecisions = {}, key = 'door/o2/left') => {

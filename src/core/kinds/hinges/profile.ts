@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, countField } from '../../decisions/index.js';
+import { between, countField, mm } from '../../decisions/index.js';
 import { libraryOf, named } from '../profile.js';
 
 /** In the order a maker asks: what the carcass is, how the door lies, how far it opens, how it closes. */
@@ -16,7 +16,7 @@ const hinge = {
   byHeight: z
     .array(
       z.strictObject({
-        upTo: between(100, 4000),
+        upTo: mm(100, 4000),
         count: countField(2, 8),
       }),
     )
@@ -30,7 +30,7 @@ const hinge = {
     )
     .check(z.minLength(1), z.maxLength(10)),
   /** Doors wider than this take one more. */
-  wideOver: between(200, 2000),
+  wideOver: mm(200, 2000),
 };
 
 /** Concealed: a cup in the door, an arm, a plate on the case; compact ones are made for the edge of a frame. */
@@ -40,55 +40,55 @@ export const cupSchema = <F extends 'concealed' | 'compact'>(family: F) =>
       ...hinge,
       family: z.literal(family),
       /** F: the arm's fixed distance; overlay = cup offset + F − plate. */
-      arm: between(-40, 40),
+      arm: mm(-40, 40),
       cup: z.strictObject({
         /** K: door edge to cup edge. */
-        least: between(1, 20),
-        most: between(1, 20),
-        diameter: between(20, 50),
-        depth: between(6, 20),
+        least: mm(1, 20),
+        most: mm(1, 20),
+        diameter: mm(20, 50),
+        depth: mm(6, 20),
         /** Two fixing holes: this far apart, this much further from the door edge than the cup's centre. */
-        fixingApart: between(20, 80),
-        fixingFurther: between(0, 30),
-        fixingDiameter: between(1, 12),
-        fixingDepth: between(1, 15),
+        fixingApart: mm(20, 80),
+        fixingFurther: mm(0, 30),
+        fixingDiameter: mm(1, 12),
+        fixingDepth: mm(1, 15),
       }),
       /** P: plate thicknesses there are. */
-      plates: z.array(between(0, 30)).check(z.minLength(1), z.maxLength(12)),
+      plates: z.array(mm(0, 30)).check(z.minLength(1), z.maxLength(12)),
       plate: z.strictObject({
         /** Two holes, one above the other. */
-        apart: between(10, 80),
+        apart: mm(10, 80),
         /** Behind the mounting plane, or from the face of a frame. */
-        setback: between(3, 80),
-        diameter: between(1, 12),
-        depth: between(1, 30),
+        setback: mm(3, 80),
+        diameter: mm(1, 12),
+        depth: mm(1, 30),
       }),
       /** The room plate and arm take up: behind the mounting plane, up and down in all, and out from what carries them. */
       body: z.strictObject({
-        behind: between(5, 150),
-        height: between(10, 150),
-        out: between(3, 80),
+        behind: mm(5, 150),
+        height: mm(10, 150),
+        out: mm(3, 80),
       }),
       /** What the open door and the hinge take of the width inside, where the maker prints it. */
-      encroachment: z.optional(between(0, 120)),
+      encroachment: z.optional(mm(0, 120)),
       /** The point the door turns about: in from the cup's edge, and in front of the door's back. */
       turn: z.strictObject({
-        beyondCup: between(-20, 40),
-        beforeBack: between(-20, 40),
+        beyondCup: mm(-20, 40),
+        beforeBack: mm(-20, 40),
       }),
-      sideAdjust: between(0, 6),
-      heightAdjust: between(0, 6),
-      depthAdjust: between(0, 6),
+      sideAdjust: mm(0, 6),
+      heightAdjust: mm(0, 6),
+      depthAdjust: mm(0, 6),
       /** Least gap at the hinge edge by door thickness and, within each, by cup offset. */
       gaps: z
         .array(
           z.strictObject({
-            thickness: between(10, 50),
+            thickness: mm(10, 50),
             at: z
               .array(
                 z.strictObject({
-                  offset: between(1, 20),
-                  gap: between(0, 15),
+                  offset: mm(1, 20),
+                  gap: mm(0, 15),
                 }),
               )
               .check(z.minLength(1), z.maxLength(12)),
@@ -109,16 +109,16 @@ export const leafSchema = <F extends 'butt' | 'noMortise' | 'semi'>(family: F) =
     ...hinge,
     family: z.literal(family),
     leaf: z.strictObject({
-      length: between(15, 200),
+      length: mm(15, 200),
       /** Across the edge it lies on. */
-      width: between(5, 80),
-      thickness: between(0.5, 8),
-      knuckle: between(2, 25),
+      width: mm(5, 80),
+      thickness: mm(0.5, 8),
+      knuckle: mm(2, 25),
       /** C: closed, with the leaves parallel. */
-      closed: between(0.5, 20),
+      closed: mm(0.5, 20),
       screws: countField(1, 8),
-      pilot: between(0.5, 6),
-      pilotDepth: between(2, 40),
+      pilot: mm(0.5, 6),
+      pilotDepth: mm(2, 40),
     }),
   });
 

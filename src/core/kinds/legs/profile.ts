@@ -1,17 +1,17 @@
 import * as z from 'zod/mini';
-import { between } from '../../decisions/index.js';
+import { between, mm } from '../../decisions/index.js';
 import { libraryOf, named, SIMULATED } from '../profile.js';
 
 /** A leg that screws to the underside of a box and is turned to its height. */
 export const legProfileSchema = z.strictObject({
   ...named,
   /** From the floor to the underside of the box, turned in and turned out. */
-  height: z.strictObject({ from: between(10, 400), to: between(10, 500) }),
+  height: z.strictObject({ from: mm(10, 400), to: mm(10, 500) }),
   /** What one of them carries (kg). */
   load: between(5, 1000),
   /** Its plate is square: over all, and its four screws apart. */
-  plate: z.strictObject({ across: between(20, 200), apart: between(10, 180) }),
-  pilot: z.strictObject({ diameter: between(0.5, 8), depth: between(2, 30) }),
+  plate: z.strictObject({ across: mm(20, 200), apart: mm(10, 180) }),
+  pilot: z.strictObject({ diameter: mm(0.5, 8), depth: mm(2, 30) }),
 });
 export type LegProfile = z.infer<typeof legProfileSchema>;
 

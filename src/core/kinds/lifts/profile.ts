@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between } from '../../decisions/index.js';
+import { between, mm } from '../../decisions/index.js';
 import { named, SIMULATED } from '../profile.js';
 
 /** A pair of lifting arms with springs: a body on each side of the case, a plate on each side of the front. */
@@ -13,15 +13,15 @@ export const liftProfileSchema = z.strictObject({
   /** How far it opens (degrees). */
   opening: between(45, 180),
   /** Of the mounting plate, and of the crank of its arm. */
-  plate: between(0, 20),
-  crank: between(-30, 60),
+  plate: mm(0, 20),
+  crank: mm(-30, 60),
   /** On the side: its screws from the plane the front closes against, and its base below the upper edge of the opening. */
-  side: z.strictObject({ setback: between(5, 200), base: between(5, 300), apart: between(10, 200) }),
+  side: z.strictObject({ setback: mm(5, 200), base: mm(5, 300), apart: mm(10, 200) }),
   /** On the front: from its side edge and its upper edge, before overlays are added. */
-  front: z.strictObject({ across: between(0, 100), down: between(0, 300), apart: between(10, 200) }),
-  pilot: z.strictObject({ diameter: between(0.5, 8), depth: between(2, 30) }),
+  front: z.strictObject({ across: mm(0, 100), down: mm(0, 300), apart: mm(10, 200) }),
+  pilot: z.strictObject({ diameter: mm(0.5, 8), depth: mm(2, 30) }),
   /** The room its body takes at either side: down from the top, to the rear, and inwards. */
-  body: z.strictObject({ high: between(20, 400), deep: between(20, 400), inward: between(5, 80) }),
+  body: z.strictObject({ high: mm(20, 400), deep: mm(20, 400), inward: mm(5, 80) }),
 });
 export type LiftProfile = z.infer<typeof liftProfileSchema>;
 

@@ -10,9 +10,9 @@ import {
 } from '../../../../tests/support/cabinets.js';
 import { decide } from '../../../../tests/support/edit.js';
 import { balancedHeights, holeHeight } from '../../build/index.js';
-import { applyEdits, type Opening, type Split } from '../../decisions/index.js';
+import type { Opening, Split } from '../../decisions/index.js';
 import { type Holes, type Part, toCabinet } from '../../part/index.js';
-import { solve } from '../../solve/index.js';
+import { applyEdits, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const bay = (id: string, shelves: number, shelvesAt?: { id: string; mm: number }[]): Opening => ({

@@ -1,29 +1,29 @@
 import * as z from 'zod/mini';
-import { between } from '../../decisions/index.js';
+import { between, mm } from '../../decisions/index.js';
 import { libraryOf, named } from '../profile.js';
 
 /** What every pair of runners says of itself, whatever its family. */
 const common = {
   ...named,
   /** The lengths it is sold in, shortest first. */
-  lengths: z.array(between(100, 1500)).check(z.minLength(1), z.maxLength(30)),
+  lengths: z.array(mm(100, 1500)).check(z.minLength(1), z.maxLength(30)),
   /** What a pair of them carries, drawer and contents (kg). */
   load: between(1, 300),
   closing: z.enum(['plain', 'soft', 'push']),
   /** From the plane the fronts close against to the front end of the runner. */
-  setback: between(0, 60),
+  setback: mm(0, 60),
   /** What has to stay free behind it. */
-  rearClearance: between(0, 60),
+  rearClearance: mm(0, 60),
   /** Free above the box, and under it. */
-  clearAbove: between(0, 80),
-  clearBelow: between(0, 80),
+  clearAbove: mm(0, 80),
+  clearBelow: mm(0, 80),
   /** The lowest box it can carry. */
-  leastHeight: between(20, 1500),
+  leastHeight: mm(20, 1500),
   /** Screw holes of the member on the case, from its front end; those beyond a length are not in it. */
-  holes: z.array(between(5, 1400)).check(z.minLength(2), z.maxLength(60)),
-  pilot: z.strictObject({ diameter: between(0.5, 8), depth: between(2, 30) }),
+  holes: z.array(mm(5, 1400)).check(z.minLength(2), z.maxLength(60)),
+  pilot: z.strictObject({ diameter: mm(0.5, 8), depth: mm(2, 30) }),
   /** How far its rear bracket reaches from the end of the runner to the back, where it has one. */
-  rearBracket: z.optional(z.strictObject({ from: between(0, 200), to: between(1, 300) })),
+  rearBracket: z.optional(z.strictObject({ from: mm(0, 200), to: mm(1, 300) })),
 } as const;
 
 /** Ball-bearing runners beside the box. */
@@ -31,22 +31,22 @@ const side = z.strictObject({
   ...common,
   family: z.literal('side'),
   /** Of one runner, shut; and the play of both together. */
-  thickness: between(5, 40),
-  play: between(0, 6),
+  thickness: mm(5, 40),
+  play: mm(0, 6),
   /** Its fixing line above the lower edge of the box. */
-  line: between(5, 200),
+  line: mm(5, 200),
   /** Screw holes of the member on the box, from its front end. */
-  boxHoles: z.array(between(5, 1400)).check(z.minLength(2), z.maxLength(60)),
+  boxHoles: z.array(mm(5, 1400)).check(z.minLength(2), z.maxLength(60)),
 });
 
 /** Rollers under the lower edges of the box. */
 const corner = z.strictObject({
   ...common,
   family: z.literal('corner'),
-  thickness: between(5, 40),
-  play: between(0, 6),
-  line: between(0, 100),
-  boxHoles: z.array(between(5, 1400)).check(z.minLength(2), z.maxLength(60)),
+  thickness: mm(5, 40),
+  play: mm(0, 6),
+  line: mm(0, 100),
+  boxHoles: z.array(mm(5, 1400)).check(z.minLength(2), z.maxLength(60)),
 });
 
 /** Hidden runners under the box. */
@@ -54,39 +54,39 @@ const under = z.strictObject({
   ...common,
   family: z.literal('under'),
   /** Inside width of the box = opening less this. */
-  deduction: between(10, 100),
+  deduction: mm(10, 100),
   /** The thickest side it takes, and what each side keeps to the case at least. */
-  mostSide: between(5, 30),
-  sideClearance: between(0, 20),
+  mostSide: mm(5, 30),
+  sideClearance: mm(0, 20),
   /** The box is shorter than the runner by this. */
-  shorter: between(0, 60),
+  shorter: mm(0, 60),
   /** How far the bottom lies above the lower edges of the sides. */
-  recess: between(5, 30),
+  recess: mm(5, 30),
   /** Cut out of both lower corners of the back. */
-  notch: z.strictObject({ width: between(5, 100), height: between(5, 40) }),
+  notch: z.strictObject({ width: mm(5, 100), height: mm(5, 40) }),
   /** Two holes in the back for the hooks: from the inside of the sides, above the underside of the bottom. */
   hook: z.strictObject({
-    diameter: between(2, 12),
-    depth: between(3, 30),
-    inward: between(1, 60),
-    above: between(1, 60),
+    diameter: mm(2, 12),
+    depth: mm(3, 30),
+    inward: mm(1, 60),
+    above: mm(1, 60),
   }),
   /** Its screw line on the case above the floor of the opening. */
-  line: between(5, 120),
+  line: mm(5, 120),
 });
 
 /** Tall pull-outs: two runners beside the box and a third under its middle. */
 const tall = z.strictObject({
   ...common,
   family: z.literal('tall'),
-  thickness: between(5, 40),
-  play: between(0, 6),
-  line: between(5, 1500),
-  boxHoles: z.array(between(5, 1400)).check(z.minLength(2), z.maxLength(60)),
+  thickness: mm(5, 40),
+  play: mm(0, 6),
+  line: mm(5, 1500),
+  boxHoles: z.array(mm(5, 1400)).check(z.minLength(2), z.maxLength(60)),
   /** Of the third, which raises the box, and the holes of its member on the case. */
   under: z.strictObject({
-    thickness: between(5, 60),
-    holes: z.array(between(5, 1400)).check(z.minLength(2), z.maxLength(60)),
+    thickness: mm(5, 60),
+    holes: z.array(mm(5, 1400)).check(z.minLength(2), z.maxLength(60)),
   }),
 });
 

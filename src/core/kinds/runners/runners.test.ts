@@ -4,9 +4,9 @@ import { test } from 'node:test';
 import { buildable } from '../../../../tests/generator/buildable.js';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import { decide } from '../../../../tests/support/edit.js';
-import { applyEdits } from '../../decisions/index.js';
+
 import { type Holes, type Operation, type Part, toCabinet } from '../../part/index.js';
-import { profilesOf, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
+import { applyEdits, profilesOf, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 import type { RunnerProfile } from './profile.js';
 
 const share = { rule: 'share' as const, weight: 1 };

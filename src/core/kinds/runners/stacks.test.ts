@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
-import { applyEdits, type DrawerContents, type Job, type Opening, type SizeRule } from '../../decisions/index.js';
-import { fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
+import type { DrawerContents, Job, Opening, SizeRule } from '../../decisions/index.js';
+import { applyEdits, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
 import { heightsByContents, heightsBySides } from './stacks.js';
 
 const share: SizeRule = { rule: 'share', weight: 1 };

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, countField } from '../../decisions/index.js';
+import { between, countField, mm } from '../../decisions/index.js';
 import { named, SIMULATED } from '../profile.js';
 
 /** Bins in a frame on side-mounted runners, pulled out by the front that is screwed to it. */
@@ -9,20 +9,20 @@ export const wasteProfileSchema = z.strictObject({
   /** Of all bins together. */
   litres: between(1, 400),
   /** The clear openings it is made for. */
-  width: z.strictObject({ from: between(100, 1200), to: between(100, 1200) }),
+  width: z.strictObject({ from: mm(100, 1200), to: mm(100, 1200) }),
   /** Height it needs above the floor of its opening, and depth behind the plane of the fronts. */
-  height: between(100, 1200),
-  depth: between(100, 1200),
+  height: mm(100, 1200),
+  depth: mm(100, 1200),
   /** How far it comes out. */
-  travel: between(100, 1200),
+  travel: mm(100, 1200),
   /** What it carries, bins full (kg). */
   load: between(5, 300),
   /** Screw line of its runners above the floor of the opening, and their holes from the plane of the fronts. */
-  line: between(5, 600),
-  holes: z.array(between(5, 1200)).check(z.minLength(2), z.maxLength(20)),
+  line: mm(5, 600),
+  holes: z.array(mm(5, 1200)).check(z.minLength(2), z.maxLength(20)),
   /** Brackets of the front: from the edges of the opening, and the two screws of each apart. */
-  bracket: z.strictObject({ side: between(0, 200), lower: between(0, 600), apart: between(10, 400) }),
-  pilot: z.strictObject({ diameter: between(0.5, 8), depth: between(2, 30) }),
+  bracket: z.strictObject({ side: mm(0, 200), lower: mm(0, 600), apart: mm(10, 400) }),
+  pilot: z.strictObject({ diameter: mm(0.5, 8), depth: mm(2, 30) }),
 });
 export type WasteProfile = z.infer<typeof wasteProfileSchema>;
 

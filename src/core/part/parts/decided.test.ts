@@ -2,9 +2,9 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import { decideParts, leaveToRules } from '../../commands/index.js';
-import { applyEdits, type Cabinet, countedIds, type DecidedPart, writeJob } from '../../decisions/index.js';
+import { type Cabinet, countedIds, type DecidedPart, writeJob } from '../../decisions/index.js';
 import { shoppingList } from '../../shop/index.js';
-import { cutListOf, readJob, readJobText, solve, solveCabinet } from '../../solve/index.js';
+import { applyEdits, cutListOf, readJob, readJobText, solve, solveCabinet } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const shelved: Pick<CabinetDecisions, 'parts'> = {

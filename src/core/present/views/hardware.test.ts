@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
-import { applyEdits, type Job, shelved } from '../../decisions/index.js';
+import { type Job, shelved } from '../../decisions/index.js';
 import { drawHingeCorner, hingeKey, hingeOfKey } from '../../kinds/hinges/index.js';
-import { solve } from '../../solve/index.js';
+import { applyEdits, solve } from '../../solve/index.js';
 import { type DragHandle, drawElevation, drawPanel, drawSection, laySheet, scalesOf } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };

@@ -3,10 +3,10 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
 import { cutListCsv, shoppingListCsv } from '../../../formats/csv.js';
-import { applyEdits, type Job, pathTo, type Standing, writeJob } from '../../decisions/index.js';
+import { type Job, pathTo, type Standing, writeJob } from '../../decisions/index.js';
 import { loadSolids, shapeOf } from '../../part/index.js';
 import { presentJob } from '../../present/index.js';
-import { readJob, readJobText } from '../index.js';
+import { applyEdits, readJob, readJobText } from '../index.js';
 import { createSolver, solve } from '../solve.js';
 import type { Converted } from './index.js';
 
