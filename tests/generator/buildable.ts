@@ -6,6 +6,9 @@ import {
   type Fill,
   type Interior,
   type InteriorSplit,
+  interiorOf,
+  isDivided,
+  isSplit,
   type Opening,
   type Room,
   type Split,
@@ -215,10 +218,10 @@ function measuredAndDecided(random: Random, chosen: Chosen): Pick<CabinetDecisio
 
 /** How many openings stand side by side and one above the other, at most. */
 function counts(split: Split | InteriorSplit): { columns: number; rows: number } {
-  const inner = split.parts.map(({ fill }) => {
-    if ('parts' in fill) return counts(fill);
-    const room = 'interior' in fill ? fill.interior : undefined;
-    return room && 'parts' in room ? counts(room) : { columns: 1, rows: 1 };
+  const inner = (split.parts as readonly { readonly fill: Fill }[]).map(({ fill }) => {
+    if (isSplit(fill)) return counts(fill);
+    const room = interiorOf(fill);
+    return room && isDivided(room) ? counts(room) : { columns: 1, rows: 1 };
   });
   const sum = (of: 'columns' | 'rows') => inner.reduce((total, each) => total + each[of], 0);
   const most = (of: 'columns' | 'rows') => Math.max(...inner.map((each) => each[of]));

@@ -4,6 +4,7 @@ import {
   type Cabinet,
   countedIds,
   type Fill,
+  isSplit,
   type Job,
   type JobHead,
   newCabinet,
@@ -232,7 +233,7 @@ const faces: fc.Arbitrary<Cabinet['face']> = fc
         return {
           ...opening,
           id: `o${count}`,
-          fill: fill.kind === 'rows' || fill.kind === 'columns' ? number(fill) : fill,
+          fill: isSplit(fill) ? number(fill) : fill,
         };
       }),
     });

@@ -12,6 +12,7 @@ import type {
   Section,
   Settings,
   SettingTree,
+  Slice,
   ValuesOf,
 } from '../decisions/index.js';
 import type { Dim } from '../ground/index.js';
@@ -40,6 +41,8 @@ export interface Kind<
   /** Kinds whose results it reads. */
   readonly after?: After;
   readonly settings: Section<Own>;
+  /** What it adds to the document beside them. */
+  readonly slice?: Slice;
   /** What there is to choose from; absent for what is only bored and counted. */
   readonly library?: Library<Profile>;
   /** What a choice of its own brings with it in the construction. */

@@ -1,6 +1,13 @@
 import { Dim, decidedHere, type Source } from '../ground/index.js';
 import type { Cabinet } from './document/index.js';
-import { type Act, type DecidedPart, type EditPath, pathTo, type ResolvedMaterial } from './job/index.js';
+import {
+  type Act,
+  type DecidedPart,
+  type EditPath,
+  type FillBook,
+  pathTo,
+  type ResolvedMaterial,
+} from './job/index.js';
 import {
   type DeclaredPath,
   type Leaf,
@@ -94,6 +101,8 @@ export interface Resolved {
   readonly materials: Readonly<Record<MaterialRole, ResolvedMaterial>>;
   /** Materials decided for single parts, by the keys of the parts. */
   readonly pieces: Readonly<Record<string, ResolvedMaterial>>;
+  /** What openings and rooms may be. */
+  readonly fills: FillBook;
   /** What is trimmed off each edge of a sheet before parts are cut (mm). */
   readonly trim: number;
   /** What a cabinet decides of single parts. */

@@ -1,6 +1,6 @@
 import { byStandard, Dim, type Source, type SourceKind } from '../ground/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document/index.js';
-import { type ResolvedMaterial, thicknessOf } from './job/index.js';
+import { type FillBook, type ResolvedMaterial, thicknessOf } from './job/index.js';
 import type { Choice, Follows, Resolved, ResolvedSettings } from './resolved.js';
 import {
   type Declarations,
@@ -16,6 +16,7 @@ import {
 export interface Resolvable {
   readonly declared: Declarations;
   readonly follows: readonly Follows[];
+  readonly fills: FillBook;
 }
 
 interface Layer {
@@ -168,7 +169,7 @@ export class Standards {
   }
 }
 
-function settle(cabinet: Cabinet, standards: Standards, { declared, follows }: Resolvable): Resolved {
+function settle(cabinet: Cabinet, standards: Standards, { declared, follows, fills }: Resolvable): Resolved {
   const behind = standards.behind(cabinet);
   const own = ownLayer(cabinet);
   const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
@@ -187,6 +188,7 @@ function settle(cabinet: Cabinet, standards: Standards, { declared, follows }: R
     settings,
     materials: resolved,
     pieces,
+    fills,
     trim: standards.trim,
     decided: { cabinetId: cabinet.id, parts: cabinet.parts ?? [] },
   };

@@ -1,10 +1,11 @@
 import * as decisions from '../decisions/index.js';
-import { follows, kinds, libraries, type ResolvedCabinet } from './registry.js';
+import { follows, kinds, libraries, type ResolvedCabinet, slices } from './registry.js';
 
 /** The form of a job document with all that kinds declare: here the document meets the registry. */
 export const form = decisions.formOf({
   sections: kinds.map(({ settings }) => settings as decisions.Section<decisions.SettingTree>),
   hardware: libraries,
+  slices,
 });
 
 /** The version of the job document that is written today. */
@@ -45,4 +46,4 @@ export const validate = <T>(schema: Parameters<typeof decisions.validate<T>>[1],
 
 /** Settles the settings of one cabinet of a head after another. */
 export const standardsOf = (head: decisions.JobHead) =>
-  new decisions.Standards(head, { declared: form.declared, follows });
+  new decisions.Standards(head, { declared: form.declared, fills: form.fills, follows });

@@ -9,6 +9,7 @@ import type {
   Resolved,
   ResolvedGroup,
   SettingOverrides,
+  Slice,
 } from '../decisions/index.js';
 import { bottles } from '../kinds/bottles/index.js';
 import { catches } from '../kinds/catches/index.js';
@@ -71,6 +72,9 @@ export const libraries: readonly KindLibrary[] = kinds.flatMap((kind) =>
     ? [{ id: kind.id, label: kind.label, ...kind.library } as unknown as KindLibrary]
     : [],
 );
+
+/** What kinds add to the document. */
+export const slices: readonly Slice[] = allKinds.flatMap(({ slice }) => slice ?? []);
 
 /** What follows in the construction of choices of every kind. */
 export const follows: readonly Follows[] = kinds.flatMap((kind) =>

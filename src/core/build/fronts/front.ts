@@ -1,12 +1,13 @@
+import type { FrontAsked } from '../../decisions/index.js';
 import type { Dim, Span } from '../../ground/index.js';
 import type { Extent, Part } from '../../part/index.js';
-import type { FrontKind } from './making.js';
 
 /** A drawer front, a door, or a front that only closes the view, with where it lies on the face. Edges in mm from the box's lower left corner. */
-export interface Front {
+export interface Front extends FrontAsked {
   readonly key: string;
   readonly openingId: string;
-  readonly kind: FrontKind;
+  /** What its opening is: a drawer, a door. */
+  readonly kind: string;
   readonly hinged?: 'left' | 'right';
   readonly h: Span;
   readonly v: Span;

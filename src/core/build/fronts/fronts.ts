@@ -1,10 +1,10 @@
-import type { Resolved } from '../../decisions/index.js';
+import { type FrontAsked, isFill, type Resolved } from '../../decisions/index.js';
 import { capital, type Dim, quantity, type Source, type Span, sumOf } from '../../ground/index.js';
 import { EDGES, type Operation, type Part, type Point, withDecisions } from '../../part/index.js';
 import { type Box, backOfFronts, type Cell, type Region } from '../layout/index.js';
 import type { Front } from './front.js';
 import { groupGrain } from './grain.js';
-import { type FrontKind, makingOf } from './making.js';
+import { makingOf } from './making.js';
 
 /** The fronts that close the openings of a face. Open bays have none. */
 export function buildFronts(cells: readonly Cell[], root: Region | undefined, box: Box, resolved: Resolved): Front[] {
@@ -17,37 +17,35 @@ function frontsOf(cell: Cell, whole: Span, box: Box, resolved: Resolved): Front[
   const { id } = cell.opening;
   const { h } = cell.face;
   const make = (draft: Omit<FrontDraft, 'cell' | 'whole'>) => makeFront({ cell, ...draft, whole }, box, resolved);
-  switch (fill.kind) {
-    case 'open':
-      return [];
-    case 'drawer':
-      return [make({ key: `drawer/${id}`, name, kind: 'drawer', h })];
-    case 'false':
-      return [make({ key: `false/${id}`, name, kind: 'false', h })];
-    case 'door':
-      return [make({ key: `door/${id}`, name, kind: 'door', hinged: fill.hinged, h })];
-    case 'lift':
-      return [make({ key: `lift/${id}`, name, kind: 'lift', h })];
-    case 'waste':
-      return [make({ key: `waste/${id}`, name, kind: 'waste', h })];
-    case 'pair': {
-      // A pair: (width − gap) / 2 each.
-      const leaf = h.size.minus(resolved.settings.fronts.gap).over(2).as('width of one door of the pair');
-      const left = { low: h.low, high: h.low.plus(leaf).as('meeting edge of the left door'), size: leaf };
-      const right = { low: h.high.minus(leaf).as('meeting edge of the right door'), high: h.high, size: leaf };
-      const door = name.replace(/^doors/, 'door');
-      return [
-        make({ key: `door/${id}/left`, name: `${door}, left`, kind: 'door', hinged: 'left', h: left }),
-        make({ key: `door/${id}/right`, name: `${door}, right`, kind: 'door', hinged: 'right', h: right }),
-      ];
-    }
-  }
+  const asked = resolved.fills.opening[fill.kind]?.front;
+  if (!asked) return [];
+  if (!isFill(fill, 'pair'))
+    return [
+      make({
+        key: `${fill.kind}/${id}`,
+        name,
+        kind: fill.kind,
+        ...asked,
+        h,
+        ...(isFill(fill, 'door') ? { hinged: fill.hinged } : {}),
+      }),
+    ];
+  // A pair: (width − gap) / 2 each.
+  const leaf = h.size.minus(resolved.settings.fronts.gap).over(2).as('width of one door of the pair');
+  const left = { low: h.low, high: h.low.plus(leaf).as('meeting edge of the left door'), size: leaf };
+  const right = { low: h.high.minus(leaf).as('meeting edge of the right door'), high: h.high, size: leaf };
+  const door = name.replace(/^doors/, 'door');
+  const pair = { kind: 'door', ...asked };
+  return [
+    make({ key: `door/${id}/left`, name: `${door}, left`, ...pair, hinged: 'left', h: left }),
+    make({ key: `door/${id}/right`, name: `${door}, right`, ...pair, hinged: 'right', h: right }),
+  ];
 }
 
-interface FrontDraft {
+interface FrontDraft extends FrontAsked {
   readonly key: string;
   readonly name: string;
-  readonly kind: FrontKind;
+  readonly kind: string;
   readonly hinged?: 'left' | 'right';
   readonly cell: Cell;
   readonly h: Span;
@@ -55,17 +53,21 @@ interface FrontDraft {
   readonly whole: Span;
 }
 
-function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box: Box, resolved: Resolved): Front {
+function makeFront(
+  { key, name, kind, like, opens, hinged, cell, h, whole }: FrontDraft,
+  box: Box,
+  resolved: Resolved,
+): Front {
   const { settings } = resolved;
   const { v } = cell.face;
   const made = makingOf(
-    kind,
+    like,
     v.size,
     settings,
   )({
     key,
     name: capital(name),
-    kind,
+    like,
     h,
     v,
     rear: backOfFronts(box, settings),
@@ -82,6 +84,8 @@ function makeFront({ key, name, kind, hinged, cell, h, whole }: FrontDraft, box:
     key,
     openingId: cell.opening.id,
     kind,
+    like,
+    opens,
     h,
     v,
     beside: besideOf(h, whole, box, resolved),

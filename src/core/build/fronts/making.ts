@@ -1,21 +1,13 @@
-import type { Resolved, ResolvedSettings } from '../../decisions/index.js';
+import type { FrontAsked, Resolved, ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, longer, type Span, spanFrom, spanTo } from '../../ground/index.js';
 import { type Axes, bandsOn, EDGES, makePart, type Operation, type Part } from '../../part/index.js';
 import { frameJoinery, grooveInset, type Member, playAcross } from './joinery.js';
-
-/** A false front is fixed: it closes the view where no drawer can run. */
-export type FrontKind = 'drawer' | 'door' | 'lift' | 'waste' | 'false';
-
-/** What is made, grained and furnished as doors are: hung, lifted, or before bins. */
-export function likeDoor(kind: FrontKind): boolean {
-  return kind === 'door' || kind === 'lift' || kind === 'waste';
-}
 
 /** A front before it is made: where it lies, and what all ways of making it share. */
 export interface FrontBlank {
   readonly key: string;
   readonly name: string;
-  readonly kind: FrontKind;
+  readonly like: FrontAsked['like'];
   readonly hinged?: 'left' | 'right';
   readonly h: Span;
   readonly v: Span;
@@ -30,11 +22,11 @@ export interface FrontBlank {
 type Making = (blank: FrontBlank) => Part[];
 
 /**
- * How a front of this kind and height is made. A low framed drawer front looks cramped: up to one limit it is a slab, up
+ * How a front like a door or a drawer, and so high, is made. A low framed drawer front looks cramped: up to one limit it is a slab, up
  * to a second its rails are narrow.
  */
-export function makingOf(kind: FrontKind, height: Dim, { making }: ResolvedSettings): Making {
-  const low = !likeDoor(kind);
+export function makingOf(like: FrontAsked['like'], height: Dim, { making }: ResolvedSettings): Making {
+  const low = like === 'drawer';
   const framed = making.kind.value !== 'slab' && (!low || making.drawers.value === 'likeDoors');
   if (!framed || (low && height.value <= making.slabBelow.value)) return slab;
   const rail = low && height.value <= making.narrowBelow.value ? making.narrowRail : making.rail;
@@ -42,7 +34,7 @@ export function makingOf(kind: FrontKind, height: Dim, { making }: ResolvedSetti
 }
 
 function role(blank: FrontBlank) {
-  return likeDoor(blank.kind) ? ('door' as const) : ('drawer front' as const);
+  return blank.like === 'door' ? ('door' as const) : ('drawer front' as const);
 }
 
 function hand(blank: FrontBlank) {
@@ -58,7 +50,7 @@ function slabAt(blank: FrontBlank, key: string, called: { readonly name: string;
   const { settings, materials } = blank.resolved;
   const { h, v } = blank;
   // Fronts out of one blank all run the way the doors do.
-  const likeDoors = likeDoor(blank.kind) || settings.fronts.grainRuns.value !== 'none';
+  const likeDoors = blank.like === 'door' || settings.fronts.grainRuns.value !== 'none';
   const upright = (likeDoors ? settings.fronts.doorGrain : settings.fronts.drawerGrain).value === 'up';
   const banded = settings.banding.frontEdges.value === 'all';
   const bands = banded ? bandsOn(EDGES, settings.banding.frontThickness, settings.banding.preMilling) : [];

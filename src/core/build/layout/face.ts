@@ -2,7 +2,7 @@ import {
   type Cabinet,
   type DividerKind,
   type EditPath,
-  FILL_NAMES,
+  type FillBook,
   isSplit,
   type LeafFill,
   type Opening,
@@ -68,7 +68,7 @@ export type FaceLayout =
   | { readonly ok: false; readonly refusal: StackRefusal; readonly path: EditPath };
 
 /** What every opening is called; those of a kind are numbered in reading order where there are several. */
-export function openingNames(split: Split): Map<string, string> {
+export function openingNames(split: Split, { opening: says }: FillBook): Map<string, string> {
   const leaves: Opening[] = [];
   const names = new Map<string, string>();
   const walk = ({ kind, parts }: Split) => {
@@ -82,7 +82,7 @@ export function openingNames(split: Split): Map<string, string> {
   walk(split);
   for (const opening of leaves) {
     const alike = leaves.filter((other) => other.fill.kind === opening.fill.kind);
-    const name = FILL_NAMES[opening.fill.kind as LeafFill['kind']];
+    const name = says[opening.fill.kind]?.called ?? 'opening';
     names.set(opening.id, alike.length === 1 ? name : `${name} ${alike.indexOf(opening) + 1}`);
   }
   return names;
@@ -130,7 +130,7 @@ class FaceDivision {
     private readonly scheme: FaceScheme,
     private readonly resolved: Resolved,
   ) {
-    this.names = openingNames(cabinet.face);
+    this.names = openingNames(cabinet.face, resolved.fills);
   }
 
   /** Divides a region; returns why not when its sizes do not close. */

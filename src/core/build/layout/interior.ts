@@ -1,15 +1,16 @@
 import {
   type DividerKind,
   type EditPath,
+  type FillBook,
   type Interior,
   type InteriorSplit,
   interiorOf,
   isDivided,
+  isFill,
   isSplit,
   openingsOf,
   pathTo,
   type Resolved,
-  ROOM_NAMES,
   type Room,
   type RoomFill,
   roomsOf,
@@ -63,7 +64,7 @@ const EMPTY: RoomFill = { kind: 'nothing' };
 
 /** What shelves of a room are called by: the open bay they stand in, or the room behind a front. */
 export function shelvedRoom({ id, name, cell }: Compartment): string {
-  return id === cell.opening.id && cell.fill.kind !== 'open' ? `room behind ${name}` : name;
+  return id === cell.opening.id && !isFill(cell.fill, 'open') ? `room behind ${name}` : name;
 }
 
 /** Divides the rooms behind the fronts, each within the opening it lies behind: clear sizes, with what stands between. */
@@ -103,7 +104,7 @@ class InteriorLayouts implements Interiors {
       return;
     }
     const from = { rooms: this.compartments.length, boundaries: this.boundaries.length, splits: this.splits.length };
-    const refused = this.divide(cell, interior, cell.inside, path, roomNames(interior, cell));
+    const refused = this.divide(cell, interior, cell.inside, path, roomNames(interior, cell, this.resolved.fills));
     if (!refused) return;
     // What cannot be followed is left undivided, and a finding says so.
     this.compartments.length = from.rooms;
@@ -184,31 +185,36 @@ export interface RoomName {
 }
 
 /** What the rooms behind all openings of a face are called. */
-export function roomsInside(face: Split): Map<string, RoomName> {
-  const names = openingNames(face);
+export function roomsInside(face: Split, fills: FillBook): Map<string, RoomName> {
+  const names = openingNames(face, fills);
   return new Map(
     openingsOf(face).flatMap(({ id, fill }) => {
       const interior = interiorOf(fill);
       if (isSplit(fill) || !interior) return [];
-      return [...roomNames(interior, { name: names.get(id) ?? 'the opening', fill })];
+      return [...roomNames(interior, { name: names.get(id) ?? 'the opening', fill }, fills)];
     }),
   );
 }
 
 /** What each room behind a front is called; those of a kind are numbered in reading order where there are several. */
-function roomNames(interior: Interior, cell: Pick<Cell, 'name' | 'fill'>): Map<string, RoomName> {
+function roomNames(
+  interior: Interior,
+  cell: Pick<Cell, 'name' | 'fill'>,
+  { room: says }: FillBook,
+): Map<string, RoomName> {
   const names = new Map<string, RoomName>();
   if (!isDivided(interior)) return names;
-  const where = `${cell.fill.kind === 'open' ? 'in' : 'behind'} ${cell.name}`;
+  const where = `${isFill(cell.fill, 'open') ? 'in' : 'behind'} ${cell.name}`;
   const rooms = roomsOf(interior);
+  const calledOf = (fill: Interior) => says[fill.kind]?.called ?? 'room';
   const leaves = rooms.filter(({ fill }) => !isDivided(fill));
   for (const { id, fill } of rooms) {
     if (isDivided(fill)) {
       names.set(id, { name: `division ${where}`, short: 'division' });
       continue;
     }
-    const called = ROOM_NAMES[fill.kind];
-    const alike = leaves.filter((other) => !isDivided(other.fill) && ROOM_NAMES[other.fill.kind] === called);
+    const called = calledOf(fill);
+    const alike = leaves.filter((other) => calledOf(other.fill) === called);
     const at = alike.findIndex((other) => other.id === id) + 1;
     const short = alike.length === 1 ? called : `${called} ${at}`;
     names.set(id, { name: `${short} ${where}`, short });

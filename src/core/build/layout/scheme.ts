@@ -1,4 +1,12 @@
-import { type DividerKind, isSplit, madeOf, type Opening, type Resolved, sidesOf } from '../../decisions/index.js';
+import {
+  type DividerKind,
+  isFill,
+  isSplit,
+  madeOf,
+  type Opening,
+  type Resolved,
+  sidesOf,
+} from '../../decisions/index.js';
 import { type Dim, decidedHere, length, type Span } from '../../ground/index.js';
 import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';
@@ -233,5 +241,5 @@ export function dividerAfter(before: Opening, after: Opening, axis: SplitAxis, {
   const neighbours = [before.fill, after.fill];
   // Columns stand on what divides the rows: a partition needs more than a stretcher under it.
   if (neighbours.some(isSplit)) return betweenFronts.value === 'web' ? 'web' : 'shelf';
-  return neighbours.some((fill) => fill.kind === 'open') ? atOpenBay.value : betweenFronts.value;
+  return neighbours.some((fill) => isFill(fill, 'open')) ? atOpenBay.value : betweenFronts.value;
 }

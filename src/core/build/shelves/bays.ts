@@ -1,4 +1,4 @@
-import { pathTo, type Resolved } from '../../decisions/index.js';
+import { isFill, pathTo, type Resolved } from '../../decisions/index.js';
 import { type Dim, length, plain, setting } from '../../ground/index.js';
 import { type Part, uprightAt } from '../../part/index.js';
 import type { Crossing } from '../builder/index.js';
@@ -39,7 +39,7 @@ export function layOutBays(
   resolved: Resolved,
   crossings: readonly Crossing[] = [],
 ): Bay[] {
-  const shelved = rooms.filter(({ fill }) => fill.kind === 'shelves' && fill.shelves > 0);
+  const shelved = rooms.filter(({ fill }) => isFill(fill, 'shelves') && fill.shelves > 0);
   const carried = shelved.map((room) => ({
     room,
     left: closing(uprights, room, 'left'),
@@ -189,7 +189,7 @@ function placeShelves(
   rails: readonly Crossing[],
   resolved: Resolved,
 ): ShelfPlace[] {
-  if (fill.kind !== 'shelves') return [];
+  if (!isFill(fill, 'shelves')) return [];
   const { settings } = resolved;
   const { shelves: count, shelvesAt = [] } = fill;
   const thickness = thickestShelf(id, resolved);

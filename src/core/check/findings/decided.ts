@@ -8,6 +8,7 @@ import {
   type Interior,
   interiorOf,
   isDivided,
+  isFill,
   isSplit,
   pathTo,
   type Split,
@@ -30,7 +31,7 @@ const heightNotFollowed: FindingRule = {
 };
 
 function shelfHeights(context: RuleContext, { name, path, fill, inside }: Compartment): FindingDraft[] {
-  if (fill.kind !== 'shelves' || !fill.shelvesAt) return [];
+  if (!isFill(fill, 'shelves') || !fill.shelvesAt) return [];
   const list = pathTo.shelvesOf(path, 'shelvesAt');
   return notFollowed(context, name, { what: 'shelf', list }, fill.shelvesAt, fill.shelves, inside.v.size.value);
 }

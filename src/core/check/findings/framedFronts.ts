@@ -154,7 +154,7 @@ const stubTooShort: FindingRule = {
     const { groove, kind } = resolved.settings.making;
     if (kind.value !== 'stick' || groove.value >= STUB.length - TOLERANCE_MM) return [];
     return framedFronts(context).flatMap(({ front, panel }): FindingDraft[] => {
-      if (front.kind !== 'door' || panel.material.form !== 'solid') return [];
+      if (front.opens !== 'aside' || panel.material.form !== 'solid') return [];
       if (front.v.size.value <= STUB.height && front.weight.value <= STUB.weight) return [];
       const path = settingPath(context, 'making/groove');
       return [

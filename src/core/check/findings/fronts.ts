@@ -149,7 +149,9 @@ const drawerBesideWall: FindingRule = {
       if (resolved.settings.ends[end].value !== 'wall') return [];
       const away = (front: (typeof fronts)[number]) =>
         end === 'left' ? front.h.low.plus(box.beyondLeft) : box.width.plus(box.beyondRight).minus(front.h.high);
-      const near = fronts.filter((front) => front.kind === 'drawer' && away(front).value < FROM_WALL);
+      const near = fronts.filter(
+        (front) => front.like === 'drawer' && front.opens === 'out' && away(front).value < FROM_WALL,
+      );
       const [first] = near;
       if (!first) return [];
       return [

@@ -5,8 +5,8 @@ import { lettingGo } from './lettingGo.js';
 /** Rooms behind a front whose decided sizes take more, or less, than there is. */
 const roomsDoNotClose: FindingRule = {
   id: 'interiors/rooms-do-not-close',
-  check: ({ interiors, cabinet, show }) => {
-    const names = roomsInside(cabinet.face);
+  check: ({ interiors, cabinet, show, resolved }) => {
+    const names = roomsInside(cabinet.face, resolved.fills);
     return interiors.refused.map(({ cell, path, split, refusal }): FindingDraft => {
       const { kind, by, decided, available } = refusal;
       const over = kind === 'over';

@@ -4,6 +4,7 @@ import {
   type Act,
   type Cabinet,
   type Fill,
+  isFill,
   memberIds,
   type Opening,
   pathTo,
@@ -78,7 +79,7 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
 /** What closed an opening closes both halves of it: an open bay two, a pair of doors one door each. */
 function inTwo({ id: whole, fill }: Opening, cabinet: Cabinet): Split | undefined {
   // A room that is divided already is divided further by hand.
-  if ((fill.kind !== 'open' && fill.kind !== 'pair') || fill.interior?.kind !== 'shelves') return undefined;
+  if ((!isFill(fill, 'open') && !isFill(fill, 'pair')) || !isFill(fill.interior, 'shelves')) return undefined;
   const taken = new Set(memberIds(cabinet.face));
   const parts = (['left', 'right'] as const).map((hinged): Opening => {
     const id = halfId(whole, hinged, taken);

@@ -27,10 +27,10 @@ const partVanishes: FindingRule = {
 /** Decided sizes in the stack that take more, or less, than there is. */
 const stackDoesNotClose: FindingRule = {
   id: 'sizes/stack-does-not-close',
-  check({ face, cabinet, show }) {
+  check({ face, cabinet, show, resolved }) {
     if (face.ok) return [];
     const { kind, by, decided, available } = face.refusal;
-    const names = openingNames(cabinet.face);
+    const names = openingNames(cabinet.face, resolved.fills);
     const over = kind === 'over';
     return [
       {

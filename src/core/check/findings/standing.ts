@@ -103,9 +103,6 @@ const plinthHeldInFront: FindingRule = {
   },
 };
 
-/** What is put in rooms of these fills stands on their floor. */
-const STANDS_IN: ReadonlySet<string> = new Set(['door', 'pair', 'open', 'lift']);
-
 /** Doors, or an open bay, over a stretcher or over nothing: what is put in has no floor. */
 const noFloor: FindingRule = {
   id: 'interiors/no-floor',
@@ -114,7 +111,8 @@ const noFloor: FindingRule = {
     return face.boundaries.flatMap(({ after, axis, kind, inside }): FindingDraft[] => {
       if (axis !== 'rows' || (kind !== 'stretcher' && kind !== 'none')) return [];
       const cell = face.cells.find(({ opening }) => opening.id === after);
-      if (!cell || !STANDS_IN.has(cell.fill.kind)) return [];
+      // What is put in a room of its own stands on its floor.
+      if (!cell || !resolved.fills.opening[cell.fill.kind]?.room) return [];
       const path = pathTo.openingField(cell.path, 'divider');
       const on =
         kind === 'stretcher' ? `a stretcher ${show(resolved.settings.top.stretcherWidth.value)} wide` : 'nothing';

@@ -2,50 +2,54 @@ import {
   type Act,
   type Edit,
   type Fill,
-  hasRoom,
   type Interior,
   interiorOf,
   isDivided,
+  isFill,
   isSplit,
+  type KindFill,
   type Opening,
   pathTo,
   type Split,
   startingGraduation,
 } from '../../decisions/index.js';
 import { capital, type LengthUnit } from '../../ground/index.js';
-import type { SolvedCabinet } from '../../solve/index.js';
-import { type FillWord, fillFor, openingLike } from '../acts/index.js';
+import { form, type SolvedCabinet } from '../../solve/index.js';
+import { fillFor, OPENINGS, openingLike } from '../acts/index.js';
 import { layoutOf, leadingSpans, type OpeningPlace, openingPlaceOf } from './place.js';
 
 /** What an opening can be made with one letter of its menu. */
-export const MAKES = {
-  d: { word: 'drawer', label: 'Drawer' },
-  l: { word: 'doorLeft', label: 'Door, hinged left' },
-  r: { word: 'doorRight', label: 'Door, hinged right' },
-  p: { word: 'pair', label: 'Pair of doors' },
-  o: { word: 'open', label: 'Open bay' },
-  n: { word: 'niche', label: 'Niche, nothing in it' },
-  t: { word: 'tray', label: 'Tray in an open bay' },
-  f: { word: 'false', label: 'False front' },
-  u: { word: 'lift', label: 'Lift-up front' },
-  b: { word: 'waste', label: 'Bin pull-out' },
-} as const satisfies Record<string, { word: FillWord | 'niche' | 'tray'; label: string }>;
-export type MakeKey = keyof typeof MAKES;
+export const MAKES: Readonly<Record<string, { readonly label: string; readonly word: string } | InBay>> = {
+  ...Object.fromEntries(
+    OPENINGS.flatMap(({ word, label, choice }) => (choice?.letter ? [[choice.letter, { label, word }]] : [])),
+  ),
+  ...Object.fromEntries(
+    Object.values(form.fills.room).flatMap(({ inBay, choices: [first] }) =>
+      inBay && first ? [[inBay.letter, { label: inBay.label, inBay: first.begins }]] : [],
+    ),
+  ),
+};
+/** An open bay with something in it. */
+interface InBay {
+  readonly label: string;
+  readonly inBay: KindFill;
+}
 
 /** Closes openings with something else, or opens them; what is behind a front stays where it can. */
 export function make(
   solved: SolvedCabinet,
   ids: readonly string[],
-  key: MakeKey,
+  key: string,
   newId: () => string,
   unit: LengthUnit,
-): Act {
-  const { word, label } = MAKES[key];
+): Act | undefined {
+  const made = MAKES[key];
+  if (!made) return undefined;
+  const { label } = made;
   const fill = (before: Fill): Fill => {
-    if (word === 'niche') return { kind: 'open', interior: { kind: 'nothing' } };
-    if (word === 'tray') return { kind: 'open', interior: { kind: 'tray' } };
+    if ('inBay' in made) return { kind: 'open', interior: { ...made.inBay } };
     // What was divided becomes one again.
-    return fillFor(word, isSplit(before) ? { kind: 'open' } : before, newId, unit);
+    return fillFor(made.word, isSplit(before) ? { kind: 'open' } : before, newId, unit);
   };
   return {
     label: `${namesOf(solved, ids)}: ${label.toLowerCase()}`,
@@ -237,9 +241,10 @@ function mirroredSplit(split: Split): Split {
 function mirroredFill(fill: Fill): Fill {
   if (isSplit(fill)) return mirroredSplit(fill);
   const interior = interiorOf(fill);
-  const turned =
-    fill.kind === 'door' ? ({ ...fill, hinged: fill.hinged === 'left' ? 'right' : 'left' } as const) : fill;
-  return interior && hasRoom(turned) ? { ...turned, interior: mirroredInterior(interior) } : turned;
+  const turned = isFill(fill, 'door')
+    ? ({ ...fill, hinged: fill.hinged === 'left' ? 'right' : 'left' } as const)
+    : fill;
+  return interior ? ({ ...turned, interior: mirroredInterior(interior) } as Fill) : turned;
 }
 
 function mirroredInterior(interior: Interior): Interior {

@@ -1,19 +1,7 @@
 import { type Act, type IdMaker, newId, type Split } from '../../decisions/index.js';
 import type { LengthUnit } from '../../ground/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
-import {
-  distribute,
-  divide,
-  duplicate,
-  free,
-  MAKES,
-  type MakeKey,
-  make,
-  mergeOpening,
-  mirrorOne,
-  pin,
-  remove,
-} from './acts.js';
+import { distribute, divide, duplicate, free, MAKES, make, mergeOpening, mirrorOne, pin, remove } from './acts.js';
 
 /** What can be done with chosen openings beside making them something else, each by its letter in their menu. */
 export const HANDS = {
@@ -28,13 +16,13 @@ export const HANDS = {
 export type HandKey = keyof typeof HANDS;
 
 export type OpeningAct =
-  | { readonly make: MakeKey }
+  | { readonly make: string }
   | { readonly hand: HandKey }
   | { readonly divide: Split['kind']; readonly in: number };
 
 /** What a key of the menu stands for. */
 export function actByKey(key: string): OpeningAct | undefined {
-  if (Object.hasOwn(MAKES, key)) return { make: key as MakeKey };
+  if (Object.hasOwn(MAKES, key)) return { make: key };
   return Object.hasOwn(HANDS, key) ? { hand: key as HandKey } : undefined;
 }
 

@@ -1,6 +1,6 @@
 import { namedByKey, openingNames, type Rectangle, type SplitLayout, withSpan } from '../../build/index.js';
 import { type EditPath, isSplit, type Opening, pathTo, type Split } from '../../decisions/index.js';
-import type { SolvedCabinet } from '../../solve/index.js';
+import { form, type SolvedCabinet } from '../../solve/index.js';
 
 /** Where an opening sits in the tree of openings. */
 export interface OpeningPlace {
@@ -16,7 +16,7 @@ export interface OpeningPlace {
 
 /** The place of an opening by its id; undefined where there is none of it. */
 export function openingPlaceOf({ cabinet }: Pick<SolvedCabinet, 'cabinet'>, id: string): OpeningPlace | undefined {
-  const names = openingNames(cabinet.face);
+  const names = openingNames(cabinet.face, form.fills);
   const walk = (split: Split, splitPath: EditPath): OpeningPlace | undefined => {
     for (const [at, opening] of split.parts.entries()) {
       const path = pathTo.opening(splitPath, opening.id);

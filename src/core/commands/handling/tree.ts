@@ -4,7 +4,7 @@ import { capital, formatLengthWithUnit, type LengthStyle } from '../../ground/in
 import { type Runner, runnersOf } from '../../kinds/index.js';
 import type { Part } from '../../part/index.js';
 import { cutKey, machiningTable } from '../../present/index.js';
-import type { SolvedCabinet } from '../../solve/index.js';
+import { form, type SolvedCabinet } from '../../solve/index.js';
 import { faceOf } from './place.js';
 
 /** A thing of a drawing with what it consists of: the drawing as it is read out. */
@@ -26,7 +26,7 @@ function tellRunner({ key, hand, held, drawer: { runner } }: Runner, size: (mm: 
 /** A cabinet as a tree: its openings, each with its fronts, box and shelves, then the case; parts with their cuts and holes. */
 export function treeOf(solved: SolvedCabinet, style: LengthStyle): TreeEntry {
   const { cabinet, box, fronts, fitted, parts } = solved;
-  const names = openingNames(cabinet.face);
+  const names = openingNames(cabinet.face, form.fills);
   const size = (mm: number) => formatLengthWithUnit(mm, style);
   const told = new Set<string>();
   const tell = (part: Part): TreeEntry => {

@@ -1,7 +1,9 @@
 import * as z from 'zod/mini';
+import { bookOf, type FillBook, ownFills, splitSchemaOf } from '../job/index.js';
 import { type Declarations, declarationsOf, type Section, type SettingTree } from '../settings/index.js';
 import { type Hardware, type HardwareKind, hardwareSchemaOf } from './hardware.js';
 import { type Cabinet, type Job, type JobHead, schemasOf } from './schemas.js';
+import type { Slice } from './slice.js';
 import { refuseTogether } from './together.js';
 
 /** What kinds of fitted things declare of the document: it is handed them, and knows none by name. */
@@ -10,12 +12,16 @@ export interface Registry {
   readonly sections: readonly Section<SettingTree>[];
   /** Those that have profiles to choose from. */
   readonly hardware: readonly HardwareKind[];
+  /** What else they add to the document. */
+  readonly slices: readonly Slice[];
 }
 
 /** The form of a job document, of the construction and of all that kinds declare. */
 export interface Form {
   readonly declared: Declarations;
   readonly kinds: readonly HardwareKind[];
+  /** What openings and rooms may be. */
+  readonly fills: FillBook;
   readonly version: number;
   readonly hardware: z.ZodMiniType<Hardware>;
   readonly cabinet: z.ZodMiniType<Cabinet>;
@@ -32,10 +38,16 @@ export interface Form {
 const MOST_SCHEMAS = 64;
 
 /** The form of the document, made once from what there is to declare. */
-export function formOf({ sections, hardware: kinds }: Registry): Form {
+export function formOf({ sections, hardware: kinds, slices }: Registry): Form {
   const declared = declarationsOf(sections);
+  const all = [...ownFills, ...slices.flatMap(({ fills = [] }) => fills)];
+  const face = splitSchemaOf(
+    all,
+    slices.map(({ onFills = {} }) => onFills),
+  );
+  const lists = slices.flatMap((slice) => slice.lists ?? []);
   const hardware = hardwareSchemaOf(kinds);
-  const { version, cabinet, head, cabinets } = schemasOf(declared, hardware);
+  const { version, cabinet, head, cabinets } = schemasOf(declared, hardware, face, lists);
   const job = z.extend(head, { cabinets }).check(z.superRefine(refuseTogether));
   const bySomeFields = new Map<string, z.ZodMiniType<Job>>();
   const jobOf = (fields: ReadonlySet<string>) => {
@@ -51,5 +63,5 @@ export function formOf({ sections, hardware: kinds }: Registry): Form {
     bySomeFields.set(names.join(), schema);
     return schema;
   };
-  return { declared, kinds, version, hardware, cabinet, head, job, jobOf };
+  return { declared, kinds, fills: bookOf(all), version, hardware, cabinet, head, job, jobOf };
 }

@@ -32,5 +32,6 @@ export {
   type Job,
   type JobHead,
 } from './schemas.js';
+export { type ListOfCabinet, listOfCabinet, type Slice } from './slice.js';
 export { neighbourProblems, tooMany } from './together.js';
 export { stableJson, writeHardware, writeJob } from './write.js';

@@ -4,7 +4,7 @@ import {
   decidedPartSchema,
   layoutSchema,
   materialSchema,
-  splitSchema,
+  type Split,
   standingSchema,
   stockSchema,
   workshopSchema,
@@ -59,7 +59,12 @@ export const displaySchema = z.strictObject({
 export type Display = z.infer<typeof displaySchema>;
 
 /** What a document may hold, given the settings there are and the kinds of hardware; of the version that has all of it. */
-export function schemasOf({ settings, overrides }: Declarations, hardware: z.ZodMiniType<Hardware>) {
+export function schemasOf(
+  { settings, overrides }: Declarations,
+  hardware: z.ZodMiniType<Hardware>,
+  face: z.ZodMiniType<Split>,
+  lists: readonly { readonly field: string; readonly schema: z.ZodMiniType }[],
+) {
   const kindLayers = { base: overrides, wall: overrides, tall: overrides };
   const cabinet = z.strictObject({
     id: idField,
@@ -77,7 +82,7 @@ export function schemasOf({ settings, overrides }: Declarations, hardware: z.Zod
     /** The cabinet whose right end stands against this one's left end. */
     leftNeighbour: saying(z.nullable(idField), { word: 'stands to the right of' }),
     settings: overrides,
-    face: saying(z.clone(splitSchema), { word: 'front', passed: true }),
+    face: saying(z.clone(face), { word: 'front', passed: true }),
     /** Room that something else needs, from the left face, the underside and the front edge of the box. */
     zones: z.optional(
       saying(z.array(zoneSchema).check(z.maxLength(20)), { word: 'keep-out boxes', one: 'keep-out box' }),
@@ -86,6 +91,7 @@ export function schemasOf({ settings, overrides }: Declarations, hardware: z.Zod
     parts: z.optional(
       saying(z.array(decidedPartSchema).check(z.maxLength(MOST.parts)), { one: 'decided part', since: 12 }),
     ),
+    ...(Object.fromEntries(lists.map(({ field, schema }) => [field, schema])) as object),
   });
   const house = z.strictObject({
     name: nameField(),

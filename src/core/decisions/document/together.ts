@@ -1,5 +1,5 @@
 import type * as z from 'zod/mini';
-import { depthOf, interiorOf, isDivided, memberIds, openingsOf, roomsOf } from '../job/index.js';
+import { depthOf, interiorOf, isDivided, isFill, memberIds, openingsOf, roomsOf } from '../job/index.js';
 import { SCHOOL_IDS } from '../settings/index.js';
 import { type Cabinet, type Job, type JobHead, MOST } from './schemas.js';
 
@@ -86,7 +86,7 @@ export function tooMany({ face }: Cabinet): string | undefined {
   const interiors = openings.flatMap(({ fill }) => interiorOf(fill) ?? []);
   const rooms = interiors.flatMap((interior) => (isDivided(interior) ? roomsOf(interior) : []));
   const shelves = [...interiors, ...rooms.map(({ fill }) => fill)].reduce(
-    (sum, fill) => sum + ('shelves' in fill ? fill.shelves : 0),
+    (sum, fill) => sum + (isFill(fill, 'shelves') ? fill.shelves : 0),
     0,
   );
   const counts = { openings: openings.length, rooms: rooms.length, shelves };

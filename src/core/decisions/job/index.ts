@@ -20,6 +20,21 @@ export {
   newId,
 } from './edit.js';
 export {
+  bookOf,
+  type FillBook,
+  type FillChoice,
+  type FillForm,
+  type FillSays,
+  type FillWith,
+  type FrontAsked,
+  fillForm,
+  isFill,
+  type KindFill,
+  type LeafFill,
+  type RoomFill,
+} from './fills.js';
+export { type DecidedHeight, heightsField } from './heights.js';
+export {
   type LayoutSheet,
   layoutSchema,
   METHODS,
@@ -30,33 +45,28 @@ export {
 } from './layouts.js';
 export { type Material, materialSchema, type ResolvedMaterial, spreadOf, thicknessOf } from './materials.js';
 export {
-  type DecidedHeight,
   type DividerKind,
-  type DrawerContents,
   depthOf,
-  FILL_NAMES,
   type Fill,
   type Graduation,
-  hasRoom,
   type Interior,
   type InteriorSplit,
   interiorOf,
   isDivided,
   isSplit,
-  type LeafFill,
+  type MoreFields,
   memberIds,
   type Opening,
   openingsOf,
-  ROOM_NAMES,
   type Room,
-  type RoomFill,
   roomsOf,
   type SizeRule,
   type Split,
   shelved,
-  splitSchema,
+  splitSchemaOf,
   startingGraduation,
 } from './openings.js';
+export { ownFills } from './ownFills.js';
 export {
   type EditPath,
   type PartField,

@@ -5,6 +5,7 @@ import { bandsOn, type CutOut, makePart, type Part } from '../../part/index.js';
 import { armsInto } from '../hinges/index.js';
 import { rearOf } from '../runners/index.js';
 import type { BottleContext } from './context.js';
+import { bottleRoom } from './fills.js';
 import type { BottleResolved } from './settings.js';
 
 /** Cells for bottles in a room: how many, and how large each is inside. */
@@ -33,9 +34,7 @@ const CLEAR_OF_HINGE = length(5, 'clear of the hinge');
 
 /** A crate of cells in every room that is for bottles. */
 export function fitCells(context: BottleContext): MadeCells[] {
-  return context.interiors.compartments.flatMap((room) =>
-    room.fill.kind === 'bottles' ? [cellsIn(room, context)] : [],
-  );
+  return context.interiors.compartments.flatMap((room) => (bottleRoom.is(room.fill) ? [cellsIn(room, context)] : []));
 }
 
 /** So many members fit beside each other with boards between them: ⌊(room + board) / (cell + board)⌋. */

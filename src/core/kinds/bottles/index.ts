@@ -4,6 +4,7 @@ import { hinges } from '../hinges/index.js';
 import { pins } from '../pins/index.js';
 import { type BottleCells, fitCells } from './cells.js';
 import type { BottleAfter } from './context.js';
+import { bottleRoom } from './fills.js';
 import { bottleRules } from './rules.js';
 import { type BottleSettings, bottleSettings } from './settings.js';
 
@@ -13,6 +14,7 @@ export const bottles: Kind<'bottles', BottleSettings, NamedProfile, readonly Bot
   label: 'Bottle cells',
   after: [hinges, pins],
   settings: bottleSettings,
+  slice: { fills: [bottleRoom] },
   fit(context) {
     const made = fitCells(context);
     return { fitted: made.map(({ fitted }) => fitted), parts: made.flatMap(({ parts }) => parts) };

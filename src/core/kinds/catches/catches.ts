@@ -1,5 +1,6 @@
 import type { Cell, Fitting, Front } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
+import { isFill } from '../../decisions/index.js';
 import { type Dim, measuredFrom } from '../../ground/index.js';
 import {
   type Extent,
@@ -41,7 +42,7 @@ export function placeCatches(context: CatchContext, profiles: readonly CatchProf
     const cell = context.cells.find(({ opening }) => opening.id === front.openingId);
     if (!front.hinged || !cell) return [];
     return [
-      cell.fill.kind === 'pair' ? overDoor(front, cell, profile, context) : besideDoor(front, cell, profile, context),
+      isFill(cell.fill, 'pair') ? overDoor(front, cell, profile, context) : besideDoor(front, cell, profile, context),
     ];
   });
 }

@@ -6,6 +6,7 @@ import { pins } from '../pins/index.js';
 import { runners } from '../runners/index.js';
 import { waste } from '../waste/index.js';
 import type { HangingAfter } from './context.js';
+import { hangingRoom } from './fills.js';
 import { type HungRail, hangRails, railsToBuy } from './rails.js';
 import { hangingRules } from './rules.js';
 import { type HangingSettings, hangingSettings } from './settings.js';
@@ -17,6 +18,7 @@ export const hanging: Kind<'hanging', HangingSettings, NamedProfile, readonly Hu
   // Sockets stand clear of what is bored before them.
   after: [hinges, pins, runners, waste],
   settings: hangingSettings,
+  slice: { fills: [hangingRoom] },
   fit(context) {
     const hung = hangRails(context);
     const rails = hung.map(({ rail }) => rail);

@@ -3,6 +3,7 @@ import { type Dim, formatLengthWithUnit, length } from '../../ground/index.js';
 import { type Operation, uprightAt } from '../../part/index.js';
 import { clearMove, movedUp, pairOfScrews } from '../paired.js';
 import type { HangingContext } from './context.js';
+import { hangingRoom } from './fills.js';
 
 /** A hanging rail in its room. */
 export interface HungRail {
@@ -38,7 +39,7 @@ const MOVES = [0, -8, 8, -16, 16, -24, 24, -32];
 export function hangRails({ interiors, parts, box, resolved }: HangingContext): Hung[] {
   const { hanging } = resolved.settings;
   return interiors.compartments.flatMap((room): Hung[] => {
-    if (room.fill.kind !== 'rail') return [];
+    if (!hangingRoom.is(room.fill)) return [];
     const { h, v } = room.inside;
     const plane = box.mountingPlane.value > 0 ? box.mountingPlane : length(0, 'front edge of the case');
     const depth = box.clearDepth.minus(plane).as('depth of the hanging room');

@@ -1,12 +1,13 @@
 import type { DecidedHeights } from '../../cabinet/index.js';
-import { pathTo } from '../../decisions/index.js';
 import type { HingeContext } from './context.js';
+import { hingesAt, hingesAtPath } from './heights.js';
 import type { HungDoor } from './hung.js';
 
 /** The heights that are decided for hinges, with how many hinges the doors of each opening have. */
 export function decidedHeights({ cells }: Pick<HingeContext, 'cells'>, hung: readonly HungDoor[]): DecidedHeights[] {
   return cells.flatMap((cell): DecidedHeights[] => {
-    if (!('hingesAt' in cell.fill)) return [];
+    const decided = hingesAt(cell);
+    if (!decided) return [];
     const doors = hung.filter(({ front }) => front.openingId === cell.opening.id);
     const count = Math.max(0, ...doors.map(({ places }) => places.length));
     if (count === 0) return [];
@@ -15,8 +16,8 @@ export function decidedHeights({ cells }: Pick<HingeContext, 'cells'>, hung: rea
         what: 'hinge',
         name: cell.name,
         room: Math.max(...doors.map(({ front }) => front.v.size.value)),
-        list: pathTo.openingField(cell.path, 'fill/hingesAt'),
-        decided: cell.fill.hingesAt ?? [],
+        list: hingesAtPath(cell),
+        decided,
         count,
       },
     ];

@@ -1,6 +1,7 @@
 import { pathTo } from '../../decisions/index.js';
 import type { DragHandle } from '../../part/index.js';
 import { freeHeightsOf } from './hang.js';
+import { hingesAtPath } from './heights.js';
 import { hingeKey } from './keys.js';
 import { hingeRoom } from './places.js';
 import type { HingedCabinet } from './rule.js';
@@ -27,7 +28,7 @@ export function hingeHandles(solved: HingedCabinet): DragHandle[] {
         at: onCase.value,
         stops,
         entry: `h${index + 1}`,
-        path: pathTo.entry(pathTo.openingField(cell.path, 'fill/hingesAt'), `h${index + 1}`),
+        path: pathTo.entry(hingesAtPath(cell), `h${index + 1}`),
       };
     });
   });

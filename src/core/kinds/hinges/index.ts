@@ -10,6 +10,7 @@ import { decidedHeights } from './decided.js';
 import { families, familyOf } from './families/index.js';
 import { hingeHandles } from './handles.js';
 import { hangDoors, hingesToBuy, turnOf } from './hang.js';
+import { onDoors } from './heights.js';
 import type { HungDoor } from './hung.js';
 import { hingeKey } from './keys.js';
 import { hingeNeighbourRules } from './neighbours.js';
@@ -41,6 +42,7 @@ export const hinges: Kind<'hinges', HingeSettings, HingeProfile, readonly HungDo
   // A door weighs what it does with its pull.
   after: [pulls],
   settings: hingeSettings,
+  slice: { onFills: onDoors },
   library: {
     schema: hingeProfileSchema,
     catalogue: hingeCatalogue,
@@ -135,6 +137,7 @@ export { drawHingeCorner } from './corner.js';
 export { familyOf } from './families/index.js';
 export { findHinges, hangOn } from './finder.js';
 export { consideredFor, solutionsOf, turnOf } from './hang.js';
+export { hingesAtPath } from './heights.js';
 export type { HingeWish, HungDoor } from './hung.js';
 export { hingeKey, hingeOfKey } from './keys.js';
 export { type HingePiece, hingePieces } from './pieces.js';

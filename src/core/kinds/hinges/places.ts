@@ -3,6 +3,7 @@ import { type Dim, plain, setting } from '../../ground/index.js';
 import type { Extent, Part } from '../../part/index.js';
 import { familyOf } from './families/index.js';
 import type { HingeFigures } from './figures.js';
+import { hingesAt, hingesAtPath } from './heights.js';
 import type { HingePlace } from './hung.js';
 import type { HingeSolution } from './solution.js';
 
@@ -47,7 +48,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
   const beside = besideRunners(solution, context);
   const snaps = snapHeights(solution, context);
   const most = context.behind?.length ? MOST_MOVE_BEHIND : MOST_MOVE;
-  const decided = 'hingesAt' in cell.fill ? (cell.fill.hingesAt ?? []) : [];
+  const decided = hingesAt(cell) ?? [];
   // One hinge takes so much of the door's edge that the next is clear of it.
   const apart = 2 * familyOf(solution.profile).reach(solution);
   let last: number | undefined;
@@ -55,7 +56,7 @@ export function placeHinges(solution: HingeSolution, count: number, context: Pla
   const place = (at: number): HingePlace => {
     const own = decided.find(({ id }) => id === `h${at + 1}`)?.mm;
     if (own !== undefined) {
-      const path = `${cell.path}/fill/hingesAt`;
+      const path = hingesAtPath(cell);
       const onDoor = setting('hinge on the door', own, { kind: 'here', note: 'decided for this door', path });
       const onCase = low.plus(onDoor).as('plate on the case');
       return { onDoor, onCase, moved: 0, clear: free(onCase.value), decided: true };

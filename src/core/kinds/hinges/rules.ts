@@ -3,6 +3,7 @@ import type { FindingDraft } from '../../cabinet/index.js';
 import { type Act, type PathsOn, pathTo, setChoice, settingPath } from '../../decisions/index.js';
 import { capital, type Dim } from '../../ground/index.js';
 import { consideredFor, freeHeightsOf, solutionsOf } from './hang.js';
+import { hingesAtPath } from './heights.js';
 import type { HungDoor } from './hung.js';
 import { type HingeProfile, hingeProfilesOf } from './profile.js';
 import type { HingeRule, HingeRuleContext } from './rule.js';
@@ -102,9 +103,7 @@ export function moveHinge(context: HingeRuleContext, door: HungDoor, at: number,
   const id = `h${at + 1}`;
   return {
     label: `Move hinge ${at + 1} to ${context.show(onDoor)} on the door`,
-    edits: cell
-      ? [{ path: pathTo.entry(pathTo.openingField(cell.path, 'fill/hingesAt'), id), value: { id, mm: onDoor } }]
-      : [],
+    edits: cell ? [{ path: pathTo.entry(hingesAtPath(cell), id), value: { id, mm: onDoor } }] : [],
   };
 }
 

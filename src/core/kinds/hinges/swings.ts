@@ -1,6 +1,6 @@
 import { frontName, keysOf } from '../../build/index.js';
 import type { FindingDraft } from '../../cabinet/index.js';
-import { type Act, pathTo, setChoice, settingPath } from '../../decisions/index.js';
+import { type Act, isFill, pathTo, setChoice, settingPath } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
 import type { HungDoor } from './hung.js';
 import type { HingeRule, HingeRuleContext } from './rule.js';
@@ -51,7 +51,7 @@ function waysOpen(context: HingeRuleContext, { hinged, front }: HungDoor, free: 
     ...(atWall && ends.filler.value === 'none'
       ? [setChoice(context, 'Put a filler strip at the wall', 'ends/filler', 'strip')]
       : []),
-    ...(cell?.fill.kind === 'door'
+    ...(cell && isFill(cell.fill, 'door')
       ? [
           {
             label: `Hang it on the ${other}`,

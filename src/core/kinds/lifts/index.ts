@@ -2,6 +2,7 @@ import type { Kind } from '../../cabinet/index.js';
 import { byPart } from '../byPart.js';
 import { pulls } from '../pulls/index.js';
 import type { LiftAfter } from './context.js';
+import { liftFill } from './fills.js';
 import { type FittedLift, placeLifts } from './lifts.js';
 import { type LiftProfile, liftCatalogue, liftProfileSchema } from './profile.js';
 import { liftRules } from './rules.js';
@@ -14,6 +15,7 @@ export const lifts: Kind<'lifts', LiftSettings, LiftProfile, readonly FittedLift
   // What it lifts is the front with its pull.
   after: [pulls],
   settings: liftSettings,
+  slice: { fills: [liftFill] },
   library: {
     schema: liftProfileSchema,
     catalogue: liftCatalogue,

@@ -6,6 +6,7 @@ import { chosenOf } from '../chosen.js';
 import { type Against, fromSheet, pilotOf } from '../profile.js';
 import type { PlacedPull } from '../pulls/index.js';
 import type { LiftContext } from './context.js';
+import { liftFill } from './fills.js';
 import type { LiftProfile } from './profile.js';
 
 /** A lifted front as it is fitted, as plain data. */
@@ -39,7 +40,7 @@ const WHOLE = 0.9;
 export function placeLifts(context: LiftContext, profiles: readonly LiftProfile[]): MadeLift[] {
   return context.fronts.flatMap((front) => {
     const cell = context.cells.find(({ opening }) => opening.id === front.openingId);
-    return front.kind === 'lift' && cell ? [liftOf(front, cell, context, profiles)] : [];
+    return cell && liftFill.is(cell.fill) ? [liftOf(front, cell, context, profiles)] : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { type Box, type Fitting, type Front, frontName, likeDoor } from '../../build/index.js';
+import { type Box, type Fitting, type Front, frontName } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
 import type { Cabinet } from '../../decisions/index.js';
 import { type Dim, length } from '../../ground/index.js';
@@ -30,15 +30,14 @@ export function placePulls(
 ): PlacedPull[] {
   const { pulls } = resolved.settings;
   return fronts.flatMap((front): PlacedPull[] => {
-    if (front.kind === 'false') return [];
-    const wanted = (likeDoor(front.kind) ? pulls.doors : pulls.drawers).value;
+    if (front.opens === 'not') return [];
+    const wanted = (front.like === 'door' ? pulls.doors : pulls.drawers).value;
     const profile = library.find(({ id }) => id === wanted);
     if (!profile) return [];
-    if (front.kind === 'lift') return [edgePull(front, profile, 'lower', resolved)];
-    if (front.kind === 'waste') return [edgePull(front, profile, 'upper', resolved)];
-    return front.kind === 'door'
+    if (front.like === 'drawer') return drawerPulls(front, profile, resolved);
+    return front.opens === 'aside'
       ? [doorPull(front, profile, cabinet, box, resolved)]
-      : drawerPulls(front, profile, resolved);
+      : [edgePull(front, profile, front.opens === 'up' ? 'lower' : 'upper', resolved)];
   });
 }
 
@@ -169,7 +168,7 @@ function holesIn(part: Part, { profile, holes, upright }: PlacedPull, front: Fro
       positions: row.map((hole) => (uUpright ? z(hole) : x(hole))),
       diameter: fromSheet(profile, 'hole', 'pull hole'),
       by: { kind: 'pulls', front: front.key },
-      reason: front.kind === 'drawer' ? 'pull, through front and box after the front is set' : `pull: ${profile.name}`,
+      reason: front.like === 'drawer' ? 'pull, through front and box after the front is set' : `pull: ${profile.name}`,
     };
   });
 }

@@ -1,4 +1,4 @@
-import { frontName, keysOf, likeDoor } from '../../build/index.js';
+import { frontName, keysOf } from '../../build/index.js';
 import type { FindingDraft } from '../../cabinet/index.js';
 import { settingPath } from '../../decisions/index.js';
 import { TOLERANCE_MM } from '../../ground/index.js';
@@ -54,7 +54,7 @@ const pullTooLong: PullRule = {
           why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
           numbers: [front.h.size, front.v.size],
           parts: keysOf(front),
-          settings: [settingPath({ cabinet, resolved }, `pulls/${likeDoor(front.kind) ? 'doors' : 'drawers'}`)],
+          settings: [settingPath({ cabinet, resolved }, `pulls/${front.like === 'door' ? 'doors' : 'drawers'}`)],
         },
       ];
     }),

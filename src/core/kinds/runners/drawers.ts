@@ -1,5 +1,5 @@
 import { type Box, type Fitting, zonesOf } from '../../build/index.js';
-import type { DrawerContents, EditPath } from '../../decisions/index.js';
+import type { EditPath } from '../../decisions/index.js';
 import { type Dim, formatLengthWithUnit, KEPT_IN } from '../../ground/index.js';
 import type { Extent, Operation, Part } from '../../part/index.js';
 import { type BoxParts, buildBox } from './box.js';
@@ -7,6 +7,7 @@ import { type Against, type Chosen, chooseRunners, onBrackets, runnerFamily } fr
 import type { RunnerContext } from './context.js';
 import { fixFace } from './face.js';
 import { families } from './families/index.js';
+import type { DrawerContents } from './fills.js';
 import { innerRooms } from './inner.js';
 import { type OnCase, onCase } from './onCase.js';
 import type { BoxPlan } from './plan.js';

@@ -7,6 +7,7 @@ import { pulls } from '../pulls/index.js';
 import { runnerCatalogue } from './catalogue.js';
 import type { RunnerAfter } from './context.js';
 import { type FittedDrawer, fitDrawers, together } from './drawers.js';
+import { drawerFill, innerDrawerFill, trayFill } from './fills.js';
 import { runnersFollow } from './follows.js';
 import { type RunnerProfile, runnerProfileSchema } from './profile.js';
 import { runnerRules } from './rules.js';
@@ -23,6 +24,7 @@ export const runners: Kind<'runners', RunnerSettings, RunnerProfile, readonly Fi
   // The holes of a pull go through the box as well.
   after: [pulls, hinges, pins],
   settings: runnerSettings,
+  slice: { fills: [drawerFill, innerDrawerFill, trayFill] },
   library: {
     schema: runnerProfileSchema,
     catalogue: runnerCatalogue,

@@ -1,22 +1,23 @@
 import { type Compartment, zonesOf } from '../../build/index.js';
-import type { RoomFill } from '../../decisions/index.js';
+import { type FillForm, isFill } from '../../decisions/index.js';
 import { capital, type Dim, length, type Span, spanBetween } from '../../ground/index.js';
 import { uprightAt } from '../../part/index.js';
 import type { BehindContext, RunnerContext } from './context.js';
+import { innerDrawerFill, runsIn, trayFill } from './fills.js';
 import { common, type DrawerRoom, raisedIn, rearOf } from './room.js';
 import { type Spacer, spacerFor } from './spacers.js';
 
 /** The rooms of inner drawers and trays: behind doors, or in an open bay. */
 export function innerRooms(context: RunnerContext): DrawerRoom[] {
-  return [...roomsBehind(context, 'drawer', 'inner'), ...roomsBehind(context, 'tray', 'tray')];
+  return [...roomsBehind(context, innerDrawerFill, 'inner'), ...roomsBehind(context, trayFill, 'tray')];
 }
 
 /** The rooms with a fill that runs out of them, clear of doors and hinges. */
-export function roomsBehind(context: BehindContext, fill: RoomFill['kind'], kind: 'inner' | 'tray'): DrawerRoom[] {
+export function roomsBehind(context: BehindContext, fill: Pick<FillForm, 'is'>, kind: 'inner' | 'tray'): DrawerRoom[] {
   const { interiors, fitted, box, resolved, head, strips } = context;
   const doors = fitted.hinges;
   return interiors.compartments.flatMap((room): DrawerRoom[] => {
-    if (room.fill.kind !== fill) return [];
+    if (!fill.is(room.fill)) return [];
     const beside = { doors, box, resolved, head, strips };
     const [left, right] = [spacerFor(room, 'left', beside), spacerFor(room, 'right', beside)];
     return [roomInside(room, kind, context, left, right)];
@@ -37,25 +38,21 @@ function roomInside(
   const { id, inside, cell, fill, path } = room;
   const { h, v } = inside;
   // A frame's rail may stand above the floor of the room, or hang below its ceiling.
-  const { up, raised } = raisedIn(
-    common(cell.clear.v, v),
-    fill.kind === 'drawer' || fill.kind === 'tray' ? fill : undefined,
-    path,
-  );
+  const runs = runsIn(fill);
+  const { up, raised } = raisedIn(common(cell.clear.v, v), runs, path);
   const across = between(h, left?.thickness, right?.thickness, id);
   const forward = length(0, 'front edge of the case');
   const plane = box.mountingPlane.value > 0 ? box.mountingPlane : forward;
-  const begins =
-    cell.fill.kind === 'open'
-      ? plane
-      : plane.plus(resolved.settings.drawers.doorClearance).as('behind the doors').because('clear of the shut doors');
+  const begins = isFill(cell.fill, 'open')
+    ? plane
+    : plane.plus(resolved.settings.drawers.doorClearance).as('behind the doors').because('clear of the shut doors');
   const upright = (hand: 'left' | 'right', x: Dim) =>
     uprightAt(parts, hand, { x: x.value, z: (v.low.value + v.high.value) / 2 });
   return {
     id,
     kind,
     front: undefined,
-    contents: fill.kind === 'drawer' || fill.kind === 'tray' ? fill.contents : undefined,
+    contents: runs?.contents,
     path,
     name: capital(room.name),
     across,

@@ -1,6 +1,7 @@
 import type { FindingDraft } from '../../cabinet/index.js';
-import { type DrawerContents, pathTo, settingPath } from '../../decisions/index.js';
+import { pathTo, settingPath } from '../../decisions/index.js';
 import { quantity, TOLERANCE_MM, within } from '../../ground/index.js';
+import type { DrawerContents } from './fills.js';
 import { leastTraySide } from './heights.js';
 import type { RunnerRule } from './rule.js';
 import { heightsByContents, roomOver } from './stacks.js';

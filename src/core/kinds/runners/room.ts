@@ -1,8 +1,9 @@
 import { type Box, backOfFronts, type Cell, type Front, type Rectangle, type Zone } from '../../build/index.js';
-import { type DrawerContents, type EditPath, pathTo } from '../../decisions/index.js';
+import { type EditPath, pathTo } from '../../decisions/index.js';
 import { capital, type Dim, length, type Span, setting, spanBetween } from '../../ground/index.js';
 import { type Part, spanAlong, uprightAt } from '../../part/index.js';
 import { type Around, aroundOf } from './around.js';
+import { type DrawerContents, drawerFill, runsIn } from './fills.js';
 import type { RunnerResolved } from './settings.js';
 import type { Spacer } from './spacers.js';
 
@@ -60,7 +61,7 @@ export function drawerRooms(
   zones: readonly Zone[],
 ): DrawerRoom[] {
   return cells.flatMap((cell) => {
-    if (cell.fill.kind !== 'drawer') return [];
+    if (!drawerFill.is(cell.fill)) return [];
     const front = fronts.find(({ openingId }) => openingId === cell.opening.id);
     return front ? [roomOf(cell, front, parts, box, resolved, zones)] : [];
   });
@@ -84,7 +85,7 @@ export function roomOf(
   ];
   const size = low === inside.h.low && high === inside.h.high ? inside.h.size : spanBetween(low, high).size;
   const across = { low, high, size: size.as('opening for the runners', `drawer/${cell.opening.id}.opening`) };
-  const fill = cell.fill.kind === 'drawer' ? cell.fill : undefined;
+  const fill = runsIn(cell.fill);
   const path = pathTo.openingField(cell.path, 'fill');
   const { up, raised } = raisedIn(common(clear.v, inside.v), fill, path);
   const middle = (up.low.value + up.high.value) / 2;
@@ -124,7 +125,7 @@ export function raisedIn(
   const raised = setting('runners raised', fill.raised, {
     kind: 'here',
     note: 'this drawer',
-    path: pathTo.raisedOf(path),
+    path: drawerFill.at(path, 'raised'),
   });
   return { up: spanBetween(up.low.plus(raised).as('floor of the drawer, raised'), up.high), raised };
 }

@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
-import type { DrawerContents, Job, Opening, SizeRule } from '../../decisions/index.js';
+import type { Job, Opening, SizeRule } from '../../decisions/index.js';
 import { applyEdits, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
+import type { DrawerContents } from './fills.js';
 import { heightsByContents, heightsBySides } from './stacks.js';
 
 const share: SizeRule = { rule: 'share', weight: 1 };

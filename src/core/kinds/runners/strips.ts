@@ -1,5 +1,6 @@
 import type { ForeseenStrip, StripContextFor } from '../../cabinet/index.js';
 import { families } from './families/index.js';
+import { runsIn } from './fills.js';
 import { CLEAR_OF_HINGE, HALF_STRIP } from './lines.js';
 import type { RunnerProfile } from './profile.js';
 import type { RunnerSettings } from './settings.js';
@@ -12,7 +13,7 @@ export function runnerStrips(
   { interiors, resolved: { settings } }: StripContextFor<RunnerSettings>,
   library: readonly RunnerProfile[],
 ): ForeseenStrip[] {
-  const run = interiors.compartments.filter(({ fill }) => fill.kind === 'drawer' || fill.kind === 'tray');
+  const run = interiors.compartments.filter(({ fill }) => runsIn(fill) !== undefined);
   if (run.length === 0) return [];
   const own = settings.drawers.family.value === 'wooden' ? 'side' : settings.drawers.family.value;
   const decided = settings.drawers.choice.value;

@@ -14,6 +14,7 @@ import {
   spacerParts,
 } from '../runners/index.js';
 import type { WasteContext } from './context.js';
+import { binFront, binRoom } from './fills.js';
 import type { WasteProfile } from './profile.js';
 
 /** A bin pull-out behind its front, or in a room behind doors. */
@@ -47,11 +48,11 @@ export function fitBins(context: WasteContext, profiles: readonly WasteProfile[]
   const { parts, box, resolved, cabinet, fronts, cells } = context;
   const pulled = fronts.flatMap((front) => {
     const cell = cells.find(({ opening }) => opening.id === front.openingId);
-    if (front.kind !== 'waste' || !cell) return [];
+    if (!cell || !binFront.is(cell.fill)) return [];
     const room = roomOf(cell, front, parts, box, resolved, zonesOf(cabinet));
     return [binsOf(room, frontName(front), context, profiles, { front, cell })];
   });
-  const behind = roomsBehind(context, 'waste', 'inner').map((room) =>
+  const behind = roomsBehind(context, binRoom, 'inner').map((room) =>
     binsOf(room, within(room.name), context, profiles, undefined),
   );
   return [...pulled, ...behind];

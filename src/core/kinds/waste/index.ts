@@ -5,6 +5,7 @@ import { hinges } from '../hinges/index.js';
 import { runners } from '../runners/index.js';
 import { type FittedBins, fitBins } from './bins.js';
 import type { WasteAfter } from './context.js';
+import { binFront, binRoom } from './fills.js';
 import { type WasteProfile, wasteCatalogue, wasteProfileSchema } from './profile.js';
 import { wasteRules } from './rules.js';
 import { type WasteSettings, wasteSettings } from './settings.js';
@@ -16,6 +17,7 @@ export const waste: Kind<'waste', WasteSettings, WasteProfile, readonly FittedBi
   // Behind doors they stand clear of them, on spacers as drawers do.
   after: [hinges, runners],
   settings: wasteSettings,
+  slice: { fills: [binFront, binRoom] },
   library: {
     schema: wasteProfileSchema,
     catalogue: wasteCatalogue,

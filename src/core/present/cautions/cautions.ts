@@ -104,7 +104,7 @@ const tipping: Caution = {
     if (cabinet.kind === 'wall') return undefined;
     if (box.overallHeight.value >= TALL)
       return `It is ${show(box.overallHeight.value)} high and ${show(box.overallDepth.value)} deep.`;
-    const drawers = fronts.filter(({ kind }) => kind === 'drawer').length;
+    const drawers = fronts.filter(({ like, opens }) => like === 'drawer' && opens === 'out').length;
     return drawers > 1 ? `${drawers} drawers pulled out together move its weight in front of it.` : undefined;
   },
   says: 'Anchor it to the wall or to its neighbours before drawers are loaded and before it is left standing.',

@@ -1,5 +1,6 @@
 import { type Bay, type Front, grainGroups, openingKey } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
+import { isFill } from '../../decisions/index.js';
 import type { Dim } from '../../ground/index.js';
 import {
   type Drawing,
@@ -57,7 +58,7 @@ const GRIP_BEHIND_DOORS = 110;
 
 function gripOf({ room: { cell, inside } }: Bay): { low: Dim; high: Dim } {
   const { low, high, size } = inside.h;
-  const whole = cell.fill.kind === 'open' || size.value < 2 * GRIP_BEHIND_DOORS;
+  const whole = isFill(cell.fill, 'open') || size.value < 2 * GRIP_BEHIND_DOORS;
   return { low, high: whole ? high : low.plus(GRIP_BEHIND_DOORS) };
 }
 
@@ -150,7 +151,7 @@ function partItems({ parts, face }: SolvedCabinet): DrawingItem[] {
     );
   // An open bay is chosen by its room, what stands in it by itself.
   const bays = (face.ok ? face.cells : []).flatMap(({ fill, opening, inside: { h, v } }): RegionItem[] =>
-    fill.kind === 'open'
+    isFill(fill, 'open')
       ? [
           {
             kind: 'region',
@@ -176,12 +177,12 @@ function hides(cover: Outline, part: Outline): boolean {
 /** A door's swing: two lines from the corners of the opening edge to the middle of the hinge edge. */
 function swing(front: Front): DrawingItem[] {
   const { from, to } = outlineOfFront(front);
-  if (front.kind === 'lift') {
+  if (front.opens === 'up') {
     const middle = (from.h + to.h) / 2;
     const points = [from, { h: middle, v: to.v }, { h: to.h, v: from.v }];
     return [{ kind: 'line', weight: 'swing', points, shows: front.key }];
   }
-  if (front.kind !== 'door') return [];
+  if (front.opens !== 'aside') return [];
   const hinge = front.hinged === 'left' ? from.h : to.h;
   const free = front.hinged === 'left' ? to.h : from.h;
   const line: LineItem = {
@@ -219,7 +220,7 @@ function marks({ rows, parts, fronts, occupied, face }: SolvedCabinet): DrawingI
   });
   const back = parts.find((part) => part.role === 'back');
   if (!face.ok || !back) return items;
-  const bay = face.cells.find((cell) => cell.fill.kind === 'open');
+  const bay = face.cells.find((cell) => isFill(cell.fill, 'open'));
   if (bay) {
     const { h, v } = bay.inside;
     items.push({

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { dividerInside } from '../../../core/build/index.js';
-import { ROOMS, type RoomWord, roomFor, roomLike } from '../../../core/commands/index.js';
+import { fillWord, ROOMS, roomFor, roomLike } from '../../../core/commands/index.js';
 import {
   type DividerKind,
   type Edit,
@@ -8,12 +8,13 @@ import {
   type Interior,
   type InteriorSplit,
   isDivided,
+  type KindFill,
   newId,
   pathTo,
   type Room,
 } from '../../../core/decisions/index.js';
 import { capital } from '../../../core/ground/index.js';
-import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { form, type SolvedCabinet } from '../../../core/solve/index.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { useBench } from '../context.js';
 import { MemberActs } from './MemberActs.js';
@@ -38,7 +39,8 @@ export function InteriorRow({
   const act = useBench((state) => state.act);
   const unit = useBench((state) => state.job.display.unit);
   const { attempt } = context;
-  const choose = (word: RoomWord) => {
+  const counts = fill && form.fills.room[fill.kind]?.counts;
+  const choose = (word: string) => {
     const chosen = roomFor(word, fill, () => newId('r'), unit);
     attempt(act({ label, edits: [{ path, value: whole && chosen.kind === 'nothing' ? undefined : chosen }] }));
   };
@@ -49,21 +51,21 @@ export function InteriorRow({
         <select
           aria-label={label}
           className="entry min-w-0 flex-1"
-          value={fill?.kind ?? 'nothing'}
-          onChange={(event) => choose(event.currentTarget.value as RoomWord)}
+          value={fill ? fillWord(fill) : 'nothing'}
+          onChange={(event) => choose(event.currentTarget.value)}
         >
-          {Object.entries(ROOMS).map(([word, words]) => (
+          {ROOMS.map(({ word, label: words }) => (
             <option key={word} value={word}>
               {words}
             </option>
           ))}
         </select>
-        {fill?.kind === 'shelves' && (
+        {fill && counts && (
           <PlainField
-            label={`${label}: how many shelves`}
-            value={fill.shelves}
+            label={`${label}: ${counts.label}`}
+            value={Number((fill as KindFill)[counts.field])}
             whole
-            onCommit={(shelves) => act({ label, edits: [{ path: pathTo.shelvesOf(path, 'shelves'), value: shelves }] })}
+            onCommit={(value) => act({ label, edits: [{ path: pathTo.entry(path, counts.field), value }] })}
           />
         )}
       </div>

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import type { RoomName } from '../../../core/build/index.js';
-import { FILLS, type FillWord, fillFor, fillWord } from '../../../core/commands/index.js';
+import { fillFor, fillWord, OPENINGS } from '../../../core/commands/index.js';
 import {
   type EditPath,
-  hasRoom,
+  interiorOf,
   isSplit,
   newId,
   type Opening,
@@ -11,7 +11,7 @@ import {
   type Split,
 } from '../../../core/decisions/index.js';
 import { capital } from '../../../core/ground/index.js';
-import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { form, type SolvedCabinet } from '../../../core/solve/index.js';
 import type { Outcome } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 import { InteriorRow } from './InteriorEditor.js';
@@ -52,7 +52,7 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
   const mine = solved.fronts.some(
     (front) => front.openingId === opening.id && front.parts.some((part) => part.key === selected),
   );
-  const setFill = (word: FillWord) =>
+  const setFill = (word: string) =>
     attempt(
       act({
         label: name,
@@ -68,9 +68,9 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
           aria-label={`${name} is`}
           className="entry min-w-0 flex-1 font-semibold"
           value={fillWord(fill)}
-          onChange={(event) => setFill(event.currentTarget.value as FillWord)}
+          onChange={(event) => setFill(event.currentTarget.value)}
         >
-          {Object.entries(FILLS).map(([word, label]) => (
+          {OPENINGS.map(({ word, label }) => (
             <option key={word} value={word}>
               {label}
             </option>
@@ -93,10 +93,10 @@ export function OpeningBlock({ opening, at, split, path, context, onMove, onRemo
         shown={sizeOf(solved, split, opening.id)}
         context={context}
       />
-      {hasRoom(fill) && (
+      {form.fills.opening[fill.kind]?.room && (
         <InteriorRow
           label={`${name}, inside`}
-          fill={fill.interior}
+          fill={interiorOf(fill)}
           path={pathTo.openingField(path, 'fill/interior')}
           whole
           context={context}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { openingNames, roomsInside } from '../../../core/build/index.js';
-import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { form, type SolvedCabinet } from '../../../core/solve/index.js';
 import type { Outcome } from '../../fields/LengthField.js';
 import type { EditorContext } from './OpeningBlock.js';
 
@@ -19,8 +19,8 @@ export function useEditing(solved: SolvedCabinet): {
         setProblem(outcome.ok ? null : outcome.message);
         return outcome;
       },
-      names: openingNames(face),
-      rooms: roomsInside(face),
+      names: openingNames(face, form.fills),
+      rooms: roomsInside(face, form.fills),
     },
   };
 }

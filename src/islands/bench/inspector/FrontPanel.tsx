@@ -27,7 +27,7 @@ export function FrontPanel({ solved }: { solved: SolvedCabinet }) {
         </button>
       </p>
       {pulls.length === 0 ? (
-        <p className="text-ink-soft">{front.kind === 'false' ? 'Fixed; it has no pull.' : 'No pull is bored.'}</p>
+        <p className="text-ink-soft">{front.opens === 'not' ? 'Fixed; it has no pull.' : 'No pull is bored.'}</p>
       ) : (
         <PullHoles pulls={pulls} />
       )}

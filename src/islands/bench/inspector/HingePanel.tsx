@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { pathTo } from '../../../core/decisions/index.js';
 import { type Dim, formatMm } from '../../../core/ground/index.js';
 import {
   FIT_WORDS,
@@ -9,6 +8,7 @@ import {
   hangOn,
   hingeKey,
   hingeOfKey,
+  hingesAtPath,
   leastGap,
   solutionId,
 } from '../../../core/kinds/hinges/index.js';
@@ -182,7 +182,7 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
           onClick={() =>
             act({
               label: 'Hinges back to the rule',
-              edits: [{ path: pathTo.openingField(cell.path, 'fill/hingesAt'), value: undefined }],
+              edits: [{ path: hingesAtPath(cell), value: undefined }],
             })
           }
         >

@@ -1,13 +1,5 @@
 import { DropdownMenu } from 'radix-ui';
-import {
-  actByKey,
-  HANDS,
-  type HandKey,
-  MAKES,
-  type MakeKey,
-  type OpeningAct,
-  openingPlaceOf,
-} from '../../../core/commands/index.js';
+import { actByKey, HANDS, type HandKey, MAKES, type OpeningAct, openingPlaceOf } from '../../../core/commands/index.js';
 import { capital } from '../../../core/ground/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useMain } from '../../fields/over.js';
@@ -55,8 +47,8 @@ export function OpeningMenu({ solved }: { solved: SolvedCabinet }) {
             {ids.length > 1 ? `${ids.length} openings` : capital(names[0] ?? '')}
           </DropdownMenu.Label>
           <DropdownMenu.Group className="border-r border-rule/50">
-            {(Object.keys(MAKES) as MakeKey[]).map((key) => (
-              <Item key={key} letter={key} words={MAKES[key].label} onSelect={() => doIt({ make: key })} />
+            {Object.entries(MAKES).map(([key, { label }]) => (
+              <Item key={key} letter={key} words={label} onSelect={() => doIt({ make: key })} />
             ))}
           </DropdownMenu.Group>
           <DropdownMenu.Group>

@@ -2,14 +2,14 @@ import { gapKey, openingNames, type SplitLayout, spanOf } from '../../../build/i
 import { pathTo } from '../../../decisions/index.js';
 import { neighbourShift } from '../../../motions/index.js';
 import type { Beside } from '../../../present/index.js';
-import type { SolvedCabinet } from '../../../solve/index.js';
+import { form, type SolvedCabinet } from '../../../solve/index.js';
 import { leadingSpans } from '../place.js';
 import { type Line, lineBetween, type Member, type Snap } from './line.js';
 
 /** The gaps between openings. */
 export function gapLines(solved: SolvedCabinet, beside: Beside): Line[] {
   const { face, cabinet } = solved;
-  const names = openingNames(cabinet.face);
+  const names = openingNames(cabinet.face, form.fills);
   return (face.ok ? face.splits : []).flatMap((layout) => {
     const { axis, path, parts } = layout;
     const across = spanOf(layout.within.face, axis === 'rows' ? 'columns' : 'rows');

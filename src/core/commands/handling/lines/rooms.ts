@@ -7,8 +7,8 @@ import { type Line, lineBetween, type Member } from './line.js';
 const GRIP_BEHIND = 110;
 
 /** What stands between rooms, behind doors or in an open bay. */
-export function roomLines({ interiors, cabinet, parts }: SolvedCabinet): Line[] {
-  const names = roomsInside(cabinet.face);
+export function roomLines({ interiors, cabinet, parts, resolved }: SolvedCabinet): Line[] {
+  const names = roomsInside(cabinet.face, resolved.fills);
   return interiors.boundaries.flatMap(({ after, axis, centre, within }): Line[] => {
     const layout = interiors.splits.find((split) => split.parts.some(({ id }) => id === after));
     const at = layout?.parts.findIndex(({ id }) => id === after) ?? -1;
