@@ -7,6 +7,16 @@ export * from './document/index.js';
 export { between, countField, lengthField, mm, nameField, saying } from './fields.js';
 export * from './job/index.js';
 export {
+  type PartField,
+  pathTo,
+  type StandingField,
+  type StandingMeasure,
+  type StockField,
+  subjectOf,
+  type ZoneField,
+  type ZoneMeasure,
+} from './paths.js';
+export {
   type AskedOfKinds,
   CABINET_KIND,
   type Choice,

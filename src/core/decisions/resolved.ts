@@ -1,13 +1,7 @@
 import { Dim, decidedHere, type Source } from '../ground/index.js';
 import type { Cabinet } from './document/index.js';
-import {
-  type Act,
-  type DecidedPart,
-  type EditPath,
-  type FillBook,
-  pathTo,
-  type ResolvedMaterial,
-} from './job/index.js';
+import type { Act, DecidedPart, EditPath, FillBook, ResolvedMaterial } from './job/index.js';
+import { pathTo } from './paths.js';
 import {
   type DeclaredPath,
   type Leaf,

@@ -18,7 +18,7 @@ import {
   section,
   startingSettings,
 } from './index.js';
-import { pathTo } from './job/index.js';
+import { pathTo } from './paths.js';
 
 test('every setting stands once, with a default in both sets that its own limits allow', () => {
   const keys = settingLeaves.map(({ key }) => key);

@@ -5,4 +5,13 @@
  */
 export { hingePieces } from './hinges/index.js';
 export { TRIALS } from './profile.js';
-export { makeTrays, mayRise, type Runner, runnersOf, type StandingTray, together, travelOf } from './runners/index.js';
+export {
+  drawerFill,
+  makeTrays,
+  mayRise,
+  type Runner,
+  runnersOf,
+  type StandingTray,
+  together,
+  travelOf,
+} from './runners/index.js';

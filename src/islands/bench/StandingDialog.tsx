@@ -2,7 +2,7 @@ import { Plus, Ruler, Trash2 } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { addStanding } from '../../core/commands/index.js';
-import { newId, pathTo, type StandingField } from '../../core/decisions/index.js';
+import { newId, pathTo, type StandingMeasure } from '../../core/decisions/index.js';
 import type { Dim } from '../../core/ground/index.js';
 import { bandedEdges } from '../../core/present/index.js';
 import { type Converted, profilesOf } from '../../core/solve/index.js';
@@ -73,7 +73,7 @@ export function StandingDialog() {
   );
 }
 
-const MEASURES: readonly (readonly [StandingField, string])[] = [
+const MEASURES: readonly (readonly [StandingMeasure, string])[] = [
   ['width', 'Clear between the sides, at the narrowest'],
   ['left', 'Stands out at the left, doors open'],
   ['right', 'Stands out at the right, doors open'],

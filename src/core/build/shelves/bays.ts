@@ -1,4 +1,4 @@
-import { isFill, pathTo, type Resolved } from '../../decisions/index.js';
+import { isFill, type Resolved, shelvesFill } from '../../decisions/index.js';
 import { type Dim, length, plain, setting } from '../../ground/index.js';
 import { type Part, uprightAt } from '../../part/index.js';
 import type { Crossing } from '../builder/index.js';
@@ -208,7 +208,7 @@ function placeShelves(
       ? low.plus(
           setting('shelf above the floor of its opening', own, {
             kind: 'here',
-            path: pathTo.shelvesOf(path, 'shelvesAt'),
+            path: shelvesFill.at(path, 'shelvesAt'),
           }),
         )
       : low.plus(space.times(at + 1)).plus(at > 0 ? thickness.times(at) : length(0));

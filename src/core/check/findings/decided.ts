@@ -12,6 +12,7 @@ import {
   isSplit,
   pathTo,
   type Split,
+  shelvesFill,
 } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
 
@@ -32,7 +33,7 @@ const heightNotFollowed: FindingRule = {
 
 function shelfHeights(context: RuleContext, { name, path, fill, inside }: Compartment): FindingDraft[] {
   if (!isFill(fill, 'shelves') || !fill.shelvesAt) return [];
-  const list = pathTo.shelvesOf(path, 'shelvesAt');
+  const list = shelvesFill.at(path, 'shelvesAt');
   return notFollowed(context, name, { what: 'shelf', list }, fill.shelvesAt, fill.shelves, inside.v.size.value);
 }
 

@@ -1,7 +1,9 @@
 import * as z from 'zod/mini';
 import { bookOf, type FillBook, ownFills, splitSchemaOf } from '../job/index.js';
 import { type Declarations, declarationsOf, type Section, type SettingTree } from '../settings/index.js';
+import type { Migration } from './data.js';
 import { type Hardware, type HardwareKind, hardwareSchemaOf } from './hardware.js';
+import { migrations } from './migrations/index.js';
 import { type Cabinet, type Job, type JobHead, schemasOf } from './schemas.js';
 import type { Slice } from './slice.js';
 import { refuseTogether } from './together.js';
@@ -23,6 +25,8 @@ export interface Form {
   /** What openings and rooms may be. */
   readonly fills: FillBook;
   readonly version: number;
+  /** Those of the document, and of each kind its own. */
+  readonly migrations: readonly Readonly<Record<number, Migration>>[];
   readonly hardware: z.ZodMiniType<Hardware>;
   readonly cabinet: z.ZodMiniType<Cabinet>;
   readonly head: z.ZodMiniType<JobHead>;
@@ -45,6 +49,7 @@ export function formOf({ sections, hardware: kinds, slices }: Registry): Form {
     all,
     slices.map(({ onFills = {} }) => onFills),
   );
+  const steps = [migrations, ...slices.map((slice) => slice.migrations ?? {})];
   const lists = slices.flatMap((slice) => slice.lists ?? []);
   const hardware = hardwareSchemaOf(kinds);
   const { version, cabinet, head, cabinets } = schemasOf(declared, hardware, face, lists);
@@ -63,5 +68,5 @@ export function formOf({ sections, hardware: kinds, slices }: Registry): Form {
     bySomeFields.set(names.join(), schema);
     return schema;
   };
-  return { declared, kinds, fills: bookOf(all), version, hardware, cabinet, head, job, jobOf };
+  return { declared, kinds, fills: bookOf(all), migrations: steps, version, hardware, cabinet, head, job, jobOf };
 }

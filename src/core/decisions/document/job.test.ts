@@ -12,9 +12,10 @@ import {
   solve,
   standardsOf,
 } from '../../solve/index.js';
-import { countedIds, EditPathError, newId, pathTo, spreadOf, thicknessOf } from '../job/index.js';
+import { countedIds, EditPathError, newId, shelvesFill, spreadOf, thicknessOf } from '../job/index.js';
+import { pathTo } from '../paths.js';
 import { type Cabinet, type Job, newCabinet, writeJob } from './index.js';
-import { migrateJob, migrations } from './migrations.js';
+import { migrateJob, migrations } from './migrations/index.js';
 
 function twoCabinets() {
   const job = newJob('Reading room', 'metric');
@@ -209,9 +210,13 @@ test('migrations run one by one up to the present version', () => {
     1: (data: Record<string, unknown>) => ({ ...data, one: true }),
     2: (data: Record<string, unknown>) => ({ ...data, two: true }),
   };
-  assert.deepEqual(migrateJob({ version: 1 }, 1, 3, steps), { version: 3, one: true, two: true });
-  assert.deepEqual(migrateJob({ version: 3 }, 3, 3, steps), { version: 3 });
-  assert.deepEqual(migrateJob({ version: 1, kept: 1 }, 1, 2, {}), { version: 2, kept: 1 }, 'settings alone need none');
+  assert.deepEqual(migrateJob({ version: 1 }, 1, 3, [steps]), { version: 3, one: true, two: true });
+  assert.deepEqual(migrateJob({ version: 3 }, 3, 3, [steps]), { version: 3 });
+  assert.deepEqual(
+    migrateJob({ version: 1, kept: 1 }, 1, 2, [{}]),
+    { version: 2, kept: 1 },
+    'settings alone need none',
+  );
 });
 
 test('version 4 gives decided heights the id of what they place, and touches nothing else', () => {
@@ -236,7 +241,7 @@ test('version 4 gives decided heights the id of what they place, and touches not
     { id: 'b', fill: { kind: 'columns', parts: [{ id: 'c', fill: fill({}) }] } },
     { id: 'd', fill: fill({ shelvesAt: 'high' }) },
   ]);
-  assert.deepEqual(migrateJob(before, 3, 4, migrations), { ...after, version: 4 });
+  assert.deepEqual(migrateJob(before, 3, 4, [migrations]), { ...after, version: 4 });
 });
 
 const idsOf = (job: Job) => job.cabinets.flatMap(({ face }) => face.parts.map(({ id }) => id));
@@ -260,7 +265,7 @@ test('lists are edited by id: an entry is put in at a place, moved, taken out', 
 
 test('two windows that put heights and openings in at once lose none of them, whichever comes first', () => {
   const inside = pathTo.openingField(pathTo.opening(pathTo.face('c1'), 'o2'), 'fill/interior');
-  const heights = pathTo.shelvesOf(inside, 'shelvesAt');
+  const heights = shelvesFill.at(inside, 'shelvesAt');
   const mine = { path: pathTo.entry(heights, 's1'), value: { id: 's1', mm: 200 } };
   const theirs = { path: pathTo.entry(heights, 's2'), value: { id: 's2', mm: 400 } };
   const after = [
@@ -308,7 +313,7 @@ test('version 11 moves shelves into the room behind their front, and gives names
   const after = document(11, { kind: 'pair', interior: shelves }, 'two  bells');
   const columns = after.cabinets[0]?.face.parts[1] as { fill: { parts: { fill: object }[] } };
   columns.fill.parts = columns.fill.parts.map((part) => ({ ...part, fill: { kind: 'open' } }));
-  assert.deepEqual(migrateJob(before, 10, 11, migrations), after);
+  assert.deepEqual(migrateJob(before, 10, 11, [migrations]), after);
 });
 
 test('more openings, rooms or shelves than a cabinet can have are refused with the place, however many', () => {

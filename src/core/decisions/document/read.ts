@@ -3,10 +3,11 @@ import { capital } from '../../ground/index.js';
 import { withLeftOut } from './byHand.js';
 import type { Form } from './form.js';
 import { HARDWARE_FORMAT, HARDWARE_VERSION, type Hardware } from './hardware.js';
-import { migrateJob, withYounger } from './migrations.js';
+import { migrateJob } from './migrations/index.js';
 import { isLength, lengthAt, placeInWords, putNumber, valueIn } from './places.js';
 import { type Cabinet, FIRST_BY_HAND, JOB_FORMAT, type Job, type JobHead } from './schemas.js';
 import { neighbourProblems } from './together.js';
+import { withYounger } from './younger.js';
 
 /** Something wrong with a document: where, and one plain sentence that says what was expected. */
 export interface FieldError {
@@ -48,7 +49,7 @@ export function readJob(form: Form, data: unknown): ReadResult<Job> {
   return validate(
     form,
     form.job,
-    withYounger(form, migrateJob(data as Record<string, unknown>, version, form.version), version),
+    withYounger(form, migrateJob(data as Record<string, unknown>, version, form.version, form.migrations), version),
   );
 }
 
@@ -67,7 +68,7 @@ export function readJobText(form: Form, text: string): ReadResult<Job> {
   const since = version === undefined ? form.version : version;
   const younger = typeof since === 'number' && Number.isInteger(since) && since >= FIRST_BY_HAND;
   if (format !== JOB_FORMAT || !younger || since > form.version) return readJob(form, value);
-  const whole = withLeftOut(form, migrateJob(value as Record<string, unknown>, since, form.version));
+  const whole = withLeftOut(form, migrateJob(value as Record<string, unknown>, since, form.version, form.migrations));
   return readWithLengths(form, form.job, withYounger(form, whole, since));
 }
 

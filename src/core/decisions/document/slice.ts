@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { type FieldSays, saying } from '../fields.js';
-import { type EditPath, type FillForm, type MoreFields, pathTo } from '../job/index.js';
-import type { Migration } from './migrations.js';
+import { type EditPath, type FillForm, type MoreFields, pathFromText, pathIn } from '../job/index.js';
+import type { Migration } from './data.js';
 
 /** What a kind adds to the document of a job beside its settings and its library. */
 export interface Slice {
@@ -33,14 +33,14 @@ export function listOfCabinet<E extends { readonly id: string }>(
   entry: z.ZodMiniType<E>,
   { most, ...says }: FieldSays & Required<Pick<FieldSays, 'one' | 'word' | 'since'>> & { readonly most: number },
 ): ListOfCabinet<E> {
-  const path = (cabinetId: string) => pathTo.entry(pathTo.cabinet(cabinetId), field);
-  const one = (cabinetId: string, id: string) => pathTo.entry(path(cabinetId), id);
+  const path = (cabinetId: string) => pathFromText(`cabinets/${cabinetId}/${field}`);
+  const one = (cabinetId: string, id: string) => pathIn(path(cabinetId), id);
   return {
     field,
     schema: z.optional(saying(z.array(entry).check(z.maxLength(most)), says)),
     of: (cabinet) => ((cabinet as Readonly<Record<string, unknown>>)[field] as readonly E[] | undefined) ?? [],
     path,
     entry: one,
-    at: (cabinetId, id, name) => pathTo.entry(one(cabinetId, id), name),
+    at: (cabinetId, id, name) => pathIn(one(cabinetId, id), name),
   };
 }

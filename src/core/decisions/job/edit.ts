@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { trailOf } from '../trail.js';
-import { type EditPath, pathFromText } from './paths.js';
+import { type EditPath, pathFromText } from './editPath.js';
 
 /** An entry of a list, known by its id. */
 export interface Entry {

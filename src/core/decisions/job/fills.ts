@@ -1,7 +1,6 @@
 import type * as z from 'zod/mini';
-import type { DecidedHeight } from './heights.js';
-import type { Interior } from './openings.js';
-import { type EditPath, pathTo } from './paths.js';
+import { type EditPath, pathIn } from './editPath.js';
+import type { KindFill } from './openings.js';
 
 /**
  * What an opening may be, and what a room behind one may be for. The construction declares doors, open bays and shelves;
@@ -12,13 +11,6 @@ import { type EditPath, pathTo } from './paths.js';
 export interface FrontAsked {
   readonly like: 'door' | 'drawer';
   readonly opens: 'aside' | 'up' | 'out' | 'not';
-}
-
-/** A fill as it may stand in the document; what a kind put into it only that kind knows. */
-export interface KindFill {
-  kind: string;
-  interior?: Interior | undefined;
-  [field: string]: unknown;
 }
 
 /** One line of a menu. */
@@ -79,47 +71,8 @@ export function fillForm<const K extends string, const S extends Shape>(
     says,
     shape,
     is: (fill): fill is FillWith<K, S> => fill?.kind === says.kind,
-    at: (fill, field) => pathTo.entry(fill, field),
+    at: (fill, field) => pathIn(fill, field),
   };
-}
-
-interface DoorFill {
-  kind: 'door';
-  hinged: 'left' | 'right';
-  interior?: Interior | undefined;
-}
-interface RoomBehind<K extends string> {
-  kind: K;
-  interior?: Interior | undefined;
-}
-interface ShelvesFill {
-  kind: 'shelves';
-  shelves: number;
-  /** Undersides above the floor of the room. */
-  shelvesAt?: DecidedHeight[] | undefined;
-}
-
-/** The fills of the construction, by their kinds. */
-interface OwnFills {
-  readonly door: DoorFill;
-  readonly pair: RoomBehind<'pair'>;
-  readonly false: { kind: 'false' };
-  readonly open: RoomBehind<'open'>;
-  readonly shelves: ShelvesFill;
-  readonly nothing: { kind: 'nothing' };
-}
-
-/** What fills an opening that is not divided further. */
-export type LeafFill = OwnFills['door' | 'pair' | 'false' | 'open'] | KindFill;
-/** What fills a room that is not divided further. */
-export type RoomFill = OwnFills['shelves' | 'nothing'] | KindFill;
-
-/** True for a fill of the construction of one kind. */
-export function isFill<K extends keyof OwnFills>(
-  fill: { readonly kind: string } | undefined,
-  kind: K,
-): fill is OwnFills[K] {
-  return fill?.kind === kind;
 }
 
 /** What every fill says of itself, by its kind: those of openings, and those of rooms. */

@@ -19,6 +19,8 @@ export {
   isDecidedList,
   newId,
 } from './edit.js';
+export { type EditPath, pathFromText, pathIn } from './editPath.js';
+export { type MoreFields, splitSchemaOf } from './face.js';
 export {
   bookOf,
   type FillBook,
@@ -28,10 +30,6 @@ export {
   type FillWith,
   type FrontAsked,
   fillForm,
-  isFill,
-  type KindFill,
-  type LeafFill,
-  type RoomFill,
 } from './fills.js';
 export { type DecidedHeight, heightsField } from './heights.js';
 export {
@@ -53,29 +51,22 @@ export {
   type InteriorSplit,
   interiorOf,
   isDivided,
+  isFill,
   isSplit,
-  type MoreFields,
+  type KindFill,
+  type LeafFill,
   memberIds,
   type Opening,
   openingsOf,
   type Room,
+  type RoomFill,
   roomsOf,
   type SizeRule,
   type Split,
   shelved,
-  splitSchemaOf,
   startingGraduation,
 } from './openings.js';
-export { ownFills } from './ownFills.js';
-export {
-  type EditPath,
-  type PartField,
-  pathFromText,
-  pathTo,
-  type StandingField,
-  subjectOf,
-  type ZoneField,
-} from './paths.js';
+export { ownFills, shelvesFill } from './ownFills.js';
 export { madeOf, sidesOf } from './pieces.js';
 export { type Standing, standingSchema } from './standing.js';
 export {

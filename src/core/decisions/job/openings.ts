@@ -1,18 +1,64 @@
 import * as z from 'zod/mini';
 import { inches, type LengthUnit } from '../../ground/index.js';
-import { between, idField, lengthField, saying, shareField } from '../fields.js';
-import { type FillForm, isFill, type LeafFill, type RoomFill } from './fills.js';
+import { between, lengthField, saying, shareField } from '../fields.js';
+import type { DecidedHeight } from './heights.js';
 
 /** How big one part of a stack is. A `pin` holds it at a size whatever its rule says; the rest absorb the change. */
-const sizeSchema = z.discriminatedUnion('rule', [
+export const sizeSchema = z.discriminatedUnion('rule', [
   z.strictObject({ rule: z.literal('fixed'), mm: saying(lengthField({ min: 1 }), { word: 'size' }) }),
   z.strictObject({ rule: z.literal('share'), weight: shareField(0.01, 100) }),
   z.strictObject({ rule: z.literal('graduated') }),
 ]);
 export type SizeRule = z.infer<typeof sizeSchema>;
 
-const dividerSchema = z.enum(['stretcher', 'shelf', 'web', 'partition', 'none']);
+export const dividerSchema = z.enum(['stretcher', 'shelf', 'web', 'partition', 'none']);
 export type DividerKind = z.infer<typeof dividerSchema>;
+
+/** A fill as it may stand in the document; what a kind put into it only that kind knows. */
+export interface KindFill {
+  kind: string;
+  interior?: Interior | undefined;
+  [field: string]: unknown;
+}
+
+interface DoorFill {
+  kind: 'door';
+  hinged: 'left' | 'right';
+  interior?: Interior | undefined;
+}
+interface RoomBehind<K extends string> {
+  kind: K;
+  interior?: Interior | undefined;
+}
+interface ShelvesFill {
+  kind: 'shelves';
+  shelves: number;
+  /** Undersides above the floor of the room. */
+  shelvesAt?: DecidedHeight[] | undefined;
+}
+
+/** The fills of the construction, by their kinds. */
+interface OwnFills {
+  readonly door: DoorFill;
+  readonly pair: RoomBehind<'pair'>;
+  readonly false: { kind: 'false' };
+  readonly open: RoomBehind<'open'>;
+  readonly shelves: ShelvesFill;
+  readonly nothing: { kind: 'nothing' };
+}
+
+/** What fills an opening that is not divided further. */
+export type LeafFill = OwnFills['door' | 'pair' | 'false' | 'open'] | KindFill;
+/** What fills a room that is not divided further. */
+export type RoomFill = OwnFills['shelves' | 'nothing'] | KindFill;
+
+/** True for a fill of the construction of one kind. */
+export function isFill<K extends keyof OwnFills>(
+  fill: { readonly kind: string } | undefined,
+  kind: K,
+): fill is OwnFills[K] {
+  return fill?.kind === kind;
+}
 
 /** A room divided again: `rows` from top to bottom, `columns` from left to right. */
 export interface InteriorSplit {
@@ -29,7 +75,7 @@ export interface Room {
 }
 export type Interior = RoomFill | InteriorSplit;
 /** How the graduated members of a stack grow from top to bottom (or left to right). */
-const graduationSchema = z.discriminatedUnion('kind', [
+export const graduationSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('arithmetic'), step: lengthField({ min: -1000, max: 1000 }) }),
   z.strictObject({ kind: z.literal('geometric'), ratio: between(0.2, 5) }),
 ]);
@@ -58,71 +104,6 @@ export interface Opening {
   fill: Fill;
 }
 export type Fill = LeafFill | Split;
-
-/** Fields that a kind adds to fills it has not declared, by their kinds. */
-export type MoreFields = Readonly<Record<string, Readonly<Record<string, z.ZodMiniType>>>>;
-
-const member = {
-  id: idField,
-  size: saying(sizeSchema, { passed: true }),
-  pin: z.optional(saying(lengthField({ min: 1 }), { word: 'held at' })),
-  divider: z.optional(dividerSchema),
-};
-
-/** The division of a face, given all that openings and rooms may be. */
-export function splitSchemaOf(fills: readonly FillForm[], more: readonly MoreFields[]): z.ZodMiniType<Split> {
-  const objects = (where: FillForm['of']) =>
-    fills
-      .filter(({ of }) => of === where)
-      .toSorted((a, b) => a.says.rank - b.says.rank)
-      .map(({ says: { kind, room }, shape }) =>
-        z.strictObject({
-          kind: z.literal(kind),
-          ...shape,
-          ...(where === 'opening' ? Object.assign({}, ...more.map((fields) => fields[kind] ?? {})) : {}),
-          // The room behind it, divided in its own way; left out where there is nothing in it.
-          ...(room
-            ? {
-                interior: z.optional(
-                  saying(
-                    z.lazy(() => interior),
-                    { since: 11 },
-                  ),
-                ),
-              }
-            : {}),
-        }),
-      ) as unknown as [z.ZodMiniObject<{ kind: z.ZodMiniLiteral<string> }>];
-  const division = { kind: z.enum(['rows', 'columns']), graduation: graduationSchema };
-  const roomFill = z.discriminatedUnion('kind', objects('room'));
-  const interior: z.ZodMiniType = z.lazy(() => z.union([roomFill, interiorSplit]));
-  const room = z.strictObject({
-    ...member,
-    fill: saying(
-      z.lazy(() => interior),
-      { passed: true },
-    ),
-  });
-  const interiorSplit = z.strictObject({
-    ...division,
-    parts: saying(z.array(room).check(z.minLength(1), z.maxLength(24)), { one: 'room', passed: true }),
-  });
-  const leaf = z.discriminatedUnion('kind', objects('opening'));
-  const split: z.ZodMiniType = z.strictObject({
-    ...division,
-    get parts() {
-      return saying(z.array(opening).check(z.minLength(1), z.maxLength(24)), { one: 'opening', passed: true });
-    },
-  });
-  const opening = z.strictObject({
-    ...member,
-    dividerOff: z.optional(saying(lengthField({ min: -100, max: 100 }), { word: 'divider aside of the middle' })),
-    get fill() {
-      return saying(z.union([leaf, split]), { passed: true });
-    },
-  });
-  return split as z.ZodMiniType<Split>;
-}
 
 const isDivision = (kind: string): boolean => kind === 'rows' || kind === 'columns';
 

@@ -71,7 +71,7 @@ const nothing = fillForm(
   {},
 );
 
-const shelves = fillForm(
+export const shelvesFill = fillForm(
   'room',
   {
     kind: 'shelves',
@@ -84,4 +84,4 @@ const shelves = fillForm(
 );
 
 /** What openings and rooms may be by the construction itself. */
-export const ownFills = [door, pair, falseFront, openBay, nothing, shelves] as unknown as readonly FillForm[];
+export const ownFills = [door, pair, falseFront, openBay, nothing, shelvesFill] as unknown as readonly FillForm[];

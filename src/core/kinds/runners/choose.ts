@@ -1,7 +1,7 @@
-import { pathTo } from '../../decisions/index.js';
 import { type Dim, quantity } from '../../ground/index.js';
 import { fromSheet, type Against as Refused } from '../profile.js';
 import { families } from './families/index.js';
+import { drawerFill } from './fills.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerProfile } from './profile.js';
 import { type DrawerRoom, LEAST_PACKING } from './room.js';
@@ -162,7 +162,7 @@ function loads(
 ): Pick<Chosen, 'contents' | 'load'> {
   const load = fromSheet(profile, 'load', 'the pair carries', 'kg');
   if (contents?.weight !== undefined) {
-    const source = { kind: 'here', note: 'what goes in', path: pathTo.contentsOf(path) } as const;
+    const source = { kind: 'here', note: 'what goes in', path: drawerFill.at(path, 'contents') } as const;
     return { contents: quantity(contents.weight, 'kg', 'contents, as said', source), load };
   }
   const density = quantity(DENSITY[settings.drawers.contents.value] * 1000, 'kg/m3', 'what it is filled with, a litre');

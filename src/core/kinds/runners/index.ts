@@ -154,6 +154,7 @@ export const runners: Kind<'runners', RunnerSettings, RunnerProfile, readonly Fi
 
 export type { FittedDrawer } from './drawers.js';
 export { together, travelOf } from './drawers.js';
+export { type DrawerContents, drawerFill } from './fills.js';
 export { roomsBehind } from './inner.js';
 export { packingStrip } from './onCase.js';
 export type { RunnerProfile } from './profile.js';

@@ -1,7 +1,7 @@
 import type { FindingDraft } from '../../cabinet/index.js';
-import { pathTo, settingPath } from '../../decisions/index.js';
+import { settingPath } from '../../decisions/index.js';
 import { quantity, TOLERANCE_MM, within } from '../../ground/index.js';
-import type { DrawerContents } from './fills.js';
+import { type DrawerContents, drawerFill } from './fills.js';
 import { leastTraySide } from './heights.js';
 import type { RunnerRule } from './rule.js';
 import { heightsByContents, roomOver } from './stacks.js';
@@ -72,7 +72,7 @@ const trayTooClose: RunnerRule = {
       const trayContents =
         own === undefined
           ? usual
-          : quantity(own, 'mm', 'what stands on it', { kind: 'here', path: pathTo.contentsOf(path) });
+          : quantity(own, 'mm', 'what stands on it', { kind: 'here', path: drawerFill.at(path, 'contents') });
       if (trayContents.value === 0) return [];
       const there = plan.free.plus(plan.height).minus(plan.recess).as('room over the bottom of the tray');
       const lacks = trayContents.value + ABOVE_CONTENTS - there.value;
@@ -111,10 +111,13 @@ const contentsTooHigh: RunnerRule = {
           why: `It lacks ${show(lacks)}. Make the opening higher, or put it elsewhere.`,
           numbers: [there],
           parts: [front],
-          settings: [pathTo.contentsOf(path)],
+          settings: [drawerFill.at(path, 'contents')],
           fixes: [
             ...(shared ? [shared] : []),
-            { label: 'Let go of how high it is', edits: [{ path: pathTo.contentsOf(path), value: without(contents) }] },
+            {
+              label: 'Let go of how high it is',
+              edits: [{ path: drawerFill.at(path, 'contents'), value: without(contents) }],
+            },
           ],
         },
       ];

@@ -12,6 +12,7 @@ import { within } from '../../ground/index.js';
 import { boxRules } from './boxRules.js';
 import { bracketRules } from './bracketRules.js';
 import type { FittedDrawer } from './drawers.js';
+import { drawerFill } from './fills.js';
 import { innerRules } from './innerRules.js';
 import { runnerProfilesOf } from './profile.js';
 import type { RunnerRule, RunnerRuleContext } from './rule.js';
@@ -63,7 +64,7 @@ const FAMILIES = {
 /** Where its runners were raised: as low as they go again. */
 function letDown(raised: FittedDrawer['raised'], path: FittedDrawer['path']): Act[] {
   return raised
-    ? [{ label: 'Let its runners down again', edits: [{ path: pathTo.raisedOf(path), value: undefined }] }]
+    ? [{ label: 'Let its runners down again', edits: [{ path: drawerFill.at(path, 'raised'), value: undefined }] }]
     : [];
 }
 

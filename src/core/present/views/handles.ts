@@ -1,5 +1,5 @@
 import { type Bay, shelfHeights } from '../../build/index.js';
-import { pathTo } from '../../decisions/index.js';
+import { pathTo, shelvesFill } from '../../decisions/index.js';
 import type { Span } from '../../ground/index.js';
 import { type DragHandle, faceInto, type PanelFace, type Part, toPart } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
@@ -23,7 +23,7 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
     at: underside.value,
     stops,
     entry: `s${index + 1}`,
-    path: pathTo.entry(pathTo.shelvesOf(room.path, 'shelvesAt'), `s${index + 1}`),
+    path: pathTo.entry(shelvesFill.at(room.path, 'shelvesAt'), `s${index + 1}`),
   }));
 }
 

@@ -6,7 +6,7 @@ import {
   newCabinet,
   pathTo,
   type Standing,
-  type StandingField,
+  type StandingMeasure,
 } from '../../decisions/index.js';
 import { type Dim, length, plain, type Span, setting, spanBetween } from '../../ground/index.js';
 import { makeTrays, type StandingTray, together } from '../../kinds/index.js';
@@ -41,7 +41,7 @@ function forStanding(head: JobHead): ResolvedCabinet {
 
 /** Shares the height out equally, and makes a tray for each share: width = clear width − spacers − 2 · runner − play. */
 export function convert(head: JobHead, standing: Standing, show: (mm: number) => string): Converted {
-  const measured = (field: StandingField, label: string): Dim =>
+  const measured = (field: StandingMeasure, label: string): Dim =>
     setting(label, standing[field], {
       kind: 'measured',
       note: `in ${standing.name}`,

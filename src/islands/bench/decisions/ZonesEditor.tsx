@@ -1,12 +1,12 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { addZone } from '../../../core/commands/index.js';
-import { newId, pathTo, type ZoneField } from '../../../core/decisions/index.js';
+import { newId, pathTo, type ZoneMeasure } from '../../../core/decisions/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 
-const PLACE: readonly (readonly [ZoneField, string])[] = [
+const PLACE: readonly (readonly [ZoneMeasure, string])[] = [
   ['left', 'from the left face'],
   ['up', 'above the underside'],
   ['behind', 'behind the front edge'],
@@ -70,7 +70,7 @@ export function ZonesEditor({ solved }: { solved: SolvedCabinet }) {
               <span className="flex-1 text-[0.9375rem]">{words}</span>
               <LengthField
                 label={`${zone.name}, ${words}`}
-                mm={zone[field as Exclude<ZoneField, 'name'>]}
+                mm={zone[field]}
                 style={style}
                 className="w-20 font-semibold"
                 onCommit={(mm) =>

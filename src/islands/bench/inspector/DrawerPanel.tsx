@@ -1,7 +1,7 @@
 import { Fragment, useState } from 'react';
-import { pathTo } from '../../../core/decisions/index.js';
 import { type Dim, formatLengthWithUnit } from '../../../core/ground/index.js';
 import {
+  drawerFill,
   type FittedDrawer,
   heightsByContents,
   heightsBySides,
@@ -120,7 +120,7 @@ function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedD
   const say = (field: 'height' | 'weight', value: number) => {
     const { [field]: _was, ...rest } = contents ?? {};
     const said = value > 0 ? { ...rest, [field]: value } : rest;
-    const edit = { path: pathTo.contentsOf(path), value: Object.keys(said).length > 0 ? said : undefined };
+    const edit = { path: drawerFill.at(path, 'contents'), value: Object.keys(said).length > 0 ? said : undefined };
     return act({ label: `${name}: what goes in`, edits: [edit] });
   };
   const step = sideStep(resolved.settings, style.unit);

@@ -1,6 +1,5 @@
-import { pathTo } from '../../../core/decisions/index.js';
 import { within } from '../../../core/ground/index.js';
-import type { FittedDrawer } from '../../../core/kinds/runners/index.js';
+import { drawerFill, type FittedDrawer } from '../../../core/kinds/runners/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 
@@ -18,7 +17,7 @@ export function Raised({ drawer }: { drawer: FittedDrawer }) {
       onCommit={(mm) =>
         act({
           label: `Runners of ${within(name)} raised`,
-          edits: [{ path: pathTo.raisedOf(path), value: mm > 0 ? mm : undefined }],
+          edits: [{ path: drawerFill.at(path, 'raised'), value: mm > 0 ? mm : undefined }],
         })
       }
     />

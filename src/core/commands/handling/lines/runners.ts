@@ -1,7 +1,6 @@
 import { holeHeight } from '../../../build/index.js';
-import { pathTo } from '../../../decisions/index.js';
 import { within } from '../../../ground/index.js';
-import { mayRise, runnersOf } from '../../../kinds/index.js';
+import { drawerFill, mayRise, runnersOf } from '../../../kinds/index.js';
 import type { SolvedCabinet } from '../../../solve/index.js';
 import { type Line, lineOf } from './line.js';
 
@@ -54,7 +53,7 @@ function linesSeen(solved: SolvedCabinet, seen: Seen): Line[] {
           {
             label: `Runners of ${within(name)} raised`,
             mm: now,
-            path: pathTo.raisedOf(path),
+            path: drawerFill.at(path, 'raised'),
             least: 0,
             most,
             reasons,

@@ -3,39 +3,6 @@ import { type Data, isData } from './data.js';
 import type { Form } from './form.js';
 import { withYoungerKinds } from './hardware.js';
 import { inchMaterials, metricMaterials } from './houses/stock.js';
-import { toVersion2 } from './migrations/2-schools.js';
-import { toVersion3 } from './migrations/3-hardware.js';
-import { toVersion4 } from './migrations/4-places.js';
-import { toVersion9 } from './migrations/9-drawers.js';
-import { toVersion11 } from './migrations/11-interiors.js';
-import { toVersion14 } from './migrations/14-stock.js';
-
-export type Migration = (data: Data) => Data;
-
-/**
- * Brings a document of version n to version n + 1. Each is a small pure function with its own test; none is ever
- * edited once a version has been released. A version that only adds settings needs none: they are filled in.
- */
-export const migrations: Readonly<Record<number, Migration>> = {
-  1: toVersion2,
-  2: toVersion3,
-  3: toVersion4,
-  8: toVersion9,
-  10: toVersion11,
-  13: toVersion14,
-};
-
-/** Runs the migrations from `version` up to the present one. Data a migration cannot follow is left for the schema to refuse. */
-export function migrateJob(
-  data: Data,
-  version: number,
-  present: number,
-  steps: Readonly<Record<number, Migration>> = migrations,
-): Data {
-  let current = data;
-  for (let at = version; at < present; at += 1) current = { ...(steps[at]?.(current) ?? current), version: at + 1 };
-  return current;
-}
 
 function youngerHouse(
   { declared }: Form,

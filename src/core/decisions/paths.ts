@@ -1,73 +1,34 @@
-import type { DeclaredPath, SettingPath } from '../settings/index.js';
-import type { StockList } from './stock.js';
-import type { WorkshopGroup } from './workshop.js';
+import type { Cabinet, JobHead } from './document/index.js';
+import { type EditPath, type Opening, pathFromText, pathIn, type Split, type WorkshopGroup } from './job/index.js';
+import type { DeclaredPath, SettingPath } from './settings/index.js';
 
-declare const decided: unique symbol;
-/**
- * Where a decision lies in the job document: slashes, and in a list the id of the entry. Made only by `pathTo`, so that
- * a path that leads nowhere does not compile.
- */
-export type EditPath = string & { readonly [decided]: true };
+const made = pathFromText;
 
-const made = (path: string) => path as EditPath;
+/** The ways into a part of the document by the names of its fields; a list is entered by the ids of its entries. */
+type FieldsOf<T> = T extends readonly unknown[]
+  ? never
+  : T extends object
+    ? { [K in keyof T & string]: K | `${K}/${FieldsOf<NonNullable<T[K]>>}` }[keyof T & string]
+    : never;
+type EntryOf<List> = NonNullable<List> extends readonly (infer E)[] ? E : never;
 
-type StandardLayer = 'all' | 'base' | 'wall' | 'tall';
-type CabinetField =
-  | 'name'
-  | 'number'
-  | 'kind'
-  | 'leftNeighbour'
-  | 'face'
-  | 'size/width'
-  | 'size/depth'
-  | 'size/height'
-  | 'size/height/mm'
-  | 'size/height/finished';
-export type ZoneField = 'name' | 'left' | 'up' | 'behind' | 'width' | 'height' | 'depth';
-export type StandingField = 'width' | 'left' | 'right' | 'depth' | 'height' | 'trays';
-export type PartField = 'material' | 'bands' | 'grain' | 'oversize' | 'note' | 'made';
-type SplitField = 'kind' | 'graduation' | 'graduation/step' | 'graduation/ratio' | 'parts';
-type OpeningField =
-  | 'size'
-  | 'size/mm'
-  | 'size/weight'
-  | 'pin'
-  | 'divider'
-  | 'dividerOff'
-  | 'fill'
-  | 'fill/interior'
-  | 'fill/hingesAt';
-type MaterialField =
-  | 'name'
-  | 'nominal'
-  | 'measured/readings'
-  | 'measured/batch'
-  | 'sheet'
-  | 'sheet/length'
-  | 'sheet/width'
-  | 'price'
-  | 'goodFaces'
-  | 'prefinished'
-  | 'grain'
-  | 'form'
-  | 'movement'
-  | 'density'
-  | 'modulus'
-  | 'creep';
-type StockKind = keyof StockList;
-export type StockField =
-  | 'count'
-  | 'price'
-  | 'length'
-  | 'width'
-  | 'mark'
-  | 'rough'
-  | 'waste'
-  | 'name'
-  | 'thickness'
-  | 'milled'
-  | 'materials';
-type HeadField = 'name' | 'note' | 'display' | 'display/unit' | 'display/mmStep' | 'display/graduation';
+type Settings = 'settings' | `settings/${string}`;
+type CabinetField = Exclude<FieldsOf<Omit<Cabinet, 'settings' | 'face'>> | 'face', Settings>;
+/** The fields of a keep-out box, of a standing cabinet, of a decided part, of something in stock. */
+export type ZoneField = FieldsOf<EntryOf<Cabinet['zones']>>;
+export type StandingField = FieldsOf<EntryOf<JobHead['standing']>>;
+export type PartField = keyof EntryOf<Cabinet['parts']>;
+/** Those of them that hold a number. */
+type NumbersOf<T> = { [K in keyof T & string]: T[K] extends number ? K : never }[keyof T & string];
+export type ZoneMeasure = NumbersOf<EntryOf<Cabinet['zones']>>;
+export type StandingMeasure = NumbersOf<EntryOf<JobHead['standing']>>;
+type Stock = JobHead['stock'];
+type StockKind = keyof Stock;
+export type StockField = FieldsOf<EntryOf<Stock[StockKind]>>;
+type MaterialField = FieldsOf<EntryOf<JobHead['materials']>>;
+type LayoutField = FieldsOf<EntryOf<EntryOf<JobHead['layouts']>['sheets']>>;
+type HeadField = FieldsOf<Pick<JobHead, 'name' | 'note' | 'display'>>;
+type StandardLayer = keyof JobHead['standards'];
 
 /** The ways to a decision, each from what it belongs to. */
 export const pathTo = {
@@ -92,24 +53,19 @@ export const pathTo = {
   /** Trays for cabinets that stand. */
   allStanding: made('standing'),
   standing: (id: string) => made(`standing/${id}`),
-  standingField: (id: string, field: StandingField | 'name' | 'number' | 'runner') => made(`standing/${id}/${field}`),
+  standingField: (id: string, field: StandingField) => made(`standing/${id}/${field}`),
   face: (cabinetId: string) => made(`cabinets/${cabinetId}/face`),
-  split: (split: EditPath, field: SplitField) => made(`${split}/${field}`),
+  split: (split: EditPath, field: FieldsOf<Split>) => made(`${split}/${field}`),
   /** An opening of a split. */
   opening: (split: EditPath, id: string) => made(`${split}/parts/${id}`),
-  openingField: (opening: EditPath, field: OpeningField) => made(`${opening}/${field}`),
-  /** What is decided of the shelves of a room, from where the room is filled. */
-  shelvesOf: (room: EditPath, field: 'shelves' | 'shelvesAt') => made(`${room}/${field}`),
-  /** What goes into a drawer or onto a tray, from where its fill is decided. */
-  contentsOf: (fill: EditPath) => made(`${fill}/contents`),
-  /** How far the runners of a drawer or tray are raised, from where its fill is decided. */
-  raisedOf: (fill: EditPath) => made(`${fill}/raised`),
+  openingField: (opening: EditPath, field: FieldsOf<Omit<Opening, 'fill'>> | 'fill' | 'fill/interior') =>
+    made(`${opening}/${field}`),
   /** An entry of a list by its id. */
-  entry: (list: EditPath, id: string) => made(`${list}/${id}`),
+  entry: pathIn,
   material: (id: string) => made(`materials/${id}`),
   materials: made('materials'),
   materialField: (id: string, field: MaterialField) => made(`materials/${id}/${field}`),
-  room: (field: 'ceiling' | 'doorway') => made(`room/${field}`),
+  room: (field: keyof JobHead['room']) => made(`room/${field}`),
   head: (field: HeadField) => made(field),
   /** The profiles of a kind of hardware. */
   library: (kind: string) => made(`hardware/${kind}`),
@@ -123,7 +79,7 @@ export const pathTo = {
   layouts: made('layouts'),
   layout: (material: string) => made(`layouts/${material}`),
   layoutSheet: (material: string, sheet: string) => made(`layouts/${material}/sheets/${sheet}`),
-  layoutSheetField: (material: string, sheet: string, field: 'cut' | 'placements' | 'clear') =>
+  layoutSheetField: (material: string, sheet: string, field: LayoutField) =>
     made(`layouts/${material}/sheets/${sheet}/${field}`),
   layoutTicks: (material: string) => made(`layouts/${material}/ticks`),
   /** What a test piece of a profile taught. */
@@ -157,9 +113,4 @@ export function subjectOf(path: string): Subject {
     default:
       return { kind: 'other' };
   }
-}
-
-/** A path that came from outside, as text: it is checked when it is carried out. */
-export function pathFromText(text: string): EditPath {
-  return made(text);
 }
