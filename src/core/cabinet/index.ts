@@ -25,6 +25,7 @@ export type {
   Library,
   LibraryColumn,
   OwnOf,
+  Piece,
   ResultOf,
   ResultsOf,
   RuleContextFor,
@@ -38,6 +39,8 @@ export type {
   PlanDoor,
   PlanObstacle,
   PlanPoint,
+  Slide,
   SwingContact,
+  Tilt,
   Turn,
 } from './motion.js';

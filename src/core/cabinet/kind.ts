@@ -19,7 +19,7 @@ import type { Dim } from '../ground/index.js';
 import type { DragHandle, DrawingItem, Extent, Operation, Part } from '../part/index.js';
 import type { BuiltCabinet, DecidedHeights } from './built.js';
 import type { FindingRule, NeighbourRule, Parting, RuleContext } from './finding.js';
-import type { ForeseenStrip, Motion, Occupied } from './motion.js';
+import type { ForeseenStrip, Motion, Occupied, PlanPoint } from './motion.js';
 
 /**
  * A kind of thing that is bought and fitted: hinges, pulls, pins, and whatever is to come. All that is particular to it
@@ -57,6 +57,8 @@ export interface Kind<
   symbols?(fitted: Result): DrawingItem[];
   /** The space it takes where it is drawn dashed in every view, each with the part it belongs to. */
   bodies?(fitted: Result): readonly Body[];
+  /** What of it is seen in the round and nowhere else. */
+  pieces?(fitted: Result, built: Pick<BuiltCabinet, 'box'>): readonly Piece[];
   /** What of it can be dragged on the front elevation. */
   handles?(built: BuiltFor<Id, Own, Result, After>): DragHandle[];
   /** Small cabinets to prove a profile in on scrap, the likeliest first; and whether one of them took it. */
@@ -173,6 +175,18 @@ export interface Body {
   /** Key under which it is selected, and of the part it is on. */
   readonly shows: string;
   readonly on: string;
+}
+
+/** A piece of something bought: an upright prism over an outline in plan (mm). */
+export interface Piece {
+  readonly outline: readonly PlanPoint[];
+  readonly low: number;
+  readonly high: number;
+  /** Key under which it is selected. */
+  readonly shows: string;
+  /** Key of the part it is on, and of the front it moves with. */
+  readonly on: string | undefined;
+  readonly moves: string | undefined;
 }
 
 export interface Library<Profile extends NamedProfile> {

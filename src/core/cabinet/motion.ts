@@ -41,8 +41,37 @@ export interface Turn {
   readonly needsBeside?: number;
 }
 
-/** The space something sweeps. */
-export type Motion = Turn;
+/** Something that comes straight out to the front: a drawer with its face, a tray, bins. */
+export interface Slide {
+  readonly kind: 'slide';
+  readonly by: string;
+  /** The opening, or the room behind one, it comes out of. */
+  readonly of: string;
+  /** As it is called: "Drawer 2". */
+  readonly name: string;
+  /** The front that goes with it; absent for what is pulled out behind doors. */
+  readonly front?: string;
+  /** Keys of its own parts. */
+  readonly parts: readonly string[];
+  /** How far it comes (mm). */
+  readonly travel: number;
+}
+
+/** A front that turns about a level line along x: up to its stop, or down to it. */
+export interface Tilt {
+  readonly kind: 'lift' | 'drop';
+  readonly by: string;
+  readonly front: string;
+  readonly name: string;
+  /** The line it turns about (mm). */
+  readonly y: number;
+  readonly z: number;
+  /** Degrees. */
+  readonly stop: number;
+}
+
+/** How something of a cabinet moves. The picture, the plan and what is checked read the same travel. */
+export type Motion = Turn | Slide | Tilt;
 
 /** Something a door may swing into: a rectangle in plan with the heights it stands between. All in cabinet mm. */
 export interface PlanObstacle {

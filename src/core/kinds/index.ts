@@ -3,7 +3,6 @@
  * it bores. Comes in: a cabinet so far, as its contract says, with the results of the kinds it stands after. Goes out: what
  * it adds, as plain data. Knows: the contracts and what stands before them; of other kinds only those it stands after.
  */
-export { hingePieces } from './hinges/index.js';
 export { TRIALS } from './profile.js';
 export {
   drawerFill,
@@ -13,5 +12,4 @@ export {
   runnersOf,
   type StandingTray,
   together,
-  travelOf,
 } from './runners/index.js';

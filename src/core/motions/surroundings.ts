@@ -1,6 +1,5 @@
 import { type Box, type Front, frontName } from '../build/index.js';
-import type { Motion, Occupied, PlanObstacle, SwingContact } from '../cabinet/index.js';
-
+import type { Motion, Occupied, PlanObstacle, SwingContact, Turn } from '../cabinet/index.js';
 import type { ResolvedSettings } from '../decisions/index.js';
 import { swingContact } from './swing.js';
 
@@ -42,6 +41,9 @@ export function fixedTo(occupied: readonly Occupied[], front: string): Occupied[
   return occupied.filter((room) => room.by !== 'front' && room.front === front);
 }
 
+/** The fronts that turn about an upright line. */
+export const turnsOf = (motions: readonly Motion[]): Turn[] => motions.filter((motion) => motion.kind === 'turn');
+
 /** What each front touches when it opens, by its key: walls, other fronts and what is fixed to them. */
 export function contactsOf(
   motions: readonly Motion[],
@@ -52,7 +54,7 @@ export function contactsOf(
   const walls = wallObstacles(box, settings);
   const closed = obstaclesOf(occupied);
   const contacts = new Map<string, SwingContact>();
-  for (const motion of motions) {
+  for (const motion of turnsOf(motions)) {
     const others = closed.filter(({ front }) => front !== motion.front);
     const contact = swingContact(motion, fixedTo(occupied, motion.front), [...walls, ...others]);
     if (contact) contacts.set(motion.front, contact);

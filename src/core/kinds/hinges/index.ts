@@ -14,6 +14,7 @@ import { onDoors } from './heights.js';
 import type { HungDoor } from './hung.js';
 import { hingeKey } from './keys.js';
 import { hingeNeighbourRules } from './neighbours.js';
+import { hingePieces } from './pieces.js';
 import type { HINGE_FITS, HingeProfile } from './profile.js';
 import { hingeRules } from './rules.js';
 import { type HingeSettings, hingeSettings } from './settings.js';
@@ -78,6 +79,7 @@ export const hinges: Kind<'hinges', HingeSettings, HingeProfile, readonly HungDo
   rules: [...hingeRules, ...swingRules],
   neighbourRules: hingeNeighbourRules,
   apart: hingeApart,
+  pieces: (fitted, { box }) => fitted.flatMap((door) => hingePieces(door, box)),
   symbols: (fitted) =>
     fitted.flatMap((door) => {
       const { chosen, places, front } = door;
@@ -140,7 +142,6 @@ export { consideredFor, solutionsOf, turnOf } from './hang.js';
 export { hingesAtPath } from './heights.js';
 export type { HingeWish, HungDoor } from './hung.js';
 export { hingeKey, hingeOfKey } from './keys.js';
-export { type HingePiece, hingePieces } from './pieces.js';
 export { type ConcealedProfile, type HingeProfile, isConcealed, type LeafProfile } from './profile.js';
 export { solveHinge } from './shapes/cups.js';
 export { type ConcealedSolution, type HingeSolution, type LeafSolution, leastGap, overlayReached } from './solution.js';

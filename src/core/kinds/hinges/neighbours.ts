@@ -2,7 +2,7 @@ import { type Front, frontName, keysOf } from '../../build/index.js';
 import type { NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
 import { settingPath } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
-import { fixedTo, neighbourShift, obstaclesOf, swingContact } from '../../motions/index.js';
+import { fixedTo, neighbourShift, obstaclesOf, swingContact, turnsOf } from '../../motions/index.js';
 import type { HingedCabinet } from './rule.js';
 
 type Shift = { readonly x: number; readonly y: number; readonly z: number };
@@ -77,7 +77,7 @@ function fronts(
 
 /** What a front needs beside its edge at the joint to turn (mm); nothing where it is hung on its other side. */
 function neededBy({ motions }: HingedCabinet, { key }: Front, hand: 1 | -1): number {
-  const turn = motions.find(({ front, plan }) => front === key && plan.hand === hand);
+  const turn = turnsOf(motions).find(({ front, plan }) => front === key && plan.hand === hand);
   return turn?.needsBeside ?? 0;
 }
 
@@ -97,7 +97,7 @@ function swings(left: HingedCabinet, right: HingedCabinet, shift: Shift): Neighb
     { own: right, other: left, hinged: 'left', seen: obstaclesOf(left.occupied, back) },
   ] as const;
   return sides.flatMap(({ own, other, hinged, seen }) =>
-    own.motions.flatMap((motion): NeighbourDraft[] => {
+    turnsOf(own.motions).flatMap((motion): NeighbourDraft[] => {
       const front = own.fronts.find(({ key }) => key === motion.front);
       if (!front || front.hinged !== hinged) return [];
       const contact = swingContact(motion, fixedTo(own.occupied, motion.front), seen);

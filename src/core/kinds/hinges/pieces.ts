@@ -1,23 +1,12 @@
 import type { Box } from '../../build/index.js';
-import type { PlanPoint } from '../../cabinet/index.js';
+import type { Piece, PlanPoint } from '../../cabinet/index.js';
 import { familyOf } from './families/index.js';
 import { turnOf } from './hang.js';
 import type { HungDoor } from './hung.js';
 import { hingeKey } from './keys.js';
 
-/** A piece of a hinge as an upright prism over an outline in plan (mm in the cabinet). */
-export interface HingePiece {
-  /** Key of the hinge. */
-  readonly shows: string;
-  /** True for what is let into the door and moves with it. */
-  readonly onDoor: boolean;
-  readonly outline: readonly PlanPoint[];
-  readonly low: number;
-  readonly high: number;
-}
-
 /** The hinges of a door in the round: what the corner draws of them in plan, as high as each is. */
-export function hingePieces(door: HungDoor, box: Box): HingePiece[] {
+export function hingePieces(door: HungDoor, box: Box): Piece[] {
   const { chosen, front, places } = door;
   const turn = turnOf(door, box);
   if (!chosen || !turn) return [];
@@ -41,12 +30,13 @@ export function hingePieces(door: HungDoor, box: Box): HingePiece[] {
     });
   return places.flatMap(({ onDoor }, at) => {
     const z = front.v.low.value + onDoor.value;
-    return flat.map((outline) => ({
-      shows: hingeKey(front.key, at),
-      onDoor: outline.every(({ y }) => y <= turn.plan.back + 0.01),
-      outline,
-      low: z - half,
-      high: z + half,
-    }));
+    return flat.map((outline): Piece => {
+      // What is let into the door moves with it.
+      const onFront = outline.every(({ y }) => y <= turn.plan.back + 0.01);
+      const prism = { shows: hingeKey(front.key, at), outline, low: z - half, high: z + half };
+      return onFront
+        ? { ...prism, on: front.parts[0]?.key, moves: front.key }
+        : { ...prism, on: door.carrier?.key, moves: undefined };
+    });
   });
 }

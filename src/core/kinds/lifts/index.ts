@@ -34,6 +34,7 @@ export const lifts: Kind<'lifts', LiftSettings, LiftProfile, readonly FittedLift
       fitted: made.map(({ fitted }) => fitted),
       operations,
       occupied: made.flatMap(({ occupied }) => occupied),
+      motions: made.flatMap(({ motion }) => motion ?? []),
       buy: [...new Set(bought)].map((profile) => ({
         name: `Lift, pair: ${profile.name}`,
         quantity: bought.filter((each) => each === profile).length,

@@ -1,5 +1,5 @@
 import { type Cell, type Front, frontName } from '../../build/index.js';
-import type { Occupied } from '../../cabinet/index.js';
+import type { Occupied, Tilt } from '../../cabinet/index.js';
 import { type Dim, measuredFrom } from '../../ground/index.js';
 import { alongPart, edgeOf, faceInto, type Operation, type Part, uprightAt } from '../../part/index.js';
 import { chosenOf } from '../chosen.js';
@@ -31,6 +31,8 @@ export interface MadeLift {
   readonly fitted: FittedLift;
   readonly operations: readonly (readonly [key: string, operation: Operation])[];
   readonly occupied: readonly Occupied[];
+  /** Absent where nothing lifts it. */
+  readonly motion?: Tilt;
 }
 
 /** A front nearly as high as the box is lifted against the height of the whole cabinet. */
@@ -140,7 +142,17 @@ function liftOf(front: Front, cell: Cell, context: LiftContext, profiles: readon
       extent: { min: [low, from, inside.v.high.value - body.high], max: [high, from + body.deep, inside.v.high.value] },
     };
   });
-  return { fitted: { onFront, ...said, side: { back, down } }, operations, occupied };
+  const [, hingeY, hingeZ] = front.extent.max;
+  const motion = {
+    kind: 'lift',
+    by: 'lifts',
+    front: front.key,
+    name: said.name,
+    y: hingeY,
+    z: hingeZ,
+    stop: profile.opening,
+  } as const;
+  return { fitted: { onFront, ...said, side: { back, down } }, operations, occupied, motion };
 }
 
 /** The screws of a plate in whatever of the front lies there. */

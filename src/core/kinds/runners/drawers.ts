@@ -1,4 +1,5 @@
 import { type Box, type Fitting, zonesOf } from '../../build/index.js';
+import type { Slide } from '../../cabinet/index.js';
 import type { EditPath } from '../../decisions/index.js';
 import { type Dim, formatLengthWithUnit, KEPT_IN } from '../../ground/index.js';
 import type { Extent, Operation, Part } from '../../part/index.js';
@@ -54,8 +55,19 @@ export interface FittedDrawer {
 const WITHOUT_STOP = 0.75;
 
 /** How far a drawer comes out (mm): by its runner, else as far as it does not tip. */
-export function travelOf({ runner, plan }: Pick<FittedDrawer, 'runner' | 'plan'>): number {
+function travelOf({ runner, plan }: Pick<FittedDrawer, 'runner' | 'plan'>): number {
   return runner?.length.value ?? (plan ? plan.length.value * WITHOUT_STOP : 0);
+}
+
+/** Every drawer and tray that comes out, with its face. */
+export function slidesOf(drawers: readonly FittedDrawer[]): Slide[] {
+  return drawers
+    .filter(({ plan }) => plan !== undefined)
+    .map((drawer) => {
+      const { opening, name, front, inner, parts } = drawer;
+      const way = { kind: 'slide', by: 'runners', of: opening, name, parts, travel: travelOf(drawer) } as const;
+      return { ...way, ...(inner ? {} : { front }) };
+    });
 }
 
 interface MadeDrawer {

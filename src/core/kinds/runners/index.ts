@@ -6,7 +6,7 @@ import { pins } from '../pins/index.js';
 import { pulls } from '../pulls/index.js';
 import { runnerCatalogue } from './catalogue.js';
 import type { RunnerAfter } from './context.js';
-import { type FittedDrawer, fitDrawers, together } from './drawers.js';
+import { type FittedDrawer, fitDrawers, slidesOf, together } from './drawers.js';
 import { drawerFill, innerDrawerFill, trayFill } from './fills.js';
 import { runnersFollow } from './follows.js';
 import { type RunnerProfile, runnerProfileSchema } from './profile.js';
@@ -62,6 +62,7 @@ export const runners: Kind<'runners', RunnerSettings, RunnerProfile, readonly Fi
       operations: byPart(made.flatMap(({ operations }) => operations)),
       screwLines: byPart(made.flatMap(({ screwLines }) => screwLines)),
       buy: together(made.flatMap(({ buy }) => buy)),
+      motions: slidesOf(made.map(({ fitted }) => fitted)),
     };
   },
   rules: runnerRules,
@@ -153,7 +154,7 @@ export const runners: Kind<'runners', RunnerSettings, RunnerProfile, readonly Fi
 };
 
 export type { FittedDrawer } from './drawers.js';
-export { together, travelOf } from './drawers.js';
+export { together } from './drawers.js';
 export { type DrawerContents, drawerFill } from './fills.js';
 export { roomsBehind } from './inner.js';
 export { packingStrip } from './onCase.js';

@@ -4,6 +4,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import type { Interior } from '../../decisions/index.js';
+import { turnsOf } from '../../motions/index.js';
 import { profilesOf, type SolvedCabinet, solve } from '../../solve/index.js';
 import { buildUp } from './spacers.js';
 
@@ -83,7 +84,7 @@ test('the build-up is the thinnest there is, of as few layers as reach it: every
 
 /** Corners of a door turned about a point by an angle, reckoned from nothing but that. */
 function corners(solved: SolvedCabinet, hinged: 'left' | 'right') {
-  const turn = solved.motions.find(({ front }) => front.endsWith(hinged));
+  const turn = turnsOf(solved.motions).find(({ front }) => front.endsWith(hinged));
   assert.ok(turn);
   const { pivot, hingeEdge, freeEdge, face, back, stopAngle } = turn.plan;
   const angle = ((hinged === 'left' ? -1 : 1) * stopAngle * Math.PI) / 180;

@@ -39,6 +39,21 @@ export const waste: Kind<'waste', WasteSettings, WasteProfile, readonly FittedBi
       parts: made.flatMap(({ parts }) => parts),
       operations,
       occupied: made.flatMap(({ occupied }) => occupied),
+      motions: made.flatMap(({ fitted: { profile, opening, name, front } }) =>
+        profile
+          ? [
+              {
+                kind: 'slide' as const,
+                by: 'waste',
+                of: opening,
+                name,
+                ...(front ? { front } : {}),
+                parts: [],
+                travel: profile.travel,
+              },
+            ]
+          : [],
+      ),
       buy: [...new Set(bought)].map((profile) => ({
         name: `Bin pull-out: ${profile.name}`,
         quantity: bought.filter((each) => each === profile).length,

@@ -1,126 +1,58 @@
 import { frontName } from '../../build/index.js';
-import type { PlanPoint } from '../../cabinet/index.js';
-import { travelOf } from '../../kinds/index.js';
+import type { Motion } from '../../cabinet/index.js';
 import { turned } from '../../motions/index.js';
 import type { Point } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
-interface MovingFront {
+/** Something that opens: what moves, and how. */
+export interface Opener {
   readonly id: string;
   /** As it is called: "door 2". */
   readonly name: string;
   /** Key of the front that opens it; undefined for what is pulled out behind doors. */
   readonly front: string | undefined;
   readonly parts: readonly string[];
+  readonly motion: Motion;
+  /** How far it goes: degrees, or mm. */
+  readonly most: number;
 }
-
-/** A door about an upright line: anticlockwise from above where `hand` is -1 (degrees). */
-export interface TurningDoor extends MovingFront {
-  readonly kind: 'turn';
-  readonly pivot: PlanPoint;
-  readonly hand: 1 | -1;
-  readonly stop: number;
-}
-
-/** A drawer, tray or bin, out to the front by as much as it travels (mm). */
-export interface Sliding extends MovingFront {
-  readonly kind: 'slide';
-  readonly travel: number;
-}
-
-/** A lift about a level line along x through `y` and `z`, up to its stop (degrees). */
-export interface Lifting extends MovingFront {
-  readonly kind: 'lift';
-  readonly y: number;
-  readonly z: number;
-  readonly stop: number;
-}
-
-/** Something that opens: what moves, and how. */
-export type Opener = TurningDoor | Sliding | Lifting;
 
 /** Everything of a cabinet that opens, and its way from shut to its stop. */
-export function openersOf({ motions, fitted, fronts, contacts }: SolvedCabinet): Opener[] {
-  const front = (key: string | undefined) => fronts.find((each) => each.key === key);
-  const partsOf = (key: string | undefined) => front(key)?.parts.map((part) => part.key) ?? [];
-  return [
-    ...motions.flatMap(({ front: key, plan }): TurningDoor[] => {
-      const door = front(key);
-      return door
-        ? [
-            {
-              kind: 'turn',
-              id: key,
-              name: frontName(door),
-              front: key,
-              parts: partsOf(key),
-              pivot: plan.pivot,
-              hand: plan.hand,
-              stop: contacts.get(key)?.free ?? plan.stopAngle,
-            },
-          ]
-        : [];
-    }),
-    ...fitted.runners
-      .filter(({ plan }) => plan !== undefined)
-      .map(
-        (drawer): Sliding => ({
-          kind: 'slide',
-          id: drawer.opening,
-          name: drawer.name,
-          front: front(drawer.front)?.key,
-          parts: [...drawer.parts, ...partsOf(drawer.front)],
-          travel: travelOf(drawer),
-        }),
-      ),
-    ...fitted.waste
-      .filter(({ profile }) => profile !== undefined)
-      .map(
-        ({ opening, name, front: key, profile }): Sliding => ({
-          kind: 'slide',
-          id: opening,
-          name,
-          front: key,
-          parts: partsOf(key),
-          travel: profile?.travel ?? 0,
-        }),
-      ),
-    ...fitted.lifts.flatMap(({ front: key, name, profile }): Lifting[] => {
-      const extent = front(key)?.extent;
-      return profile && extent
-        ? [
-            {
-              kind: 'lift',
-              id: key,
-              name,
-              front: key,
-              parts: partsOf(key),
-              y: extent.max[1],
-              z: extent.max[2],
-              stop: profile.opening,
-            },
-          ]
-        : [];
-    }),
-  ];
+export function openersOf({ motions, fronts, contacts }: SolvedCabinet): Opener[] {
+  return motions.flatMap((motion): Opener[] => {
+    const front = fronts.find(({ key }) => key === motion.front);
+    if (!front && motion.kind !== 'slide') return [];
+    const own = front?.parts.map((part) => part.key) ?? [];
+    const moves = { front: front?.key, motion };
+    if (motion.kind === 'slide') {
+      const { of, name, parts, travel } = motion;
+      return [{ id: of, name, ...moves, parts: [...parts, ...own], most: travel }];
+    }
+    const id = motion.front;
+    if (motion.kind !== 'turn') return [{ id, name: motion.name, ...moves, parts: own, most: motion.stop }];
+    const most = contacts.get(id)?.free ?? motion.plan.stopAngle;
+    return [{ id, name: front ? frontName(front) : id, ...moves, parts: own, most }];
+  });
 }
 
 /** Where a point that moves with it lies when it is open by a share of its way. */
-export function movedTo(opener: Opener, [x, y, z]: Point, share: number): Point {
-  switch (opener.kind) {
+export function movedTo({ motion, most }: Opener, [x, y, z]: Point, share: number): Point {
+  const far = most * share;
+  switch (motion.kind) {
     case 'slide':
-      return [x, y - opener.travel * share, z];
+      return [x, y - far, z];
     case 'turn': {
-      const at = turned(opener, { x, y }, opener.stop * share);
+      const at = turned(motion.plan, { x, y }, far);
       return [at.x, at.y, z];
     }
-    case 'lift': {
-      const angle = (opener.stop * share * Math.PI) / 180;
-      const [dy, dz] = [y - opener.y, z - opener.z];
+    case 'lift':
+    case 'drop': {
+      const angle = ((motion.kind === 'lift' ? far : -far) * Math.PI) / 180;
+      const [dy, dz] = [y - motion.y, z - motion.z];
       return [
         x,
-        opener.y + dy * Math.cos(angle) + dz * Math.sin(angle),
-        opener.z - dy * Math.sin(angle) + dz * Math.cos(angle),
+        motion.y + dy * Math.cos(angle) + dz * Math.sin(angle),
+        motion.z - dy * Math.sin(angle) + dz * Math.cos(angle),
       ];
     }
   }

@@ -51,7 +51,7 @@ test('what opens moves rigidly from where it is shut to its stop, to the front',
   for (const cabinet of [...solved, lifted]) {
     const scene = sceneOf(cabinet);
     for (const opening of scene.openers) {
-      kinds = kinds.add(opening.kind);
+      kinds = kinds.add(opening.motion.kind);
       assert.ok(opening.parts.length > 0, opening.name);
       const frontmost: number[] = [];
       for (const key of opening.parts) {
@@ -81,7 +81,7 @@ test('a door at its stop has gone through no other part of the cabinet than its 
   let doors = 0;
   for (const cabinet of solved) {
     const scene = sceneOf(cabinet);
-    for (const opening of scene.openers.filter(({ kind }) => kind === 'turn')) {
+    for (const opening of scene.openers.filter(({ motion }) => motion.kind === 'turn')) {
       doors += 1;
       const own = scene.parts.filter(({ key }) => opening.parts.includes(key));
       const others = scene.parts.filter(({ key, moves }) => !opening.parts.includes(key) && moves === undefined);

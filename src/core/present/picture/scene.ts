@@ -1,6 +1,5 @@
 import type { PlanPoint } from '../../cabinet/index.js';
 import { assemblyOf } from '../../check/index.js';
-import { hingePieces } from '../../kinds/index.js';
 import {
   type AxisIndex,
   axisIndex,
@@ -70,7 +69,7 @@ export function sceneOf(solved: SolvedCabinet): Scene {
       shape: shapeOf(part),
       moves: moves.get(part.key),
     })),
-    hardware: hardwareOf(solved, openers, moves),
+    hardware: hardwareOf(solved, openers),
     openers,
     extent: around(parts.map(({ extent }) => extent)),
   };
@@ -142,11 +141,7 @@ export function apartAt(stages: readonly Stage[], done: number): Map<string, Poi
   return shifts;
 }
 
-function hardwareOf(
-  solved: SolvedCabinet,
-  openers: readonly Opener[],
-  moves: ReadonlyMap<string, string>,
-): SceneHardware[] {
+function hardwareOf(solved: SolvedCabinet, openers: readonly Opener[]): SceneHardware[] {
   const { occupied, fitted, fronts } = solved;
   const firstOf = (front: string | undefined) => fronts.find(({ key }) => key === front)?.parts[0]?.key;
   const moving = (front: string | undefined) => openers.find(({ front: own }) => front && own === front)?.id;
@@ -167,12 +162,10 @@ function hardwareOf(
         moves: undefined,
       })),
     ),
-    ...fitted.hinges.flatMap((door) =>
-      hingePieces(door, solved.box).map(({ shows, onDoor, ...prism }) => ({
-        ...prism,
-        shows,
-        on: onDoor ? firstOf(door.front.key) : door.carrier?.key,
-        moves: onDoor ? moves.get(firstOf(door.front.key) ?? '') : undefined,
+    ...allKinds.flatMap(({ id, pieces }) =>
+      (pieces?.(fitted[id as keyof Fitted] as never, solved) ?? []).map((piece) => ({
+        ...piece,
+        moves: moving(piece.moves),
       })),
     ),
   ];

@@ -1,8 +1,7 @@
 import type { PlanPoint } from '../../cabinet/index.js';
 import { pathTo } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
-import { travelOf } from '../../kinds/index.js';
-import { doorAt, turned } from '../../motions/index.js';
+import { doorAt, turned, turnsOf } from '../../motions/index.js';
 import {
   type DimensionItem,
   type Drawing,
@@ -88,7 +87,7 @@ const flat = ({ x, y }: PlanPoint) => ({ h: x, v: y });
 
 /** Doors at that height, open as far as they go. */
 function swingItems({ motions }: SolvedCabinet, at: number): DrawingItem[] {
-  return motions
+  return turnsOf(motions)
     .filter(({ low, high }) => low < at && high > at)
     .flatMap(({ plan, front }): DrawingItem[] => {
       const corners = doorAt(plan, plan.stopAngle).map(flat);
@@ -109,13 +108,13 @@ function swingItems({ motions }: SolvedCabinet, at: number): DrawingItem[] {
 }
 
 /** The outlines of a drawer's parts at that height, out by as far as its runner lets it come. */
-function pulledOut({ fitted, parts, fronts }: SolvedCabinet, open: string, at: number): DrawingItem[] {
-  const drawer = fitted.runners.find(({ opening }) => opening === open);
-  if (!drawer?.plan) return [];
-  const travel = travelOf(drawer);
-  const face = fronts.find(({ key }) => key === drawer.front)?.parts.map(({ key }) => key) ?? [];
+function pulledOut({ motions, parts, fronts }: SolvedCabinet, open: string, at: number): DrawingItem[] {
+  const slide = motions.find((motion) => motion.kind === 'slide' && motion.of === open);
+  if (slide?.kind !== 'slide') return [];
+  const { travel } = slide;
+  const face = fronts.find(({ key }) => key === slide.front)?.parts.map(({ key }) => key) ?? [];
   return parts
-    .filter(({ key, extent }) => (drawer.parts.includes(key) || face.includes(key)) && extent.max[2] > at)
+    .filter(({ key, extent }) => (slide.parts.includes(key) || face.includes(key)) && extent.max[2] > at)
     .map(({ key, extent: { min, max } }) =>
       regionBetween(
         { h: min[0], v: min[1] - travel },
