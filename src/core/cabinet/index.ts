@@ -22,6 +22,7 @@ export type {
   FitContext,
   FitContextFor,
   Kind,
+  KindPanel,
   Library,
   LibraryColumn,
   OwnOf,
@@ -29,6 +30,7 @@ export type {
   ResultOf,
   ResultsOf,
   RuleContextFor,
+  SelectedThing,
   StripContextFor,
   Trial,
 } from './kind.js';

@@ -59,6 +59,8 @@ export interface Kind<
   bodies?(fitted: Result): readonly Body[];
   /** What of it is seen in the round and nowhere else. */
   pieces?(fitted: Result, built: Pick<BuiltCabinet, 'box'>): readonly Piece[];
+  /** What it says of what is selected. */
+  panels?(fitted: Result, selected: SelectedThing): readonly KindPanel[];
   /** What of it can be dragged on the front elevation. */
   handles?(built: BuiltFor<Id, Own, Result, After>): DragHandle[];
   /** Small cabinets to prove a profile in on scrap, the likeliest first; and whether one of them took it. */
@@ -175,6 +177,27 @@ export interface Body {
   /** Key under which it is selected, and of the part it is on. */
   readonly shows: string;
   readonly on: string;
+}
+
+/** What is selected in a cabinet: a part or a symbol by its key, with the front and the opening it belongs to. */
+export interface SelectedThing {
+  readonly key: string;
+  readonly front: string | undefined;
+  readonly opening: string | undefined;
+}
+
+/** What stands beside the drawing of something that is selected: what was taken, its numbers, and why no other. */
+export interface KindPanel {
+  /** What it is of, for those who hear it: "Bins behind this front". */
+  readonly label: string;
+  readonly title: string;
+  readonly taken?: string;
+  readonly about?: string;
+  readonly rows: readonly { readonly name: string; readonly dim: Dim | undefined }[];
+  readonly against?: readonly { readonly profile: string; readonly name: string; readonly why: string }[];
+  readonly note?: string;
+  /** The result its numbers are part of. */
+  readonly of: object;
 }
 
 /** A piece of something bought: an upright prism over an outline in plan (mm). */

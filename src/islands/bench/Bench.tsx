@@ -7,23 +7,11 @@ import { openedBy, useAddress } from './address.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useSolvedCabinet } from './context.js';
 import { Decisions } from './decisions/Decisions.js';
-import { BinsPanel } from './inspector/BinsPanel.js';
-import { CabinetPanel } from './inspector/CabinetPanel.js';
 import { CautionsPanel } from './inspector/CautionsPanel.js';
 import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
 import { CutSheetsPanel } from './inspector/CutSheetsPanel.js';
-import { DrawerPanel } from './inspector/DrawerPanel.js';
 import { FindingsPanel } from './inspector/FindingsPanel.js';
-import { FrontPanel } from './inspector/FrontPanel.js';
-import { GapPanel } from './inspector/GapPanel.js';
-import { HingePanel } from './inspector/HingePanel.js';
-import { LiftPanel } from './inspector/LiftPanel.js';
-import { OpeningPanel } from './inspector/OpeningPanel.js';
-import { PartPanel } from './inspector/PartPanel.js';
-import { RunnerPanel } from './inspector/RunnerPanel.js';
-import { ShelfPanel } from './inspector/ShelfPanel.js';
-import { TapePanel } from './inspector/TapePanel.js';
-import { ThingPanel } from './inspector/ThingPanel.js';
+import { panels } from './inspector/panels.js';
 import { KeysDialog } from './KeysDialog.js';
 import { useKeys } from './keys.js';
 import { PartsLine } from './parts/PartsLine.js';
@@ -112,19 +100,9 @@ function BenchView({ jobId, savedAt, dismissed, corrected }: BenchViewProps) {
             aria-label="Tape and findings"
           >
             <CorrectionsPanel jobId={jobId} corrected={corrected} />
-            <TapePanel solved={solved} />
-            <CabinetPanel solved={solved} />
-            <ThingPanel solved={solved} />
-            <OpeningPanel solved={solved} />
-            <GapPanel solved={solved} />
-            <PartPanel solved={solved} />
-            <ShelfPanel solved={solved} />
-            <FrontPanel solved={solved} />
-            <HingePanel solved={solved} />
-            <RunnerPanel solved={solved} />
-            <DrawerPanel solved={solved} />
-            <LiftPanel solved={solved} />
-            <BinsPanel solved={solved} />
+            {Object.entries(panels).map(([id, Panel]) => (
+              <Panel key={id} solved={solved} />
+            ))}
             <CutSheetsPanel jobId={jobId} />
             <FindingsPanel solved={solved} />
             <CautionsPanel solved={solved} dismissed={dismissed} />

@@ -20,6 +20,20 @@ export const bottles: Kind<'bottles', BottleSettings, NamedProfile, readonly Bot
     return { fitted: made.map(({ fitted }) => fitted), parts: made.flatMap(({ parts }) => parts) };
   },
   rules: bottleRules,
+  panels: (fitted, { key, opening }) =>
+    fitted
+      .filter(({ room, parts }) => room === opening || parts.includes(key))
+      .map((cells) => ({
+        label: 'Bottle cells in this room',
+        title: 'Bottle cells',
+        taken: cells.fits ? `${cells.across} side by side, ${cells.up} high` : 'The room is too small for two by two',
+        rows: [
+          { name: 'Clear width of a cell', dim: cells.width },
+          { name: 'Clear height of a cell', dim: cells.height },
+          { name: 'Depth', dim: cells.depth },
+        ],
+        of: cells,
+      })),
   present: (fitted, size) =>
     fitted.map(({ room, across, up, width, height, depth, parts }) => ({
       room,

@@ -35,6 +35,21 @@ export const hanging: Kind<'hanging', HangingSettings, NamedProfile, readonly Hu
         { h: from.value + length.value, v: up.value },
       ],
     })),
+  panels: (fitted, { opening }) =>
+    fitted
+      .filter(({ room }) => room === opening)
+      .map((rail) => ({
+        label: 'Hanging rail in this room',
+        title: 'Hanging rail',
+        rows: [
+          { name: 'Sawn to', dim: rail.length },
+          { name: 'Its middle above the underside', dim: rail.up },
+          { name: 'Its middle behind the front edge', dim: rail.behind },
+          { name: 'Room to hang', dim: rail.drop },
+          { name: 'Depth of the room', dim: rail.depth },
+        ],
+        of: rail,
+      })),
   present: (fitted, size) =>
     fitted.map(({ room, length, up, behind, drop }) => ({
       room,

@@ -40,6 +40,26 @@ export const legs: Kind<'legs', LegSettings, LegProfile, FittedLegs | null, LegA
     };
   },
   rules: legRules,
+  panels: (fitted, { key }) =>
+    fitted && key === 'bottom'
+      ? [
+          {
+            label: 'Legs under this box',
+            title: 'Legs under it',
+            taken: fitted.profile ? `${2 * fitted.pairs} of ${fitted.profile.name}` : 'No leg of the library fits',
+            ...(fitted.profile ? { about: `${fitted.profile.maker}, each carries ${fitted.profile.load} kg` } : {}),
+            rows: [
+              { name: 'The box weighs', dim: fitted.weight },
+              { name: 'What may be put in', dim: fitted.contents },
+              { name: 'Front legs from the front edge', dim: fitted.front },
+              { name: 'Rear legs from the front edge', dim: fitted.rear },
+              ...fitted.across.map((dim, at) => ({ name: `Pair ${at + 1} from the left`, dim })),
+            ],
+            against: fitted.against.filter(({ unasked }) => !unasked),
+            of: fitted,
+          },
+        ]
+      : [],
   present: (fitted, size) =>
     fitted
       ? {

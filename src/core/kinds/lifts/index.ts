@@ -55,6 +55,28 @@ export const lifts: Kind<'lifts', LiftSettings, LiftProfile, readonly FittedLift
       })),
     ),
   uses: (fitted, id) => fitted.some(({ profile }) => profile?.id === id),
+  panels: (fitted, { front }) =>
+    fitted
+      .filter((lift) => lift.front === front)
+      .map((lift) => {
+        const { profile, factor, side, onFront, against } = lift;
+        return {
+          label: 'What lifts this front',
+          title: 'What lifts it',
+          taken: profile ? profile.name : 'No lift in the library holds it',
+          ...(profile ? { about: `${profile.maker}, factors ${profile.factor.from} to ${profile.factor.to}` } : {}),
+          rows: [
+            { name: 'Lift factor', dim: factor },
+            { name: 'On the case, behind its front edge', dim: side?.back },
+            { name: 'On the case, below the upper edge', dim: side?.down },
+            { name: 'On the front, from its side edges', dim: onFront?.across },
+            { name: 'On the front, below its upper edge', dim: onFront?.down },
+          ],
+          against,
+          note: 'Springs are under tension: the lift maker’s own instructions go before these figures.',
+          of: lift,
+        };
+      }),
   present: (fitted, size) =>
     fitted.map(({ front, opening, factor, profile, against, side, onFront, carried }) => ({
       front,

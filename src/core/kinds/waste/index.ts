@@ -72,6 +72,29 @@ export const waste: Kind<'waste', WasteSettings, WasteProfile, readonly FittedBi
     },
   ],
   uses: (fitted, id) => fitted.some(({ profile }) => profile?.id === id),
+  panels: (fitted, { front, opening }) =>
+    fitted
+      .filter((bins) => (bins.front ? bins.front === front : bins.opening === opening))
+      .map((bins) => {
+        const { profile, across, up, depth, onFront, against } = bins;
+        return {
+          label: bins.front ? 'Bins behind this front' : 'Bins in this room',
+          title: bins.front ? 'Bins behind it' : 'Bins in it',
+          taken: profile ? profile.name : 'No bins in the library fit',
+          ...(profile ? { about: `${profile.maker}, carries ${profile.load} kg` } : {}),
+          rows: [
+            { name: 'Clear width', dim: across },
+            { name: 'Clear height', dim: up },
+            { name: 'Clear depth', dim: depth },
+            { name: 'Brackets from the left edge of the front', dim: onFront?.left },
+            { name: 'Brackets from the right edge', dim: onFront?.right },
+            { name: 'Lower screw above its lower edge', dim: onFront?.lower },
+          ],
+          against,
+          note: 'The bin maker’s own sheet always wins over these figures.',
+          of: bins,
+        };
+      }),
   present: (fitted, size) =>
     fitted.map(({ front, opening, across, up, depth, profile, against, onFront, overlay, carried }) => ({
       opening,

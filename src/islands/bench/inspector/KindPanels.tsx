@@ -1,0 +1,41 @@
+import { Fragment } from 'react';
+import type { KindPanel } from '../../../core/cabinet/index.js';
+import { openingAt } from '../../../core/commands/index.js';
+import { allKinds, type SolvedCabinet } from '../../../core/solve/index.js';
+import { useBench } from '../context.js';
+import { FigureRow, WhyNot } from './FigureRow.js';
+
+/** What kinds of fitted things say of what is selected: each as its kind declares it. */
+export function KindPanels({ solved }: { solved: SolvedCabinet }) {
+  const selected = useBench((state) => state.selected);
+  if (selected === null) return null;
+  const front = solved.fronts.find(({ parts }) => parts.some(({ key }) => key === selected));
+  const thing = { key: selected, front: front?.key, opening: openingAt(solved, selected) };
+  const fitted = solved.fitted as unknown as Readonly<Record<string, never>>;
+  return allKinds.flatMap(({ id, panels }) =>
+    (panels?.(fitted[id] as never, thing) ?? []).map((panel) => (
+      <OnePanel key={`${id} ${panel.label}`} panel={panel} />
+    )),
+  );
+}
+
+function OnePanel({ panel: { label, title, taken, about, rows, against = [], note, of } }: { panel: KindPanel }) {
+  return (
+    <section aria-label={label} className="sheet p-3">
+      <h2 className="caps">{title}</h2>
+      {taken && (
+        <p className="font-semibold leading-snug">
+          {taken}
+          {about && <span className="block text-[0.8125rem] font-normal text-ink-soft">{about}</span>}
+        </p>
+      )}
+      {rows.map(({ name, dim }) => (
+        <Fragment key={name}>
+          <FigureRow name={name} dim={dim} within={of} />
+        </Fragment>
+      ))}
+      <WhyNot against={against.map(({ profile, name, why }) => ({ key: profile, name, why }))} />
+      {note && <p className="text-[0.8125rem] leading-snug text-ink-soft">{note}</p>}
+    </section>
+  );
+}
