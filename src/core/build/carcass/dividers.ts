@@ -1,6 +1,6 @@
 import { madeOf } from '../../decisions/index.js';
 import { type Dim, length, START, spanFrom } from '../../ground/index.js';
-import { makePart } from '../../part/index.js';
+import { makePart, partKeys } from '../../part/index.js';
 import {
   type BuildContext,
   type Builder,
@@ -23,7 +23,7 @@ export const dividers: Builder = (context) => {
 
 function divider(context: BuildContext, boundary: Boundary): BuilderResult {
   const { box, resolved } = context;
-  const key = `divider/${boundary.after}`;
+  const key = partKeys.divider.of({ after: boundary.after });
   switch (boundary.kind) {
     case 'none':
       return {};
@@ -90,7 +90,7 @@ function behind(depth: Dim, { front }: Boundary): Dim {
  */
 function partition(context: BuildContext, boundary: Boundary): BuilderResult {
   const { box, resolved } = context;
-  const key = `divider/${boundary.after}`;
+  const key = partKeys.divider.of({ after: boundary.after });
   const { material, thickness } = madeOf(resolved, 'partition', key);
   const { v } = boundary.within.inside;
   const kind = resolved.settings.joints.partition.value;

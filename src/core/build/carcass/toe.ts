@@ -1,6 +1,6 @@
 import { sidesOf } from '../../decisions/index.js';
 import { type Dim, length, plain, type Span, START, spanFrom, spanTo } from '../../ground/index.js';
-import { makePart, type Part } from '../../part/index.js';
+import { makePart, type Part, partKeys } from '../../part/index.js';
 import type { BuildContext, Builder, BuilderResult } from '../builder/index.js';
 import type { Boundary } from '../layout/index.js';
 import { endShows } from './ends.js';
@@ -91,7 +91,7 @@ function plinth(context: BuildContext): BuilderResult {
   const z = below(height);
   const rail = (where: 'front' | 'rear', y: Span): Part =>
     makePart({
-      key: `plinth/${where}`,
+      key: partKeys.plinth.of({ what: where }),
       unit: 'plinth',
       name: 'Plinth rail',
       role: 'plinth',
@@ -109,7 +109,7 @@ function plinth(context: BuildContext): BuilderResult {
   const front = spanFrom(setback, thickness);
   const crosses = [...places, ...partitions].map((left, at) =>
     makePart({
-      key: `plinth/cross/${at + 1}`,
+      key: partKeys.plinth.of({ what: `cross/${at + 1}` }),
       unit: 'plinth',
       name: 'Plinth cross member',
       role: 'plinth',

@@ -1,9 +1,16 @@
+import { keyForm } from '../../part/index.js';
+
+const forms = { opening: keyForm('opening/:id'), gap: keyForm('gap/:id') };
+
 /** The keys openings and the gaps after them are selected by; they are no parts. */
-export const openingKey = (id: string) => `opening/${id}`;
-export const gapKey = (after: string) => `gap/${after}`;
+export const openingKey = (id: string) => forms.opening.of({ id });
+export const gapKey = (after: string) => forms.gap.of({ id: after });
 
 /** What such a key stands for; undefined for the keys of parts. */
 export function namedByKey(key: string | null): { readonly kind: 'opening' | 'gap'; readonly id: string } | undefined {
-  const found = /^(opening|gap)\/([a-zA-Z0-9_-]+)$/.exec(key ?? '');
-  return found ? { kind: found[1] as 'opening' | 'gap', id: found[2] as string } : undefined;
+  for (const kind of ['opening', 'gap'] as const) {
+    const found = forms[kind].read(key);
+    if (found) return { kind, id: found.id };
+  }
+  return undefined;
 }

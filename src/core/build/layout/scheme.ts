@@ -8,6 +8,7 @@ import {
   sidesOf,
 } from '../../decisions/index.js';
 import { type Dim, decidedHere, length, type Span } from '../../ground/index.js';
+import { partKeys } from '../../part/index.js';
 import { type Box, reachToWall } from './box.js';
 import type { Region, SplitAxis } from './region.js';
 
@@ -217,7 +218,7 @@ function lapped(openings: Openings, lap: Dim, gap: Dim): FaceScheme {
 /** How thick what divides is that stands after an opening or a room. */
 export function dividerThickness(kind: DividerKind, after: string, resolved: Resolved): Dim {
   const { materials } = resolved;
-  const key = `divider/${after}`;
+  const key = partKeys.divider.of({ after });
   switch (kind) {
     case 'stretcher':
       return materials.top.thickness;

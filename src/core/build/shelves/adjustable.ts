@@ -1,6 +1,6 @@
 import { madeOf, type Resolved } from '../../decisions/index.js';
 import { type Dim, largest, length, spanFrom, spanTo } from '../../ground/index.js';
-import { bandsOn, makePart, type Part } from '../../part/index.js';
+import { bandsOn, makePart, type Part, partKeys } from '../../part/index.js';
 import type { Box } from '../layout/index.js';
 import type { Bay } from './bays.js';
 
@@ -22,7 +22,7 @@ export function buildShelves({ room, places, stopsAt }: Bay, box: Box, resolved:
   );
   const x = spanFrom(inside.h.low.plus(sidePlay), width);
   return places.flatMap(({ underside }, at) => {
-    const key = `shelf/${id}/${at + 1}`;
+    const key = partKeys.shelf.of({ room: id, number: at + 1 });
     const { material, thickness } = madeOf(resolved, 'shelf', key);
     const z = spanFrom(underside, thickness);
     const board = makePart({

@@ -1,6 +1,6 @@
 import { isFill, type Resolved, shelvesFill } from '../../decisions/index.js';
 import { type Dim, length, plain, setting } from '../../ground/index.js';
-import { type Part, uprightAt } from '../../part/index.js';
+import { type Part, partKeys, uprightAt } from '../../part/index.js';
 import type { Crossing } from '../builder/index.js';
 import type { Compartment } from '../layout/index.js';
 import { holeDim, holeHeight, holesBetween, type PinGrid } from './grid.js';
@@ -147,7 +147,7 @@ function holesForShelf(
 /** Thickness of the shelves of a room; of the thickest where one is made of something else. */
 export function thickestShelf(room: string, { materials, pieces }: Resolved): Dim {
   const own = Object.entries(pieces).flatMap(([key, { thickness }]) =>
-    key.startsWith(`shelf/${room}/`) ? [thickness] : [],
+    partKeys.shelf.read(key)?.room === room ? [thickness] : [],
   );
   return own.reduce((thickest, each) => (each.value > thickest.value ? each : thickest), materials.shelf.thickness);
 }

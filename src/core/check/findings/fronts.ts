@@ -2,6 +2,7 @@ import { grainGroups, lippedClearance } from '../../build/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
 import { type Act, pathTo, setChoice, settingPath } from '../../decisions/index.js';
 import { TOLERANCE_MM } from '../../ground/index.js';
+import { partKeys } from '../../part/index.js';
 import { comesOut } from './sheets.js';
 
 /** An inset front with nothing to stop against swings or slides into the box. */
@@ -74,7 +75,7 @@ const gapBesideDivider: FindingRule = {
             what: `A divider is pinned ${show(Math.abs(opening.dividerOff))} off its gap, and a front ends ${show(open)} short of it.`,
             why: 'It no longer covers the edge it closes against. Pin the divider nearer to the middle of the gap.',
             numbers: [gap.low, gap.high, clear.low, clear.high],
-            parts: [`divider/${opening.id}`],
+            parts: [partKeys.divider.of({ after: opening.id })],
             settings: [path],
             fixes: [{ label: 'Put the divider in the middle of the gap', edits: [{ path, value: undefined }] }],
           },

@@ -12,7 +12,7 @@ import {
   settingPath,
   thicknessOf,
 } from '../../decisions/index.js';
-import type { Part } from '../../part/index.js';
+import { type Part, partKeys } from '../../part/index.js';
 
 /** A shelf that hangs more than it may under its load, with the smallest strip that would hold it. */
 const sags: FindingRule = {
@@ -115,7 +115,9 @@ const noHole: FindingRule = {
           severity: 'warn',
           what: `${without === 1 ? 'A shelf' : `${without} shelves`} of ${room.name} ${without === 1 ? 'has' : 'have'} no hole to stand in.`,
           why,
-          parts: places.flatMap(({ hole }, at) => (hole === undefined ? [`shelf/${room.id}/${at + 1}`] : [])),
+          parts: places.flatMap(({ hole }, at) =>
+            hole === undefined ? [partKeys.shelf.of({ room: room.id, number: at + 1 })] : [],
+          ),
           settings: [settingPath({ cabinet }, 'pins/kind')],
           fixes:
             parity === undefined

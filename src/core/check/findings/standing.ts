@@ -1,6 +1,7 @@
 import type { BuiltCabinet, FindingDraft, FindingRule, NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
 import { pathTo, settingPath } from '../../decisions/index.js';
 import { TOLERANCE_MM } from '../../ground/index.js';
+import { partKeys } from '../../part/index.js';
 
 /** What is as high as a worktop lies (mm): lower it is furniture, higher it stands beside the worktop, not under it. */
 const UNDER_A_WORKTOP = { from: 650, to: 1050 };
@@ -78,7 +79,7 @@ const plinthHeldInFront: FindingRule = {
       ({ through, fastens: { into }, operation }) =>
         through === bottom &&
         typeof into === 'string' &&
-        into.startsWith('plinth/') &&
+        partKeys.plinth.read(into) !== undefined &&
         operation.kind === 'holes' &&
         // From front to rear they stand in line along the width, or each at its own place across it.
         (operation.from.startsWith('v')
@@ -122,7 +123,7 @@ const noFloor: FindingRule = {
           what: `Under ${cell.name} lies ${on}: it has no floor.`,
           why: 'What is put in stands on that strip and falls down behind it. A fixed shelf, or a web frame with a panel, closes it.',
           numbers: [inside.low],
-          parts: [`divider/${after}`],
+          parts: [partKeys.divider.of({ after })],
           settings: [path],
           fixes: [{ label: 'Put a fixed shelf there', edits: [{ path, value: 'shelf' }] }],
         },

@@ -1,5 +1,5 @@
 import { type Dim, length, type Span, spanBetween, spanFrom, spanTo } from '../../ground/index.js';
-import { type By, bandsOn, makePart, type Operation, type Part, type Stopped } from '../../part/index.js';
+import { type By, bandsOn, makePart, type Operation, type Part, partKeys, type Stopped } from '../../part/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { openedRound } from './around.js';
 import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners/index.js';
@@ -107,7 +107,7 @@ function boxIn(room: DrawerRoom, plan: BoxPlan, { settings, materials }: RunnerR
   const bottomLow = applied ? floor : low.plus(plan.recess).as('underside of the box bottom');
   const backLow = shortBack ? bottomLow.plus(base.thickness).as('lower edge of the short back') : low;
   return {
-    key: `drawer/${room.id}/box`,
+    key: partKeys.box.of({ opening: room.id }),
     whole: `${room.name} box`,
     room,
     material,

@@ -1,6 +1,7 @@
 import type { FindingDraft } from '../../cabinet/index.js';
 import { setChoice, settingPath } from '../../decisions/index.js';
 import { within } from '../../ground/index.js';
+import { partKeys } from '../../part/index.js';
 import { lapOf } from './corners/index.js';
 import type { RunnerRule } from './rule.js';
 
@@ -47,7 +48,7 @@ const bottomTooThin: RunnerRule = {
   check(context) {
     const { fitted, parts, resolved, show, head } = context;
     const found = fitted.runners.flatMap(({ name, opening, plan, parts: own }) => {
-      const bottom = parts.find(({ key }) => key === `drawer/${opening}/box/bottom`);
+      const bottom = parts.find(({ key }) => key === partKeys.ofBox.of({ opening, what: 'bottom' }));
       if (!plan || !bottom) return [];
       const stiffeners = own.filter((key) => key.includes('/stiffener/')).length;
       const span = plan.inside.value / (stiffeners + 1);

@@ -2,7 +2,7 @@ import { type Box, type Fitting, zonesOf } from '../../build/index.js';
 import type { Slide } from '../../cabinet/index.js';
 import type { EditPath } from '../../decisions/index.js';
 import { type Dim, formatLengthWithUnit, KEPT_IN } from '../../ground/index.js';
-import type { Extent, Operation, Part } from '../../part/index.js';
+import { type Extent, type Operation, type Part, partKeys } from '../../part/index.js';
 import { type BoxParts, buildBox } from './box.js';
 import { type Against, type Chosen, chooseRunners, onBrackets, runnerFamily } from './choose.js';
 import type { RunnerContext } from './context.js';
@@ -89,7 +89,7 @@ export function fitDrawers(context: RunnerContext, profiles: readonly RunnerProf
   return [...behindFronts, ...innerRooms(context)].map((room): MadeDrawer => {
     const said = {
       opening: room.id,
-      front: room.front?.key ?? `drawer/${room.id}/box/front`,
+      front: room.front?.key ?? partKeys.ofBox.of({ opening: room.id, what: 'front' }),
       name: room.name,
       ...(room.contents ? { contents: room.contents } : {}),
       path: room.path,

@@ -1,5 +1,6 @@
 import type { Kind } from '../../cabinet/index.js';
 import { formatMm } from '../../ground/index.js';
+import { partKeys } from '../../part/index.js';
 import { byPart } from '../byPart.js';
 import { hinges } from '../hinges/index.js';
 import { pins } from '../pins/index.js';
@@ -78,9 +79,11 @@ export const runners: Kind<'runners', RunnerSettings, RunnerProfile, readonly Fi
   ],
   uses: (fitted, profile) => fitted.some(({ runner }) => runner?.profile.id === profile),
   bodies: (fitted) =>
-    fitted
-      .flatMap(runnersOf)
-      .map(({ extent, key, drawer }) => ({ extent, shows: key, on: `drawer/${drawer.opening}/box/left` })),
+    fitted.flatMap(runnersOf).map(({ extent, key, drawer }) => ({
+      extent,
+      shows: key,
+      on: partKeys.ofBox.of({ opening: drawer.opening, what: 'left' }),
+    })),
   present: (fitted, size) =>
     fitted.map(
       ({

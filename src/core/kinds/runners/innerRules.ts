@@ -1,6 +1,7 @@
 import type { FindingDraft } from '../../cabinet/index.js';
 import { settingPath } from '../../decisions/index.js';
 import { quantity, TOLERANCE_MM, within } from '../../ground/index.js';
+import { partKeys } from '../../part/index.js';
 import { type DrawerContents, drawerFill } from './fills.js';
 import { leastTraySide } from './heights.js';
 import type { RunnerRule } from './rule.js';
@@ -99,7 +100,7 @@ const contentsTooHigh: RunnerRule = {
       const { name, inner, plan, front, contents, path } = drawer;
       if (inner === 'tray' || !plan || contents?.height === undefined) return [];
       const { show, parts, face } = context;
-      const bottom = parts.find(({ key }) => key === `drawer/${drawer.opening}/box/bottom`);
+      const bottom = parts.find(({ key }) => key === partKeys.ofBox.of({ opening: drawer.opening, what: 'bottom' }));
       const there = roomOver(plan, bottom?.thickness);
       const lacks = contents.height - there.value;
       if (lacks <= TOLERANCE_MM) return [];

@@ -6,6 +6,7 @@ import {
   makePart,
   type Operation,
   type Part,
+  partKeys,
   pilotFor,
   placesFree,
   sizeOf,
@@ -43,7 +44,7 @@ export function onCase(
   const start = room.plane
     .plus(fromSheet(profile, 'setback', 'runner behind the plane of the fronts'))
     .as('front of the runner');
-  const owner = room.front?.key ?? `drawer/${room.id}/box/front`;
+  const owner = room.front?.key ?? partKeys.ofBox.of({ opening: room.id, what: 'front' });
   const packing: Part[] = [];
   const operations: (readonly [string, Operation])[] = [];
   const held: Record<string, { readonly part: string; readonly holes: readonly Dim[] }> = {};
@@ -204,7 +205,7 @@ export function packingStrip(
   const from = start.value < 0 ? length(0, 'front of the case') : start;
   const thickness = packing[hand];
   return makePart({
-    key: `drawer/${id}/packing/${hand}`,
+    key: partKeys.packing.of({ opening: id, hand }),
     name: `packing, ${hand}`,
     whole: `${name} runner`,
     role: 'packing',

@@ -1,9 +1,11 @@
-import type { Extent } from '../../part/index.js';
+import { type Extent, keyForm } from '../../part/index.js';
 import type { FittedDrawer } from './drawers.js';
 import type { OnCase } from './onCase.js';
 
 /** On the case to the left or right of the box, or the third one under a tall pull-out: in the order of their bodies. */
 const HANDS = ['left', 'right', 'under'] as const;
+
+const runnerKey = keyForm('runner/:opening/:hand');
 
 /** One runner of a drawer, selected by its key. */
 export interface Runner {
@@ -23,7 +25,7 @@ export function runnersOf(drawer: FittedDrawer): Runner[] {
     const hand = HANDS[at];
     if (!hand) return [];
     const held = hand === 'under' ? undefined : runner?.held[hand];
-    return [{ key: `runner/${opening}/${hand}`, hand, drawer, extent, held }];
+    return [{ key: runnerKey.of({ opening, hand }), hand, drawer, extent, held }];
   });
 }
 

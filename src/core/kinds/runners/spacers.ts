@@ -3,7 +3,7 @@ import type { ForeseenStrip } from '../../cabinet/index.js';
 import { type JobHead, type Material, thicknessOf } from '../../decisions/index.js';
 import { type Dim, largest, length, quantity, type Span, solved, spanBetween, spanFrom } from '../../ground/index.js';
 import { doorAt } from '../../motions/index.js';
-import { makePart, type Part } from '../../part/index.js';
+import { makePart, type Part, partKeys } from '../../part/index.js';
 import { type HungDoor, turnOf } from '../hinges/index.js';
 import { byMaker, fromSheet } from '../profile.js';
 import { CLEAR_OF_HINGE, stripHeight } from './lines.js';
@@ -191,7 +191,7 @@ export function spacerParts(
   spacer: Spacer,
   { start, run, line }: { start: Dim; run: Dim; line: Dim },
 ): Part[] {
-  const key = `drawer/${id}/spacer/${hand}`;
+  const key = partKeys.spacer.of({ opening: id, what: hand });
   const from = spacer.behind && spacer.behind.value > start.value ? spacer.behind : start;
   const y = spanBetween(from, start.plus(run).as('rear of the spacer'));
   const z = stripHeight(line, inside.v);

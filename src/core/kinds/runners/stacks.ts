@@ -1,7 +1,7 @@
 import type { Cell, FaceLayout, SplitLayout } from '../../build/index.js';
 import { type Act, type Edit, type Opening, pathTo } from '../../decisions/index.js';
 import { type Dim, inches, type LengthUnit } from '../../ground/index.js';
-import type { Part } from '../../part/index.js';
+import { type Part, partKeys } from '../../part/index.js';
 import type { FittedDrawer } from './drawers.js';
 import type { BoxPlan } from './plan.js';
 import type { RunnerResolved } from './settings.js';
@@ -39,7 +39,7 @@ export function heightsByContents(
     const drawer = drawers.find((each) => each.opening === id && !each.inner);
     const cell = face.cells.find((each) => each.opening.id === id);
     if (!drawer?.plan || drawer.contents?.height === undefined || !cell) return [];
-    const bottom = parts.find(({ key }) => key === `drawer/${id}/box/bottom`);
+    const bottom = parts.find(({ key }) => key === partKeys.ofBox.of({ opening: id, what: 'bottom' }));
     const lacks = drawer.contents.height + ABOVE_CONTENTS - roomOver(drawer.plan, bottom?.thickness).value;
     return [[id, Math.ceil((cell.sized.value + lacks) / STEP - 1e-6) * STEP]];
   });

@@ -1,7 +1,7 @@
 import type { Fitting } from '../../build/index.js';
 import type { EditPath, JobHead } from '../../decisions/index.js';
 import { type Dim, length, type Span } from '../../ground/index.js';
-import type { Part } from '../../part/index.js';
+import { type Part, partKeys } from '../../part/index.js';
 import { byPart } from '../byPart.js';
 import { fromSheet } from '../profile.js';
 import { buildBox } from './box.js';
@@ -153,7 +153,7 @@ function trayParts(
   resolved: RunnerResolved,
 ): Part[] {
   const box = buildBox(room, plan, resolved);
-  const front = `drawer/${room.id}/box/front`;
+  const front = partKeys.ofBox.of({ opening: room.id, what: 'front' });
   const inSpacers = made.flatMap((layers) => {
     const carrier = layers.at(-1);
     if (!carrier) return [];

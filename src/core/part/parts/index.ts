@@ -1,6 +1,7 @@
 export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
 export { canBeLeftOut, type LeftOut, withDecisions, withoutTraces } from './decided.js';
 export { type FastenerRow, fastenersOf } from './fasteners.js';
+export { type KeyForm, keyForm, partKeys } from './keys.js';
 export { markParts, type PartRow, partLetter } from './marks.js';
 export { isRectangle, liesOver, planOutline } from './outline.js';
 export {

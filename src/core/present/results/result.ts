@@ -2,7 +2,7 @@ import { balanceOf, frameSizes, grainGroups, type Rectangle } from '../../build/
 import type { Finding } from '../../cabinet/index.js';
 import { assemblyOf } from '../../check/index.js';
 import { DerivationTable, Dim, formatMm, roundForExport } from '../../ground/index.js';
-import { type Edge, edgeName, type Operation, type Part } from '../../part/index.js';
+import { type Edge, edgeName, type Operation, type Part, partKeys } from '../../part/index.js';
 import {
   allKinds,
   type Converted,
@@ -118,7 +118,7 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
     ...presentFitted(fitted, size),
     shelves: bays.flatMap(({ room, places }) =>
       places.map(({ underside, hole }, at) => ({
-        key: `shelf/${room.id}/${at + 1}`,
+        key: partKeys.shelf.of({ room: room.id, number: at + 1 }),
         underside: size(underside),
         ...(hole === undefined ? {} : { hole }),
       })),

@@ -1,7 +1,7 @@
 import { type Bay, shelfHeights } from '../../build/index.js';
 import { pathTo, shelvesFill } from '../../decisions/index.js';
 import type { Span } from '../../ground/index.js';
-import { type DragHandle, faceInto, type PanelFace, type Part, toPart } from '../../part/index.js';
+import { type DragHandle, faceInto, type PanelFace, type Part, partKeys, toPart } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
 /** A handle for each adjustable shelf of an upright view: it moves from hole to hole. `across` says what it spans. */
@@ -19,7 +19,7 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
     label: `Shelf ${index + 1} of ${room.name}`,
     from: { h: span.low.value, v: underside.value },
     to: { h: span.high.value, v: underside.value + thickness },
-    shows: `shelf/${room.id}/${index + 1}`,
+    shows: partKeys.shelf.of({ room: room.id, number: index + 1 }),
     at: underside.value,
     stops,
     entry: `s${index + 1}`,

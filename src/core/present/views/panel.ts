@@ -10,6 +10,7 @@ import {
   faceName,
   fromStart,
   isMirrored,
+  keyForm,
   type MachiningRow,
   type Operation,
   outlineOf,
@@ -54,15 +55,17 @@ export function drawPanel(part: Part, face: PanelFace, mark: string, jobName: st
   };
 }
 
+const cuts = keyForm('cut/:at/*part');
+
 /** The key one of a part's cuts and bores is selected by. */
 export function cutKey(part: string, at: number): string {
-  return `cut/${at}/${part}`;
+  return cuts.of({ at, part });
 }
 
 /** The part and the number of the cut a key stands for; undefined for other keys. */
 export function cutOfKey(key: string | null): { part: string; at: number } | undefined {
-  const found = /^cut\/(\d+)\/(.+)$/.exec(key ?? '');
-  return found ? { at: Number(found[1]), part: found[2] as string } : undefined;
+  const found = cuts.read(key);
+  return found && { at: Number(found.at), part: found.part };
 }
 
 /** How far the sheet reaches: the finished part, and what is left on at its edges. */

@@ -8,6 +8,7 @@ import {
   runnerAt,
   sideStep,
 } from '../../../core/kinds/runners/index.js';
+import { partKeys } from '../../../core/part/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
@@ -28,8 +29,7 @@ function drawerOf({ fitted, fronts }: SolvedCabinet, selected: string | null): F
     return (
       own?.parts.some(({ key }) => key === selected) ||
       parts.includes(selected) ||
-      selected.startsWith(`drawer/${opening}/packing/`) ||
-      selected.startsWith(`drawer/${opening}/spacer/`)
+      (partKeys.packing.read(selected) ?? partKeys.spacer.read(selected))?.opening === opening
     );
   });
 }

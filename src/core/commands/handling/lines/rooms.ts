@@ -1,10 +1,14 @@
 import { roomsInside, spanOf } from '../../../build/index.js';
 import { pathTo } from '../../../decisions/index.js';
+import { partKeys } from '../../../part/index.js';
 import type { SolvedCabinet } from '../../../solve/index.js';
 import { type Line, lineBetween, type Member } from './line.js';
 
 /** Behind doors a line is taken hold of at its end only, so that the doors can be chosen (mm). */
 const GRIP_BEHIND = 110;
+
+/** The room or opening that a part stands after, of a divider or of a frame in its place. */
+const standsAfter = (key: string) => (partKeys.divider.read(key) ?? partKeys.ofDivider.read(key))?.after;
 
 /** What stands between rooms, behind doors or in an open bay. */
 export function roomLines({ interiors, cabinet, parts, resolved }: SolvedCabinet): Line[] {
@@ -27,7 +31,7 @@ export function roomLines({ interiors, cabinet, parts, resolved }: SolvedCabinet
         id: `room-${after}`,
         from: across.low.value,
         to: Math.min(across.high.value, across.low.value + GRIP_BEHIND),
-        shows: parts.find(({ key }) => key.startsWith(`divider/${after}`))?.key ?? `divider/${after}`,
+        shows: parts.find(({ key }) => standsAfter(key) === after)?.key ?? partKeys.divider.of({ after }),
       }),
     ];
   });

@@ -1,5 +1,5 @@
 import { type Dim, length, measuredFrom, plain, spanBetween, spanFrom } from '../../../ground/index.js';
-import { edgeOf, makePart, type Operation, type Part, spanAlong } from '../../../part/index.js';
+import { edgeOf, makePart, type Operation, type Part, partKeys, spanAlong } from '../../../part/index.js';
 import { fromSheet, pilotOf } from '../../profile.js';
 import { holesAlong } from '../lines.js';
 import type { TallProfile } from '../profile.js';
@@ -74,7 +74,7 @@ function line(profile: TallProfile): Dim {
 /** The third runner: a strip under the bottom that carries it, and what it stands on. */
 function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: AddedContext): Added {
   const { id, name } = room;
-  const key = `drawer/${id}/box`;
+  const key = partKeys.box.of({ opening: id });
   const middle = box.inner.low.plus(box.inner.size.over(2)).as('middle of the box');
   const x = spanFrom(middle.minus(STRIP.over(2)).as('left edge of the strip'), STRIP);
   const front = box.all.find((part) => part.key === `${key}/front`);
@@ -138,7 +138,7 @@ function added(profile: TallProfile, { room, box, plan, run, parts, resolved }: 
   }
   const begins = start.value > 0 ? start : length(0, 'front of the case');
   const packing = makePart({
-    key: `drawer/${id}/packing/under`,
+    key: partKeys.packing.of({ opening: id, hand: 'under' }),
     name: 'packing under the third runner',
     whole: `${name} runner`,
     role: 'packing',
