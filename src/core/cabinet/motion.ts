@@ -7,6 +7,8 @@ export interface Occupied {
   /** "door 2", "the pull of drawer front 1" */
   readonly name: string;
   readonly front?: string;
+  /** True for what fills its room, and cannot be where something else needs it. */
+  readonly fills?: true;
   readonly extent: Extent;
 }
 

@@ -21,7 +21,7 @@ const inTheWay: FindingRule = {
   check: ({ cabinet, parts, occupied }) =>
     zonesOf(cabinet).flatMap(({ id, name, extent }): FindingDraft[] => {
       const met = parts.filter((part) => meets(part.extent, extent) && stands(part, extent));
-      const taken = occupied.filter((room) => room.by === 'waste' && meets(room.extent, extent));
+      const taken = occupied.filter((room) => room.fills && meets(room.extent, extent));
       if (met.length === 0 && taken.length === 0) return [];
       const moving = met.filter(({ role }) => MOVES.has(role));
       const stops = moving.length > 0 || taken.length > 0;

@@ -131,10 +131,8 @@ function mergedSize(solved: SolvedCabinet, a: Opening, b: Opening): Opening['siz
   return { rule: 'share', weight: Math.min(100, weight(a) + weight(b)) };
 }
 
-function parentOf(solved: SolvedCabinet, { splitPath }: OpeningPlace): OpeningPlace | undefined {
-  // A division inside an opening lies at that opening's fill.
-  const id = /\/parts\/([^/]+)\/fill$/.exec(splitPath)?.[1];
-  return id === undefined ? undefined : openingPlaceOf(solved, id);
+function parentOf(solved: SolvedCabinet, { within }: OpeningPlace): OpeningPlace | undefined {
+  return within === undefined ? undefined : openingPlaceOf(solved, within);
 }
 
 /** The same opening once more beside it. */

@@ -12,17 +12,21 @@ export interface OpeningPlace {
   readonly path: EditPath;
   /** "doors 1", "row 2" */
   readonly name: string;
+  /** Id of the opening that is divided so; undefined where the division is the whole face. */
+  readonly within: string | undefined;
 }
 
 /** The place of an opening by its id; undefined where there is none of it. */
 export function openingPlaceOf({ cabinet }: Pick<SolvedCabinet, 'cabinet'>, id: string): OpeningPlace | undefined {
   const names = openingNames(cabinet.face, form.fills);
-  const walk = (split: Split, splitPath: EditPath): OpeningPlace | undefined => {
+  const walk = (split: Split, splitPath: EditPath, within?: string): OpeningPlace | undefined => {
     for (const [at, opening] of split.parts.entries()) {
       const path = pathTo.opening(splitPath, opening.id);
-      if (opening.id === id) return { opening, split, at, splitPath, path, name: names.get(id) ?? 'opening' };
-      const within = isSplit(opening.fill) ? walk(opening.fill, pathTo.openingField(path, 'fill')) : undefined;
-      if (within) return within;
+      if (opening.id === id) return { opening, split, at, splitPath, path, within, name: names.get(id) ?? 'opening' };
+      const found = isSplit(opening.fill)
+        ? walk(opening.fill, pathTo.openingField(path, 'fill'), opening.id)
+        : undefined;
+      if (found) return found;
     }
     return undefined;
   };

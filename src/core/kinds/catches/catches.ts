@@ -2,16 +2,8 @@ import type { Cell, Fitting, Front } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
 import { isFill } from '../../decisions/index.js';
 import { type Dim, measuredFrom } from '../../ground/index.js';
-import {
-  type Extent,
-  edgeOf,
-  type Operation,
-  type Part,
-  pilotFor,
-  SAME_PLANE,
-  toPart,
-  uprightAt,
-} from '../../part/index.js';
+import { type Extent, edgeOf, type Operation, type Part, pilotFor, SAME_PLANE, uprightAt } from '../../part/index.js';
+import { behindFront, overOpening } from '../overOpening.js';
 import { fromSheet } from '../profile.js';
 import type { CatchContext } from './context.js';
 import type { CatchProfile } from './profile.js';
@@ -67,21 +59,9 @@ function overDoor(front: Front, cell: Cell, profile: CatchProfile, context: Catc
     front.hinged === 'left' ? front.h.high.minus(catches.fromEdge) : front.h.low.plus(catches.fromEdge)
   ).as('middle of the catch from the left');
   const up = high.minus(fromSheet(profile, 'body/out', 'catch stands out').over(2)).as('middle of the catch');
-  const carrier = context.parts.find((part) => {
-    if (part.placement.w[1] !== 'z') return false;
-    const { min, max } = part.extent;
-    return (
-      Math.abs(min[2] - high.value) < SAME_PLANE &&
-      across.value > min[0] &&
-      across.value < max[0] &&
-      min[1] < LEAST_DEPTH
-    );
-  });
+  const carrier = overOpening(context.parts, across, high);
   return fixed({ front, profile, up, across, plane: high, carrier, axis: 'x' }, context);
 }
-
-/** What carries a catch reaches at least this near to the front (mm). */
-const LEAST_DEPTH = 5;
 
 interface Fixing {
   readonly front: Front;
@@ -105,7 +85,7 @@ function fixed(fixing: Fixing, { box }: CatchContext): Catch {
     max: [across.value + dx, from + body.deep, up.value + dz],
   };
   const placed = { frontKey: front.key, profile, carrier: carrier?.key, up, across, extent: carrier && extent };
-  const door = struckPart(front, across, up);
+  const door = behindFront(front, across, up);
   if (!carrier || !door) return { placed, operations: [] };
   return {
     placed,
@@ -156,16 +136,6 @@ function strikeHole({ front, profile, up, across }: Fixing, door: Part): Operati
     reason: `plate of the catch: ${profile.name}`,
     by: { kind: 'catches', what: 'plate', front: front.key },
   };
-}
-
-/** The part of a front that lies behind a point of it. */
-function struckPart({ parts }: Front, across: Dim, up: Dim): Part | undefined {
-  const backs = parts.filter(({ piece }) => piece?.kind !== 'panel');
-  return backs.find((part) => {
-    const { max } = part.extent;
-    const [u, v] = toPart(part.placement, [across.value, max[1], up.value]);
-    return u > 0 && u < part.length.value && v > 0 && v < part.width.value;
-  });
 }
 
 /** The room each takes inside the case. */

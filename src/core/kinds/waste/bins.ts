@@ -240,6 +240,7 @@ function roomTaken(
 ): Occupied {
   return {
     by: 'waste',
+    fills: true,
     name: front ? `the bins of ${name}` : name,
     ...(front ? { front: front.key } : {}),
     extent: {
