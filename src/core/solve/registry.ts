@@ -13,6 +13,7 @@ import type {
 } from '../decisions/index.js';
 import { bottles } from '../kinds/bottles/index.js';
 import { catches } from '../kinds/catches/index.js';
+import { dampers } from '../kinds/dampers/index.js';
 import { hangers } from '../kinds/hangers/index.js';
 import { hanging } from '../kinds/hanging/index.js';
 import { hinges } from '../kinds/hinges/index.js';
@@ -24,7 +25,20 @@ import { runners } from '../kinds/runners/index.js';
 import { waste } from '../kinds/waste/index.js';
 
 /** Everything that is bought and fitted, in working order. A new kind is a folder and one line here. */
-export const kinds = [hinges, pulls, catches, lifts, pins, runners, waste, bottles, hanging, legs, hangers] as const;
+export const kinds = [
+  hinges,
+  pulls,
+  catches,
+  dampers,
+  lifts,
+  pins,
+  runners,
+  waste,
+  bottles,
+  hanging,
+  legs,
+  hangers,
+] as const;
 
 /** The kinds with their particulars forgotten. */
 export const allKinds = kinds as unknown as readonly AnyKind[];

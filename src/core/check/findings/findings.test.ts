@@ -446,6 +446,32 @@ const BAD: Record<string, () => string[]> = {
       settings: { catches: { doors: 'corran-magnet-4' }, top: { kind: 'none' } },
       parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
     }),
+  'dampers/nothing-carries': () =>
+    rulesOf({
+      settings: { dampers: { doors: 'corran-damper-slim' }, top: { kind: 'none' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
+    }),
+  'dampers/no-room': () =>
+    rulesOf({
+      settings: {
+        dampers: { doors: 'corran-damper-slim' },
+        catches: { doors: 'corran-magnet-4' },
+        top: { kind: 'full' },
+      },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
+    }),
+  'dampers/hinge-does-it': () =>
+    rulesOf({
+      settings: { dampers: { doors: 'corran-damper-slim' }, hinges: { closing: 'damped' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
+    }),
+  'dampers/too-heavy': () =>
+    rulesOf({
+      width: 600,
+      height: 2000,
+      settings: { dampers: { doors: 'corran-damper-slim' } },
+      parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }],
+    }),
   'shelves/pin-depth': () => rulesOf({ settings: { pins: { depth: 8 } } }),
   'shelves/pin-depth (through)': () => rulesOf({ settings: { pins: { depth: 17 } } }),
   'shelves/too-tight': () => rulesOf({ settings: { shelves: { sidePlay: 0.2 } } }),
