@@ -1,8 +1,11 @@
 import type * as z from 'zod/mini';
 import type { Cell, Fitting } from '../build/index.js';
 import type {
+  Act,
   AllOf,
   DeepPartial,
+  EditPath,
+  IdMaker,
   JobHead,
   LeafFill,
   NamedProfile,
@@ -60,7 +63,7 @@ export interface Kind<
   /** What of it is seen in the round and nowhere else. */
   pieces?(fitted: Result, built: Pick<BuiltCabinet, 'box'>): readonly Piece[];
   /** What it says of what is selected. */
-  panels?(fitted: Result, selected: SelectedThing): readonly KindPanel[];
+  panels?(fitted: Result, selected: SelectedThing, built: BuiltFor<Id, Own, Result, After>): readonly KindPanel[];
   /** What of it can be dragged on the front elevation. */
   handles?(built: BuiltFor<Id, Own, Result, After>): DragHandle[];
   /** Small cabinets to prove a profile in on scrap, the likeliest first; and whether one of them took it. */
@@ -194,6 +197,10 @@ export interface KindPanel {
   readonly taken?: string;
   readonly about?: string;
   readonly rows: readonly { readonly name: string; readonly dim: Dim | undefined }[];
+  /** Lengths that are decided here. */
+  readonly fields?: readonly { readonly label: string; readonly path: EditPath; readonly mm: number }[];
+  /** What can be done here; `ids` names what is new. */
+  readonly acts?: readonly { readonly label: string; act(ids: IdMaker): Act }[];
   readonly against?: readonly { readonly profile: string; readonly name: string; readonly why: string }[];
   readonly note?: string;
   /** The result its numbers are part of. */

@@ -1,7 +1,9 @@
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import type { KindPanel } from '../../../core/cabinet/index.js';
 import { openingAt } from '../../../core/commands/index.js';
+import { type Act, newId } from '../../../core/decisions/index.js';
 import { allKinds, type SolvedCabinet } from '../../../core/solve/index.js';
+import { LengthField } from '../../fields/LengthField.js';
 import { useBench } from '../context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
 
@@ -13,13 +15,22 @@ export function KindPanels({ solved }: { solved: SolvedCabinet }) {
   const thing = { key: selected, front: front?.key, opening: openingAt(solved, selected) };
   const fitted = solved.fitted as unknown as Readonly<Record<string, never>>;
   return allKinds.flatMap(({ id, panels }) =>
-    (panels?.(fitted[id] as never, thing) ?? []).map((panel) => (
+    (panels?.(fitted[id] as never, thing, solved as never) ?? []).map((panel) => (
       <OnePanel key={`${id} ${panel.label}`} panel={panel} />
     )),
   );
 }
 
-function OnePanel({ panel: { label, title, taken, about, rows, against = [], note, of } }: { panel: KindPanel }) {
+function OnePanel({ panel }: { panel: KindPanel }) {
+  const { label, title, taken, about, rows, fields = [], acts = [], against = [], note, of } = panel;
+  const act = useBench((state) => state.act);
+  const style = useBench((state) => state.job.display);
+  const [problem, setProblem] = useState<string | null>(null);
+  const attempt = (next: Act) => {
+    const outcome = act(next);
+    setProblem(outcome.ok ? null : outcome.message);
+    return outcome;
+  };
   return (
     <section aria-label={label} className="sheet p-3">
       <h2 className="caps">{title}</h2>
@@ -34,6 +45,30 @@ function OnePanel({ panel: { label, title, taken, about, rows, against = [], not
           <FigureRow name={name} dim={dim} within={of} />
         </Fragment>
       ))}
+      {fields.map((field) => (
+        <LengthField
+          key={field.path}
+          label={field.label}
+          hideLabel={false}
+          style={style}
+          mm={field.mm}
+          onCommit={(mm) => attempt({ label: `${title}: ${field.label}`, edits: [{ path: field.path, value: mm }] })}
+        />
+      ))}
+      {acts.length > 0 && (
+        <p className="flex flex-wrap gap-1 pt-1">
+          {acts.map(({ label: words, act: made }) => (
+            <button key={words} type="button" className="act" onClick={() => attempt(made(newId))}>
+              {words}
+            </button>
+          ))}
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="font-semibold text-finding">
+          {problem}
+        </p>
+      )}
       <WhyNot against={against.map(({ profile, name, why }) => ({ key: profile, name, why }))} />
       {note && <p className="text-[0.8125rem] leading-snug text-ink-soft">{note}</p>}
     </section>
