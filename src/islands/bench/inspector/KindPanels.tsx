@@ -29,7 +29,6 @@ function OnePanel({ panel }: { panel: KindPanel }) {
   const attempt = (next: Act) => {
     const outcome = act(next);
     setProblem(outcome.ok ? null : outcome.message);
-    return outcome;
   };
   return (
     <section aria-label={label} className="sheet p-3">
@@ -52,7 +51,7 @@ function OnePanel({ panel }: { panel: KindPanel }) {
           hideLabel={false}
           style={style}
           mm={field.mm}
-          onCommit={(mm) => attempt({ label: `${title}: ${field.label}`, edits: [{ path: field.path, value: mm }] })}
+          onCommit={(mm) => act({ label: `${title}: ${field.label}`, edits: [{ path: field.path, value: mm }] })}
         />
       ))}
       {acts.length > 0 && (
