@@ -33,6 +33,8 @@ export interface CabinetDecisions {
   readonly graduation?: Cabinet['face']['graduation'];
   /** Keep-out boxes. */
   readonly zones?: NonNullable<Cabinet['zones']>;
+  /** Lists that kinds give a cabinet. */
+  readonly lists?: Readonly<Record<string, readonly object[]>>;
   /** What is decided of single parts. */
   readonly decided?: NonNullable<Cabinet['parts']>;
   /** Measured thickness per material id. */
@@ -52,6 +54,7 @@ export function jobWith(decisions: CabinetDecisions): Job {
   if (decisions.face) cabinet.face = structuredClone(decisions.face);
   if (decisions.parts) cabinet.face.parts = structuredClone(decisions.parts);
   if (decisions.decided && decisions.decided.length > 0) cabinet.parts = structuredClone(decisions.decided);
+  Object.assign(cabinet, structuredClone(decisions.lists ?? {}));
   if (decisions.zones) cabinet.zones = structuredClone(decisions.zones);
   if (decisions.graduation) cabinet.face.graduation = decisions.graduation;
   for (const material of job.materials) {

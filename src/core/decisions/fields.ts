@@ -7,8 +7,9 @@ export interface FieldSays {
   readonly measure?: 'mm';
   /** What it is called, where its name in the document is no word of the trade. */
   readonly word?: string;
-  /** What one entry of the list is called. */
+  /** What one entry of the list is called; and the field whose value it goes by, where that is neither number nor name. */
   readonly one?: string;
+  readonly goesBy?: string;
   /** Where it only leads on to what is in it, it is passed over. */
   readonly passed?: true;
   /** A group of a layer that says only what was decided: it goes when it says nothing any more. */

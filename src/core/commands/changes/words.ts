@@ -1,4 +1,4 @@
-import type { Edit, Job } from '../../decisions/index.js';
+import type { Edit, Job, TrailStep } from '../../decisions/index.js';
 import { capital, formatLengthWithUnit } from '../../ground/index.js';
 import { form, isLength, trailTo } from '../../solve/index.js';
 import { placeOf } from './merge.js';
@@ -30,7 +30,7 @@ function whereInWords(place: string, jobs: readonly Job[]): string {
   for (const [at, key] of shown.entries()) {
     nodes = nodes.map((node) => stepInto(node, key)).filter((node) => node !== undefined);
     const { says, entry, list } = trail[at] ?? { says: {}, entry: false, list: false };
-    if (entry) words.push(entryInWords(key, says.one ?? '', nodes[0]));
+    if (entry) words.push(entryInWords(key, says, nodes[0]));
     else if (key !== 'settings' && (at === shown.length - 1 ? !(setting && says.passed) : !says.passed && !list))
       words.push(says.word ?? plain(key));
   }
@@ -38,10 +38,11 @@ function whereInWords(place: string, jobs: readonly Job[]): string {
   return capital(words.join(', '));
 }
 
-function entryInWords(id: string, one: string, entry: unknown): string {
-  const { number, name, part } = (entry ?? {}) as Partial<Record<string, unknown>>;
-  if (typeof part === 'string') return `part ${part.replaceAll('/', ' ')}`;
-  const own = [number, name].find((each) => typeof each === 'string' && each !== '');
+function entryInWords(id: string, { one = '', goesBy }: TrailStep['says'], entry: unknown): string {
+  const said = (entry ?? {}) as Partial<Record<string, unknown>>;
+  // A part goes by its key, in words.
+  if (goesBy) return `${one} ${String(said[goesBy] ?? id).replaceAll('/', ' ')}`;
+  const own = [said.number, said.name].find((each) => typeof each === 'string' && each !== '');
   return `${one} ${own ?? id}`.trim();
 }
 

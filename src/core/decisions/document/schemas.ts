@@ -89,7 +89,7 @@ export function schemasOf(
     ),
     /** What is decided of single parts. */
     parts: z.optional(
-      saying(z.array(decidedPartSchema).check(z.maxLength(MOST.parts)), { one: 'decided part', since: 12 }),
+      saying(z.array(decidedPartSchema).check(z.maxLength(MOST.parts)), { one: 'part', goesBy: 'part', since: 12 }),
     ),
     ...(Object.fromEntries(lists.map(({ field, schema }) => [field, schema])) as object),
   });
