@@ -14,6 +14,7 @@ import type {
 import { bottles } from '../kinds/bottles/index.js';
 import { catches } from '../kinds/catches/index.js';
 import { dampers } from '../kinds/dampers/index.js';
+import { grommets } from '../kinds/grommets/index.js';
 import { hangers } from '../kinds/hangers/index.js';
 import { hanging } from '../kinds/hanging/index.js';
 import { hinges } from '../kinds/hinges/index.js';
@@ -38,6 +39,7 @@ export const kinds = [
   hanging,
   legs,
   hangers,
+  grommets,
 ] as const;
 
 /** The kinds with their particulars forgotten. */

@@ -472,6 +472,15 @@ const BAD: Record<string, () => string[]> = {
       settings: { dampers: { doors: 'corran-damper-slim' } },
       parts: [{ id: 'o1', size: share, fill: { kind: 'door', hinged: 'left' } }],
     }),
+  'grommets/gone': () =>
+    rulesOf({ lists: { grommets: [{ id: 'g1', part: 'side/middle', profile: 'corran-grommet-60' }] } }),
+  'grommets/off-the-part': () =>
+    rulesOf({ lists: { grommets: [{ id: 'g1', part: 'back', profile: 'corran-grommet-60', left: 20 }] } }),
+  'grommets/thickness': () =>
+    rulesOf({
+      measured: { birch18: 40 },
+      lists: { grommets: [{ id: 'g1', part: 'bottom', profile: 'corran-grommet-35' }] },
+    }),
   'shelves/pin-depth': () => rulesOf({ settings: { pins: { depth: 8 } } }),
   'shelves/pin-depth (through)': () => rulesOf({ settings: { pins: { depth: 17 } } }),
   'shelves/too-tight': () => rulesOf({ settings: { shelves: { sidePlay: 0.2 } } }),

@@ -1,0 +1,17 @@
+import { name, type ResolvedWith, section, type ValuesOf } from '../../decisions/index.js';
+import { SINCE } from './list.js';
+
+export const grommetSettings = section('Cable grommets', {
+  grommets: {
+    choice: name('grommet for cables', {
+      from: 'grommets',
+      metric: 'corran-grommet-60',
+      since: SINCE,
+      trade: 'It is put in where you ask for one, on a part that is selected.',
+    }),
+  },
+});
+
+export type GrommetSettings = (typeof grommetSettings)['settings'];
+/** A cabinet's settings with these among them. */
+export type GrommetResolved = ResolvedWith<ValuesOf<GrommetSettings>>;
