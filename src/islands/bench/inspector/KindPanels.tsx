@@ -34,7 +34,7 @@ function OnePanel({ panel }: { panel: KindPanel }) {
     <section aria-label={label} className="sheet p-3">
       <h2 className="caps">{title}</h2>
       {taken && (
-        <p className="font-semibold leading-snug">
+        <p className="font-semibold leading-snug first-letter:uppercase">
           {taken}
           {about && <span className="block text-[0.8125rem] font-normal text-ink-soft">{about}</span>}
         </p>
