@@ -5,6 +5,7 @@ const TESTS = '\\.test\\.tsx?$';
 /** The stages of the core in the order in which data walks. No stage imports a later one, types included. */
 const STAGES = [
   'ground',
+  'given',
   'decisions',
   'part',
   'build',

@@ -83,7 +83,7 @@ function shopOf({ measured = {} }: CabinetDecisions) {
 export function solveWith(decisions: CabinetDecisions): SolvedCabinet {
   const { head, standards } = shopOf(decisions);
   const [cabinet] = jobWith(decisions).cabinets as [Cabinet];
-  return solveCabinet(head, cabinet, standards);
+  return solveCabinet(head, cabinet, undefined, undefined, { standards });
 }
 
 /** The same as a job of that one cabinet. */

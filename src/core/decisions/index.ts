@@ -28,6 +28,7 @@ export {
   type ResolvedGroup,
   type ResolvedSettings,
   type ResolvedWith,
+  type Settled,
   setChoice,
   settingOf,
   settingPath,

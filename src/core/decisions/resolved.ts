@@ -1,3 +1,4 @@
+import type { Given } from '../given/index.js';
 import { Dim, decidedHere, type Source } from '../ground/index.js';
 import type { Cabinet } from './document/index.js';
 import type { Act, DecidedPart, EditPath, FillBook, ResolvedMaterial } from './job/index.js';
@@ -90,7 +91,8 @@ export type PathsOn<C extends { readonly resolved: { readonly settings: unknown 
   C['resolved']['settings']
 >;
 
-export interface Resolved {
+/** What is decided of a cabinet, by itself and by whatever stands behind it. */
+export interface Settled {
   readonly settings: ResolvedSettings;
   readonly materials: Readonly<Record<MaterialRole, ResolvedMaterial>>;
   /** Materials decided for single parts, by the keys of the parts. */
@@ -101,6 +103,11 @@ export interface Resolved {
   readonly trim: number;
   /** What a cabinet decides of single parts. */
   readonly decided: { readonly cabinetId: string; readonly parts: readonly DecidedPart[] };
+}
+
+/** The same with what the cabinet is told of the world: all that it is figured from. */
+export interface Resolved extends Settled {
+  readonly given: Given;
 }
 
 /** A cabinet's settings with those of a kind among them. */

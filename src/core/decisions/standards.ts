@@ -1,7 +1,7 @@
 import { byStandard, Dim, type Source, type SourceKind } from '../ground/index.js';
 import type { Cabinet, CabinetKind, JobHead } from './document/index.js';
 import { type FillBook, type ResolvedMaterial, thicknessOf } from './job/index.js';
-import type { Choice, Follows, Resolved, ResolvedSettings } from './resolved.js';
+import type { Choice, Follows, ResolvedSettings, Settled } from './resolved.js';
 import {
   type Declarations,
   type Leaf,
@@ -117,7 +117,7 @@ export class Standards {
   private readonly found = new Map<string, StandardSettings>();
   private readonly materials = new Map<string, ResolvedMaterial>();
   /** What came of a cabinet's own decisions, by their identity. */
-  private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Resolved }>();
+  private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Settled }>();
 
   readonly trim: number;
 
@@ -129,7 +129,7 @@ export class Standards {
   }
 
   /** Every setting and material of a cabinet; the same again while what it decides itself stays. */
-  resolved(cabinet: Cabinet): Resolved {
+  resolved(cabinet: Cabinet): Settled {
     const known = this.known.get(cabinet.settings);
     // Sources name the cabinet, so it has to be the same one.
     const same =
@@ -169,7 +169,7 @@ export class Standards {
   }
 }
 
-function settle(cabinet: Cabinet, standards: Standards, { declared, follows, fills }: Resolvable): Resolved {
+function settle(cabinet: Cabinet, standards: Standards, { declared, follows, fills }: Resolvable): Settled {
   const behind = standards.behind(cabinet);
   const own = ownLayer(cabinet);
   const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
@@ -222,9 +222,9 @@ function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standard
   return now;
 }
 
-const NO_PIECES: Resolved['pieces'] = {};
+const NO_PIECES: Settled['pieces'] = {};
 
-function piecesOf({ parts }: Cabinet, standards: Standards): Resolved['pieces'] {
+function piecesOf({ parts }: Cabinet, standards: Standards): Settled['pieces'] {
   if (!parts) return NO_PIECES;
   return Object.fromEntries(
     parts.flatMap(({ part, material }) =>

@@ -1,6 +1,6 @@
 import { type Box, type Front, frontName } from '../build/index.js';
 import type { Motion, Occupied, PlanObstacle, SwingContact, Turn } from '../cabinet/index.js';
-import type { ResolvedSettings } from '../decisions/index.js';
+import type { Given } from '../given/index.js';
 import { swingContact } from './swing.js';
 
 /** What stands beside a door is cut back by this: how near a turning edge may come to it is the least gap's business (mm). */
@@ -49,9 +49,9 @@ export function contactsOf(
   motions: readonly Motion[],
   occupied: readonly Occupied[],
   box: Box,
-  settings: ResolvedSettings,
+  given: Given,
 ): Map<string, SwingContact> {
-  const walls = wallObstacles(box, settings);
+  const walls = wallObstacles(box, given);
   const closed = obstaclesOf(occupied);
   const contacts = new Map<string, SwingContact>();
   for (const motion of turnsOf(motions)) {
@@ -66,15 +66,15 @@ export function contactsOf(
  * Walls, and whatever else was measured beside the cabinet: a wall is as high and comes as far forward as can be; what
  * has a height of its own stands on the floor, and only so far forward as it does.
  */
-function wallObstacles(box: Box, { ends }: ResolvedSettings): PlanObstacle[] {
+function wallObstacles(box: Box, given: Given): PlanObstacle[] {
   return (['left', 'right'] as const).flatMap((end): PlanObstacle[] => {
-    const clear = ends[`${end}Clear`].value;
-    const tall = ends[`${end}High`].value;
-    const wall = ends[end].value === 'wall';
+    const { what, clear: free, high, forward } = given[end];
+    const [clear, tall] = [free.value, high.value];
+    const wall = what === 'wall';
     if (!wall && clear === 0 && tall === 0) return [];
     const name = wall ? 'the wall' : 'what stands beside it';
     const upright = { low: -WALL, high: wall || tall === 0 ? WALL : tall - box.underHeight.value };
-    const front = wall ? -WALL : -Math.min(WALL, ends[`${end}Forward`].value);
+    const front = wall ? -WALL : -Math.min(WALL, forward.value);
     return end === 'left'
       ? [{ name, ...upright, min: { x: -WALL, y: front }, max: { x: -box.beyondLeft.value - clear, y: WALL } }]
       : [

@@ -35,3 +35,4 @@ export {
 } from './registry.js';
 export * from './solve.js';
 export * from './standing/index.js';
+export { resolvedFor, surroundingsOf } from './surroundings.js';

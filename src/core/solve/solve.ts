@@ -13,6 +13,7 @@ import {
 import type { BuiltCabinet, Finding } from '../cabinet/index.js';
 import { checkCabinet, checkNeighbours, FindingsMemo } from '../check/index.js';
 import type { Act, Cabinet, Job, JobHead, Standing } from '../decisions/index.js';
+import { type Facts, NO_FACTS, type Surroundings } from '../given/index.js';
 import { formatLengthWithUnit } from '../ground/index.js';
 import { contactsOf } from '../motions/index.js';
 import { type CutListGroup, cutList, markParts, withDecisions, withoutTraces } from '../part/index.js';
@@ -20,6 +21,7 @@ import { applyEdits, readCabinet, readJobHead, standardsOf } from './document.js
 import { fitAll } from './fit.js';
 import { allKinds, type Fitted, type ResolvedCabinet } from './registry.js';
 import { type Converted, convert } from './standing/index.js';
+import { resolvedFor } from './surroundings.js';
 
 /** Everything computed from one cabinet's decisions. */
 export interface SolvedCabinet extends BuiltCabinet<ResolvedCabinet, Fitted> {
@@ -70,14 +72,24 @@ function settles(
   );
 }
 
-/** decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. */
+/** What cabinets of one head share while they are solved one after another. */
+interface Shared {
+  readonly standards: ReturnType<typeof standardsOf>;
+  readonly memo?: FindingsMemo;
+}
+
+/**
+ * decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. What stands around
+ * it is given, or is as its own ends and keep-out boxes say; facts are readings laid over its numbers.
+ */
 export function solveCabinet(
   head: JobHead,
   cabinet: Cabinet,
-  standards = standardsOf(head),
-  memo?: FindingsMemo,
+  surroundings?: Surroundings,
+  facts: Facts = NO_FACTS,
+  { standards, memo }: Shared = { standards: standardsOf(head) },
 ): SolvedCabinet {
-  const resolved = standards.resolved(cabinet) as ResolvedCabinet;
+  const resolved = resolvedFor(standards, cabinet, surroundings, facts);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
   const cells = face.ok ? face.cells : [];
@@ -136,7 +148,7 @@ export function solveCabinet(
     decidedHeights,
     occupied,
     motions,
-    contacts: contactsOf(motions, occupied, box, resolved.settings),
+    contacts: contactsOf(motions, occupied, box, resolved.given),
     fittings: [...fittings, ...buy],
     rows: markParts(cabinet.number, parts),
   };
@@ -145,9 +157,8 @@ export function solveCabinet(
 
 /** Solves one cabinet after another of a head: what they share is worked out once. */
 export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
-  const standards = standardsOf(head);
-  const memo = new FindingsMemo();
-  return (cabinet) => solveCabinet(head, cabinet, standards, memo);
+  const shared = { standards: standardsOf(head), memo: new FindingsMemo() };
+  return (cabinet) => solveCabinet(head, cabinet, undefined, NO_FACTS, shared);
 }
 
 /** Solves a job again and again. */

@@ -106,7 +106,7 @@ function runsUp({ settings, materials, trim }: Resolved, { width, lower, upper }
 function structuralJoints({ resolved }: BuildContext, back: Part): Joint[] {
   const { x, y, z } = back.stands;
   return (['left', 'right'] as const)
-    .filter((hand) => endShows(hand, resolved.settings))
+    .filter((hand) => endShows(hand, resolved))
     .map((hand): Joint => {
       const [end, plane] = hand === 'left' ? (['0', x.low] as const) : (['1', x.high] as const);
       return {
@@ -262,7 +262,7 @@ function nailerJoints(
   const { settings } = resolved;
   const common = { normal: 'x', runs: 'along', level: z.low, thickness: z.size, front: y.low, depth: y.size } as const;
   const ends = (['u0', 'u1'] as const).map((end): Joint => {
-    const shows = endShows(end === 'u0' ? 'left' : 'right', settings);
+    const shows = endShows(end === 'u0' ? 'left' : 'right', resolved);
     const kind = settings.joints.nailer.value;
     return {
       plane: (end === 'u0' ? x.low : x.high).value,

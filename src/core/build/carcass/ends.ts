@@ -1,4 +1,4 @@
-import type { ResolvedSettings } from '../../decisions/index.js';
+import type { Resolved } from '../../decisions/index.js';
 import { type Dim, length, type Span, START, spanFrom, spanTo } from '../../ground/index.js';
 import { bandsOn, EDGES, type Edge, makePart, type Part } from '../../part/index.js';
 import type { BuildContext, Builder, BuilderResult } from '../builder/index.js';
@@ -6,8 +6,11 @@ import { backOfFronts } from '../layout/index.js';
 import { pocketed, withPockets } from './pocketed.js';
 
 /** True when an end of the box is seen as it is: exposed, and no show panel covers it. */
-export function endShows(end: 'left' | 'right', { ends }: ResolvedSettings): boolean {
-  return ends[end].value === 'exposed' && ends[`${end}Panel`].value !== 'applied';
+export function endShows(
+  end: 'left' | 'right',
+  { settings: { ends }, given }: Pick<Resolved, 'settings' | 'given'>,
+): boolean {
+  return given[end].what === 'exposed' && ends[`${end}Panel`].value !== 'applied';
 }
 
 /** What is added at the ends of the box: applied show panels, and filler strips that meet a wall. */
@@ -69,7 +72,8 @@ function filler(context: BuildContext, end: 'left' | 'right'): BuilderResult {
   const { settings, materials } = resolved;
   const { ends: at, frame } = settings;
   const panelled = at[`${end}Panel`].value === 'applied';
-  if (at[end].value !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled) return {};
+  if (resolved.given[end].what !== 'wall' || at.filler.value !== 'strip' || frame.fitted.value === 'fitted' || panelled)
+    return {};
   const { material, thickness } = materials.front;
   const face = backOfFronts(box, settings).minus(box.frontThickness).as('face of the fronts');
   const strip = materials.end;

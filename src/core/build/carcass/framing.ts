@@ -34,7 +34,7 @@ export function withFramePockets(context: BuildContext, parts: readonly Part[]):
 
 function pocketsIn({ box, resolved }: BuildContext, side: Part, hand: 'left' | 'right'): Operation | undefined {
   const { fasteners } = resolved.settings;
-  const hidden = !endShows(hand, resolved.settings);
+  const hidden = !endShows(hand, resolved);
   const { foot, height } = frameSizes(box, resolved);
   // Above the toe, where the sides are notched there is no front edge; and only where the stile stands before it.
   const start = edgeOf(side, 'u0');

@@ -67,10 +67,10 @@ export function machineJoints(
  * Screws by the shop's standard would show in the outside of an exposed end: there it is pocket screws from the face of
  * what joins that nobody sees, or dowels where it has none.
  */
-function whereItShows(joint: Joint, { part }: Seat, { settings }: Resolved): Joint {
+function whereItShows(joint: Joint, { part }: Seat, resolved: Resolved): Joint {
   const { kind, standard, member } = joint;
   if (kind !== 'screws' || !standard || !member || part.role !== 'side') return joint;
-  if (!endShows(part.hand ?? 'left', settings)) return joint;
+  if (!endShows(part.hand ?? 'left', resolved)) return joint;
   return { ...joint, kind: member.pocketsShow ? 'dowels' : 'pocket' };
 }
 

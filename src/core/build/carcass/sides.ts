@@ -82,9 +82,9 @@ function standOn({ box, resolved }: BuildContext, end: 'u0' | 'u1'): Joint[] {
  * over the sides, the board. An exposed side keeps the board behind it and shows only the setback.
  */
 function toeNotch({ box, resolved }: BuildContext, hand: 'left' | 'right', tongue: Dim | undefined): Operation[] {
-  const { toe, ends } = resolved.settings;
+  const { toe } = resolved.settings;
   if (toe.kind.value !== 'notched' || box.bottomUnder) return [];
-  const over = toe.board.value === 'over' && ends[hand].value !== 'exposed';
+  const over = toe.board.value === 'over' && resolved.given[hand].what !== 'exposed';
   const depth: Dim = over
     ? toe.setback.plus(resolved.materials.toe.thickness).as('notch depth')
     : toe.setback.as('notch depth');

@@ -26,7 +26,7 @@ export const toe: Builder = (context) => {
 
 /** Ends round which the toe returns: those that show. An applied end panel reaches the floor and closes the toe itself. */
 function returnsAt({ resolved }: BuildContext): ('left' | 'right')[] {
-  return (['left', 'right'] as const).filter((end) => endShows(end, resolved.settings));
+  return (['left', 'right'] as const).filter((end) => endShows(end, resolved));
 }
 
 /** Where a toe that returns round exposed ends starts and how long it is: box width − setback for each of them. */
@@ -50,7 +50,7 @@ function run(context: BuildContext, label: string): Span {
 function toWalls({ box, resolved }: BuildContext, span: Span, label: string): Span {
   const { ends } = resolved.settings;
   const under = (end: 'left' | 'right') =>
-    ends[end].value === 'wall' && ends[`${end}Panel`].value !== 'applied'
+    resolved.given[end].what === 'wall' && ends[`${end}Panel`].value !== 'applied'
       ? box[end === 'left' ? 'beyondLeft' : 'beyondRight']
       : START;
   const [left, right] = [under('left'), under('right')];
@@ -175,10 +175,10 @@ function notched(context: BuildContext): BuilderResult {
 function toeBoard(context: BuildContext): Part {
   const { box, resolved } = context;
   const { material, thickness } = resolved.materials.toe;
-  const { toe: settings, ends } = resolved.settings;
+  const { toe: settings } = resolved.settings;
   const made = sidesOf(resolved);
   const stops = (['left', 'right'] as const).filter(
-    (end) => settings.board.value === 'between' || ends[end].value === 'exposed',
+    (end) => settings.board.value === 'between' || resolved.given[end].what === 'exposed',
   );
   const size =
     stops.length === 2

@@ -141,8 +141,7 @@ function laid(parts: Parts, all: readonly Part[], { settings }: Resolved): Pair[
 
 /** A structural back is screwed through what it stands between, but for ends that show, and to what ends at its front. */
 function structural(parts: Parts, all: readonly Part[], resolved: Resolved): Pair[] {
-  const { settings } = resolved;
-  const sides = (['left', 'right'] as const).filter((hand) => !endShows(hand, settings)).map((hand) => `side/${hand}`);
+  const sides = (['left', 'right'] as const).filter((hand) => !endShows(hand, resolved)).map((hand) => `side/${hand}`);
   return [
     ...[...sides, 'bottom', 'top'].flatMap((key) =>
       pair(parts.get(key), parts.get('back'), 'holds the back by its edge', BACK),

@@ -64,19 +64,20 @@ class Frame {
 
   stile(hand: 'left' | 'right'): Part {
     const { box, resolved } = this.context;
-    const { ends, frame } = resolved.settings;
+    const { frame } = resolved.settings;
+    const { what } = resolved.given[hand];
     const width = stileWidth(hand, resolved);
     const x =
       hand === 'left'
         ? spanFrom(length(0).minus(box.beyondLeft), width)
         : spanTo(box.beyondRight.value === 0 ? box.width : box.width.plus(box.beyondRight), width);
-    const wall = ends[hand].value === 'wall';
+    const wall = what === 'wall';
     const beyond = hand === 'left' ? box.beyondLeft : box.beyondRight;
     const notes = [
       ...(wall
         ? [frame.wallStile.value === 'wider' ? 'wider by what is scribed to the wall' : 'the scribe lies within it']
         : []),
-      ...(ends[hand].value === 'exposed' ? ['leave slightly proud and trim flush'] : []),
+      ...(what === 'exposed' ? ['leave slightly proud and trim flush'] : []),
       ...(beyond.value > BACKED_FROM ? ['back it with a strip on the side or a cleat on the wall'] : []),
     ];
     return this.member({

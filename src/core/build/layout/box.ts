@@ -156,8 +156,8 @@ function deriveHeight(cabinet: Cabinet, worktop: Dim): Dim {
 }
 
 /** What reaches beyond the box at an end: an applied end panel, and a frame's overhang or a filler strip at a wall. */
-function beyondEnd(end: 'left' | 'right', { settings, materials }: Resolved): Dim {
-  const kind = settings.ends[end].value;
+function beyondEnd(end: 'left' | 'right', { settings, materials, given }: Resolved): Dim {
+  const kind = given[end].what;
   const label = `beyond the box, ${end}`;
   const address = end === 'left' ? 'box.beyondLeft' : 'box.beyondRight';
   const panel =

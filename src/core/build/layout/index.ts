@@ -15,4 +15,4 @@ export { gapKey, namedByKey, openingKey } from './keys.js';
 export { type Rectangle, type Region, type SplitAxis, spanOf, withSpan } from './region.js';
 export { dividerAfter, endReveal, frameOpening, insideOf, panelCovered, sharesGap, stileWidth } from './scheme.js';
 export { divideStack, LEAST_MEMBER, type StackMember, type StackRefusal, type StackSizes } from './stack.js';
-export { meets, type Zone, zonesOf } from './zones.js';
+export { meets } from './zones.js';

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../../tests/support/cabinets.js';
 import { tapeText } from '../../ground/index.js';
 import { drawElevation } from '../../present/index.js';
-import { standardsOf } from '../../solve/index.js';
+import { resolvedFor, standardsOf } from '../../solve/index.js';
 import { endReveal } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -14,7 +14,7 @@ const reveal = (settings: CabinetDecisions['settings'], end: 'left' | 'right') =
   const job = jobWith({ settings: settings ?? {} });
   const [cabinet] = job.cabinets;
   assert.ok(cabinet);
-  return endReveal(end, standardsOf(job).resolved(cabinet));
+  return endReveal(end, resolvedFor(standardsOf(job), cabinet));
 };
 
 test('beside a neighbour the reveal is its own, or half of the gap; elsewhere always its own', () => {

@@ -84,17 +84,18 @@ function caseOpenings(box: Box, resolved: Resolved): Openings {
   };
 }
 
-type Framed = Pick<Resolved, 'settings' | 'materials'>;
+type Framed = Pick<Resolved, 'settings' | 'materials' | 'given'>;
 
 /**
  * Width of an outer stile as it is made: at a wall wider by scribe and filler, unless these are to lie within it; before
  * an applied end panel wider by the panel, unless its width is decided here.
  */
-export function stileWidth(end: 'left' | 'right', { settings, materials }: Framed): Dim {
-  const { frame, ends } = settings;
+export function stileWidth(end: 'left' | 'right', resolved: Framed): Dim {
+  const { settings, given } = resolved;
+  const { frame } = settings;
   const decided = end === 'left' ? frame.stileLeft : frame.stileRight;
-  const atWall = ends[end].value === 'wall' && frame.wallStile.value === 'wider';
-  const covered = panelCovered(end, { settings, materials });
+  const atWall = given[end].what === 'wall' && frame.wallStile.value === 'wider';
+  const covered = panelCovered(end, resolved);
   if (!atWall && !covered) return decided;
   const reached = atWall ? decided.plus(reachToWall(settings)) : decided;
   const why = atWall
@@ -104,7 +105,10 @@ export function stileWidth(end: 'left' | 'right', { settings, materials }: Frame
 }
 
 /** The end panel an outer stile is made wider to cover; undefined where there is none, or the stile's width is decided here. */
-export function panelCovered(end: 'left' | 'right', { settings, materials }: Framed): Dim | undefined {
+export function panelCovered(
+  end: 'left' | 'right',
+  { settings, materials }: Pick<Framed, 'settings' | 'materials'>,
+): Dim | undefined {
   const { frame, ends } = settings;
   const decided = end === 'left' ? frame.stileLeft : frame.stileRight;
   return ends[`${end}Panel`].value === 'applied' && !decidedHere(decided)
@@ -142,9 +146,9 @@ function frameOpenings(box: Box, resolved: Resolved): Openings {
 }
 
 /** True where the fronts meet those of a neighbour and each carries half of the gap. */
-export function sharesGap(end: 'left' | 'right', { settings }: Resolved): boolean {
+export function sharesGap(end: 'left' | 'right', { settings, given }: Resolved): boolean {
   const { ends, fronts } = settings;
-  return fronts.atNeighbour.value === 'half' && ends[end].value === 'neighbour' && ends[`${end}Panel`].value === 'none';
+  return fronts.atNeighbour.value === 'half' && given[end].what === 'neighbour' && ends[`${end}Panel`].value === 'none';
 }
 
 /** The reveal at an end: its own, or half of the gap that is shared with a neighbour. */

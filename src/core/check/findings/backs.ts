@@ -180,9 +180,9 @@ const racks: FindingRule = {
 const backEdgeShows: FindingRule = {
   id: 'carcass/back-edge-shows',
   check(context) {
-    const { settings } = context.resolved;
-    const { back } = settings;
-    const shown = (['left', 'right'] as const).filter((end) => endShows(end, settings));
+    const { resolved } = context;
+    const { back } = resolved.settings;
+    const shown = (['left', 'right'] as const).filter((end) => endShows(end, resolved));
     if (back.kind.value !== 'applied' || shown.length === 0) return [];
     return [
       {

@@ -33,7 +33,7 @@ const visibleFasteners: FindingRule = {
   check(context) {
     const { parts, resolved } = context;
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
-      if (!endShows(end, resolved.settings)) return [];
+      if (!endShows(end, resolved)) return [];
       const side = parts.find((part) => part.key === `side/${end}`);
       const seen =
         side?.machining.filter(

@@ -147,7 +147,7 @@ const drawerBesideWall: FindingRule = {
   check(context) {
     const { fronts, box, resolved, show } = context;
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
-      if (resolved.settings.ends[end].value !== 'wall') return [];
+      if (resolved.given[end].what !== 'wall') return [];
       const away = (front: (typeof fronts)[number]) =>
         end === 'left' ? front.h.low.plus(box.beyondLeft) : box.width.plus(box.beyondRight).minus(front.h.high);
       const near = fronts.filter(

@@ -74,7 +74,7 @@ function showsBoth({ role, hand, piece }: Part, { resolved }: RuleContext): bool
     case 'partition':
       return true;
     case 'side':
-      return hand !== undefined && endShows(hand, resolved.settings);
+      return hand !== undefined && endShows(hand, resolved);
     default:
       return false;
   }

@@ -192,10 +192,10 @@ const worktopBelowNeighbour: FindingRule = {
   check(context) {
     const { box, cabinet, resolved, show } = context;
     if (cabinet.kind !== 'base') return [];
-    const { ends, worktop } = resolved.settings;
+    const { worktop } = resolved.settings;
     const finished = box.overallHeight.plus(worktop.thickness).as('finished worktop height');
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
-      const beside = ends[`${end}High`];
+      const { high: beside } = resolved.given[end];
       // What towers over it is a tall cabinet or a wall, and meant to.
       if (beside.value <= finished.value + TOLERANCE_MM || beside.value > finished.value + APPLIANCE) return [];
       return [

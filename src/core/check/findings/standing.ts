@@ -41,12 +41,10 @@ const notAsHighAsBeside: FindingRule = {
   check(context) {
     const { cabinet, box, resolved, show } = context;
     if (cabinet.kind !== 'base') return [];
-    const { ends } = resolved.settings;
     return (['left', 'right'] as const).flatMap((end): FindingDraft[] => {
-      const beside = ends[`${end}High`];
+      const { what: stands, high: beside } = resolved.given[end];
       const { overallHeight } = box;
-      if (ends[end].value === 'wall' || beside.value < UNDER_A_WORKTOP.from || beside.value > UNDER_A_WORKTOP.to)
-        return [];
+      if (stands === 'wall' || beside.value < UNDER_A_WORKTOP.from || beside.value > UNDER_A_WORKTOP.to) return [];
       if (Math.abs(beside.value - overallHeight.value) <= SHIMMED) return [];
       const path = pathTo.cabinetField(cabinet.id, OVERALL);
       return [

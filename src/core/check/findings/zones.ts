@@ -1,4 +1,4 @@
-import { meets, zonesOf } from '../../build/index.js';
+import { meets } from '../../build/index.js';
 import type { FindingDraft, FindingRule } from '../../cabinet/index.js';
 import { pathTo } from '../../decisions/index.js';
 import { capital, within } from '../../ground/index.js';
@@ -18,8 +18,8 @@ function stands(part: Part, extent: Extent): boolean {
 /** Something stands where nothing may. */
 const inTheWay: FindingRule = {
   id: 'zones/in-the-way',
-  check: ({ cabinet, parts, occupied }) =>
-    zonesOf(cabinet).flatMap(({ id, name, extent }): FindingDraft[] => {
+  check: ({ cabinet, parts, occupied, resolved }) =>
+    resolved.given.zones.flatMap(({ id, name, extent }): FindingDraft[] => {
       const met = parts.filter((part) => meets(part.extent, extent) && stands(part, extent));
       const taken = occupied.filter((room) => room.fills && meets(room.extent, extent));
       if (met.length === 0 && taken.length === 0) return [];
@@ -48,8 +48,8 @@ function names(parts: readonly Part[]): string[] {
 /** A keep-out box that lies wholly outside its cabinet says nothing. */
 const outside: FindingRule = {
   id: 'zones/outside',
-  check: ({ cabinet, box }) =>
-    zonesOf(cabinet).flatMap(({ id, name, extent }): FindingDraft[] => {
+  check: ({ cabinet, box, resolved }) =>
+    resolved.given.zones.flatMap(({ id, name, extent }): FindingDraft[] => {
       const whole = {
         min: [0, box.mountingPlane.value, 0] as const,
         max: [box.width.value, box.sideDepth.value, box.height.value] as const,

@@ -46,7 +46,8 @@ export type Arithmetic =
   | 'mean'
   | 'power'
   | 'diagonal'
-  | 'solved';
+  | 'solved'
+  | 'read';
 
 /** Thrown when two numbers are added that are not measured alike: a mistake in a formula, not in a document. */
 export class MeasureError extends Error {}

@@ -26,6 +26,7 @@ const MANNER: Partial<Record<Dim['operation'], string>> = {
   mean: 'the mean of',
   diagonal: 'the diagonal of',
   solved: 'found so that it closes, from',
+  read: 'as it was measured, instead of',
 };
 
 const isStep = (dim: Dim) => dim.label === '' && dim.terms.length > 0;

@@ -1,4 +1,4 @@
-import { type Compartment, zonesOf } from '../../build/index.js';
+import type { Compartment } from '../../build/index.js';
 import { madeOf } from '../../decisions/index.js';
 import { capital, type Dim, length, plain, type Span, spanBetween, spanFrom } from '../../ground/index.js';
 import { bandsOn, type CutOut, makePart, type Part } from '../../part/index.js';
@@ -48,7 +48,7 @@ function clearOf(room: Dim, board: Dim, count: number, what: string): Dim {
 }
 
 function cellsIn(room: Compartment, context: BottleContext): MadeCells {
-  const { parts, box, resolved, cabinet, fitted } = context;
+  const { parts, box, resolved, fitted } = context;
   const { bottles } = resolved.settings;
   const { h, v } = room.inside;
   const board = resolved.materials.cells.thickness;
@@ -64,7 +64,7 @@ function cellsIn(room: Compartment, context: BottleContext): MadeCells {
     behind > 0 && behind + CLEAR_OF_HINGE.value > usual.value
       ? length(behind, 'rear of the hinge').plus(CLEAR_OF_HINGE).as('front of the cells')
       : usual;
-  const { rear } = rearOf({ across: h, up: v }, parts, box, zonesOf(cabinet));
+  const { rear } = rearOf({ across: h, up: v }, parts, box, resolved.given.zones);
   const depth = rear.minus(front).minus(bottles.play).as('bottle cell, depth');
   const fits = across > 1 && up > 1 && depth.value > 0;
   const said = { room: room.id, name: room.name, across, up, width, height, depth, fits };

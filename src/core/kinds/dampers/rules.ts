@@ -2,8 +2,8 @@ import { keysOf } from '../../build/index.js';
 import type { FindingDraft } from '../../cabinet/index.js';
 import { settingPath } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
-import type { DamperRule } from './context.js';
 import { FURTHEST, NEAREST } from './dampers.js';
+import type { DamperRule } from './rule.js';
 
 /** A damper with nothing over its door to be screwed to. */
 const nothingCarries: DamperRule = {

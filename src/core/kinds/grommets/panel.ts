@@ -1,8 +1,8 @@
 import type { KindPanel, SelectedThing } from '../../cabinet/index.js';
 import { capital, within } from '../../ground/index.js';
-import type { GrommetBuilt } from './context.js';
 import { axesOf, type FittedGrommet, takesGrommet } from './grommets.js';
 import { grommetList } from './list.js';
+import type { GrommetBuilt } from './rule.js';
 
 /** The grommets in a part that is selected, where each is measured from, and one more. */
 export function grommetPanels(

@@ -1,8 +1,8 @@
 import type { FindingDraft } from '../../cabinet/index.js';
 import { pathTo } from '../../decisions/index.js';
 import { within } from '../../ground/index.js';
-import type { GrommetRule } from './context.js';
 import { grommetList } from './list.js';
+import type { GrommetRule } from './rule.js';
 
 /** A grommet in a part the cabinet has not, or that the library has not: it is not bored. */
 const isGone: GrommetRule = {

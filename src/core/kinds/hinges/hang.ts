@@ -90,7 +90,7 @@ function hang(
   const limited =
     byStandard(settings.hinges.stopAt) &&
     opening > SQUARE &&
-    toWall(front, hinged, box, settings) < sweptAt(opening, front, box, pull);
+    toWall(front, hinged, box, resolved.given) < sweptAt(opening, front, box, pull);
   const stopAngle = limited ? SQUARE : opening;
   const base = { front, hinged, weight, wish, chosen, carrier, plane, bored, tooSmall, stopAngle };
   if (!chosen || !carrier || !bored || tooSmall) return { door: { places: [], ...base }, machining: new Map() };
@@ -121,11 +121,12 @@ function hang(
 const SQUARE = 90;
 
 /** From the hinge edge of a shut door to the wall at that end (mm); no end of room where there is none. */
-function toWall({ h }: Front, hinged: 'left' | 'right', box: Box, { ends }: HingeResolved['settings']): number {
-  if (ends[hinged].value !== 'wall') return Number.POSITIVE_INFINITY;
+function toWall({ h }: Front, hinged: 'left' | 'right', box: Box, given: HingeResolved['given']): number {
+  const { what, clear } = given[hinged];
+  if (what !== 'wall') return Number.POSITIVE_INFINITY;
   return hinged === 'left'
-    ? h.low.value + box.beyondLeft.value + ends.leftClear.value
-    : box.width.value + box.beyondRight.value + ends.rightClear.value - h.high.value;
+    ? h.low.value + box.beyondLeft.value + clear.value
+    : box.width.value + box.beyondRight.value + clear.value - h.high.value;
 }
 
 /**

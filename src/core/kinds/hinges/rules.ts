@@ -143,7 +143,7 @@ const gapTooSmall: HingeRule = {
       const { chosen, wish, hinged } = door;
       const { box, resolved, show } = context;
       if (chosen?.kind !== 'concealed' || wish.carcass === 'frame' || wish.fit === 'lipped') return [];
-      const there = resolved.settings.ends[hinged].value === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
+      const there = resolved.given[hinged].what === 'exposed' && wish.fit === 'full' ? undefined : wish.gap;
       const needed = leastGap(chosen.profile, box.frontThickness.value, chosen.offset);
       if (!there || there.value >= needed - 0.001) return [];
       // Beside another front it is the gap; at the end of the box a reveal, or half of the gap shared with the neighbour.

@@ -44,7 +44,7 @@ function swingFinding(context: HingeRuleContext, door: HungDoor, tight: boolean)
 function waysOpen(context: HingeRuleContext, { hinged, front }: HungDoor, free: number): Act[] {
   const { resolved, face } = context;
   const { ends, frame } = resolved.settings;
-  const atWall = ends[hinged].value === 'wall' && frame.fitted.value === 'none';
+  const atWall = resolved.given[hinged].what === 'wall' && frame.fitted.value === 'none';
   const cell = face.ok ? face.cells.find(({ opening }) => opening.id === front.openingId) : undefined;
   const other = hinged === 'left' ? 'right' : 'left';
   return [

@@ -1,4 +1,4 @@
-import type { Zone } from '../../build/index.js';
+import type { Zone } from '../../given/index.js';
 import { type Dim, length, type Span, spanBetween, spanFrom, spanTo } from '../../ground/index.js';
 import { bandsOn, makePart, type Operation, type Part } from '../../part/index.js';
 import { bottomGroove, type CornerContext, HANDS, screwsThrough, screwWay } from './corners/index.js';

@@ -1,4 +1,4 @@
-import { type Box, type Fitting, zonesOf } from '../../build/index.js';
+import type { Box, Fitting } from '../../build/index.js';
 import type { Slide } from '../../cabinet/index.js';
 import type { EditPath } from '../../decisions/index.js';
 import { type Dim, formatLengthWithUnit, KEPT_IN } from '../../ground/index.js';
@@ -83,7 +83,7 @@ export function fitDrawers(context: RunnerContext, profiles: readonly RunnerProf
   const { cells, fronts, parts, box, resolved, head } = context;
   const { drawers } = resolved.settings;
   const behindFronts =
-    drawers.fitted.value === 'none' ? [] : drawerRooms(cells, fronts, parts, box, resolved, zonesOf(context.cabinet));
+    drawers.fitted.value === 'none' ? [] : drawerRooms(cells, fronts, parts, box, resolved, resolved.given.zones);
   const pulls = context.fitted.pulls;
   const show = (mm: number) => formatLengthWithUnit(mm, head.display);
   return [...behindFronts, ...innerRooms(context)].map((room): MadeDrawer => {

@@ -1,4 +1,4 @@
-import { type Compartment, zonesOf } from '../../build/index.js';
+import type { Compartment } from '../../build/index.js';
 import { type FillForm, isFill } from '../../decisions/index.js';
 import { capital, type Dim, length, type Span, spanBetween } from '../../ground/index.js';
 import { uprightAt } from '../../part/index.js';
@@ -31,7 +31,7 @@ export function roomsBehind(context: BehindContext, fill: Pick<FillForm, 'is'>, 
 function roomInside(
   room: Compartment,
   kind: 'inner' | 'tray',
-  { cabinet, parts, box, resolved }: BehindContext,
+  { parts, box, resolved }: BehindContext,
   left: Spacer | undefined,
   right: Spacer | undefined,
 ): DrawerRoom {
@@ -66,7 +66,7 @@ function roomInside(
     uprights: { left: upright('left', h.low), right: upright('right', h.high) },
     plane: begins,
     begins,
-    ...rearOf({ across, up }, parts, box, zonesOf(cabinet)),
+    ...rearOf({ across, up }, parts, box, resolved.given.zones),
     ...(left || right ? { spacers: { ...(left ? { left } : {}), ...(right ? { right } : {}) } } : {}),
   };
 }

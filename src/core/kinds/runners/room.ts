@@ -1,5 +1,6 @@
-import { type Box, backOfFronts, type Cell, type Front, type Rectangle, type Zone } from '../../build/index.js';
+import { type Box, backOfFronts, type Cell, type Front, type Rectangle } from '../../build/index.js';
 import { type EditPath, pathTo } from '../../decisions/index.js';
+import type { Zone } from '../../given/index.js';
 import { capital, type Dim, length, type Span, setting, spanBetween } from '../../ground/index.js';
 import { type Part, spanAlong, uprightAt } from '../../part/index.js';
 import { type Around, aroundOf } from './around.js';

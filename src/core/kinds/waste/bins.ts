@@ -1,4 +1,4 @@
-import { type Cell, type Front, frontName, zonesOf } from '../../build/index.js';
+import { type Cell, type Front, frontName } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
 import { type Dim, formatLengthWithUnit, length, measuredFrom, within } from '../../ground/index.js';
 import { alongPart, edgeOf, faceInto, type Operation, type Part } from '../../part/index.js';
@@ -45,11 +45,11 @@ export interface MadeBins {
 
 /** Bins behind every front that pulls them out, and in every room that is for them. */
 export function fitBins(context: WasteContext, profiles: readonly WasteProfile[]): MadeBins[] {
-  const { parts, box, resolved, cabinet, fronts, cells } = context;
+  const { parts, box, resolved, fronts, cells } = context;
   const pulled = fronts.flatMap((front) => {
     const cell = cells.find(({ opening }) => opening.id === front.openingId);
     if (!cell || !binFront.is(cell.fill)) return [];
-    const room = roomOf(cell, front, parts, box, resolved, zonesOf(cabinet));
+    const room = roomOf(cell, front, parts, box, resolved, resolved.given.zones);
     return [binsOf(room, frontName(front), context, profiles, { front, cell })];
   });
   const behind = roomsBehind(context, binRoom, 'inner').map((room) =>

@@ -127,8 +127,8 @@ const services: Caution = {
   id: 'services',
   step: 'installation',
   title: 'Pipes and cables in the wall',
-  because: ({ cabinet, resolved: { settings } }) =>
-    cabinet.kind !== 'base' || settings.ends.left.value === 'wall' || settings.ends.right.value === 'wall'
+  because: ({ cabinet, resolved: { given } }) =>
+    cabinet.kind !== 'base' || given.left.what === 'wall' || given.right.what === 'wall'
       ? 'It is screwed to a wall.'
       : undefined,
   says: 'Find gas, water and electricity behind and beside it before anything is drilled, and keep the clearances to heat.',

@@ -1,4 +1,3 @@
-import { zonesOf } from '../../build/index.js';
 import { type DrawingItem, regionBetween } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
@@ -7,12 +6,12 @@ type Axis = keyof typeof INDEX;
 
 /** The keep-out boxes as they are seen along the third axis, each with its name; only those a cut goes through. */
 export function zoneItems(
-  { cabinet }: SolvedCabinet,
+  { resolved }: SolvedCabinet,
   h: Axis,
   v: Axis,
   cut?: { axis: Axis; at: number },
 ): DrawingItem[] {
-  return zonesOf(cabinet).flatMap(({ name, extent: { min, max } }): DrawingItem[] => {
+  return resolved.given.zones.flatMap(({ name, extent: { min, max } }): DrawingItem[] => {
     if (cut && (min[INDEX[cut.axis]] >= cut.at || max[INDEX[cut.axis]] <= cut.at)) return [];
     const [from, to] = [
       { h: min[INDEX[h]], v: min[INDEX[v]] },

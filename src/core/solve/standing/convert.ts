@@ -13,6 +13,7 @@ import { makeTrays, type StandingTray, together } from '../../kinds/index.js';
 import { markParts, type Part, type PartRow } from '../../part/index.js';
 import { standardsOf } from '../document.js';
 import type { ResolvedCabinet } from '../registry.js';
+import { resolvedFor } from '../surroundings.js';
 
 /** Trays for a standing cabinet: their parts, what to buy for them, and what to do in which order. */
 export interface Converted {
@@ -36,7 +37,7 @@ export interface Converted {
 function forStanding(head: JobHead): ResolvedCabinet {
   // A head may come with cabinets of its own.
   const job = { ...head, cabinets: [] };
-  return standardsOf(head).resolved(newCabinet(job, 'base', countedIds())) as ResolvedCabinet;
+  return resolvedFor(standardsOf(head), newCabinet(job, 'base', countedIds()));
 }
 
 /** Shares the height out equally, and makes a tray for each share: width = clear width − spacers − 2 · runner − play. */
