@@ -139,9 +139,14 @@ function sorted(lines: string[]): string[] {
 }
 
 /** What is said of a cabinet since the frozen day: balanced heights, and kinds of hardware where none is fitted. */
-function withoutYounger({ catches, balanced: _balanced, ...rest }: Data): Data {
-  return Array.isArray(catches) && catches.length === 0 ? rest : { catches, ...rest };
+function withoutYounger({ balanced: _balanced, ...rest }: Data): Data {
+  const none = (value: unknown) => Array.isArray(value) && value.length === 0;
+  return Object.fromEntries(
+    Object.entries(rest).filter(([key, value]) => !(YOUNGER_KINDS.includes(key) && none(value))),
+  );
 }
+
+const YOUNGER_KINDS = ['catches', 'dampers', 'grommets'];
 
 /** Sizes without the number of their derivation. */
 function withoutTapes(value: unknown): unknown {
