@@ -1,4 +1,5 @@
 import { type Cabinet, madeOf, type Resolved, type ResolvedSettings, sidesOf } from '../../decisions/index.js';
+import { laid } from '../../given/index.js';
 import { type Dim, length, setting, sumOf } from '../../ground/index.js';
 
 /**
@@ -58,7 +59,9 @@ export interface Box {
 
 /** Overall sizes to box sizes. */
 export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
-  const { settings, materials } = resolved;
+  const { settings, materials, given } = resolved;
+  // A level or an edge that was measured holds from here on.
+  const read = (dim: Dim) => laid(given.facts, dim);
   const path = `cabinets/${cabinet.id}/size`;
   const overallWidth = setting('overall width', cabinet.size.width, { kind: 'here', path: `${path}/width` }).at(
     'box.overallWidth',
@@ -69,24 +72,26 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
   const overallHeight = deriveHeight(cabinet, settings.worktop.thickness);
   const [beyondLeft, beyondRight] = [beyondEnd('left', resolved), beyondEnd('right', resolved)];
   const beyond = [beyondLeft, beyondRight].filter((reach) => reach.value !== 0);
-  const width = beyond.length > 0 ? overallWidth.minus(sumOf(beyond)).as('box width', 'box.width') : overallWidth;
+  const width = read(beyond.length > 0 ? overallWidth.minus(sumOf(beyond)).as('box width', 'box.width') : overallWidth);
 
   const toe = settings.toe.kind.value;
   const standsOnSomething = toe === 'plinth' || toe === 'legs';
   const underHeight = standsOnSomething ? settings.toe.height : length(0, 'height under the box');
-  const height = (standsOnSomething ? overallHeight.minus(underHeight) : overallHeight).as('box height', 'box.height');
+  const height = read(
+    (standsOnSomething ? overallHeight.minus(underHeight) : overallHeight).as('box height', 'box.height'),
+  );
   const floor =
     toe === 'notched' || toe === 'standing'
       ? settings.toe.height.as('underside of the bottom', 'box.floor').because('the sides reach the floor')
       : length(0, 'underside of the bottom').at('box.floor');
 
-  const sideDepth = deriveSideDepth(overallDepth, resolved);
-  const bottomTop = floor.plus(materials.bottom.thickness).as('upper face of the bottom', 'box.bottomTop');
+  const sideDepth = read(deriveSideDepth(overallDepth, resolved));
+  const bottomTop = read(floor.plus(materials.bottom.thickness).as('upper face of the bottom', 'box.bottomTop'));
   const topLevel =
     settings.top.recess.value > 0
       ? height.minus(settings.top.recess).as('upper face of the top', 'box.topLevel')
       : height;
-  const topUnderside = deriveTopUnderside(topLevel, resolved);
+  const topUnderside = read(deriveTopUnderside(topLevel, resolved));
 
   const grooveOffset = deriveGrooveOffset(resolved);
   const grooveWidth =
@@ -111,16 +116,16 @@ export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
     sideDepth,
     floor,
     faceHeight: height.minus(floor).as('face height', 'box.faceHeight'),
-    insideWidth: lessSides(width, resolved).as('inside width', 'box.insideWidth'),
+    insideWidth: read(lessSides(width, resolved).as('inside width', 'box.insideWidth')),
     bottomTop,
     topLevel,
     topUnderside,
-    clearHeight: topUnderside.minus(bottomTop).as('clear height', 'box.clearHeight'),
+    clearHeight: read(topUnderside.minus(bottomTop).as('clear height', 'box.clearHeight')),
     grooveOffset,
     grooveWidth,
     backHold: settings.back.grooveDepth.minus(settings.back.ease).as('held in each groove', 'box.backHold'),
     backRabbetWidth,
-    clearDepth: deriveClearDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, resolved),
+    clearDepth: read(deriveClearDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, resolved)),
     bottomUnder,
     topOver,
     bottomDepth: deriveBottomDepth({ sideDepth, grooveOffset, grooveWidth, backRabbetWidth }, bottomUnder, resolved),

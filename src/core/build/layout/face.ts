@@ -12,7 +12,7 @@ import {
 } from '../../decisions/index.js';
 import { type Dim, type Span, setting, sumOf } from '../../ground/index.js';
 import type { Box } from './box.js';
-import { type Region, type SplitAxis, spanOf, withSpan } from './region.js';
+import { type Region, rectangleAsRead, type SplitAxis, spanOf, withSpan } from './region.js';
 import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
 import { divideStack, type StackRefusal } from './stack.js';
 
@@ -257,10 +257,25 @@ class FaceDivision {
         if (refused) return refused;
       } else {
         const name = this.name(opening);
-        this.cells.push({ opening, ...child, fill, name, path: childPath, sized: sizes[at] as Dim, axis });
+        this.cells.push({
+          opening,
+          ...this.asRead(child, opening),
+          fill,
+          name,
+          path: childPath,
+          sized: sizes[at] as Dim,
+          axis,
+        });
       }
     }
     return undefined;
+  }
+
+  /** An opening, and the room behind it, with what was measured of them. */
+  private asRead({ face, clear, inside }: Region, { id }: Opening): Region {
+    const { facts } = this.resolved.given;
+    const opening = rectangleAsRead(clear, `opening/${id}`, facts);
+    return { face, clear: opening, inside: clear === inside ? opening : rectangleAsRead(inside, `room/${id}`, facts) };
   }
 
   private offCentre(opening: Opening, kind: DividerKind, path: EditPath): Dim | undefined {

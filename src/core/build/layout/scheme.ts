@@ -10,7 +10,7 @@ import {
 import { type Dim, decidedHere, length, type Span } from '../../ground/index.js';
 import { partKeys } from '../../part/index.js';
 import { type Box, reachToWall } from './box.js';
-import type { Region, SplitAxis } from './region.js';
+import { asRead, type Region, type SplitAxis } from './region.js';
 
 /** How wide a boundary between two neighbours is, in each of a region's three meanings. All lie on one centre line. */
 export interface BoundaryWidths {
@@ -61,12 +61,12 @@ interface Openings {
 export function insideOf(box: Box, resolved: Resolved): Region['inside'] {
   const { left, right } = sidesOf(resolved);
   return {
-    h: {
+    h: asRead({
       low: left.thickness.as('inner face of the left side'),
       high: box.width.minus(right.thickness).as('inner face of the right side'),
       size: box.insideWidth,
-    },
-    v: { low: box.bottomTop, high: box.topUnderside, size: box.clearHeight },
+    }),
+    v: asRead({ low: box.bottomTop, high: box.topUnderside, size: box.clearHeight }),
   };
 }
 

@@ -1,0 +1,1 @@
+export { type Absorber, type Absorbing, absorbers, type NotAbsorbing } from './absorbers.js';
