@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
 import { setTimeout as pause } from 'node:timers/promises';
 import { type Job, newCabinet } from '../src/core/decisions/index.js';
-import { readHardwareText, readJobText, solve } from '../src/core/solve/index.js';
+import { checkJob, readHardwareText, readJobText, solve } from '../src/core/solve/index.js';
 import { startServer, type TestServer } from './support/server.js';
 
 let server: TestServer;
@@ -49,7 +49,7 @@ test('a job begins with a buildable cabinet and is listed with it', async () => 
   const id = await begin();
   const { document, version } = await read(id);
   assert.equal(version, 1);
-  assert.deepEqual(solve(document).findings, []);
+  assert.deepEqual(checkJob(solve(document)), []);
   const row = async () => {
     const { body } = await ask('GET', '/jobs');
     return body.jobs.find((job: { id: string }) => job.id === id);

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By } from 'selenium-webdriver';
 import { countedIds, newCabinet } from '../src/core/decisions/index.js';
-import { newJob, solve } from '../src/core/solve/index.js';
+import { checkJob, newJob, solve } from '../src/core/solve/index.js';
 import { consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
@@ -38,7 +38,7 @@ test('findings alike are one row with a number that opens; what is settled is go
   const { driver } = demo.browser;
   const job = trimmed();
   const rule = 'hinges/gap-too-small';
-  const alike = solve(job).findings.filter((finding) => finding.rule === rule);
+  const alike = checkJob(solve(job)).filter((finding) => finding.rule === rule);
   assert.equal(alike.length, 2, 'what is wanted of the cabinet');
   const id = await stored(job);
   await driver.get(`${demo.server.url}/jobs/${id}?view=front&decisions=shown`);

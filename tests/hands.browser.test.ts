@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { readJob, solve } from '../src/core/solve/index.js';
+import { check, readJob, solve } from '../src/core/solve/index.js';
 import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
@@ -98,7 +98,7 @@ test('a base of four packet drawers from nothing, by pointer: begun from its siz
     'the top drawer grew',
   );
   assert.deepEqual(
-    dragged?.findings.filter(({ severity }) => severity === 'stop'),
+    (dragged ? check(dragged) : []).filter(({ severity }) => severity === 'stop'),
     [],
   );
   assert.deepEqual(await consoleErrors(driver), []);
@@ -270,7 +270,8 @@ test('a drag that would break a rule turns red with the reason and comes to rest
   );
   const after = await size();
   assert.ok(after < before - 5 && after > 20, `${before} to ${after}`);
-  const stops = (await stored(await jobId())).solved.find(({ cabinet }) => cabinet.id === 'c1')?.findings;
+  const first = (await stored(await jobId())).solved.find(({ cabinet }) => cabinet.id === 'c1');
+  const stops = first && check(first);
   assert.deepEqual(
     stops?.filter(({ severity }) => severity === 'stop'),
     [],

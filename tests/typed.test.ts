@@ -6,6 +6,7 @@ import { drawHingeCorner } from '../src/core/kinds/hinges/index.js';
 import { type DimensionItem, drawElevation, drawPanel, drawSection } from '../src/core/present/index.js';
 import {
   applyEdits,
+  check,
   createSolver,
   type SolvedCabinet,
   type SolvedJob,
@@ -32,7 +33,11 @@ function drawingsOf(solved: SolvedCabinet): Map<string, () => readonly Dimension
 }
 
 const stopsOf = (solved: SolvedCabinet) =>
-  new Set(solved.findings.filter(({ severity }) => severity === 'stop').map(({ rule }) => rule));
+  new Set(
+    check(solved)
+      .filter(({ severity }) => severity === 'stop')
+      .map(({ rule }) => rule),
+  );
 
 type Outcome = 'read' | 'limit' | 'stack' | 'stop';
 

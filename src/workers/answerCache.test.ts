@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import { jobWith } from '../../tests/support/cabinets.js';
 import type { Cabinet, Job } from '../core/decisions/index.js';
 import { compareSchools, drawChoice } from '../core/present/index.js';
+import { fixesFor, foundIn, solve } from '../core/solve/index.js';
 import { AnswerCache, type AnswersWorker } from './answerCache.js';
 import { type Answers, type Ask, answering } from './asks.js';
 
@@ -117,4 +118,38 @@ test('of options it is told which would stop the cabinet, and for what', async (
     ],
   );
   assert.match(told[1]?.stops[0] ?? '', /No hinge in the library hangs/);
+});
+
+test('what is found in a cabinet and between it and its neighbours comes from the worker, and the acts that settle it', async () => {
+  const { worker, work } = slowWorker();
+  const cache = new AnswerCache(worker);
+  const job = jobWith({ width: 2600 });
+  const own = only(job);
+  const right = {
+    ...own,
+    id: 'c2',
+    number: '2',
+    leftNeighbour: own.id,
+    size: { ...own.size, height: { from: 'overall' as const, mm: 820 } },
+  };
+  const both: Job = { ...job, cabinets: [own, right] };
+  let found: Answers['findings'] = [];
+  cache.ask('found', both, right, { kind: 'findings', left: own }, (answer) => {
+    found = answer as Answers['findings'];
+  });
+  await work();
+  const solved = solve(both);
+  assert.deepEqual(
+    found.map(({ id }) => id),
+    foundIn(solved, 'c2').map(({ id }) => id),
+  );
+  assert.ok(found.some(({ rule }) => rule === 'neighbours/heights-differ'));
+  for (const { id } of found) {
+    let fixes: Answers['fixes'] = [];
+    cache.ask(`fixes ${id}`, both, right, { kind: 'fixes', finding: id, left: own }, (answer) => {
+      fixes = answer as Answers['fixes'];
+    });
+    await work();
+    assert.deepEqual(fixes, fixesFor(solved, id), id);
+  }
 });

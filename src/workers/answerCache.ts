@@ -46,14 +46,19 @@ export class AnswerCache {
     return kept && sameHead(kept.head, head) ? (kept.answer as Answers[A['kind']]) : undefined;
   }
 
-  /** Asks, unless the answer is known; an older ask of the same name that has not been begun is dropped. */
-  ask(name: string, head: JobHead, cabinet: Cabinet, ask: Ask, heard: Pending['heard']): void {
+  /**
+   * Asks, unless the answer is known; an older ask of the same name that has not been begun is dropped. False where nobody
+   * answers any more.
+   */
+  ask(name: string, head: JobHead, cabinet: Cabinet, ask: Ask, heard: Pending['heard']): boolean {
     const known = this.known(name, head, cabinet);
     if (known) heard(known);
-    else if (!this.dead) {
+    else if (this.dead) return false;
+    else {
       this.waiting.set(name, { head, cabinet, ask, heard });
       void this.work();
     }
+    return true;
   }
 
   /** Asks one thing after another until nothing waits. */

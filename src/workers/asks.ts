@@ -1,4 +1,5 @@
-import type { Cabinet, JobHead } from '../core/decisions/index.js';
+import type { Finding } from '../core/cabinet/index.js';
+import type { Act, Cabinet, Job, JobHead } from '../core/decisions/index.js';
 import {
   compareSchools,
   drawChoice,
@@ -7,13 +8,29 @@ import {
   type SchoolComparison,
   stopsOfOptions,
 } from '../core/present/index.js';
-import { readCabinet, readJobHead, type SettingKey } from '../core/solve/index.js';
+import {
+  fixesFor,
+  foundIn,
+  readCabinet,
+  readJobHead,
+  type SettingKey,
+  type SolvedJob,
+  solverOf,
+} from '../core/solve/index.js';
 
 /** What a screen asks about a cabinet as it would be if it were decided otherwise: answered beside the bench, not on it. */
 export type Ask =
   | { readonly kind: 'choices'; readonly path: SettingKey; readonly options: readonly string[] }
   | { readonly kind: 'stops'; readonly path: SettingKey; readonly options: readonly string[] }
-  | { readonly kind: 'schools' };
+  | { readonly kind: 'schools' }
+  | ({ readonly kind: 'findings' } & Beside)
+  | ({ readonly kind: 'fixes'; readonly finding: string } & Beside);
+
+/** The cabinets at the ends of the one that is asked about: what is found between them is found with it. */
+export interface Beside {
+  readonly left?: Cabinet | undefined;
+  readonly right?: Cabinet | undefined;
+}
 
 export interface Answers {
   /** A small drawing for each option, in order. */
@@ -21,6 +38,10 @@ export interface Answers {
   /** What each option would stop for. */
   readonly stops: readonly OptionStops[];
   readonly schools: readonly SchoolComparison[];
+  /** What is found in the cabinet as it is, and between it and those beside it. */
+  readonly findings: readonly Finding[];
+  /** The acts that settle a finding. */
+  readonly fixes: readonly Act[];
 }
 
 export type Answer = Answers[Ask['kind']];
@@ -41,7 +62,21 @@ function answerOf(head: JobHead, cabinet: Cabinet, ask: Ask): Answer {
       return stopsOfOptions(head, cabinet, ask.path, ask.options);
     case 'schools':
       return compareSchools(head, cabinet);
+    case 'findings':
+      return foundIn(rowOf(head, cabinet, ask), cabinet.id);
+    case 'fixes':
+      return fixesFor(rowOf(head, cabinet, ask), ask.finding);
   }
+}
+
+/** A cabinet with those beside it, as a job of its own. */
+function rowOf(head: JobHead, cabinet: Cabinet, { left, right }: Beside): SolvedJob {
+  const neighbours = [left, right].flatMap((each) => {
+    const read = each && readCabinet(each);
+    return read?.ok ? [read.value] : [];
+  });
+  const job: Job = { ...head, cabinets: [cabinet, ...neighbours] };
+  return { job, cabinets: job.cabinets.map(solverOf(head)), standing: [] };
 }
 
 /** The worker's side: reads what it is given as it would a file. */

@@ -3,7 +3,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Cabinet } from '../../src/core/decisions/index.js';
 import { stopsOfOptions } from '../../src/core/present/index.js';
-import { fixesFor, readJob, type SolvedCabinet, solve } from '../../src/core/solve/index.js';
+import { checkJob, fixesFor, readJob, type SolvedCabinet, solve } from '../../src/core/solve/index.js';
 import { type Everyday, everydayCabinets, FACES, jobOf, SCHOOLS, UNITS } from './cabinets.js';
 import { compare, KNOWN_STOPS, KNOWN_WARNINGS } from './known.js';
 import { sweep } from './sweep.js';
@@ -102,7 +102,7 @@ test('a choice that stops a cabinet says so before it is chosen, and once chosen
     const [told] = stopsOfOptions(start, start.cabinets[0] as Cabinet, path, [option]);
     assert.ok(told && told.stops.length > 0, `${each.name} is told beforehand`);
     const solved = solve(jobOf(each));
-    const finding = solved.findings.find((one) => one.rule === rule);
+    const finding = checkJob(solved).find((one) => one.rule === rule);
     assert.ok(finding, each.name);
     const offered = fixesFor(solved, finding.id).map(({ label }) => label);
     // Where nothing can be offered, the words say what to do: an act the maker carries out.

@@ -1,5 +1,5 @@
 import type { Cabinet } from '../../src/core/decisions/index.js';
-import { type SolvedCabinet, solveCabinet } from '../../src/core/solve/index.js';
+import { check, type SolvedCabinet, solveCabinet } from '../../src/core/solve/index.js';
 import { type Everyday, jobOf } from './cabinets.js';
 import { fastenersOf } from './fasteners.js';
 
@@ -26,7 +26,7 @@ export function sweep(cabinets: readonly Everyday[], each: (solved: SolvedCabine
     const solved = solveCabinet(job, job.cabinets[0] as Cabinet);
     each(solved);
     for (const [joint, count] of fastenersOf(solved)) fasteners.set(joint, (fasteners.get(joint) ?? 0) + count);
-    return solved.findings
+    return check(solved)
       .filter(({ severity }) => severity !== 'note')
       .map(({ rule, severity, what, why }) => ({ name: everyday.name, rule, severity, what, why }));
   });

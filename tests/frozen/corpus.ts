@@ -8,7 +8,7 @@ import { gunzipSync } from 'node:zlib';
 import type { Job } from '../../src/core/decisions/index.js';
 import { Dim } from '../../src/core/ground/index.js';
 import { presentJob } from '../../src/core/present/index.js';
-import { fixesFor, readJob, type SolvedJob, solve } from '../../src/core/solve/index.js';
+import { checkJob, fixesFor, readJob, type SolvedJob, solve } from '../../src/core/solve/index.js';
 
 type Data = Record<string, unknown>;
 
@@ -97,7 +97,7 @@ export function resultOf(solved: SolvedJob): Record<Aspect, string[]> {
     operations: parts.flatMap(({ part, id }) => part.machining.map((each) => line(id, [written(each), each.reason]))),
     // In no order: rules may be registered in another.
     findings: sorted(
-      solved.findings.map((each) =>
+      checkJob(solved).map((each) =>
         line(each.cabinetId, [
           each.rule,
           each.severity,
@@ -128,7 +128,7 @@ function tapeLines(derivations: Record<string, Data>): string[] {
 
 function fixLines(solved: SolvedJob): string[] {
   return sorted(
-    solved.findings.map((finding) =>
+    checkJob(solved).map((finding) =>
       JSON.stringify([finding.rule, fixesFor(solved, finding.id).map(({ label }) => label)]),
     ),
   );

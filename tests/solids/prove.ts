@@ -11,7 +11,7 @@ import {
   shapeOf,
   toCabinet,
 } from '../../src/core/part/index.js';
-import type { SolvedCabinet } from '../../src/core/solve/index.js';
+import { check, type SolvedCabinet } from '../../src/core/solve/index.js';
 
 /** Parts may share this much, for rounding (mm³). */
 export const LEAST_SHARED = 5;
@@ -25,7 +25,11 @@ export interface Failure {
 
 /** Failures of a cabinet, those left out that a stop names. */
 export function prove(solved: SolvedCabinet, solids: Solids): Failure[] {
-  const named = new Set(solved.findings.filter(({ severity }) => severity === 'stop').flatMap(({ parts }) => parts));
+  const named = new Set(
+    check(solved)
+      .filter(({ severity }) => severity === 'stop')
+      .flatMap(({ parts }) => parts),
+  );
   const shapes = solved.parts.map((part) => ({ part, shape: shapeOf(part) }));
   return [...sharing(shapes, solids), ...withoutCounterpart(shapes)].filter(
     ({ parts }) => !parts.some((key) => named.has(key)),

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { linesOf, withEdits } from '../../src/core/commands/index.js';
 import { loadSolids, shapeOf } from '../../src/core/part/index.js';
-import { solve } from '../../src/core/solve/index.js';
+import { check, solve } from '../../src/core/solve/index.js';
 import { buildable } from '../generator/buildable.js';
 import { jobWith, partOf, solveWith } from '../support/cabinets.js';
 import { prove } from './prove.js';
@@ -60,7 +60,8 @@ test('with runners raised as far as their lines may be dragged nothing shares sp
   for (let seed = 0; seed < 400 && raised < 24; seed += 1) {
     const job = jobWith(buildable(seed).decisions);
     const [before] = solve(job).cabinets;
-    const stops = (solved: typeof before) => solved?.findings.filter(({ severity }) => severity === 'stop').length ?? 0;
+    const stops = (solved: typeof before) =>
+      solved ? check(solved).filter(({ severity }) => severity === 'stop').length : 0;
     if (!before || stops(before) > 0 || prove(before, solids).length > 0) continue;
     const lines = linesOf(before).filter(({ id, most, at }) => /^runner\/.*\/left$/.test(id) && most > at + 1);
     if (lines.length === 0) continue;

@@ -1,5 +1,7 @@
 /** Jobs and cabinets that tests start from. Nothing outside tests imports this. */
+
 import fc from 'fast-check';
+import type { Finding } from '../../src/core/cabinet/index.js';
 import {
   type Cabinet,
   countedIds,
@@ -13,6 +15,7 @@ import {
   shelved,
 } from '../../src/core/decisions/index.js';
 import {
+  check,
   newJob,
   type Overrides,
   type SolvedCabinet,
@@ -79,15 +82,23 @@ function shopOf({ measured = {} }: CabinetDecisions) {
   return shop;
 }
 
-/** A cabinet solved for itself. */
-export function solveWith(decisions: CabinetDecisions): SolvedCabinet {
+/** What is found, laid beside a result for a test to read. */
+export type Checked<S> = S & { readonly findings: readonly Finding[] };
+export type CheckedJob = Checked<Omit<SolvedJob, 'cabinets'>> & {
+  readonly cabinets: readonly Checked<SolvedCabinet>[];
+};
+
+export const checked = (solved: SolvedCabinet): Checked<SolvedCabinet> =>
+  Object.assign(solved, { findings: check(solved) });
+/** A cabinet solved for itself, and checked. */
+export function solveWith(decisions: CabinetDecisions): Checked<SolvedCabinet> {
   const { head, standards } = shopOf(decisions);
   const [cabinet] = jobWith(decisions).cabinets as [Cabinet];
-  return solveCabinet(head, cabinet, undefined, undefined, { standards });
+  return checked(solveCabinet(head, cabinet, undefined, undefined, { standards }));
 }
 
 /** The same as a job of that one cabinet. */
-export function solvedWith(decisions: CabinetDecisions): SolvedJob {
+export function solvedWith(decisions: CabinetDecisions): CheckedJob {
   const solved = solveWith(decisions);
   const { head } = shopOf(decisions);
   return {

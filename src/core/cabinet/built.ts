@@ -1,5 +1,5 @@
 import type { Bay, Box, FaceLayout, Fitting, Front, Interiors, Joint, PinGrid } from '../build/index.js';
-import type { Cabinet, DecidedHeight, EditPath, Resolved } from '../decisions/index.js';
+import type { Cabinet, DecidedHeight, EditPath, JobHead, Resolved } from '../decisions/index.js';
 import type { LeftOut, Operation, Part, PartRow } from '../part/index.js';
 import type { Motion, Occupied, SwingContact } from './motion.js';
 
@@ -20,6 +20,8 @@ export interface DecidedHeights {
  * and which results of kinds of fitted things.
  */
 export interface BuiltCabinet<R extends Resolved = Resolved, F = unknown> {
+  /** The job it was figured in, without its cabinets. */
+  readonly head: JobHead;
   readonly cabinet: Cabinet;
   readonly resolved: R;
   readonly box: Box;

@@ -1,4 +1,4 @@
-import type { Act, EditPath, JobHead, Resolved } from '../decisions/index.js';
+import type { Act, EditPath, Resolved } from '../decisions/index.js';
 import type { Dim } from '../ground/index.js';
 import type { Clash, FastenerRow, Operation, Part } from '../part/index.js';
 import type { BuiltCabinet } from './built.js';
@@ -25,13 +25,10 @@ export interface Finding {
   readonly settings: readonly EditPath[];
   /** True when an edit that brings it about is refused rather than carried out. */
   readonly refuses?: true;
-  /** Acts that might settle it; `fixesFor` carries each out on a copy and says which do. */
-  readonly proposed: readonly Act[];
 }
 
 /** What a rule may look at, and how it writes a length. */
 export interface RuleContext<R extends Resolved = Resolved, F = unknown> extends BuiltCabinet<R, F> {
-  readonly head: JobHead;
   /** A length in mm as the job shows it, with its unit. */
   show(mm: number): string;
   /** Every fastener, once. */
@@ -50,13 +47,18 @@ export interface Parting<C> {
   apart?(context: C, part: Part, clash: Clash, own: Operation, settles: (changed: Operation) => boolean): Act[];
 }
 
-/** What a rule says; the rest is filled in. `fixes` are what it proposes, each one undo. */
-export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'cabinetId' | 'numbers' | 'parts' | 'settings' | 'proposed'> &
-  Partial<Pick<Finding, 'numbers' | 'parts' | 'settings'>> & { readonly fixes?: readonly Act[] };
+/** What a rule proposes, each one undo; made when somebody asks where that costs time. */
+export type Proposals = readonly Act[] | (() => readonly Act[]);
+
+/** What a rule says; the rest is filled in. */
+export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'cabinetId' | 'numbers' | 'parts' | 'settings'> &
+  Partial<Pick<Finding, 'numbers' | 'parts' | 'settings'>> & { readonly fixes?: Proposals };
 
 /** One rule of a family: looks at one cabinet and says what it finds. */
 export interface FindingRule<C = RuleContext> {
   readonly id: string;
+  /** True where an act that brings what it finds about is refused: it is asked with each act. */
+  readonly refuses?: true;
   check(context: C): FindingDraft[];
 }
 

@@ -10,6 +10,7 @@ export type {
   NeighbourDraft,
   NeighbourRule,
   Parting,
+  Proposals,
   RuleContext,
   Severity,
 } from './finding.js';

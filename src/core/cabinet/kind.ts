@@ -6,7 +6,6 @@ import type {
   DeepPartial,
   EditPath,
   IdMaker,
-  JobHead,
   LeafFill,
   NamedProfile,
   Resolved,
@@ -122,6 +121,7 @@ export type RuleContextFor<
 export interface FitContext<R extends Resolved = Resolved, F = unknown>
   extends Pick<
     BuiltCabinet<R, F>,
+    | 'head'
     | 'cabinet'
     | 'box'
     | 'resolved'
@@ -134,7 +134,6 @@ export interface FitContext<R extends Resolved = Resolved, F = unknown>
     | 'fitted'
     | 'occupied'
   > {
-  readonly head: JobHead;
   readonly cells: readonly Cell[];
   /** Where things will stand that are not fitted yet. */
   readonly strips: readonly ForeseenStrip[];

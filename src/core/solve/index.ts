@@ -2,6 +2,7 @@
  * Solve: the pipeline, and the registry of kinds: the one composer that knows them all. Comes in: a job of any age. Goes
  * out: everything computed from it. Knows: every stage before it.
  */
+export { check, checkBetween, checkJob, fixesFor, foundIn, isChecked, refused } from './checked.js';
 export {
   applyEdits,
   form,
@@ -35,4 +36,4 @@ export {
 } from './registry.js';
 export * from './solve.js';
 export * from './standing/index.js';
-export { resolvedFor, surroundingsOf } from './surroundings.js';
+export { resolvedFor } from './surroundings.js';

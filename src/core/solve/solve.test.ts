@@ -8,7 +8,7 @@ import { type Cabinet, countedIds, newCabinet, stableJson } from '../decisions/i
 import { diagonal, formatLength, inches, length } from '../ground/index.js';
 import { isMirrored } from '../part/index.js';
 import { presentJob } from '../present/index.js';
-import { newJob } from './index.js';
+import { check, checkJob, newJob } from './index.js';
 import { createSolver, type SolvedCabinet, solve, solveCabinet } from './solve.js';
 
 const caseFile = (name: string, whole = false) => {
@@ -219,7 +219,7 @@ test('worked case: tip-up diagonal', () => {
     settings: { depth: { means: 'carcass' }, toe: { kind: 'none' } },
   });
   job.room.ceiling = given.ceiling;
-  const finding = solve(job).findings.find((each) => each.rule === 'sizes/into-the-room');
+  const finding = checkJob(solve(job)).find((each) => each.rule === 'sizes/into-the-room');
   near(finding?.numbers[0]?.value, expect.tipUpDiagonal);
   assert.equal(finding?.severity, 'stop');
 });
@@ -244,9 +244,10 @@ test('worked case: diagonal of a box, and the weight of a door without its pull'
 });
 
 /** True where fillers at both walls are wider than the cabinet; a stop says so. */
-function nothingLeft({ box, findings }: SolvedCabinet): boolean {
+function nothingLeft(solved: SolvedCabinet): boolean {
+  const { box } = solved;
   if (box.insideWidth.value > 0) return false;
-  assert.ok(findings.some(({ severity }) => severity === 'stop'));
+  assert.ok(check(solved).some(({ severity }) => severity === 'stop'));
   return true;
 }
 

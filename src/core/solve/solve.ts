@@ -1,4 +1,3 @@
-import { Immer } from 'immer';
 import {
   buildCarcass,
   buildFronts,
@@ -10,76 +9,35 @@ import {
   layOutInteriors,
   pinGrid,
 } from '../build/index.js';
-import type { BuiltCabinet, Finding } from '../cabinet/index.js';
-import { checkCabinet, checkNeighbours, FindingsMemo } from '../check/index.js';
-import type { Act, Cabinet, Job, JobHead, Standing } from '../decisions/index.js';
+import type { BuiltCabinet } from '../cabinet/index.js';
+import { type Cabinet, headOf, type Job, type JobHead, type Standing } from '../decisions/index.js';
 import { type Facts, NO_FACTS, type Surroundings } from '../given/index.js';
 import { formatLengthWithUnit } from '../ground/index.js';
 import { contactsOf } from '../motions/index.js';
 import { type CutListGroup, cutList, markParts, withDecisions, withoutTraces } from '../part/index.js';
-import { applyEdits, readCabinet, readJobHead, standardsOf } from './document.js';
+import { standardsOf } from './document.js';
 import { fitAll } from './fit.js';
-import { allKinds, type Fitted, type ResolvedCabinet } from './registry.js';
+import type { Fitted, ResolvedCabinet } from './registry.js';
 import { type Converted, convert } from './standing/index.js';
 import { resolvedFor } from './surroundings.js';
 
-/** Everything computed from one cabinet's decisions. */
-export interface SolvedCabinet extends BuiltCabinet<ResolvedCabinet, Fitted> {
-  readonly findings: readonly Finding[];
-}
+/** Everything computed from one cabinet's decisions; what is wrong with it is found when somebody asks (`check`). */
+export type SolvedCabinet = BuiltCabinet<ResolvedCabinet, Fitted>;
 
 export interface SolvedJob {
   readonly job: Job;
   readonly cabinets: readonly SolvedCabinet[];
-  readonly findings: readonly Finding[];
   /** Trays for cabinets that stand already. */
   readonly standing: readonly Converted[];
-}
-
-/**
- * The acts that settle a finding, in the order in which its rule proposes them. Each is carried out on a copy that is
- * solved, so they are figured only when somebody looks; those between two cabinets are taken as they are proposed.
- */
-export function fixesFor({ job, cabinets, findings }: SolvedJob, id: string): readonly Act[] {
-  const finding = findings.find((each) => each.id === id);
-  if (!finding) return [];
-  const solved = cabinets.find((each) => each.findings.includes(finding));
-  if (!solved) return finding.proposed;
-  const { cabinets: _others, ...head } = job;
-  const solveOne = solverOf(head);
-  return finding.proposed.filter((fix) => settles(fix, finding, { head, solveOne }, solved));
-}
-
-/** A copy that shares what no edit touches; what is given is left as it is, not frozen. */
-const { produce } = new Immer({ autoFreeze: false });
-
-/** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
-function settles(
-  fix: Act,
-  finding: Finding,
-  { head, solveOne }: { readonly head: JobHead; readonly solveOne: (cabinet: Cabinet) => SolvedCabinet },
-  { cabinet, findings }: SolvedCabinet,
-): boolean {
-  const trial = produce({ ...head, cabinets: [cabinet] } as Job, (draft) => applyEdits(draft as Job, fix.edits));
-  const [changed] = trial.cabinets;
-  const { cabinets: _cabinets, ...headAfter } = trial;
-  if (!changed || !readCabinet(changed).ok || !readJobHead(headAfter).ok) return false;
-  const after = (sameHead(head, headAfter) ? solveOne(changed) : solveCabinet(headAfter, changed)).findings;
-  const alike = (other: Finding) => other.rule === finding.rule && other.parts.join() === finding.parts.join();
-  return (
-    !after.some((other) => other.rule === finding.rule && other.what === finding.what) &&
-    after.filter(alike).length < findings.filter(alike).length
-  );
 }
 
 /** What cabinets of one head share while they are solved one after another. */
 interface Shared {
   readonly standards: ReturnType<typeof standardsOf>;
-  readonly memo?: FindingsMemo;
 }
 
 /**
- * decisions → resolve → layout → build → fit → check, for one cabinet. Never throws on a valid document. What stands around
+ * decisions → resolve → layout → build → fit, for one cabinet. Never throws on a valid document. What stands around
  * it is given, or is as its own ends and keep-out boxes say; facts are readings laid over its numbers.
  */
 export function solveCabinet(
@@ -87,7 +45,7 @@ export function solveCabinet(
   cabinet: Cabinet,
   surroundings?: Surroundings,
   facts: Facts = NO_FACTS,
-  { standards, memo }: Shared = { standards: standardsOf(head) },
+  { standards }: Shared = { standards: standardsOf(head) },
 ): SolvedCabinet {
   const resolved = resolvedFor(standards, cabinet, surroundings, facts);
   const box = deriveBox(cabinet, resolved);
@@ -130,7 +88,8 @@ export function solveCabinet(
   const { joints, fittings } = carcass;
   const leftOut = [...carcass.leftOut, ...shelves.leftOut, ...notFitted];
   const { parts, screwLines } = fixAdded(withoutTraces(bored, leftOut), lines, resolved);
-  const whole = {
+  return {
+    head,
     cabinet,
     resolved,
     box,
@@ -152,13 +111,14 @@ export function solveCabinet(
     fittings: [...fittings, ...buy],
     rows: markParts(cabinet.number, parts),
   };
-  return { findings: checkCabinet(head, whole, allKinds, memo), ...whole };
 }
 
 /** Solves one cabinet after another of a head: what they share is worked out once. */
 export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
-  const shared = { standards: standardsOf(head), memo: new FindingsMemo() };
-  return (cabinet) => solveCabinet(head, cabinet, undefined, NO_FACTS, shared);
+  // A result holds the head it was figured in, and no other cabinets.
+  const own = headOf(head as Job);
+  const shared = { standards: standardsOf(own) };
+  return (cabinet) => solveCabinet(own, cabinet, undefined, NO_FACTS, shared);
 }
 
 /** Solves a job again and again. */
@@ -218,7 +178,7 @@ function solvedFrom(
   });
   const converted = convertedOf(job, before?.converted ?? new Map());
   return {
-    solved: joinCabinets(job, cabinets, neighbourFindings(job, next), [...converted.values()]),
+    solved: { job, cabinets, standing: [...converted.values()] },
     remembered: { head: job, solveOne, cabinets: next, converted },
   };
 }
@@ -237,45 +197,12 @@ export function sameHead(a: JobHead, b: JobHead): boolean {
   );
 }
 
-/** What is found between two cabinets that stand side by side. */
-export function findingsBetween(job: JobHead, left: SolvedCabinet, right: SolvedCabinet): Finding[] {
-  return checkNeighbours(job, left, right, allKinds);
-}
-
-/** What was found of two cabinets side by side, kept while both stay as they are. */
-const found = new WeakMap<SolvedCabinet, WeakMap<SolvedCabinet, readonly Finding[]>>();
-
-/** Findings between cabinets that stand beside each other. */
-function neighbourFindings(job: Job, solvedCabinets: ReadonlyMap<string, SolvedCabinet>): Finding[] {
-  return job.cabinets.flatMap(({ id, leftNeighbour }) => {
-    const right = solvedCabinets.get(id);
-    const left = leftNeighbour === null ? undefined : solvedCabinets.get(leftNeighbour);
-    if (!left || !right) return [];
-    const pairs = found.get(left) ?? new WeakMap<SolvedCabinet, readonly Finding[]>();
-    found.set(left, pairs);
-    const known = pairs.get(right);
-    if (known) return known;
-    const findings = findingsBetween(job, left, right);
-    pairs.set(right, findings);
-    return findings;
-  });
-}
-
 /** Trays for cabinets that stand, those that stay as they were kept. */
 function convertedOf(job: Job, known: ReadonlyMap<Standing, Converted>): ReadonlyMap<Standing, Converted> {
   const show = (mm: number) => formatLengthWithUnit(mm, job.display);
   return new Map(
     (job.standing ?? []).map((standing) => [standing, known.get(standing) ?? convert(job, standing, show)]),
   );
-}
-
-function joinCabinets(
-  job: Job,
-  cabinets: readonly SolvedCabinet[],
-  between: readonly Finding[],
-  standing: readonly Converted[],
-): SolvedJob {
-  return { job, standing, cabinets, findings: [...cabinets.flatMap(({ findings }) => findings), ...between] };
 }
 
 /** The cut list of a whole job, without what is bought: for lists and exports; an edit on the bench does not wait for it. */

@@ -7,6 +7,7 @@ import { openedBy, useAddress } from './address.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useSolvedCabinet } from './context.js';
 import { Decisions } from './decisions/Decisions.js';
+import { useLookingThrough } from './found.js';
 import { CautionsPanel } from './inspector/CautionsPanel.js';
 import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
 import { CutSheetsPanel } from './inspector/CutSheetsPanel.js';
@@ -78,6 +79,7 @@ function BenchView({ jobId, savedAt, dismissed, corrected }: BenchViewProps) {
       : 'grid-rows-[minmax(0,1fr)_auto_13.5rem]';
   useKeys(() => setKeysOpen(true));
   useAddress();
+  useLookingThrough();
   return (
     <div className="relative grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] overflow-hidden">
       <TopBar onKeys={() => setKeysOpen(true)} />

@@ -8,7 +8,6 @@ import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
 import { useBench } from './context.js';
 import { StandingDialog } from './StandingDialog.js';
 import { StartDialog } from './StartDialog.js';
-import { findingsOf } from './store.js';
 import { thumbnailOf } from './thumbnails.js';
 
 /** Height of the tallest cabinet on the strip (px). */
@@ -20,13 +19,14 @@ const USUAL = 950;
 export function CabinetStrip() {
   const job = useBench((state) => state.job);
   const solved = useBench((state) => state.solved);
+  const found = useBench((state) => state.found);
   const cabinetId = useBench((state) => state.cabinetId);
   const act = useBench((state) => state.act);
   const showCabinet = useBench((state) => state.showCabinet);
   const drawn = solved.cabinets.map((each) => ({
     solved: each,
     thumbnail: thumbnailOf(each),
-    stops: findingsOf(solved, each).filter((finding) => finding.severity === 'stop').length,
+    stops: (found[each.cabinet.id]?.findings ?? []).filter(({ severity }) => severity === 'stop').length,
   }));
   const current = job.cabinets.find((cabinet) => cabinet.id === cabinetId);
   const add = (cabinet: Cabinet, label: string) => {

@@ -9,6 +9,7 @@ import { solveCabinet } from '../../core/solve/index.js';
 import { LengthField } from '../fields/LengthField.js';
 import { TabLine } from '../fields/TabLine.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { useFoundLater } from '../openJob/later.js';
 import { reasonOf, request } from '../request.js';
 import { useBench } from './context.js';
 import { thumbnailOf } from './thumbnails.js';
@@ -102,10 +103,12 @@ function Starts({ onDone }: { onDone: () => void }) {
 function Preview({ job, cabinet }: { job: Job; cabinet: Cabinet | undefined }) {
   const style = job.display;
   const solved = useMemo(() => cabinet && solveCabinet(job, cabinet), [job, cabinet]);
+  const cabinets = useMemo(() => (solved ? [solved] : []), [solved]);
+  const [findings = []] = useFoundLater(cabinets) ?? [];
   if (!solved) return <p className="grid h-80 place-items-center text-ink-soft">Choose what it starts from.</p>;
   const thumbnail = thumbnailOf(solved);
   const scale = Math.min(DRAWN.height / thumbnail.height, DRAWN.width / thumbnail.width);
-  const stops = solved.findings.filter(({ severity }) => severity === 'stop');
+  const stops = findings.filter(({ severity }) => severity === 'stop');
   return (
     <figure className="flex flex-col items-center gap-2" data-preview={solved.parts.length}>
       <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />

@@ -4,6 +4,7 @@ import { buildable } from '../../../tests/generator/buildable.js';
 import { solveWith } from '../../../tests/support/cabinets.js';
 import { numbersOf } from '../../core/part/index.js';
 import { drawElevation, machiningTable } from '../../core/present/index.js';
+import type { SolvedCabinet } from '../../core/solve/index.js';
 import { numberOn, shownAt } from './numbers.js';
 
 test('every number of a table of machining is found again as itself, those of one name as well', () => {
@@ -26,7 +27,7 @@ test('every number of a table of machining is found again as itself, those of on
 
 test('a number that stands on a drawing only is found by the view that draws it, and an address nobody made leads nowhere', () => {
   const solved = solveWith({});
-  const drawings = { front: (each: typeof solved) => drawElevation(each, '') };
+  const drawings = { front: (each: SolvedCabinet) => drawElevation(each, '') };
   const [item] = drawElevation(solved, '').dimensions;
   assert.ok(item);
   assert.equal(numberOn(solved, { drawings }, shownAt('drawn', 'front', item.id))?.value, item.dim.value);

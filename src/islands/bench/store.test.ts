@@ -5,9 +5,9 @@ import { jobWith } from '../../../tests/support/cabinets.js';
 import { decide } from '../../../tests/support/edit.js';
 import { withEdits } from '../../core/commands/index.js';
 import { countedIds, newCabinet } from '../../core/decisions/index.js';
-import { newJob } from '../../core/solve/index.js';
+import { checkJob, foundIn, newJob } from '../../core/solve/index.js';
 import { numberOn } from './numbers.js';
-import { benchCabinet, besideOf, createBenchStore, findingsOf } from './store.js';
+import { benchCabinet, besideOf, createBenchStore } from './store.js';
 
 function bench() {
   const job = newJob('Bench', 'metric');
@@ -76,7 +76,7 @@ test('a smaller box that no longer fits its pins is let through, and the finding
   assert.deepEqual(store.getState().act({ label: 'h', edits: [decide('cabinets/c1/size/height/mm', 400)] }), {
     ok: true,
   });
-  assert.ok(store.getState().solved.findings.some((finding) => finding.rule === 'sizes/stack-does-not-close'));
+  assert.ok(checkJob(store.getState().solved).some((finding) => finding.rule === 'sizes/stack-does-not-close'));
 });
 
 test('any run of acts and undos leaves the job where undoing all of it began', () => {
@@ -195,7 +195,7 @@ test('what is found between two cabinets stands with the one it concerns, and go
     const { solved } = store.getState();
     const cabinet = solved.cabinets[at];
     assert.ok(cabinet);
-    return findingsOf(solved, cabinet).map(({ rule }) => rule);
+    return foundIn(solved, cabinet.cabinet.id).map(({ rule }) => rule);
   };
   assert.ok(rules(0).includes('fronts/neighbours-meet'));
   assert.ok(!rules(1).includes('fronts/neighbours-meet'), 'said once');

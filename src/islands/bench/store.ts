@@ -1,10 +1,10 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Finding } from '../../core/cabinet/index.js';
 import type { NumberAddress } from '../../core/commands/index.js';
 import type { Job } from '../../core/decisions/index.js';
 import { ALL_LAYERS, type Beside, type Drawing, type Layers } from '../../core/present/index.js';
 import type { SolvedCabinet, SolvedJob } from '../../core/solve/index.js';
 import { type OpenJob, openJob } from '../openJob/openJob.js';
+import type { Found } from './found.js';
 import { FIRST_LOOK, type Look } from './picture/looks.js';
 import type { BenchView } from './sheet/views/index.js';
 import { NO_ZOOM, type Zoom } from './sheet/zoom.js';
@@ -23,6 +23,8 @@ export type Draw = (solved: SolvedCabinet) => Drawing | undefined;
 /** A job that is open, and how it is looked at on the bench. */
 export interface BenchState extends OpenJob {
   readonly cabinetId: string | null;
+  /** What was found in each cabinet when it was looked through last, by its id. */
+  readonly found: Readonly<Record<string, Found>>;
   /** Key of the selected part; the same in drawing, table and findings. */
   readonly selected: string | null;
   /** Ids of openings that are chosen besides the selected one. */
@@ -91,6 +93,7 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
   return createStore<BenchState>((set, get) => ({
     ...openJob(job, set, get, (state, next) => ({ cabinetId: known(state.cabinetId, next) })),
     cabinetId: known(cabinetId, job),
+    found: {},
     selected: null,
     also: [],
     menu: null,
@@ -149,14 +152,6 @@ export function createBenchStore(job: Job, cabinetId: string | null, opened: Ope
 /** The cabinet on the bench, solved. */
 export function benchCabinet(state: BenchState): SolvedCabinet | undefined {
   return state.solved.cabinets.find((solved) => solved.cabinet.id === state.cabinetId);
-}
-
-/** What was found about a cabinet: on its own, and with those it stands beside. */
-export function findingsOf(all: SolvedJob, solved: SolvedCabinet): readonly Finding[] {
-  const between = all.findings.filter(
-    (finding) => finding.cabinetId === solved.cabinet.id && !solved.findings.includes(finding),
-  );
-  return between.length > 0 ? [...solved.findings, ...between] : solved.findings;
 }
 
 /** The cabinets at the ends of one, where the job says so. */

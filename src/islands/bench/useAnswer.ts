@@ -8,7 +8,7 @@ import { useBench } from './context.js';
 let cache: AnswerCache | undefined;
 
 /** One worker for the page, started when something is asked for the first time. */
-function theCache(): AnswerCache {
+export function theCache(): AnswerCache {
   if (!cache) {
     const worker = new Worker(new URL('../../workers/answers.worker.ts', import.meta.url), { type: 'module' });
     const made = new AnswerCache(wrap<Answering>(worker));

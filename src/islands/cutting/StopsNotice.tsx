@@ -1,11 +1,13 @@
 import { OctagonX } from 'lucide-react';
+import { useFoundLater } from '../openJob/later.js';
 import { useCutting } from './context.js';
 
 /** Cabinets that cannot be built as they stand: said where wood would be cut for them. */
 export function StopsNotice({ jobId }: { jobId: string }) {
   const { cabinets } = useCutting();
-  const stopped = cabinets.flatMap(({ cabinet, findings }) => {
-    const count = findings.filter(({ severity }) => severity === 'stop').length;
+  const found = useFoundLater(cabinets);
+  const stopped = cabinets.flatMap(({ cabinet }, at) => {
+    const count = (found?.[at] ?? []).filter(({ severity }) => severity === 'stop').length;
     return count > 0 ? [{ cabinet, count }] : [];
   });
   if (stopped.length === 0) return null;

@@ -5,6 +5,7 @@ import { drawThumbnail } from '../../core/present/index.js';
 import { newJob, solveCabinet } from '../../core/solve/index.js';
 import { LengthField, type Outcome } from '../fields/LengthField.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { useFoundLater } from '../openJob/later.js';
 
 interface Sizes {
   readonly width: number;
@@ -41,6 +42,9 @@ export function NewJob() {
     };
     return { solved: solveCabinet(job, cabinet), display: job.display };
   }, [unit, from, width, height, depth]);
+  const cabinets = useMemo(() => [solved.solved], [solved]);
+  const [findings = []] = useFoundLater(cabinets) ?? [];
+  const stop = findings.find(({ severity }) => severity === 'stop');
   const thumbnail = drawThumbnail(solved.solved);
   const scale = Math.min(PREVIEW.width / thumbnail.width, PREVIEW.height / thumbnail.height);
 
@@ -139,9 +143,7 @@ export function NewJob() {
           <ThumbnailDrawing thumbnail={thumbnail} scale={scale} />
         </div>
         <p className="text-ink-soft">
-          {solved.solved.findings.some((finding) => finding.severity === 'stop')
-            ? solved.solved.findings[0]?.what
-            : `${parts} parts, from the ${unit === 'mm' ? 'metric' : 'inch'} house standards`}
+          {stop ? stop.what : `${parts} parts, from the ${unit === 'mm' ? 'metric' : 'inch'} house standards`}
         </p>
       </div>
       {problem && (

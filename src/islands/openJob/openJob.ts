@@ -11,7 +11,7 @@ import {
   withEdits,
 } from '../../core/commands/index.js';
 import { type Act, type Edit, EditPathError, type Job } from '../../core/decisions/index.js';
-import { createSolver, type SolvedJob } from '../../core/solve/index.js';
+import { check, createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve/index.js';
 import type { Outcome } from '../fields/LengthField.js';
 
 /** A step that can be undone: the act as it was carried out, and the job before and after it. */
@@ -130,7 +130,7 @@ export function openJob<S extends OpenJob>(
       const before = solved.cabinets.find(({ cabinet }) => cabinet.id === cabinetId);
       const cabinet = next.cabinets.find(({ id }) => id === cabinetId);
       if (!before || !cabinet) return null;
-      return stopBrought(before.findings, solver.one(next, cabinet).findings)?.what ?? null;
+      return stopBrought(check(before), check(solver.one(next, cabinet)))?.what ?? null;
     },
     undo: () => move('past'),
     redo: () => move('future'),
@@ -184,12 +184,16 @@ function meets({ before, after }: Step, foreign: readonly Edit[]): boolean {
 
 /** What came from another window, in one line, with the stops it brought. */
 function newsOf(foreign: readonly Edit[], before: OpenJob, job: Job, solved: SolvedJob): string {
-  const known = new Set(stopsIn(before.solved));
-  const stops = stopsIn(solved).filter((stop) => !known.has(stop));
+  // Only what is another cabinet now is looked through.
+  const were = new Set(before.solved.cabinets);
+  const now = solved.cabinets.filter((each) => !were.has(each));
+  const ids = new Set(now.map(({ cabinet }) => cabinet.id));
+  const known = new Set(stopsIn(before.solved.cabinets.filter(({ cabinet }) => ids.has(cabinet.id))));
+  const stops = stopsIn(now).filter((stop) => !known.has(stop));
   const brought =
     stops.length > 0 ? `. New ${stops.length === 1 ? 'stop' : 'stops'}: ${stops.slice(0, 3).join('; ')}` : '';
   return `From another window: ${saidInShort(foreign, before.job, job)}${brought}`;
 }
 
-const stopsIn = ({ findings }: SolvedJob) =>
-  findings.filter(({ severity }) => severity === 'stop').map(({ what }) => what);
+const stopsIn = (cabinets: readonly SolvedCabinet[]) =>
+  cabinets.flatMap(check).flatMap(({ severity, what }) => (severity === 'stop' ? [what] : []));

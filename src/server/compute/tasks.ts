@@ -4,7 +4,7 @@ import type { Job, ReadResult } from '../../core/decisions/index.js';
 import type { LengthStyle } from '../../core/ground/index.js';
 import { type CabinetSummary, summariseCabinet } from '../../core/present/index.js';
 import { cutInVainOf } from '../../core/shop/index.js';
-import { findingsBetween, readJobText, type SolvedCabinet, solve, solverOf } from '../../core/solve/index.js';
+import { checkBetween, readJobText, type SolvedCabinet, solve, solverOf } from '../../core/solve/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { type Body, type BodyKind, bodies } from '../bodies.js';
 import type { Db } from '../database.js';
@@ -48,7 +48,7 @@ export const tasks = {
       const own = solvedOf(id);
       if (!own) return [];
       const left = solvedOf(own.cabinet.leftNeighbour);
-      const summary = summariseCabinet(own, left ? findingsBetween(job, left, own) : []);
+      const summary = summariseCabinet(own, left ? checkBetween(left, own) : []);
       return [{ id, summary, built: builtOf(own), amiss: cutInVainOf(job.layouts ?? [], own).length }];
     });
   },

@@ -13,8 +13,7 @@ import {
   sizeOf,
   type Tenon,
 } from '../../part/index.js';
-import type { Overrides } from '../../solve/index.js';
-import { solveCabinet } from '../../solve/index.js';
+import { check, type Overrides, solveCabinet } from '../../solve/index.js';
 
 const worked = JSON.parse(readFileSync('tests/cases/12-framed-joinery.json', 'utf8')) as {
   given: Record<string, number> & { lippedRebate: { width: number; depth: number } };
@@ -99,7 +98,7 @@ test('worked case: the rebate of the lipped door, and what it leaves', () => {
   assert.equal(stile.thickness.value - depth, expect.thicknessLeftUnderLip);
   const [groove] = ops(stile, 'edge groove') as EdgeGroove[];
   assert.equal(stile.width.value - width - (groove?.depth.value ?? 0), expect.rebateWallToGrooveFloor);
-  const note = lipped.findings.find(({ rule }) => rule === 'fronts/rebate-in-tenon');
+  const note = check(lipped).find(({ rule }) => rule === 'fronts/rebate-in-tenon');
   assert.equal(note?.severity, 'note');
   assert.deepEqual(
     note?.numbers.map(({ value: mm }) => mm),

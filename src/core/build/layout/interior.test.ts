@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, solveWith } from '../../../../tests/support/cabinets.js';
+import { proposedFor } from '../../check/index.js';
 import { type Interior, isDivided, memberIds, type Room } from '../../decisions/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
@@ -107,7 +108,7 @@ test('a division that cannot be followed is left out, said, and the rest of the 
   );
   const [finding] = findings.filter(({ rule }) => rule === 'interiors/rooms-do-not-close');
   assert.match(finding?.what ?? '', /^The rooms behind doors need 4\d{3}/);
-  assert.equal(finding?.proposed.length, 1);
+  assert.equal(finding && proposedFor(finding).length, 1);
   assert.ok(parts.some(({ key }) => key === 'bottom'));
 });
 

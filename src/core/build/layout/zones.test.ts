@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
 import { type Cabinet, pathTo } from '../../decisions/index.js';
 import { drawElevation, drawPlan, drawSection } from '../../present/index.js';
-import { applyEdits, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
+import { applyEdits, check, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 type Zone = NonNullable<Cabinet['zones']>[number];
@@ -43,7 +43,7 @@ test('a drawer before a keep-out box gets shorter runners that end before it; th
     'and the longer ones say why not',
   );
   assert.deepEqual(solved.fitted.runners[0]?.runner?.length.value, before[0]?.runner?.length.value);
-  assert.ok(!solved.findings.some(({ rule }) => rule === 'drawers/no-runner'));
+  assert.ok(!check(solved).some(({ rule }) => rule === 'drawers/no-runner'));
 });
 
 test('whatever stands in a keep-out box is found, and nothing else: every part is asked by its corners', () => {
@@ -62,15 +62,14 @@ test('whatever stands in a keep-out box is found, and nothing else: every part i
       min[2] >= zone.up + zone.height;
     return !beyond;
   });
-  const [finding] = solved.findings.filter(({ rule }) => rule === 'zones/in-the-way');
+  const [finding] = check(solved).filter(({ rule }) => rule === 'zones/in-the-way');
   assert.ok(inside.length > 0);
   assert.deepEqual([...(finding?.parts ?? [])].sort(), inside.map(({ key }) => key).sort());
   assert.equal(finding?.severity, 'stop', 'a shelf is not cut round a pipe');
   assert.ok(
-    !withZones(
-      [pipe({ up: 60, height: 20, depth: 100 })],
-      [{ id: 'o1', size: share, fill: { kind: 'pair' } }],
-    ).findings.some(({ rule }) => rule === 'zones/in-the-way'),
+    !check(
+      withZones([pipe({ up: 60, height: 20, depth: 100 })], [{ id: 'o1', size: share, fill: { kind: 'pair' } }]),
+    ).some(({ rule }) => rule === 'zones/in-the-way'),
   );
 });
 

@@ -27,6 +27,6 @@ export interface Meetings {
   readonly overlapping: readonly (readonly [number, number])[];
 }
 
-export function meetingsOf(parts: readonly Part[], rows = fastenersOf(parts)): Meetings {
+export function meetingsOf(parts: readonly Part[], rows: readonly FastenerRow[] = fastenersOf(parts)): Meetings {
   return { connections: connectionsOf(parts, rows), overlapping: overlappingPairs(parts) };
 }

@@ -4,10 +4,11 @@ import type {
   Finding,
   FindingDraft,
   FindingRule,
+  Proposals,
   RuleContext,
   Severity,
 } from '../../cabinet/index.js';
-import type { JobHead } from '../../decisions/index.js';
+import type { Act } from '../../decisions/index.js';
 import { formatLengthWithUnit, gather } from '../../ground/index.js';
 import { fastenersOf } from '../../part/index.js';
 import { meetingsOf } from '../assembly/index.js';
@@ -64,26 +65,31 @@ export function rulesOf(kinds: readonly AnyKind[]): readonly FindingRule[] {
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
+const contextOf = (built: BuiltCabinet, kinds: readonly AnyKind[]): RuleContext => ({
+  ...built,
+  partings: kinds,
+  fasteners: fastenersOf(built.parts),
+  show: (mm) => formatLengthWithUnit(mm, built.head.display),
+});
+
 /** Runs every rule over one built cabinet, but for those that had nothing to say of one decided alike; stops come first. */
-export function checkCabinet(
-  head: JobHead,
-  built: BuiltCabinet,
-  kinds: readonly AnyKind[],
-  memo?: FindingsMemo,
-): Finding[] {
-  const by = (wanted: Wanted) => runRules(head, built, kinds, wanted);
-  return memo ? memo.found(built.cabinet, by) : by(() => true);
+export function checkCabinet(built: BuiltCabinet, kinds: readonly AnyKind[], memo?: FindingsMemo): Finding[] {
+  const by = (wanted: Wanted) => runRules(built, kinds, wanted);
+  return memo ? memo.found(built, by) : by(() => true);
 }
 
-function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
-  const fasteners = fastenersOf(built.parts);
-  const context: RuleContext = {
-    head,
-    ...built,
-    partings: kinds,
-    fasteners,
-    show: (mm) => formatLengthWithUnit(mm, head.display),
-  };
+/** What refuses the act that brought a cabinet there; the few rules that do are asked with each act, the others later. */
+export function refusalOf(built: BuiltCabinet, kinds: readonly AnyKind[]): Finding | undefined {
+  const context = contextOf(built, kinds);
+  for (const rule of rulesOf(kinds).filter(({ refuses }) => refuses)) {
+    const [draft] = rule.check(context);
+    if (draft?.refuses) return findingFrom(draft, rule.id, built.cabinet.id, 0);
+  }
+  return undefined;
+}
+
+function runRules(built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
+  const context = contextOf(built, kinds);
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
   const said = gather(rulesOf(kinds), (rule) => (wanted(rule) ? all(rule.id, rule.check(context)) : []));
@@ -96,42 +102,46 @@ function runRules(head: JobHead, built: BuiltCabinet, kinds: readonly AnyKind[],
   const found = [...said];
   const general = generalRules.filter(wanted);
   if (general.length > 0) {
-    const meetings = meetingsOf(built.parts, fasteners);
+    const meetings = meetingsOf(built.parts, context.fasteners);
     // Each of these leaves alone what those before it named.
     for (const rule of general) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
   }
   return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
 
+/** What rules proposed with what they found, beside it: a finding is plain data. */
+const proposals = new WeakMap<Finding, Proposals>();
+
+/** Acts that might settle a finding, as its rule proposes them. */
+export function proposedFor(finding: Finding): readonly Act[] {
+  const proposed = proposals.get(finding) ?? [];
+  return typeof proposed === 'function' ? proposed() : proposed;
+}
+
 /** A finding from what its rule said. */
-function findingFrom({ fixes = [], ...draft }: FindingDraft, rule: string, cabinetId: string, at: number): Finding {
-  return {
-    numbers: [],
-    parts: [],
-    settings: [],
-    ...draft,
-    id: `${cabinetId}/${rule}/${at + 1}`,
-    rule,
-    cabinetId,
-    proposed: fixes,
-  };
+function findingFrom(
+  { fixes = [], ...draft }: FindingDraft,
+  rule: string,
+  cabinetId: string,
+  at: number,
+  id = `${cabinetId}/${rule}/${at + 1}`,
+): Finding {
+  const finding = { numbers: [], parts: [], settings: [], ...draft, id, rule, cabinetId };
+  proposals.set(finding, fixes);
+  return finding;
 }
 
 /** Runs every rule over two cabinets that stand side by side. */
-export function checkNeighbours(
-  head: JobHead,
-  left: BuiltCabinet,
-  right: BuiltCabinet,
-  kinds: readonly AnyKind[],
-): Finding[] {
-  const show = (mm: number) => formatLengthWithUnit(mm, head.display);
+export function checkNeighbours(left: BuiltCabinet, right: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
+  const show = (mm: number) => formatLengthWithUnit(mm, left.head.display);
   // A cabinet has two neighbours: both are in the name of what is found between it and one of them.
   const between = `${left.cabinet.id}+${right.cabinet.id}`;
   return [...standingNeighbourRules, ...kinds.flatMap(({ neighbourRules = [] }) => neighbourRules)].flatMap((rule) =>
-    rule.check(left as never, right as never, show).map(({ cabinetId, ...draft }, at) => ({
-      ...findingFrom(draft, rule.id, cabinetId, at),
-      id: `${between}/${rule.id}/${at + 1}`,
-    })),
+    rule
+      .check(left as never, right as never, show)
+      .map(({ cabinetId, ...draft }, at) =>
+        findingFrom(draft, rule.id, cabinetId, at, `${between}/${rule.id}/${at + 1}`),
+      ),
   );
 }
 

@@ -5,6 +5,7 @@ import { lettingGo } from './lettingGo.js';
 /** Rooms behind a front whose decided sizes take more, or less, than there is. */
 const roomsDoNotClose: FindingRule = {
   id: 'interiors/rooms-do-not-close',
+  refuses: true,
   check: ({ interiors, cabinet, show, resolved }) => {
     const names = roomsInside(cabinet.face, resolved.fills);
     return interiors.refused.map(({ cell, path, split, refusal }): FindingDraft => {

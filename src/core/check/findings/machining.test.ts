@@ -3,25 +3,28 @@ import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import { type Opening, shelved } from '../../decisions/index.js';
 import { toCabinet } from '../../part/index.js';
-import { applyEdits, fixesFor, solve } from '../../solve/index.js';
+import { applyEdits, check, checkJob, fixesFor, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const doors = (shelves: number): Opening[] => [
   { id: 'o1', size: share, fill: { kind: 'pair', interior: shelved(shelves) } },
 ];
 const found = (decisions: CabinetDecisions, rule = 'machining/operations-meet') =>
-  solve(jobWith(decisions)).findings.filter((finding) => finding.rule === rule);
+  checkJob(solve(jobWith(decisions))).filter((finding) => finding.rule === rule);
 /** Rules and words of what is left once a fix of the first such finding, named by its words, is carried out. */
 function after(decisions: CabinetDecisions, words: RegExp, rule?: string) {
   const solved = solve(jobWith(decisions));
-  const fixes = solved.findings
+  const fixes = checkJob(solved)
     .filter((finding) => finding.rule === (rule ?? 'machining/operations-meet'))
     .flatMap(({ id }) => fixesFor(solved, id));
   const fix = fixes.find(({ label }) => words.test(label));
   assert.ok(fix, fixes.map(({ label }) => label).join('; ') || 'no fixes');
   const job = jobWith(decisions);
   applyEdits(job, fix.edits);
-  return { job, left: solve(job).findings.filter((finding) => finding.rule === (rule ?? 'machining/operations-meet')) };
+  return {
+    job,
+    left: checkJob(solve(job)).filter((finding) => finding.rule === (rule ?? 'machining/operations-meet')),
+  };
 }
 
 const offGrid: CabinetDecisions = {
@@ -124,7 +127,7 @@ test('a screw that would run into the groove of the back stands before it, and n
 test('what a finding names is on the part, and inside it', () => {
   const solved = solve(jobWith(withShelf)).cabinets[0];
   assert.ok(solved);
-  for (const { at, parts } of solved.findings) {
+  for (const { at, parts } of check(solved)) {
     if (!at) continue;
     const part = partOf(solved, parts[0] ?? '');
     const { min, max } = part.extent;

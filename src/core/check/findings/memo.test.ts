@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, jobWith, wildDecisions } from '../../../../tests/support/cabinets.js';
 import type { Cabinet, Job } from '../../decisions/index.js';
-import { createSolver, solve, solveCabinet } from '../../solve/index.js';
+import { check, createSolver, type SolvedCabinet, solve, solveCabinet } from '../../solve/index.js';
 
 /** A job with the same cabinet three times over, under numbers and names of their own, and one that is decided otherwise. */
 function repeated(job: Job): Job {
@@ -30,8 +30,8 @@ test('what a rule did not say of one cabinet it does not say of one decided alik
       const job = repeated(jobWith(decisions));
       const together = solve(job);
       for (const [at, cabinet] of job.cabinets.entries()) {
-        const alone = solveCabinet(job, cabinet).findings;
-        assert.deepEqual(together.cabinets[at]?.findings, alone);
+        const alone = check(solveCabinet(job, cabinet));
+        assert.deepEqual(check(together.cabinets[at] as SolvedCabinet), alone);
         found += alone.length;
       }
     }),
@@ -43,10 +43,11 @@ test('what a rule did not say of one cabinet it does not say of one decided alik
 test('a change of the job is heard by every cabinet, however alike they are', () => {
   const solver = createSolver();
   const job = repeated(jobWith({ height: 870, depth: 560, settings: { toe: { kind: 'none' } } }));
-  assert.ok(solver(job).cabinets.every(({ findings }) => findings.every(({ severity }) => severity !== 'stop')));
+  assert.ok(solver(job).cabinets.every((each) => check(each).every(({ severity }) => severity !== 'stop')));
   const low = { ...job, room: { ...job.room, ceiling: 1000 } };
   const after = solver(low);
-  for (const { findings, cabinet } of after.cabinets) {
+  for (const each of after.cabinets) {
+    const [findings, { cabinet }] = [check(each), each];
     assert.ok(
       findings.some(({ severity }) => severity === 'stop'),
       cabinet.id,

@@ -1,5 +1,6 @@
-import type { Finding } from '../../cabinet/index.js';
+import type { BuiltCabinet, Finding } from '../../cabinet/index.js';
 import type { Cabinet } from '../../decisions/index.js';
+import { keyOfGiven } from '../../given/index.js';
 
 /** So many sorts of cabinets are remembered. */
 const MOST = 2000;
@@ -12,8 +13,8 @@ export class FindingsMemo {
   private readonly rules = new Map<string, ReadonlySet<string>>();
 
   /** What the rules that are wanted find in a cabinet: all of them where none was decided like it yet. */
-  found(cabinet: Cabinet, by: (wanted: Wanted) => Finding[]): Finding[] {
-    const decisions = decisionsOf(cabinet);
+  found({ cabinet, resolved: { given } }: BuiltCabinet, by: (wanted: Wanted) => Finding[]): Finding[] {
+    const decisions = `${decisionsOf(cabinet)} ${keyOfGiven(given)}`;
     const before = this.rules.get(decisions);
     const findings = by(({ id }) => before?.has(id) ?? true);
     if (before) return findings;

@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { type CabinetDecisions, jobWith } from '../../../../tests/support/cabinets.js';
 import type { Job } from '../../decisions/index.js';
 import { neighbourShift } from '../../motions/index.js';
-import { solve } from '../../solve/index.js';
+import { checkJob, solve } from '../../solve/index.js';
+import { proposedFor } from '../index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 type Settings = NonNullable<CabinetDecisions['settings']>;
@@ -17,10 +18,11 @@ function pair(left: CabinetDecisions, right: CabinetDecisions): Job {
   return job;
 }
 const solvedPair = (left: CabinetDecisions, right: CabinetDecisions) => {
-  const { cabinets, findings } = solve(pair(left, right));
+  const solved = solve(pair(left, right));
+  const { cabinets } = solved;
   const [a, b] = cabinets;
   assert.ok(a && b);
-  return { a, b, findings };
+  return { a, b, findings: checkJob(solved) };
 };
 const between = (left: CabinetDecisions, right: CabinetDecisions, rule: string) =>
   solvedPair(left, right).findings.filter((finding) => finding.rule === rule);
@@ -159,14 +161,8 @@ test('a wide door meets the pull beside it, the same door stopped sooner does no
   assert.equal(between(right({ hinges: { opening: 160 } }), right({ pulls: { doors: 'none' } }), rule).length, 0);
   // A limiter is offered where what it leaves is still of use.
   assert.ok(stop >= 60);
-  assert.deepEqual(
-    found?.proposed.map(({ label }) => label),
-    [`Stop the doors at ${stop} degrees`],
-  );
-  assert.deepEqual(
-    found?.proposed[0]?.edits.map((edit) => 'value' in edit && edit.value),
-    [stop],
-  );
+  assert.deepEqual(found && proposedFor(found).map(({ label }) => label), [`Stop the doors at ${stop} degrees`]);
+  assert.deepEqual(found && proposedFor(found)[0]?.edits.map((edit) => 'value' in edit && edit.value), [stop]);
 });
 
 test('base cabinets of different heights side by side are said to be, others are not compared, and one act makes them alike', () => {
@@ -175,7 +171,7 @@ test('base cabinets of different heights side by side are said to be, others are
   assert.equal(more.length, 0);
   assert.match(found?.what ?? '', /870 mm high, and cabinet 1 beside it 820 mm/);
   assert.equal(found?.cabinetId, 'c2');
-  const [edit] = found?.proposed[0]?.edits ?? [];
+  const [edit] = (found && proposedFor(found)[0]?.edits) ?? [];
   assert.ok(edit && 'value' in edit && edit.value === 820 && edit.path === 'cabinets/c2/size/height/mm');
   assert.deepEqual(between({ height: 820 }, { height: 820 }, rule), []);
   assert.deepEqual(between({ height: 820 }, { from: 'tall', height: 2100 }, rule), [], 'a tall one ends the worktop');
@@ -191,7 +187,7 @@ test('what is found beside either neighbour has a name of its own', () => {
     cabinet.leftNeighbour = job.cabinets[at - 1]?.id ?? null;
     if (cabinet.size.height.from === 'overall') cabinet.size.height.mm = 800 + 10 * at;
   }
-  const ids = solve(job).findings.map(({ id }) => id);
+  const ids = checkJob(solve(job)).map(({ id }) => id);
   assert.equal(ids.filter((id) => id.includes('heights-differ')).length, 2);
   assert.equal(new Set(ids).size, ids.length, ids.join('\n'));
 });

@@ -2,10 +2,12 @@
  * How many findings of each rule come out of the first frozen cabinets, and how many fixes are offered for them, against
  * a table. A fix whose edit leads nowhere is withheld in silence; here its number falls.
  */
+
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { documentOf, readCorpus, readDocument } from '../../../../tests/frozen/corpus.js';
-import { fixesFor, solve } from '../../solve/index.js';
+import { checkJob, fixesFor, solve } from '../../solve/index.js';
+import { proposedFor } from '../index.js';
 
 const CABINETS = 150;
 
@@ -59,7 +61,9 @@ test('each rule offers the fixes it should, and as many', () => {
   const counted: Record<string, [number, number, number]> = {};
   for (let at = 0; at < CABINETS; at += 1) {
     const solved = solve(readDocument(documentOf(corpus, at)));
-    for (const { id, rule, proposed } of solved.findings) {
+    for (const finding of checkJob(solved)) {
+      const { id, rule } = finding;
+      const proposed = proposedFor(finding);
       counted[rule] ??= [0, 0, 0];
       const row = counted[rule];
       row[0] += 1;

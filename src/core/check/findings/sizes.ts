@@ -27,6 +27,7 @@ const partVanishes: FindingRule = {
 /** Decided sizes in the stack that take more, or less, than there is. */
 const stackDoesNotClose: FindingRule = {
   id: 'sizes/stack-does-not-close',
+  refuses: true,
   check({ face, cabinet, show, resolved }) {
     if (face.ok) return [];
     const { kind, by, decided, available } = face.refusal;

@@ -2,7 +2,7 @@ import type { Fitting } from '../../build/index.js';
 import type { Finding } from '../../cabinet/index.js';
 import { Dim } from '../../ground/index.js';
 import type { Operation, Part } from '../../part/index.js';
-import type { SolvedCabinet } from '../../solve/index.js';
+import { check, type SolvedCabinet } from '../../solve/index.js';
 
 /** A size of a part before and after (mm). */
 export interface SizeChange {
@@ -51,8 +51,8 @@ export function differencesBetween(before: SolvedCabinet, after: SolvedCabinet):
   return {
     parts: keys.flatMap((key) => partChange(key, was.get(key), is.get(key)) ?? []),
     fittings: fittingChanges(before.fittings, after.fittings),
-    came: after.findings.filter((finding) => !before.findings.some((other) => alike(other, finding))),
-    went: before.findings.filter((finding) => !after.findings.some((other) => alike(other, finding))),
+    came: check(after).filter((finding) => !check(before).some((other) => alike(other, finding))),
+    went: check(before).filter((finding) => !check(after).some((other) => alike(other, finding))),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Finding } from '../../cabinet/index.js';
 import { type Act, type FieldError, type Job, neighbourProblems, subjectOf, tooMany } from '../../decisions/index.js';
 import { capital, formatLengthWithUnit } from '../../ground/index.js';
-import { readCabinet, readJobHead, type SolvedJob } from '../../solve/index.js';
+import { readCabinet, readJobHead, refused, type SolvedJob } from '../../solve/index.js';
 
 /** Why a document cannot be as an act leaves it, in one sentence; only what the act touched is looked at. */
 export function documentRefusal(before: Job, after: Job): string | null {
@@ -48,8 +48,8 @@ export function stackRefusal(before: SolvedJob, after: SolvedJob, act: Act): str
   for (const now of after.cabinets) {
     const old = was.get(now.cabinet.id);
     if (now === old || !old) continue;
-    const finding = now.findings.find(({ refuses }) => refuses);
-    if (finding && !old.findings.some(({ refuses }) => refuses)) return `${finding.what} ${finding.why}`;
+    const finding = refused(now);
+    if (finding && !refused(old)) return `${finding.what} ${finding.why}`;
   }
   return null;
 }

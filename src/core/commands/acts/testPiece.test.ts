@@ -4,6 +4,7 @@ import { pathTo, writeHardware, writeJob } from '../../decisions/index.js';
 import {
   allKinds,
   applyEdits,
+  checkJob,
   libraries,
   newJob,
   profilesOf,
@@ -31,7 +32,7 @@ test('every profile of a kind that is proven on scrap goes into a small piece of
         assert.ok(read.ok, id);
         const solved = solve(read.value);
         assert.ok(
-          solved.findings.every(({ severity }) => severity !== 'stop'),
+          checkJob(solved).every(({ severity }) => severity !== 'stop'),
           id,
         );
         const [cabinet] = solved.cabinets;

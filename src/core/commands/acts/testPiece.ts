@@ -7,7 +7,7 @@ import {
   newCabinet,
   type SettingOverrides,
 } from '../../decisions/index.js';
-import { allKinds, type SolvedCabinet, solveCabinet } from '../../solve/index.js';
+import { allKinds, check, type SolvedCabinet, solveCabinet } from '../../solve/index.js';
 
 /**
  * A small job that proves a profile on scrap of this job's own boards: two sides, a bottom and what the hardware carries,
@@ -29,8 +29,8 @@ export function testPieceFor(job: Job, kind: string, id: string): Job | undefine
   return undefined;
 }
 
-function isSound({ findings }: SolvedCabinet): boolean {
-  return findings.every(({ severity }) => severity !== 'stop');
+function isSound(solved: SolvedCabinet): boolean {
+  return check(solved).every(({ severity }) => severity !== 'stop');
 }
 
 /** Nothing that a test does without. */

@@ -1,6 +1,6 @@
 import { formatMm, roundForExport } from '../../ground/index.js';
 import { partNames, wordsOf } from '../../part/index.js';
-import type { SolvedCabinet } from '../../solve/index.js';
+import { check, type SolvedCabinet } from '../../solve/index.js';
 
 /** What a cabinet came to: enough to say later what of it has changed. */
 export interface Built {
@@ -32,7 +32,8 @@ export type Changed =
 
 export type BuiltSize = readonly [length: number, width: number, thickness: number];
 
-export function builtOf({ parts, fittings, findings }: SolvedCabinet): Built {
+export function builtOf(solved: SolvedCabinet): Built {
+  const { parts, fittings } = solved;
   return {
     parts: parts.map((part) => ({
       key: part.key,
@@ -43,7 +44,7 @@ export function builtOf({ parts, fittings, findings }: SolvedCabinet): Built {
       ),
     })),
     fittings: fittings.map(({ name, quantity }) => ({ name, quantity })),
-    stops: findings.filter(({ severity }) => severity === 'stop').length,
+    stops: check(solved).filter(({ severity }) => severity === 'stop').length,
   };
 }
 

@@ -5,7 +5,7 @@ import { Random } from '../../../../tests/generator/random.js';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../../tests/support/cabinets.js';
 import type { Finding } from '../../cabinet/index.js';
 import { type Act, isSplit, type Job, type Opening, openingsOf } from '../../decisions/index.js';
-import { type SolvedCabinet, solve } from '../../solve/index.js';
+import { check, type SolvedCabinet, solve } from '../../solve/index.js';
 import { documentRefusal, stopBrought } from '../acts/index.js';
 import { withEdits } from '../changes/index.js';
 import {
@@ -48,7 +48,7 @@ function carriedOut(job: Job, act: Act | undefined): { job: Job; solved: SolvedC
 }
 
 const first = (job: Job) => solve(job).cabinets[0] as SolvedCabinet;
-const closes = (solved: SolvedCabinet) => solved.face.ok && !solved.findings.some(({ refuses }) => refuses);
+const closes = (solved: SolvedCabinet) => solved.face.ok && !check(solved).some(({ refuses }) => refuses);
 const fronts = ({ fronts: all }: SolvedCabinet) => all.map(({ key, extent: { min, max } }) => ({ key, min, max }));
 const drawers = (n: number): Opening[] =>
   Array.from({ length: n }, (_, at) => ({ id: `o${at + 1}`, size: share, fill: { kind: 'drawer' } }));
@@ -174,7 +174,7 @@ test('a runner that is dragged is screwed where its line was put; its box goes w
       Math.min(...parts.filter(({ key }) => key.startsWith('drawer/o2/box')).map(({ extent }) => extent.min[2]));
     near(floor(after), floor(before) + at - line.at, 'underside of the box');
     assert.deepEqual(
-      after.findings.filter(({ severity }) => severity === 'stop'),
+      check(after).filter(({ severity }) => severity === 'stop'),
       [],
     );
   }
@@ -189,7 +189,7 @@ test('a runner that is raised too far is a stop that says so, and what was typed
   const job = jobWith({ width: 600, height: 800, parts: drawers(3) });
   const line = linesOf(first(job)).find(({ id }) => id === 'runner/o2/left');
   const high = carriedOut(job, line?.place(line.at + 600));
-  assert.ok(high.solved.findings.some(({ severity }) => severity === 'stop'));
+  assert.ok(check(high.solved).some(({ severity }) => severity === 'stop'));
   const [, opening] = openingsOf(high.job.cabinets[0]?.face as never);
   assert.equal(opening?.fill.kind === 'drawer' && opening.fill.raised, 600);
 });

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { jobByHand, newJob, readJobText, solve } from '../../solve/index.js';
+import { checkJob, jobByHand, newJob, readJobText, solve } from '../../solve/index.js';
 import { type Job, startingPoints, writeJob } from './index.js';
 
 const read = (value: unknown): Job => {
@@ -39,7 +39,7 @@ test('what the terminal prints to begin with is a job without a stop, in either 
   for (const set of ['metric', 'inch'] as const)
     for (const from of Object.keys(startingPoints) as (keyof typeof startingPoints)[]) {
       const job = read(jobByHand(set, from));
-      const stops = solve(job).findings.filter(({ severity }) => severity === 'stop');
+      const stops = checkJob(solve(job)).filter(({ severity }) => severity === 'stop');
       assert.deepEqual(stops, [], `${from}, ${set}`);
       assert.equal(job.display.unit, set === 'inch' ? 'in' : 'mm');
       assert.deepEqual(job.house, newJob('', set).house);

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { buildable } from '../../../../tests/generator/buildable.js';
 import { jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import { overlap, shapeOf, toCabinet } from '../../part/index.js';
-import { readJob, type SolvedCabinet, solve } from '../../solve/index.js';
+import { check, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const DAMPED = { dampers: { doors: 'corran-damper-slim' } };
@@ -72,7 +72,7 @@ test('over all that shops build a damper stands in no part, meets no catch, and 
       if (!extent) {
         refused += 1;
         assert.ok(
-          solved.findings.some(
+          check(solved).some(
             ({ rule, parts }) =>
               ['dampers/nothing-carries', 'dampers/no-room'].includes(rule) && parts.includes(frontKey),
           ),

@@ -4,7 +4,7 @@ import { jobWith, partOf } from '../../../../tests/support/cabinets.js';
 import { editsBetween, saidOf, withEdits } from '../../commands/index.js';
 import { countedIds, type Job, pathFromText } from '../../decisions/index.js';
 import { shapeOf, toCabinet } from '../../part/index.js';
-import { readJob, type SolvedCabinet, solve } from '../../solve/index.js';
+import { check, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 import { grommets } from './index.js';
 import type { Grommet } from './list.js';
 
@@ -57,7 +57,9 @@ test('over the edge, in a part that is gone, too thick for its sleeve: it is sai
   const rules = (list: readonly Partial<Grommet>[]) => {
     const solved = first(withThese(list));
     return {
-      rules: solved.findings.map(({ rule }) => rule).filter((rule) => rule.startsWith('grommets/')),
+      rules: check(solved)
+        .map(({ rule }) => rule)
+        .filter((rule) => rule.startsWith('grommets/')),
       bored: solved.parts.flatMap(({ machining }) => machining.filter(({ by }) => by.kind === 'grommets')).length,
     };
   };

@@ -8,10 +8,10 @@ import {
   partOf,
   solveWith,
 } from '../../../../tests/support/cabinets.js';
+import { proposedFor } from '../../check/index.js';
 
 import { type Holes, type Part, toCabinet } from '../../part/index.js';
-import type { Overrides } from '../../solve/index.js';
-import { applyEdits, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
+import { applyEdits, checkJob, fixesFor, type Overrides, type SolvedCabinet, solve } from '../../solve/index.js';
 import { findHinges, hangOn, hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
 const doorOf = (decisions: CabinetDecisions = {}, key = 'door/o2/left') => {
@@ -82,13 +82,13 @@ test('a no-mortise butt wants the gap it makes, and the finding offers it', () =
   assert.equal(doorOf({ settings: settings(1.7) }).door.chosen?.profile.family, 'noMortise');
   const { solved } = doorOf({ settings: settings(3) });
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
-  assert.match(finding?.proposed[0]?.label ?? '', /^Make the gap 1.7 mm/);
+  assert.match((finding && proposedFor(finding)[0]?.label) ?? '', /^Make the gap 1.7 mm/);
 });
 
 test('where no hinge reaches, only the wishes that stand in the way are offered to be dropped, and dropping them helps', () => {
   const offered = (settings: NonNullable<CabinetDecisions['settings']>) => {
     const solved = solve(jobWith({ settings }));
-    const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
+    const finding = checkJob(solved).find(({ rule }) => rule === 'hinges/not-reachable');
     return finding ? fixesFor(solved, finding.id).map(({ label }) => label) : undefined;
   };
   assert.equal(offered({}), undefined, 'hangs as it is');
@@ -255,7 +255,7 @@ test('hinges are counted for buying, and none are figured when they are not want
 test('a job without a hinge library says so door by door', () => {
   const job = jobWith({});
   job.hardware.hinges = [];
-  const findings = solve(job).findings.filter((finding) => finding.rule === 'hinges/not-reachable');
+  const findings = checkJob(solve(job)).filter((finding) => finding.rule === 'hinges/not-reachable');
   assert.equal(findings.length, 2);
 });
 
@@ -301,7 +301,7 @@ test('a height decided for a hinge is kept, and not bored while something stands
   const cups = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));
   assert.equal((cups as Holes).positions.length, 2);
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/against-shelf');
-  assert.match(finding?.proposed[0]?.label ?? '', /^Move hinge 2 to/);
+  assert.match((finding && proposedFor(finding)[0]?.label) ?? '', /^Move hinge 2 to/);
 });
 
 test('the weight of a door is its area times thickness times density, and its pull', () => {

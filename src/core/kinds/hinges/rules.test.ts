@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { type CabinetDecisions, jobWith, solveWith } from '../../../../tests/support/cabinets.js';
-import { fixesFor, solve } from '../../solve/index.js';
+import { checkJob, fixesFor, solve } from '../../solve/index.js';
 
 const found = (decisions: CabinetDecisions, rule: string) =>
   solveWith(decisions).findings.filter((finding) => finding.rule === rule);
@@ -45,7 +45,7 @@ test('a door with too little gap to turn is offered the reveal it needs, all of 
   const shared = jobWith(tight({ ends: { left: 'neighbour' }, fronts: { atNeighbour: 'half', gap: 1 } }));
   for (const job of [alone, shared]) {
     const solved = solve(job);
-    const finding = solved.findings.find((each) => each.rule === rule);
+    const finding = checkJob(solved).find((each) => each.rule === rule);
     assert.ok(finding, 'it strikes');
     const [fix] = fixesFor(solved, finding.id);
     assert.ok(fix, 'a way out is offered');

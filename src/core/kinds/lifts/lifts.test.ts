@@ -5,7 +5,7 @@ import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../t
 import type { Front } from '../../build/index.js';
 import { quantity, setting } from '../../ground/index.js';
 import { type Holes, type Part, toCabinet } from '../../part/index.js';
-import { solve } from '../../solve/index.js';
+import { checkJob, solve } from '../../solve/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { liftFactor } from './lifts.js';
 
@@ -91,7 +91,7 @@ test('a shelf where the arms are, columns without a partition, and a low ceiling
       { id: 'o2', size: share, fill: { kind: 'pair', interior: { kind: 'shelves', shelves: 2 } } },
     ],
   });
-  const rules = solve({ ...job, room: { ceiling: 2320, doorway: null } }).findings.map(({ rule }) => rule);
+  const rules = checkJob(solve({ ...job, room: { ceiling: 2320, doorway: null } })).map(({ rule }) => rule);
   assert.ok(rules.includes('lifts/overhead'), rules.join());
 });
 

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
 import type { Job, Opening, SizeRule } from '../../decisions/index.js';
-import { applyEdits, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
+import { applyEdits, check, checkJob, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
 import type { DrawerContents } from './fills.js';
 import { heightsByContents, heightsBySides } from './stacks.js';
 
@@ -59,7 +59,7 @@ test('what is too high is found, and sharing out is a fix that settles it', () =
   const low = { rule: 'fixed', mm: 120 } as const;
   const job = chest([drawer('a', { height: 150 }, low), drawer('b')]);
   const all = solve(job);
-  const finding = all.findings.find(({ rule }) => rule === 'drawers/contents-too-high');
+  const finding = checkJob(all).find(({ rule }) => rule === 'drawers/contents-too-high');
   assert.ok(finding);
   const labels = fixesFor(all, finding.id).map(({ label }) => label);
   assert.deepEqual(labels, ['Heights by what goes in', 'Let go of how high it is']);
@@ -84,5 +84,5 @@ test('a weight that was said is what the runners have to carry', () => {
   const said = only(chest([drawer('a', { weight: 44 }), drawer('b')]));
   assert.equal(said.fitted.runners[0]?.runner?.contents.value, 44);
   const heavy = only(chest([drawer('a', { weight: 200 }), drawer('b')]));
-  assert.ok(heavy.findings.some(({ rule }) => rule === 'drawers/overloaded'));
+  assert.ok(check(heavy).some(({ rule }) => rule === 'drawers/overloaded'));
 });

@@ -6,7 +6,7 @@ import { type CabinetDecisions, jobWith, partOf } from '../../../../tests/suppor
 import { assemblyOf } from '../../check/index.js';
 import type { Cabinet } from '../../decisions/index.js';
 import { loadSolids } from '../../part/index.js';
-import { readJob, type SolvedCabinet, solve, solveCabinet } from '../../solve/index.js';
+import { check, readJob, type SolvedCabinet, solve, solveCabinet } from '../../solve/index.js';
 
 type Zone = NonNullable<Cabinet['zones']>[number];
 type Settings = NonNullable<CabinetDecisions['settings']>;
@@ -18,8 +18,10 @@ const solved = (decisions: CabinetDecisions, zones?: Zone[]): SolvedCabinet => {
   if (zones) cabinet.zones = zones;
   return solveCabinet(job, cabinet);
 };
-const stops = ({ findings }: SolvedCabinet) =>
-  findings.filter(({ severity }) => severity === 'stop').map(({ rule, what }) => `${rule}: ${what}`);
+const stops = (of: SolvedCabinet) =>
+  check(of)
+    .filter(({ severity }) => severity === 'stop')
+    .map(({ rule, what }) => `${rule}: ${what}`);
 
 const pullOut = (settings: Settings = {}) =>
   solved({
@@ -114,7 +116,7 @@ test('a drawer goes round a trap by as much as is kept clear, and its runners ar
   assert.ok(Math.abs(pipe.left - left.extent.max[0] - 15) < 0.01);
   assert.ok(Math.abs(right.extent.min[0] - pipe.left - pipe.width - 15) < 0.01);
   assert.ok(Math.abs(pipe.behind - middle.extent.max[1] - 15) < 0.01);
-  assert.ok(!cabinet.findings.some(({ rule }) => rule === 'zones/in-the-way'), 'nothing of it stands in the trap');
+  assert.ok(!check(cabinet).some(({ rule }) => rule === 'zones/in-the-way'), 'nothing of it stands in the trap');
 });
 
 test('its boards share no space with each other or the trap, in every school of corners and bottoms', async () => {

@@ -1,5 +1,5 @@
 import { type Cabinet, type JobHead, SCHOOL_IDS, type SchoolId, schools } from '../../decisions/index.js';
-import { solveCabinet } from '../../solve/index.js';
+import { check, solveCabinet } from '../../solve/index.js';
 
 /** What a school makes of the same overall size: the numbers a maker chooses by. */
 export interface SchoolComparison {
@@ -21,7 +21,7 @@ export interface SchoolComparison {
 export function compareSchools(head: JobHead, cabinet: Cabinet): SchoolComparison[] {
   return SCHOOL_IDS.map((school) => {
     const solved = solveCabinet(head, { ...cabinet, settings: { ...cabinet.settings, school } });
-    const { box, face, parts, fronts, findings } = solved;
+    const { box, face, parts, fronts } = solved;
     const leftmost = Math.min(...fronts.map((front) => front.h.low.value));
     const area = parts.reduce((sum, part) => sum + (part.cutLength.value * part.cutWidth.value) / 1e6, 0);
     return {
@@ -33,7 +33,7 @@ export function compareSchools(head: JobHead, cabinet: Cabinet): SchoolCompariso
       pieces: parts.length,
       area,
       visibleReveal: fronts.length > 0 ? leftmost + box.beyondLeft.value : 0,
-      stops: findings.filter((finding) => finding.severity === 'stop').length,
+      stops: check(solved).filter((finding) => finding.severity === 'stop').length,
     };
   });
 }

@@ -1,5 +1,5 @@
 import { type Cabinet, type JobHead, withSetting } from '../../decisions/index.js';
-import { solveCabinet } from '../../solve/index.js';
+import { check, solveCabinet } from '../../solve/index.js';
 
 /** What a cabinet would stop for with an option that it does not stop for now: the first sentence of each, once. */
 export interface OptionStops {
@@ -23,5 +23,5 @@ export function stopsOfOptions(
 }
 
 function stopsOf(head: JobHead, cabinet: Cabinet): string[] {
-  return solveCabinet(head, cabinet).findings.flatMap(({ severity, what }) => (severity === 'stop' ? [what] : []));
+  return check(solveCabinet(head, cabinet)).flatMap(({ severity, what }) => (severity === 'stop' ? [what] : []));
 }

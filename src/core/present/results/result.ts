@@ -6,6 +6,8 @@ import { type Edge, edgeName, type Operation, type Part, partKeys } from '../../
 import {
   allKinds,
   type Converted,
+  check,
+  checkJob,
   type Fitted,
   fixesFor,
   type SolvedCabinet,
@@ -42,7 +44,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
     job: solved.job.name,
     unit: 'mm',
     cabinets,
-    findings: solved.findings.map((finding) => ({
+    findings: checkJob(solved).map((finding) => ({
       ...presentFinding(finding, size),
       ...(options.fixes ? { fixes: fixesFor(solved, finding.id) } : {}),
     })),
@@ -137,8 +139,9 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
 }
 
 /** The order in which its parts go together; there is none to tell while something stops the building. */
-function presentAssembly({ parts, findings }: SolvedCabinet) {
-  if (findings.some(({ severity }) => severity === 'stop')) return {};
+function presentAssembly(solved: SolvedCabinet) {
+  const { parts } = solved;
+  if (check(solved).some(({ severity }) => severity === 'stop')) return {};
   return {
     assembly: assemblyOf(parts).steps.map(({ parts: put, way, fastened }) => ({
       parts: put,

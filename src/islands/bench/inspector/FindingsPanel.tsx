@@ -1,25 +1,27 @@
 import { Check, CircleHelp, OctagonX, TriangleAlert } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { Finding, Severity } from '../../../core/cabinet/index.js';
-import { fixesFor, type SolvedCabinet } from '../../../core/solve/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
-import { findingsOf } from '../store.js';
+import { useFindings, useFixes } from '../found.js';
 
 export const SEVERITY_WORD: Record<Severity, string> = { stop: 'Stop', warn: 'Warning', note: 'Note' };
 const ICON = { stop: OctagonX, warn: TriangleAlert, note: CircleHelp } as const;
 
 /** What Alcove found about this cabinet: what, why, and what would settle it. */
 export function FindingsPanel({ solved }: { solved: SolvedCabinet }) {
-  const findings = useFindings(solved);
+  const { findings, looking } = useFindings(solved);
   return (
-    <section aria-label="Findings" className="sheet p-3">
+    <section aria-label="Findings" aria-busy={looking} className="sheet p-3">
       <h2 className="caps">Findings</h2>
-      {findings.length === 0 ? (
+      {looking && findings.length === 0 ? (
+        <p className="mt-1 text-ink-soft">Looking it through.</p>
+      ) : findings.length === 0 ? (
         <p className="mt-1 flex items-center gap-1.5">
           <Check size={17} aria-hidden="true" /> Nothing stands against building it.
         </p>
       ) : (
-        <ul className="mt-1 flex flex-col gap-3">
+        <ul className={`mt-1 flex flex-col gap-3 ${looking ? 'opacity-55' : ''}`}>
           {alike(findings).map(([first, ...others]) => (
             <li key={first.id} className="flex flex-col gap-1">
               <FindingNote finding={first} />
@@ -65,12 +67,6 @@ function Alike({ rule, findings }: { rule: string; findings: readonly Finding[] 
   );
 }
 
-/** Findings of the cabinet and of it beside its neighbours; the same list while neither changes. */
-export function useFindings(solved: SolvedCabinet): readonly Finding[] {
-  const all = useBench((state) => state.solved);
-  return useMemo(() => findingsOf(all, solved), [all, solved]);
-}
-
 /** What a finding's row is called on the page, so that its mark on the drawing leads to it. */
 function findingId({ id }: Finding): string {
   return `finding-${id.replace(/[^\w-]/g, '-')}`;
@@ -89,8 +85,7 @@ export function showFinding(finding: Finding): void {
 function FindingNote({ finding }: { finding: Finding }) {
   const act = useBench((state) => state.act);
   const select = useBench((state) => state.select);
-  const solved = useBench((state) => state.solved);
-  const fixes = useMemo(() => fixesFor(solved, finding.id), [solved, finding.id]);
+  const fixes = useFixes(finding);
   const Icon = ICON[finding.severity];
   const [part] = finding.parts;
   return (

@@ -2,15 +2,16 @@ import type { Finding, Severity } from '../../../core/cabinet/index.js';
 import type { Drawing, DrawingPoint, LaidSheet } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
-import { SEVERITY_WORD, showFinding, useFindings } from '../inspector/FindingsPanel.js';
+import { useFindings } from '../found.js';
+import { SEVERITY_WORD, showFinding } from '../inspector/FindingsPanel.js';
 
 /** Findings where they arise: a mark on each part they concern, by its shape a stop, a warning or a note. */
 export function FindingMarks({ solved, drawing, laid }: { solved: SolvedCabinet; drawing: Drawing; laid: LaidSheet }) {
-  const findings = useFindings(solved);
+  const { findings, looking } = useFindings(solved);
   const select = useBench((state) => state.select);
   const taken: { x: number; y: number }[] = [];
   return (
-    <g>
+    <g opacity={looking ? 0.45 : 1}>
       {findings.map((finding) => {
         const place = placeOf(finding, solved, drawing);
         if (!place) return null;
