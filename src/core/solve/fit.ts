@@ -2,7 +2,7 @@ import type { Fitting } from '../build/index.js';
 import type { AnyKind, DecidedHeights, Fit, FitContext, Motion, Occupied } from '../cabinet/index.js';
 import { gather } from '../ground/index.js';
 import { spaceOfFronts } from '../motions/index.js';
-import { type LeftOut, type Operation, type Part, withDecisions } from '../part/index.js';
+import { type LeftOut, type Operation, type Part, withDecisions, withMore } from '../part/index.js';
 import { allKinds, type Fitted, type ResolvedCabinet } from './registry.js';
 
 /** A cabinet with everything fitted. */
@@ -51,7 +51,7 @@ export function fitAll(carcass: Omit<FitContext<ResolvedCabinet>, 'occupied' | '
     const added = fit.parts && withDecisions(fit.parts, carcass.resolved);
     if (added) leftOut.push(...added.leftOut);
     parts = withOperations(added ? [...parts, ...added.parts] : parts, fit);
-    if (fit.screwLines && fit.screwLines.size > 0) screwLines = withMore(screwLines, fit.screwLines);
+    if (fit.screwLines && fit.screwLines.size > 0) screwLines = withMoreLines(screwLines, fit.screwLines);
     if (fit.occupied) occupied = [...occupied, ...fit.occupied];
   }
   const registered = gather(allKinds, ({ id }) => fits.get(id) ?? []);
@@ -70,7 +70,7 @@ export function fitAll(carcass: Omit<FitContext<ResolvedCabinet>, 'occupied' | '
 
 type ScrewLines = ReadonlyMap<string, readonly Operation[]>;
 
-function withMore(before: ScrewLines, more: ScrewLines): ScrewLines {
+function withMoreLines(before: ScrewLines, more: ScrewLines): ScrewLines {
   const all = new Map(before);
   for (const [key, lines] of more) all.set(key, [...(all.get(key) ?? []), ...lines]);
   return all;
@@ -79,7 +79,6 @@ function withMore(before: ScrewLines, more: ScrewLines): ScrewLines {
 function withOperations(parts: readonly Part[], { operations }: Fit<unknown>): readonly Part[] {
   if (!operations || operations.size === 0) return parts;
   return parts.map((part) => {
-    const more = operations.get(part.key);
-    return more && more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+    return withMore(part, operations.get(part.key));
   });
 }

@@ -12,6 +12,7 @@ import {
   sizeOf,
   spacedAlong,
   spacesOf,
+  withMore,
 } from '../../part/index.js';
 import type { BuildContext } from '../builder/index.js';
 import { frameSizes } from '../frame/index.js';
@@ -28,7 +29,7 @@ export function withFramePockets(context: BuildContext, parts: readonly Part[]):
   return parts.map((part) => {
     if (part.role !== 'side') return part;
     const pockets = pocketsIn(context, part, part.hand ?? 'left');
-    return pockets ? { ...part, machining: [...part.machining, pockets] } : part;
+    return pockets ? withMore(part, [pockets]) : part;
   });
 }
 

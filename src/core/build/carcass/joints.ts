@@ -12,6 +12,7 @@ import {
   pocketScrew,
   SAME_PLANE,
   SCREW_WAY,
+  withMore,
 } from '../../part/index.js';
 import type { Joint } from '../builder/index.js';
 import { cutIn, notchedFor, stopShort } from './dadoes.js';
@@ -57,7 +58,7 @@ export function machineJoints(
   return {
     parts: parts.map((part) => {
       const more = added.get(part.key);
-      return more ? { ...part, machining: [...part.machining, ...more] } : part;
+      return withMore(part, more);
     }),
     screwLines,
   };

@@ -9,6 +9,7 @@ import {
   POCKET,
   pocketScrew,
   SCREW_WAY,
+  withMore,
 } from '../../part/index.js';
 import type { BuildContext, BuilderResult } from '../builder/index.js';
 
@@ -25,7 +26,7 @@ export function withPockets(parts: readonly Part[], pocketed: readonly Pocketed[
   return {
     parts: parts.map((part) => {
       const more = pocketed.flatMap(({ key, pockets }) => (key === part.key ? [pockets] : []));
-      return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+      return withMore(part, more);
     }),
     screwLines: pocketed.map(({ into, way }) => [into, way] as const),
   };

@@ -1,5 +1,13 @@
 import { length } from '../../ground/index.js';
-import { movedRow, type Operation, type Part, POCKET, type RowOperation, sizeOf } from '../../part/index.js';
+import {
+  movedRow,
+  type Operation,
+  type Part,
+  POCKET,
+  type RowOperation,
+  sizeOf,
+  withMachining,
+} from '../../part/index.js';
 
 type ScrewLines = ReadonlyMap<string, readonly Operation[]>;
 
@@ -33,7 +41,10 @@ function bottomClear(bottom: Part, screwLines: ScrewLines): Part {
   });
   if (!moves) return bottom;
   const now = moved(pockets, moves);
-  return { ...bottom, machining: bottom.machining.map((each) => (each === pockets ? now : each)) };
+  return withMachining(
+    bottom,
+    bottom.machining.map((each) => (each === pockets ? now : each)),
+  );
 }
 
 function clearOn(
@@ -60,7 +71,10 @@ function clearOn(
   return {
     parts: parts.map((part) =>
       part === side
-        ? { ...part, machining: part.machining.map((each) => (each === pockets ? moved(pockets, moves) : each)) }
+        ? withMachining(
+            part,
+            part.machining.map((each) => (each === pockets ? moved(pockets, moves) : each)),
+          )
         : part,
     ),
     screwLines: new Map([

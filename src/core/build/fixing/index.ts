@@ -1,5 +1,5 @@
 import type { Resolved } from '../../decisions/index.js';
-import type { Operation, Part } from '../../part/index.js';
+import { type Operation, type Part, withMore } from '../../part/index.js';
 import { framePocketsClear } from './frame.js';
 import { screwedPairs } from './pairs.js';
 import { screwRow, type Taken, takenBy } from './screws.js';
@@ -41,7 +41,7 @@ export function fixAdded(
   return {
     parts: parts.map((part) => {
       const more = bored.get(part.key);
-      return more ? { ...part, machining: [...part.machining, ...more] } : part;
+      return withMore(part, more);
     }),
     screwLines,
   };

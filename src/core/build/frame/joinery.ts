@@ -11,6 +11,7 @@ import {
   pocketScrew,
   SAME_PLANE,
   SCREW_WAY,
+  withMore,
 } from '../../part/index.js';
 
 /** A mortise is this much deeper than its tenon, and a tenon at a corner this far in from the end of what it enters (mm). */
@@ -53,7 +54,7 @@ export function joinFrame(members: readonly Part[], settings: ResolvedSettings):
   return {
     parts: members.map((part) => {
       const more = cut.get(part.key);
-      return more ? { ...part, machining: [...part.machining, ...more] } : part;
+      return withMore(part, more);
     }),
     screwLines,
   };

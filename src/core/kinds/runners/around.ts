@@ -1,6 +1,6 @@
 import type { Zone } from '../../given/index.js';
 import { type Dim, length, type Span, spanBetween, spanFrom, spanTo } from '../../ground/index.js';
-import { bandsOn, makePart, type Operation, type Part } from '../../part/index.js';
+import { bandsOn, makePart, type Operation, type Part, withMore } from '../../part/index.js';
 import { bottomGroove, type CornerContext, HANDS, screwsThrough, screwWay } from './corners/index.js';
 import type { RunnerResolved } from './settings.js';
 
@@ -139,7 +139,7 @@ export function openedRound(given: Whole, { settings, materials }: RunnerResolve
   const way = (edge: 'u0' | 'u1') => screwWay(edge, side, heights, intoWall, by);
   return {
     parts: [...pieces, wall('left'), wall('right'), middle],
-    bottom: { ...bottom, machining: [...bottom.machining, cut] },
+    bottom: withMore(bottom, [cut]),
     screwLines: [
       [`${key}/back/left`, way('u1')],
       [`${key}/back/right`, way('u0')],

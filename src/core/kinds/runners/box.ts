@@ -1,5 +1,14 @@
 import { type Dim, length, type Span, spanBetween, spanFrom, spanTo } from '../../ground/index.js';
-import { type By, bandsOn, makePart, type Operation, type Part, partKeys, type Stopped } from '../../part/index.js';
+import {
+  type By,
+  bandsOn,
+  makePart,
+  type Operation,
+  type Part,
+  partKeys,
+  type Stopped,
+  withMore,
+} from '../../part/index.js';
 import type { PlacedPull } from '../pulls/index.js';
 import { openedRound } from './around.js';
 import { bottomGroove, type Corner, type CornerContext, corners, fastenerHeights } from './corners/index.js';
@@ -51,7 +60,7 @@ export function buildBox(
       : [];
   const lengthwise = (part: Part) => {
     const more = stiffeners.map(({ through }) => through(part));
-    return more.length > 0 ? { ...part, machining: [...part.machining, ...more] } : part;
+    return withMore(part, more);
   };
   const { around } = room;
   const heights = fastenerHeights(context).back;

@@ -1,7 +1,7 @@
 import type { Fitting } from '../../build/index.js';
 import type { EditPath, JobHead } from '../../decisions/index.js';
 import { type Dim, length, type Span } from '../../ground/index.js';
-import { type Part, partKeys } from '../../part/index.js';
+import { type Part, partKeys, withMore } from '../../part/index.js';
 import { byPart } from '../byPart.js';
 import { fromSheet } from '../profile.js';
 import { buildBox } from './box.js';
@@ -165,7 +165,7 @@ function trayParts(
   const cut = byPart([...inSpacers, ...families[profile.family].onBox(profile, box, run)]);
   return [...box.all, ...made.flat()].map((part) => {
     const more = cut.get(part.key);
-    return more ? { ...part, machining: [...part.machining, ...more] } : part;
+    return withMore(part, more);
   });
 }
 

@@ -1,6 +1,6 @@
 import { type DecidedPart, type PartSide, pathTo, type Resolved } from '../../decisions/index.js';
 import { setting } from '../../ground/index.js';
-import { type Band, cutSizes, type Oversize, type Part, type PartRole } from './part.js';
+import { type Band, cutSizes, type Oversize, type Part, type PartRole, withMachining } from './part.js';
 import { EDGES, type Edge, edgeName } from './placement.js';
 
 /** What can be left out by itself: the rest of the cabinet stands without it, or a finding says that it does not. */
@@ -64,7 +64,10 @@ export function withoutTraces(parts: readonly Part[], leftOut: readonly LeftOut[
   const gone = new Set(leftOut.map(({ key }) => key));
   return parts.map((part) =>
     part.machining.some(({ holds }) => holds !== undefined && gone.has(holds))
-      ? { ...part, machining: part.machining.filter(({ holds }) => holds === undefined || !gone.has(holds)) }
+      ? withMachining(
+          part,
+          part.machining.filter(({ holds }) => holds === undefined || !gone.has(holds)),
+        )
       : part,
   );
 }

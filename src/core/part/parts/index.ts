@@ -20,6 +20,8 @@ export {
   type Stands,
   sizeOf,
   spanAlong,
+  withMachining,
+  withMore,
 } from './part.js';
 export {
   type Axes,
