@@ -4,21 +4,12 @@ import type { Job } from '../../core/decisions/index.js';
 import { OpenJobContext } from '../openJob/context.js';
 import { Saves } from '../openJob/saving/context.js';
 import { openedBy, useAddress } from './address.js';
+import { RestContext, useComing } from './afterwards.js';
 import { CabinetStrip } from './CabinetStrip.js';
 import { BenchContext, useBench, useSolvedCabinet } from './context.js';
-import { Decisions } from './decisions/Decisions.js';
 import { useLookingThrough } from './found.js';
-import { CautionsPanel } from './inspector/CautionsPanel.js';
-import { CorrectionsPanel } from './inspector/CorrectionsPanel.js';
-import { CutSheetsPanel } from './inspector/CutSheetsPanel.js';
-import { FindingsPanel } from './inspector/FindingsPanel.js';
-import { panels } from './inspector/panels.js';
-import { KeysDialog } from './KeysDialog.js';
 import { useKeys } from './keys.js';
 import { PartsLine } from './parts/PartsLine.js';
-import { PartsTable } from './parts/PartsTable.js';
-import { Steps } from './parts/Steps.js';
-import { OpeningMenu } from './sheet/OpeningMenu.js';
 import { Sheet } from './sheet/Sheet.js';
 import { isTall } from './sheet/views/index.js';
 import { createBenchStore } from './store.js';
@@ -80,54 +71,63 @@ function BenchView({ jobId, savedAt, dismissed, corrected }: BenchViewProps) {
   useKeys(() => setKeysOpen(true));
   useAddress();
   useLookingThrough();
+  const rest = useComing();
   return (
-    <div className="relative grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] overflow-hidden">
-      <TopBar onKeys={() => setKeysOpen(true)} />
-      <CabinetStrip />
-      {solved ? (
-        <div
-          className={`grid min-h-0 ${decisionsShown ? 'grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]' : 'grid-cols-[minmax(0,1fr)_17.5rem]'}`}
-        >
-          {decisionsShown && <Decisions solved={solved} />}
-          <main className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${rows}`}>
-            <h1 className="sr-only">
-              Cabinet {solved.cabinet.number}, {solved.cabinet.name}
-            </h1>
-            <Sheet solved={solved} savedAt={savedAt} />
-            <PartsLine solved={solved} foldable={foldable} />
-            {partsShown && <PartsTable solved={solved} />}
-          </main>
-          <aside
-            className="relative flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2"
-            aria-label="Tape and findings"
+    <RestContext value={rest}>
+      <div className="relative grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] overflow-hidden">
+        <TopBar onKeys={() => setKeysOpen(true)} />
+        <CabinetStrip />
+        {solved ? (
+          <div
+            className={`grid min-h-0 ${decisionsShown ? 'grid-cols-[18.75rem_minmax(0,1fr)_17.5rem]' : 'grid-cols-[minmax(0,1fr)_17.5rem]'}`}
           >
-            <CorrectionsPanel jobId={jobId} corrected={corrected} />
-            {Object.entries(panels).map(([id, Panel]) => (
-              <Panel key={id} solved={solved} />
-            ))}
-            <CutSheetsPanel jobId={jobId} />
-            <FindingsPanel solved={solved} />
-            <CautionsPanel solved={solved} dismissed={dismissed} />
-          </aside>
-        </div>
-      ) : (
-        <main className="grid min-h-0 grid-rows-[minmax(0,1fr)_17.5rem] px-1 pb-2">
-          <div className="p-16 text-lg">
-            <h1 className="text-2xl font-semibold">No cabinet on the bench</h1>
-            <p className="mt-2">
-              Add a base or wall cabinet above; it is drawn at once from the house standards, and everything about it
-              can be changed. What the job held before stands under History.
-            </p>
+            {decisionsShown && (rest ? <rest.Decisions solved={solved} /> : <div />)}
+            <main className={`grid min-h-0 grid-cols-[minmax(0,1fr)] px-1 pb-2 ${rows}`}>
+              <h1 className="sr-only">
+                Cabinet {solved.cabinet.number}, {solved.cabinet.name}
+              </h1>
+              <Sheet solved={solved} savedAt={savedAt} />
+              <PartsLine solved={solved} foldable={foldable} />
+              {partsShown && (rest ? <rest.PartsTable solved={solved} /> : <div className="sheet" />)}
+            </main>
+            <aside
+              className="relative flex min-h-0 flex-col gap-2 overflow-y-auto px-2 pb-2"
+              aria-label="Tape and findings"
+            >
+              {rest && (
+                <>
+                  <rest.CorrectionsPanel jobId={jobId} corrected={corrected} />
+                  {Object.entries(rest.panels).map(([id, Panel]) => (
+                    <Panel key={id} solved={solved} />
+                  ))}
+                  <rest.CutSheetsPanel jobId={jobId} />
+                  <rest.FindingsPanel solved={solved} />
+                  <rest.CautionsPanel solved={solved} dismissed={dismissed} />
+                </>
+              )}
+            </aside>
           </div>
-          {listed && (
-            <div className="sheet min-h-0">
-              <Steps />
+        ) : (
+          <main className="grid min-h-0 grid-rows-[minmax(0,1fr)_17.5rem] px-1 pb-2">
+            <div className="p-16 text-lg">
+              <h1 className="text-2xl font-semibold">No cabinet on the bench</h1>
+              <p className="mt-2">
+                Add a base or wall cabinet above; it is drawn at once from the house standards, and everything about it
+                can be changed. What the job held before stands under History.
+              </p>
             </div>
-          )}
-        </main>
-      )}
-      {solved && <OpeningMenu solved={solved} />}
-      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
-    </div>
+            {listed && <div className="sheet min-h-0">{rest && <rest.Steps />}</div>}
+          </main>
+        )}
+        {rest ? (
+          <>
+            {solved && <rest.OpeningMenu solved={solved} />}
+            <rest.KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+          </>
+        ) : (
+          <span hidden data-opening />
+        )}
+      </div>
+    </RestContext>
   );
 }

@@ -1,13 +1,12 @@
-import { Copy, Plus, Trash2 } from 'lucide-react';
+import { Copy, FolderPlus, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { addCabinet, copyOf, removeCabinet } from '../../core/commands/index.js';
 import { type Cabinet, newCabinet, type StartingPoint, startingPoints } from '../../core/decisions/index.js';
 import type { Thumbnail } from '../../core/present/index.js';
 import type { SolvedCabinet } from '../../core/solve/index.js';
 import { ThumbnailDrawing } from '../figures/ThumbnailDrawing.js';
+import { useRest } from './afterwards.js';
 import { useBench } from './context.js';
-import { StandingDialog } from './StandingDialog.js';
-import { StartDialog } from './StartDialog.js';
 import { thumbnailOf } from './thumbnails.js';
 
 /** Height of the tallest cabinet on the strip (px). */
@@ -19,6 +18,7 @@ const USUAL = 950;
 export function CabinetStrip() {
   const job = useBench((state) => state.job);
   const solved = useBench((state) => state.solved);
+  const rest = useRest();
   const found = useBench((state) => state.found);
   const cabinetId = useBench((state) => state.cabinetId);
   const act = useBench((state) => state.act);
@@ -64,14 +64,20 @@ export function CabinetStrip() {
             <Plus size={16} aria-hidden="true" /> {startingPoints[from].label}
           </button>
         ))}
-        <StartDialog />
+        {rest ? (
+          <rest.StartDialog />
+        ) : (
+          <span className="act act-bare">
+            <FolderPlus size={16} aria-hidden="true" /> From…
+          </span>
+        )}
         <button type="button" className="act act-bare" disabled={!current} onClick={duplicate}>
           <Copy size={15} aria-hidden="true" /> Copy
         </button>
         <button type="button" className="act act-bare" disabled={!current} onClick={remove}>
           <Trash2 size={15} aria-hidden="true" /> Remove
         </button>
-        <StandingDialog />
+        {rest && <rest.StandingDialog />}
       </span>
     </nav>
   );

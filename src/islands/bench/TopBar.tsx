@@ -1,4 +1,4 @@
-import { FileDown, History, LayoutGrid } from 'lucide-react';
+import { FileDown, History, LayoutGrid, Search, Wrench } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { pathTo } from '../../core/decisions/index.js';
@@ -9,14 +9,14 @@ import { download } from '../openJob/saving/download.js';
 import { RefusedSteps, SaveWord } from '../openJob/saving/SaveWords.js';
 import { SidesDialog } from '../openJob/saving/SidesDialog.js';
 import { UndoRedo } from '../openJob/UndoRedo.js';
+import { useRest } from './afterwards.js';
 import { useBench, useSolvedCabinet } from './context.js';
-import { FindDialog } from './find/FindDialog.js';
-import { LibraryDialog } from './LibraryDialog.js';
 import { isTall } from './sheet/views/index.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
 export function TopBar({ onKeys }: { onKeys: () => void }) {
   const saving = useSaving();
+  const rest = useRest();
   const { jobId } = saving;
   const job = useBench((state) => state.job);
   const act = useBench((state) => state.act);
@@ -57,9 +57,22 @@ export function TopBar({ onKeys }: { onKeys: () => void }) {
             </select>
           </label>
           <Fineness />
-          {solved && <FindDialog solved={solved} />}
+          {solved &&
+            (rest ? (
+              <rest.FindDialog solved={solved} />
+            ) : (
+              <span className="act act-bare">
+                <Search size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Find</span>
+              </span>
+            ))}
           <HistoryButton />
-          <LibraryDialog jobId={jobId} flush={() => saving.flush()} />
+          {rest ? (
+            <rest.LibraryDialog jobId={jobId} flush={() => saving.flush()} />
+          ) : (
+            <span className="act ml-2">
+              <Wrench size={16} aria-hidden="true" /> Hardware
+            </span>
+          )}
           <a
             className="act act-bare"
             href={sheets}
