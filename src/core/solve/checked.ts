@@ -1,44 +1,32 @@
 import { Immer } from 'immer';
 import type { Finding } from '../cabinet/index.js';
-import { checkCabinet, checkNeighbours, FindingsMemo, proposedFor, refusalOf } from '../check/index.js';
+import { cabinetOf, checkCabinet, checkNeighbours, FindingsMemo, type Proposed, refusalOf } from '../check/index.js';
 import type { Act, Cabinet, Job, JobHead } from '../decisions/index.js';
 import { applyEdits, readCabinet, readJobHead } from './document.js';
 import { allKinds } from './registry.js';
 import { type SolvedCabinet, type SolvedJob, sameHead, solveCabinet, solverOf } from './solve.js';
 
-/**
- * What is wrong with cabinets is found when somebody asks: checking takes nearly as long as solving, and a drag wants none of
- * it. What was found is kept beside the result, as long as that lives.
- */
-const found = new WeakMap<SolvedCabinet, readonly Finding[]>();
-const foundBetween = new WeakMap<SolvedCabinet, WeakMap<SolvedCabinet, readonly Finding[]>>();
 /** What rules had nothing to say of, for cabinets that are decided alike in one head. */
 const memos = new WeakMap<JobHead, FindingsMemo>();
 
-/** What is found in a cabinet; stops come first. */
-export function check(solved: SolvedCabinet): readonly Finding[] {
-  const before = found.get(solved);
-  if (before) return before;
+function proposedIn(solved: SolvedCabinet): readonly Proposed[] {
   const memo = memos.get(solved.head) ?? new FindingsMemo();
   memos.set(solved.head, memo);
-  const findings = checkCabinet(solved, allKinds, memo);
-  found.set(solved, findings);
-  return findings;
+  return checkCabinet(solved, allKinds, memo);
 }
 
-/** True where a cabinet was checked already. */
-export const isChecked = (solved: SolvedCabinet): boolean => found.has(solved);
+const found = ({ finding }: Proposed) => finding;
+
+/**
+ * What is found in a cabinet; stops come first. It is looked for when somebody asks, and each time anew: checking takes
+ * nearly as long as solving, a drag wants none of it, and what is kept by a result keeps the result from being collected
+ * (0017).
+ */
+export const check = (solved: SolvedCabinet): readonly Finding[] => proposedIn(solved).map(found);
 
 /** What is found between two cabinets that stand side by side. */
-export function checkBetween(left: SolvedCabinet, right: SolvedCabinet): readonly Finding[] {
-  const pairs = foundBetween.get(left) ?? new WeakMap<SolvedCabinet, readonly Finding[]>();
-  foundBetween.set(left, pairs);
-  const before = pairs.get(right);
-  if (before) return before;
-  const findings = checkNeighbours(left, right, allKinds);
-  pairs.set(right, findings);
-  return findings;
-}
+export const checkBetween = (left: SolvedCabinet, right: SolvedCabinet): readonly Finding[] =>
+  checkNeighbours(left, right, allKinds).map(found);
 
 /** The cabinets of a job that stand side by side, the left one first. */
 function pairsOf({ cabinets }: Pick<SolvedJob, 'cabinets'>): (readonly [SolvedCabinet, SolvedCabinet])[] {
@@ -51,16 +39,19 @@ function pairsOf({ cabinets }: Pick<SolvedJob, 'cabinets'>): (readonly [SolvedCa
 }
 
 /** What is found in all cabinets of a job, and between them. */
-export function checkJob(solved: SolvedJob): readonly Finding[] {
-  return [...solved.cabinets.flatMap(check), ...pairsOf(solved).flatMap(([left, right]) => checkBetween(left, right))];
-}
+export const checkJob = (solved: SolvedJob): readonly Finding[] => [
+  ...solved.cabinets.flatMap(check),
+  ...checkPairs(solved),
+];
+
+/** What is found between cabinets that stand side by side. */
+export const checkPairs = (solved: Pick<SolvedJob, 'cabinets'>): readonly Finding[] =>
+  pairsOf(solved).flatMap(([left, right]) => checkBetween(left, right));
 
 /** What is found in a cabinet of a job, then what stands between it and its neighbours and is its own. */
 export function foundIn(solved: SolvedJob, id: string): Finding[] {
   const own = solved.cabinets.filter(({ cabinet }) => cabinet.id === id);
-  const between = pairsOf(solved)
-    .flatMap(([left, right]) => checkBetween(left, right))
-    .filter(({ cabinetId }) => cabinetId === id);
+  const between = checkPairs(solved).filter(({ cabinetId }) => cabinetId === id);
   return [...own.flatMap(check), ...between];
 }
 
@@ -74,23 +65,29 @@ const { produce } = new Immer({ autoFreeze: false });
  * The acts that settle a finding, in the order in which its rule proposes them. Each is carried out on a copy that is
  * solved and checked, so they are figured only when somebody looks; those between two cabinets are taken as proposed.
  */
-export function fixesFor(solved: SolvedJob, id: string): readonly Act[] {
-  for (const one of solved.cabinets) {
-    const finding = check(one).find((each) => each.id === id);
-    if (finding) return fixesIn(one, finding);
-  }
-  const between = pairsOf(solved).flatMap(([left, right]) => checkBetween(left, right));
-  const finding = between.find((each) => each.id === id);
-  return finding ? proposedFor(finding) : [];
+export function fixesFor({ cabinets }: Pick<SolvedJob, 'cabinets'>, id: string): readonly Act[] {
+  const solved = cabinets.find(({ cabinet }) => cabinet.id === cabinetOf(id));
+  if (!solved) return proposedFor({ cabinets }, id);
+  const all = proposedIn(solved);
+  const own = all.find(({ finding }) => finding.id === id);
+  if (!own) return [];
+  const solveOne = solverOf(solved.head);
+  const before = all.map(found);
+  return madeNow(own).filter((fix) => settles(fix, own.finding, solveOne, solved, before));
 }
 
-/** The same for a finding of one cabinet. */
-function fixesIn(solved: SolvedCabinet, finding: Finding): readonly Act[] {
-  const proposed = proposedFor(finding);
-  if (proposed.length === 0) return proposed;
-  const solveOne = solverOf(solved.head);
-  return proposed.filter((fix) => settles(fix, finding, solveOne, solved));
+/** What a rule proposes with a finding, whether it settles it or not. */
+export function proposedFor({ cabinets }: Pick<SolvedJob, 'cabinets'>, id: string): readonly Act[] {
+  const one = cabinets.filter(({ cabinet }) => cabinet.id === cabinetOf(id));
+  const all =
+    one.length > 0
+      ? one.flatMap(proposedIn)
+      : pairsOf({ cabinets }).flatMap(([left, right]) => checkNeighbours(left, right, allKinds));
+  const own = all.find(({ finding }) => finding.id === id);
+  return own ? madeNow(own) : [];
 }
+
+const madeNow = ({ fixes }: Proposed) => (typeof fixes === 'function' ? fixes() : fixes);
 
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
 function settles(
@@ -98,6 +95,7 @@ function settles(
   finding: Finding,
   solveOne: (cabinet: Cabinet) => SolvedCabinet,
   solved: SolvedCabinet,
+  before: readonly Finding[],
 ): boolean {
   const { cabinets: _own, ...head } = solved.head as Job;
   const trial = produce({ ...head, cabinets: [solved.cabinet] } as Job, (draft) => applyEdits(draft as Job, fix.edits));
@@ -108,6 +106,6 @@ function settles(
   const alike = (other: Finding) => other.rule === finding.rule && other.parts.join() === finding.parts.join();
   return (
     !after.some((other) => other.rule === finding.rule && other.what === finding.what) &&
-    after.filter(alike).length < check(solved).filter(alike).length
+    after.filter(alike).length < before.filter(alike).length
   );
 }

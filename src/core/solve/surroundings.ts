@@ -22,7 +22,9 @@ export function resolvedFor(
   facts: Facts = NO_FACTS,
 ): ResolvedCabinet {
   const settled = standards.resolved(cabinet);
-  return { ...settled, given: { ...(surroundings ?? surroundingsOf(cabinet, settled)), facts } } as ResolvedCabinet;
+  // Its own fields first: a copy that grows is dear (0017).
+  const given = { facts, ...(surroundings ?? surroundingsOf(cabinet, settled)) };
+  return { given, ...settled } as ResolvedCabinet;
 }
 
 /** The keep-out boxes of a cabinet in its coordinates. */

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Finding } from '../../core/cabinet/index.js';
-import { check, isChecked, type SolvedCabinet } from '../../core/solve/index.js';
+import { check, type SolvedCabinet } from '../../core/solve/index.js';
 
 /** Checking goes on for so long before the page is given a turn (ms). */
 const TURN_MS = 8;
@@ -10,18 +10,19 @@ const TURN_MS = 8;
  * looked through.
  */
 export function useFoundLater(cabinets: readonly SolvedCabinet[]): readonly (readonly Finding[])[] | undefined {
-  const [done, setDone] = useState<readonly SolvedCabinet[]>();
+  const [done, setDone] = useState<{ readonly of: readonly SolvedCabinet[]; readonly found: (readonly Finding[])[] }>();
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
+    const found: (readonly Finding[])[] = [];
     const go = () => {
       const until = performance.now() + TURN_MS;
-      let next = cabinets.find((each) => !isChecked(each));
-      for (; next && performance.now() < until; next = cabinets.find((each) => !isChecked(each))) check(next);
-      if (next) timer = setTimeout(go);
-      else setDone(cabinets);
+      while (found.length < cabinets.length && performance.now() < until)
+        found.push(check(cabinets[found.length] as SolvedCabinet));
+      if (found.length < cabinets.length) timer = setTimeout(go);
+      else setDone({ of: cabinets, found });
     };
     timer = setTimeout(go);
     return () => clearTimeout(timer);
   }, [cabinets]);
-  return done === cabinets ? cabinets.map(check) : undefined;
+  return done?.of === cabinets ? done.found : undefined;
 }

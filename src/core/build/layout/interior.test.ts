@@ -2,9 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { type CabinetDecisions, solveWith } from '../../../../tests/support/cabinets.js';
-import { proposedFor } from '../../check/index.js';
 import { type Interior, isDivided, memberIds, type Room } from '../../decisions/index.js';
-import type { SolvedCabinet } from '../../solve/index.js';
+import { proposedFor, type SolvedCabinet } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 const graduation = { kind: 'arithmetic' as const, step: 20 };
@@ -96,19 +95,20 @@ test('shelves of an undivided room stand where they stood when they belonged to 
 });
 
 test('a division that cannot be followed is left out, said, and the rest of the cabinet stands', () => {
-  const { interiors, findings, parts } = behind(
+  const solved = behind(
     divided('rows', [
       room('r1', { kind: 'tray' }, { size: { rule: 'fixed', mm: 5000 } }),
       room('r2', { kind: 'tray' }),
     ]),
   );
+  const { interiors, findings, parts } = solved;
   assert.deepEqual(
     interiors.compartments.map(({ id, fill }) => `${id} ${fill.kind}`),
     ['o1 nothing'],
   );
   const [finding] = findings.filter(({ rule }) => rule === 'interiors/rooms-do-not-close');
   assert.match(finding?.what ?? '', /^The rooms behind doors need 4\d{3}/);
-  assert.equal(finding && proposedFor(finding).length, 1);
+  assert.equal(finding && proposedFor({ cabinets: [solved] }, finding.id).length, 1);
   assert.ok(parts.some(({ key }) => key === 'bottom'));
 });
 

@@ -10,11 +10,11 @@ import {
   check,
   checkJob,
   fixesFor,
+  proposedFor,
   readJobText,
   solve,
   solveCabinet,
 } from '../../solve/index.js';
-import { proposedFor } from '../index.js';
 import { generalRules } from './general.js';
 import { rulesOf as allRules } from './index.js';
 
@@ -608,9 +608,11 @@ test('every rule about two cabinets fires on a pair that deserves it, and its fi
   );
   for (const [name, fires] of Object.entries(BAD_PAIR)) assert.ok(fires().includes(name), `${name} did not fire`);
   const job = pair(tight, { settings: { fronts: { reveal: { left: 0.3 } } } });
-  const [finding] = checkJob(solve(job)).filter(({ rule }) => rule === 'fronts/neighbours-meet');
-  assert.ok(finding && proposedFor(finding)[0]);
-  applyEdits(job, proposedFor(finding)[0]?.edits ?? []);
+  const solved = solve(job);
+  const [finding] = checkJob(solved).filter(({ rule }) => rule === 'fronts/neighbours-meet');
+  const [fix] = finding ? proposedFor(solved, finding.id) : [];
+  assert.ok(fix);
+  applyEdits(job, fix.edits);
   assert.deepEqual(checkJob(solve(job)), []);
 });
 
@@ -645,17 +647,18 @@ test('no rule fires on the demo jobs', () => {
 });
 
 test('screws that hold little are named by their own length, and longer ones offered only where they would not come out', () => {
-  const said = (settings: CabinetDecisions['settings']) =>
-    solveWith({ from: 'wall', settings: settings ?? {} }).findings.find(
-      ({ rule }) => rule === 'machining/screw-holds-little',
-    );
+  const said = (settings: CabinetDecisions['settings']) => {
+    const solved = solveWith({ from: 'wall', settings: settings ?? {} });
+    const found = solved.findings.find(({ rule }) => rule === 'machining/screw-holds-little');
+    return found && { ...found, proposed: proposedFor({ cabinets: [solved] }, found.id) };
+  };
   const short = said({ fasteners: { screwLength: 40 } });
   assert.match(short?.what ?? '', /^Screws 40 mm long hold only 22/);
-  assert.match((short && proposedFor(short)[0]?.label) ?? '', /^Take screws of 45 mm/);
+  assert.match(short?.proposed[0]?.label ?? '', /^Take screws of 45 mm/);
   const narrow = said({ nailer: { width: 25 } });
   assert.match(narrow?.what ?? '', /^Screws 40 mm long hold only 22.* in nailer\.$/);
   assert.match(narrow?.why ?? '', /would come out of it/);
-  assert.deepEqual(narrow && proposedFor(narrow), []);
+  assert.deepEqual(narrow?.proposed, []);
   assert.equal(said({ nailer: { width: 60 } }), undefined);
 });
 

@@ -4,13 +4,11 @@ import type {
   Finding,
   FindingDraft,
   FindingRule,
-  Proposals,
   RuleContext,
   Severity,
 } from '../../cabinet/index.js';
-import type { Act } from '../../decisions/index.js';
 import { formatLengthWithUnit, gather } from '../../ground/index.js';
-import { fastenersOf } from '../../part/index.js';
+import { fastenersOf, keyForm } from '../../part/index.js';
 import { meetingsOf } from '../assembly/index.js';
 import { backRules } from './backs.js';
 import { carcassRules } from './carcass.js';
@@ -24,7 +22,7 @@ import { generalRules } from './general.js';
 import { interiorRules } from './interiors.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
-import type { FindingsMemo, Wanted } from './memo.js';
+import type { FindingsMemo, Proposed, Wanted } from './memo.js';
 import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
@@ -66,14 +64,14 @@ export function rulesOf(kinds: readonly AnyKind[]): readonly FindingRule[] {
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
 const contextOf = (built: BuiltCabinet, kinds: readonly AnyKind[]): RuleContext => ({
-  ...built,
   partings: kinds,
+  ...built,
   fasteners: fastenersOf(built.parts),
   show: (mm) => formatLengthWithUnit(mm, built.head.display),
 });
 
 /** Runs every rule over one built cabinet, but for those that had nothing to say of one decided alike; stops come first. */
-export function checkCabinet(built: BuiltCabinet, kinds: readonly AnyKind[], memo?: FindingsMemo): Finding[] {
+export function checkCabinet(built: BuiltCabinet, kinds: readonly AnyKind[], memo?: FindingsMemo): Proposed[] {
   const by = (wanted: Wanted) => runRules(built, kinds, wanted);
   return memo ? memo.found(built, by) : by(() => true);
 }
@@ -83,19 +81,22 @@ export function refusalOf(built: BuiltCabinet, kinds: readonly AnyKind[]): Findi
   const context = contextOf(built, kinds);
   for (const rule of rulesOf(kinds).filter(({ refuses }) => refuses)) {
     const [draft] = rule.check(context);
-    if (draft?.refuses) return findingFrom(draft, rule.id, built.cabinet.id, 0);
+    if (draft?.refuses) return findingFrom(draft, rule.id, built.cabinet.id, 0).finding;
   }
   return undefined;
 }
 
-function runRules(built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Finding[] {
+function runRules(built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Proposed[] {
   const context = contextOf(built, kinds);
   const all = (id: string, drafts: readonly FindingDraft[]) =>
     drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
   const said = gather(rulesOf(kinds), (rule) => (wanted(rule) ? all(rule.id, rule.check(context)) : []));
   const named = new Set<string>();
-  const name = (findings: readonly Finding[]) => {
-    for (const { severity, parts } of findings) if (severity === 'stop') for (const key of parts) named.add(key);
+  const name = (findings: readonly Proposed[]) => {
+    for (const {
+      finding: { severity, parts },
+    } of findings)
+      if (severity === 'stop') for (const key of parts) named.add(key);
     return findings;
   };
   name(said);
@@ -106,17 +107,12 @@ function runRules(built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted
     // Each of these leaves alone what those before it named.
     for (const rule of general) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
   }
-  return found.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  return found.sort((a, b) => RANK[a.finding.severity] - RANK[b.finding.severity]);
 }
 
-/** What rules proposed with what they found, beside it: a finding is plain data. */
-const proposals = new WeakMap<Finding, Proposals>();
-
-/** Acts that might settle a finding, as its rule proposes them. */
-export function proposedFor(finding: Finding): readonly Act[] {
-  const proposed = proposals.get(finding) ?? [];
-  return typeof proposed === 'function' ? proposed() : proposed;
-}
+const findingId = keyForm(':within/*rule/:number');
+/** The cabinet, or the two, that a finding of this id was found in. */
+export const cabinetOf = (id: string): string | undefined => findingId.read(id)?.within;
 
 /** A finding from what its rule said. */
 function findingFrom(
@@ -124,25 +120,32 @@ function findingFrom(
   rule: string,
   cabinetId: string,
   at: number,
-  id = `${cabinetId}/${rule}/${at + 1}`,
-): Finding {
-  const finding = { numbers: [], parts: [], settings: [], ...draft, id, rule, cabinetId };
-  proposals.set(finding, fixes);
-  return finding;
+  within = cabinetId,
+): Proposed {
+  return {
+    finding: {
+      numbers: [],
+      parts: [],
+      settings: [],
+      ...draft,
+      id: findingId.of({ within, rule, number: at + 1 }),
+      rule,
+      cabinetId,
+    },
+    fixes,
+  };
 }
 
 /** Runs every rule over two cabinets that stand side by side. */
-export function checkNeighbours(left: BuiltCabinet, right: BuiltCabinet, kinds: readonly AnyKind[]): Finding[] {
+export function checkNeighbours(left: BuiltCabinet, right: BuiltCabinet, kinds: readonly AnyKind[]): Proposed[] {
   const show = (mm: number) => formatLengthWithUnit(mm, left.head.display);
   // A cabinet has two neighbours: both are in the name of what is found between it and one of them.
   const between = `${left.cabinet.id}+${right.cabinet.id}`;
   return [...standingNeighbourRules, ...kinds.flatMap(({ neighbourRules = [] }) => neighbourRules)].flatMap((rule) =>
     rule
       .check(left as never, right as never, show)
-      .map(({ cabinetId, ...draft }, at) =>
-        findingFrom(draft, rule.id, cabinetId, at, `${between}/${rule.id}/${at + 1}`),
-      ),
+      .map(({ cabinetId, ...draft }, at) => findingFrom(draft, rule.id, cabinetId, at, between)),
   );
 }
 
-export { FindingsMemo } from './memo.js';
+export { FindingsMemo, type Proposed } from './memo.js';

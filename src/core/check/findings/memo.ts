@@ -1,4 +1,4 @@
-import type { BuiltCabinet, Finding } from '../../cabinet/index.js';
+import type { BuiltCabinet, Finding, Proposals } from '../../cabinet/index.js';
 import type { Cabinet } from '../../decisions/index.js';
 import { keyOfGiven } from '../../given/index.js';
 
@@ -13,15 +13,21 @@ export class FindingsMemo {
   private readonly rules = new Map<string, ReadonlySet<string>>();
 
   /** What the rules that are wanted find in a cabinet: all of them where none was decided like it yet. */
-  found({ cabinet, resolved: { given } }: BuiltCabinet, by: (wanted: Wanted) => Finding[]): Finding[] {
+  found({ cabinet, resolved: { given } }: BuiltCabinet, by: (wanted: Wanted) => Proposed[]): Proposed[] {
     const decisions = `${decisionsOf(cabinet)} ${keyOfGiven(given)}`;
     const before = this.rules.get(decisions);
     const findings = by(({ id }) => before?.has(id) ?? true);
     if (before) return findings;
     if (this.rules.size >= MOST) this.rules.clear();
-    this.rules.set(decisions, new Set(findings.map(({ rule }) => rule)));
+    this.rules.set(decisions, new Set(findings.map(({ finding }) => finding.rule)));
     return findings;
   }
+}
+
+/** A finding with what its rule proposes. */
+export interface Proposed {
+  readonly finding: Finding;
+  readonly fixes: Proposals;
 }
 
 /** Whether a rule is asked. */

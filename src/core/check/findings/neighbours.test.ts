@@ -4,8 +4,7 @@ import fc from 'fast-check';
 import { type CabinetDecisions, jobWith } from '../../../../tests/support/cabinets.js';
 import type { Job } from '../../decisions/index.js';
 import { neighbourShift } from '../../motions/index.js';
-import { checkJob, solve } from '../../solve/index.js';
-import { proposedFor } from '../index.js';
+import { checkJob, proposedFor, solve } from '../../solve/index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
 type Settings = NonNullable<CabinetDecisions['settings']>;
@@ -24,8 +23,12 @@ const solvedPair = (left: CabinetDecisions, right: CabinetDecisions) => {
   assert.ok(a && b);
   return { a, b, findings: checkJob(solved) };
 };
-const between = (left: CabinetDecisions, right: CabinetDecisions, rule: string) =>
-  solvedPair(left, right).findings.filter((finding) => finding.rule === rule);
+const between = (left: CabinetDecisions, right: CabinetDecisions, rule: string) => {
+  const { a, b, findings } = solvedPair(left, right);
+  return findings
+    .filter((finding) => finding.rule === rule)
+    .map((finding) => ({ ...finding, proposed: proposedFor({ cabinets: [a, b] }, finding.id) }));
+};
 
 test('boxes touch at their sides, frames at their stiles, backs are level', () => {
   const shift = (left: CabinetDecisions, right: CabinetDecisions) => {
@@ -161,8 +164,14 @@ test('a wide door meets the pull beside it, the same door stopped sooner does no
   assert.equal(between(right({ hinges: { opening: 160 } }), right({ pulls: { doors: 'none' } }), rule).length, 0);
   // A limiter is offered where what it leaves is still of use.
   assert.ok(stop >= 60);
-  assert.deepEqual(found && proposedFor(found).map(({ label }) => label), [`Stop the doors at ${stop} degrees`]);
-  assert.deepEqual(found && proposedFor(found)[0]?.edits.map((edit) => 'value' in edit && edit.value), [stop]);
+  assert.deepEqual(
+    found?.proposed.map(({ label }) => label),
+    [`Stop the doors at ${stop} degrees`],
+  );
+  assert.deepEqual(
+    found?.proposed[0]?.edits.map((edit) => 'value' in edit && edit.value),
+    [stop],
+  );
 });
 
 test('base cabinets of different heights side by side are said to be, others are not compared, and one act makes them alike', () => {
@@ -171,7 +180,7 @@ test('base cabinets of different heights side by side are said to be, others are
   assert.equal(more.length, 0);
   assert.match(found?.what ?? '', /870 mm high, and cabinet 1 beside it 820 mm/);
   assert.equal(found?.cabinetId, 'c2');
-  const [edit] = (found && proposedFor(found)[0]?.edits) ?? [];
+  const [edit] = found?.proposed[0]?.edits ?? [];
   assert.ok(edit && 'value' in edit && edit.value === 820 && edit.path === 'cabinets/c2/size/height/mm');
   assert.deepEqual(between({ height: 820 }, { height: 820 }, rule), []);
   assert.deepEqual(between({ height: 820 }, { from: 'tall', height: 2100 }, rule), [], 'a tall one ends the worktop');

@@ -6,8 +6,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { documentOf, readCorpus, readDocument } from '../../../../tests/frozen/corpus.js';
-import { checkJob, fixesFor, solve } from '../../solve/index.js';
-import { proposedFor } from '../index.js';
+import { checkJob, fixesFor, proposedFor, solve } from '../../solve/index.js';
 
 const CABINETS = 150;
 
@@ -63,7 +62,7 @@ test('each rule offers the fixes it should, and as many', () => {
     const solved = solve(readDocument(documentOf(corpus, at)));
     for (const finding of checkJob(solved)) {
       const { id, rule } = finding;
-      const proposed = proposedFor(finding);
+      const proposed = proposedFor(solved, id);
       counted[rule] ??= [0, 0, 0];
       const row = counted[rule];
       row[0] += 1;

@@ -47,12 +47,13 @@ const SAME = 0.0005;
 export function differencesBetween(before: SolvedCabinet, after: SolvedCabinet): Differences {
   const was = new Map(before.parts.map((part) => [part.key, part]));
   const is = new Map(after.parts.map((part) => [part.key, part]));
+  const [wasFound, found] = [check(before), check(after)];
   const keys = [...new Set([...was.keys(), ...is.keys()])];
   return {
     parts: keys.flatMap((key) => partChange(key, was.get(key), is.get(key)) ?? []),
     fittings: fittingChanges(before.fittings, after.fittings),
-    came: check(after).filter((finding) => !check(before).some((other) => alike(other, finding))),
-    went: check(before).filter((finding) => !check(after).some((other) => alike(other, finding))),
+    came: found.filter((finding) => !wasFound.some((other) => alike(other, finding))),
+    went: wasFound.filter((finding) => !found.some((other) => alike(other, finding))),
   };
 }
 

@@ -8,10 +8,17 @@ import {
   partOf,
   solveWith,
 } from '../../../../tests/support/cabinets.js';
-import { proposedFor } from '../../check/index.js';
 
 import { type Holes, type Part, toCabinet } from '../../part/index.js';
-import { applyEdits, checkJob, fixesFor, type Overrides, type SolvedCabinet, solve } from '../../solve/index.js';
+import {
+  applyEdits,
+  checkJob,
+  fixesFor,
+  type Overrides,
+  proposedFor,
+  type SolvedCabinet,
+  solve,
+} from '../../solve/index.js';
 import { findHinges, hangOn, hingeCatalogue, solutionId, solutionsOf } from './index.js';
 
 const doorOf = (decisions: CabinetDecisions = {}, key = 'door/o2/left') => {
@@ -82,7 +89,7 @@ test('a no-mortise butt wants the gap it makes, and the finding offers it', () =
   assert.equal(doorOf({ settings: settings(1.7) }).door.chosen?.profile.family, 'noMortise');
   const { solved } = doorOf({ settings: settings(3) });
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/not-reachable');
-  assert.match((finding && proposedFor(finding)[0]?.label) ?? '', /^Make the gap 1.7 mm/);
+  assert.match((finding && proposedFor({ cabinets: [solved] }, finding.id)[0]?.label) ?? '', /^Make the gap 1.7 mm/);
 });
 
 test('where no hinge reaches, only the wishes that stand in the way are offered to be dropped, and dropping them helps', () => {
@@ -301,7 +308,7 @@ test('a height decided for a hinge is kept, and not bored while something stands
   const cups = partOf(solved, 'door/o2/left').machining.find(({ reason }) => reason.startsWith('cup: '));
   assert.equal((cups as Holes).positions.length, 2);
   const finding = solved.findings.find(({ rule }) => rule === 'hinges/against-shelf');
-  assert.match((finding && proposedFor(finding)[0]?.label) ?? '', /^Move hinge 2 to/);
+  assert.match((finding && proposedFor({ cabinets: [solved] }, finding.id)[0]?.label) ?? '', /^Move hinge 2 to/);
 });
 
 test('the weight of a door is its area times thickness times density, and its pull', () => {

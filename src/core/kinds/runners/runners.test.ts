@@ -4,10 +4,17 @@ import { test } from 'node:test';
 import { buildable } from '../../../../tests/generator/buildable.js';
 import { type CabinetDecisions, jobWith, partOf, solveWith } from '../../../../tests/support/cabinets.js';
 import { decide } from '../../../../tests/support/edit.js';
-import { proposedFor } from '../../check/index.js';
 
 import { type Holes, type Operation, type Part, toCabinet } from '../../part/index.js';
-import { applyEdits, checkJob, profilesOf, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
+import {
+  applyEdits,
+  checkJob,
+  profilesOf,
+  proposedFor,
+  readJob,
+  type SolvedCabinet,
+  solve,
+} from '../../solve/index.js';
 import type { RunnerProfile } from './profile.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -192,7 +199,7 @@ test('a job from before drawers keeps its fronts as they were, with a warning wh
   const solved = solve(read.value);
   assert.ok(!solved.cabinets[0]?.parts.some(({ role }) => role === 'drawer box'));
   const [finding] = checkJob(solved).filter(({ rule }) => rule === 'drawers/nothing-behind');
-  assert.equal(finding && proposedFor(finding).length, 3);
+  assert.equal(finding && proposedFor(solved, finding.id).length, 3);
   const fresh = solveWith({ settings: { drawers: { fitted: 'none' } } });
   const keys = (parts: readonly Part[]) => parts.map(({ key, extent }) => [key, extent]);
   assert.deepEqual(keys(solved.cabinets[0]?.parts ?? []), keys(fresh.parts), 'not a size differs');

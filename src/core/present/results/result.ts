@@ -7,7 +7,7 @@ import {
   allKinds,
   type Converted,
   check,
-  checkJob,
+  checkPairs,
   type Fitted,
   fixesFor,
   type SolvedCabinet,
@@ -34,8 +34,9 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
     : undefined;
   const size = (dim: Dim) =>
     table ? { mm: roundForExport(dim.value), tape: table.refer(dim) } : roundForExport(dim.value);
-  const cabinets = solved.cabinets.map((cabinet) => ({
-    ...presentCabinet(cabinet, size),
+  const found = solved.cabinets.map(check);
+  const cabinets = solved.cabinets.map((cabinet, at) => ({
+    ...presentCabinet(cabinet, size, found[at] ?? []),
     cautions: cautionsFor(solved.job, cabinet),
   }));
   return {
@@ -44,7 +45,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
     job: solved.job.name,
     unit: 'mm',
     cabinets,
-    findings: checkJob(solved).map((finding) => ({
+    findings: [...found.flat(), ...checkPairs(solved)].map((finding) => ({
       ...presentFinding(finding, size),
       ...(options.fixes ? { fixes: fixesFor(solved, finding.id) } : {}),
     })),
@@ -55,7 +56,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
 
 type Size = (dim: Dim) => number | { mm: number; tape: string };
 
-function presentCabinet(solved: SolvedCabinet, size: Size) {
+function presentCabinet(solved: SolvedCabinet, size: Size, found: readonly Finding[]) {
   const { cabinet, resolved, box, face, fronts, parts, rows, fitted, bays, fittings } = solved;
   const { bottomUnder, topOver, engagement, ...sizes } = box;
   const spans = ({ h, v }: Rectangle) => ({
@@ -132,16 +133,15 @@ function presentCabinet(solved: SolvedCabinet, size: Size) {
       width: size(width),
     })),
     fittings: fittings.map(({ name, quantity, note }) => ({ name, quantity, note })),
-    ...presentAssembly(solved),
+    ...presentAssembly(solved, found),
     // What side length near this one makes both ends of the pin grid alike.
     ...(balance ? { balanced: mappedNumbers(balance) } : {}),
   };
 }
 
 /** The order in which its parts go together; there is none to tell while something stops the building. */
-function presentAssembly(solved: SolvedCabinet) {
-  const { parts } = solved;
-  if (check(solved).some(({ severity }) => severity === 'stop')) return {};
+function presentAssembly({ parts }: SolvedCabinet, found: readonly Finding[]) {
+  if (found.some(({ severity }) => severity === 'stop')) return {};
   return {
     assembly: assemblyOf(parts).steps.map(({ parts: put, way, fastened }) => ({
       parts: put,
