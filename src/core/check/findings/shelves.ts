@@ -25,16 +25,15 @@ const sags: FindingRule = {
       const sag = shelfSag(shelf);
       // What reads alike is within the limit.
       if (sag.passes || show(sag.lasting.value) === show(sag.allowed.value)) return [];
-      const ways = remedies(context, part, shelf);
       return [
         {
           severity: 'warn',
           what: `${part.name} sags ${show(sag.lasting.value)} in time under ${shelf.load}; ${show(sag.allowed.value)} is allowed.`,
-          why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. ${ways.length > 0 ? 'The smallest of each remedy is offered here.' : 'Shorten the span, or carry less.'}`,
+          why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. A strip at its edge, a thicker board or a partition under it may hold it: the smallest of each that does is offered. Else shorten the span, or carry less.`,
           numbers: [sag.lasting, sag.allowed],
           parts: keys,
           settings: [settingPath({ cabinet }, 'shelves/load')],
-          fixes: ways,
+          fixes: () => remedies(context, part, shelf),
         },
       ];
     });

@@ -1,6 +1,6 @@
 import type { Edit, EditPath } from '../../decisions/index.js';
 import type { Dim } from '../../ground/index.js';
-import type { Part } from '../parts/index.js';
+import { type Part, toCabinet } from '../parts/index.js';
 
 /**
  * A drawing as data: primitives with meaning, in mm. The screen, paper and export writers all render this same value.
@@ -172,6 +172,25 @@ export interface Drawing {
   readonly items: readonly DrawingItem[];
   readonly dimensions: readonly DimensionItem[];
   readonly handles?: readonly DragHandle[];
-  /** Where a place on a part (along its length and width, mm) lies in this view. */
-  readonly spot?: (part: Part, at: { readonly u: number; readonly v: number }) => DrawingPoint;
+  /** How places on parts come to lie in this view. */
+  readonly spots?: Spots;
+}
+
+/** The two axes of the cabinet a view shows; or a panel by itself, turned over about its width where it is mirrored. */
+export type Spots =
+  | { readonly h: 'x' | 'y'; readonly v: 'y' | 'z' }
+  | { readonly panel: { readonly turned: number | undefined } };
+
+const AXIS = { x: 0, y: 1, z: 2 } as const;
+
+/** Where a place on a part (along its length and width, mm) lies in a view. */
+export function spotOn(
+  spots: Spots,
+  { placement }: Pick<Part, 'placement'>,
+  at: { readonly u: number; readonly v: number },
+): DrawingPoint {
+  const { u, v } = at;
+  if ('panel' in spots) return { h: spots.panel.turned === undefined ? v : spots.panel.turned - v, v: u };
+  const point = toCabinet(placement, u, v, 0);
+  return { h: point[AXIS[spots.h]], v: point[AXIS[spots.v]] };
 }

@@ -16,6 +16,8 @@ export {
   type RegionItem,
   regionBetween,
   type ShapeItem,
+  type Spots,
+  spotOn,
   type Tint,
   type TitleBlock,
 } from './drawing.js';

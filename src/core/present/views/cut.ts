@@ -97,7 +97,7 @@ export function drawSection(solved: SolvedCabinet, jobName: string): Drawing {
       ...zoneItems(solved, 'y', 'z'),
     ],
     dimensions: sectionDimensions(solved, front),
-    spot: ({ placement }, { u, v }) => flat(toCabinet(placement, u, v, 0), { normal: 'x', at }),
+    spots: { h: 'y', v: 'z' },
     handles: shelfHandles(solved, () => shelfDepth(solved)).filter(({ shows }) => cutBy(solved, shows, at)),
   };
 }

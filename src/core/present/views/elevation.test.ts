@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildableDecisions, type CabinetDecisions, partOf, solveWith } from '../../../../tests/support/cabinets.js';
+import { type Drawing, spotOn } from '../../part/index.js';
 import { drawElevation, drawSection, drawThumbnail, laySheet, scalesOf } from './index.js';
 
 const share = { rule: 'share' as const, weight: 1 };
@@ -115,10 +116,11 @@ test('a place on a part lies where the part has it, in elevation and section', (
   const solved = solveWith({});
   const side = partOf(solved, 'side/right');
   const { min } = side.extent;
-  const front = drawElevation(solved, 'job').spot?.(side, { u: 100, v: 40 });
+  const spot = ({ spots }: Drawing) => spots && spotOn(spots, side, { u: 100, v: 40 });
+  const front = spot(drawElevation(solved, 'job'));
   assert.equal(front?.h, min[0]);
   assert.equal(front?.v, 100);
-  assert.deepEqual(drawSection(solved, 'job').spot?.(side, { u: 100, v: 40 }), { h: 40, v: 100 });
+  assert.deepEqual(spot(drawSection(solved, 'job')), { h: 40, v: 100 });
 });
 
 test('from 200 to 3000 every elevation fits its sheet, dimension texts apart', () => {

@@ -45,10 +45,7 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
       ...marks(solved),
     ],
     dimensions: elevationDimensions(solved, beside),
-    spot: ({ placement }, { u, v }) => {
-      const [x, , z] = toCabinet(placement, u, v, 0);
-      return { h: x, v: z };
-    },
+    spots: { h: 'x', v: 'z' },
     handles: [...shelfHandles(solved, gripOf), ...allKinds.flatMap(({ handles }) => handles?.(solved as never) ?? [])],
   };
 }

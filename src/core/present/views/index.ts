@@ -24,11 +24,11 @@ export { ALL_LAYERS, inLayers, isCalledFor, type Layers, SIZES, type Sizes } fro
 export type { Beside } from './neighbours.js';
 export { cutKey, cutOfKey, drawPanel, machiningTable } from './panel.js';
 export { drawPlan, type PlanLevel, planLevels } from './plan.js';
-export { type LaidProjection, layProjection, type ProjectedView, type ViewOf } from './projection.js';
+export { type LaidProjection, layProjection, laySheet, type ProjectedView, type ViewOf } from './projection.js';
 export { scaleName, scalesOf } from './scales.js';
 export {
   type LaidSheet,
-  laySheet,
+  onSheet,
   type PlacedDimension,
   type SheetPoint,
   type SheetSpace,

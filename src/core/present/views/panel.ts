@@ -51,7 +51,7 @@ export function drawPanel(part: Part, face: PanelFace, mark: string, jobName: st
     items: [...leftOnItems(part, point), outline, ...bandItems(part, point), ...drawn, ...edgeNames(part, point)],
     dimensions: dimensions(part, face, flip),
     handles: solved ? pinHandles(solved, part, face, flip) : [],
-    spot: (_part, at) => point(at.u, at.v),
+    spots: { panel: { turned: flip ? part.width.value : undefined } },
   };
 }
 

@@ -10,7 +10,6 @@ import {
   type LineItem,
   overall,
   regionBetween,
-  toCabinet,
 } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 import { bodyItems } from './bodies.js';
@@ -76,10 +75,7 @@ export function drawPlan(
       ...pulled,
     ],
     dimensions: planDimensions(solved, at, front, rear),
-    spot: ({ placement }, { u, v }) => {
-      const [x, y] = toCabinet(placement, u, v, 0);
-      return { h: x, v: y };
-    },
+    spots: { h: 'x', v: 'y' },
   };
 }
 

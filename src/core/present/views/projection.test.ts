@@ -13,6 +13,7 @@ import {
   inLayers,
   type LaidProjection,
   layProjection,
+  onSheet,
   planLevels,
   SIZES,
   type Sizes,
@@ -52,7 +53,7 @@ function boxesOf({ views }: LaidProjection, textHeight: number) {
     })),
   );
   const bodies = views.map(({ id, drawing, laid }) => {
-    const [a, b] = [laid.toSheet(drawing.min), laid.toSheet(drawing.max)];
+    const [a, b] = [onSheet(laid, drawing.min), onSheet(laid, drawing.max)];
     return { id, left: a.x, right: b.x, top: b.y, bottom: a.y };
   });
   return { texts, bodies };
@@ -122,8 +123,8 @@ test('200 cabinets from 300 to 3000 in both units: views in line, no text on ano
     assert.ok(front);
     for (const { id, laid: view } of laid.views) {
       assert.equal(view.unit, front.laid.unit, 'one scale');
-      if (id === 'section') assert.equal(view.toSheet({ h: 0, v: 100 }).y, front.laid.toSheet({ h: 0, v: 100 }).y);
-      if (id === 'plan') assert.equal(view.toSheet({ h: 100, v: 0 }).x, front.laid.toSheet({ h: 100, v: 0 }).x);
+      if (id === 'section') assert.equal(onSheet(view, { h: 0, v: 100 }).y, onSheet(front.laid, { h: 0, v: 100 }).y);
+      if (id === 'plan') assert.equal(onSheet(view, { h: 100, v: 0 }).x, onSheet(front.laid, { h: 100, v: 0 }).x);
     }
     cabinets += 1;
     called += drawings.front.dimensions.length;

@@ -1,4 +1,4 @@
-import type { DimensionItem, Drawing, DrawingPoint, DrawingSide } from '../../part/index.js';
+import type { DimensionItem, Drawing, DrawingSide } from '../../part/index.js';
 import {
   areApart,
   firstLegible,
@@ -88,7 +88,10 @@ export function layProjection(
     (keep) => {
       const found = arrangementsFor(drawings.front).flatMap(({ ids, dearest }) => {
         if (ids.some((id) => said[id] === undefined)) return [];
-        const laid = atLargest(ids, said, space, text, keep, withCorner && ids.length === 2);
+        const laid = atLargest(ids, said, space, text, keep, {
+          corner: true,
+          wanted: withCorner && ids.length === 2,
+        });
         return laid ? [{ laid, dearest }] : [];
       });
       const alone = found.at(-1)?.laid.scale ?? Number.POSITIVE_INFINITY;
@@ -96,12 +99,44 @@ export function layProjection(
       if (withCorner && pictured) return pictured.laid;
       return found.find(({ laid, dearest }) => laid.scale <= alone * dearest)?.laid;
     },
-    () => layAt(['front'], { front: lighter(drawings.front, none) }, space, text, SMALLEST, true) as LaidProjection,
+    () =>
+      layAt(['front'], { front: lighter(drawings.front, none) }, space, text, SMALLEST, {
+        beyond: true,
+        corner: true,
+      }) as LaidProjection,
   );
-  if (zoom === 1) return fitting;
-  const ids = fitting.views.map(({ id }) => id);
+  return zoom === 1 ? fitting : zoomed(fitting, said, space, text, { zoom, corner: true });
+}
+
+/**
+ * Lays the drawing out at the largest known scale at which it and its dimensions fit the space. When there are more
+ * dimensions than a sheet can carry apart, small gaps go first, then all but the overall sizes; what is left out stands
+ * in the lists. Zoomed, it is so many times larger about the middle of the space, texts as large as before, and may
+ * reach beyond it.
+ */
+export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWidth, zoom = 1): LaidSheet {
+  const text: TextSize = { width: textWidth, height: space.textHeight };
+  const alone = { front: drawing };
+  const fitting = firstLegible(
+    (keep) => atLargest(['front'], alone, space, text, keep),
+    () => layAt(['front'], { front: lighter(drawing, none) }, space, text, SMALLEST, BEYOND) as LaidProjection,
+  );
+  const [view] = (zoom === 1 ? fitting : zoomed(fitting, alone, space, text, { zoom })).views;
+  return (view as ProjectedView).laid;
+}
+
+/** The same views so many times larger about the middle of the space; they may reach beyond it. */
+function zoomed(
+  { views, scale }: LaidProjection,
+  drawings: Partial<Record<ViewOf, Drawing>>,
+  space: SheetSpace,
+  text: TextSize,
+  { zoom, corner = false }: { readonly zoom: number; readonly corner?: boolean },
+): LaidProjection {
+  const ids = views.map(({ id }) => id);
+  const how = { beyond: true, corner };
   const at = (keep: (item: DimensionItem) => boolean) =>
-    layAt(ids, withDimensions(ids, said, keep), space, text, fitting.scale / zoom, true) as LaidProjection;
+    layAt(ids, withDimensions(ids, drawings, keep), space, text, scale / zoom, how) as LaidProjection;
   return firstLegible(
     (keep) => {
       const laid = at(keep);
@@ -149,12 +184,12 @@ function atLargest(
   space: SheetSpace,
   text: TextSize,
   keep: (item: DimensionItem) => boolean,
-  withCorner = false,
+  { corner = false, wanted = false }: { readonly corner?: boolean; readonly wanted?: boolean } = {},
 ): LaidProjection | undefined {
   const lessened = withDimensions(ids, drawings, keep);
   for (const scale of space.scales) {
-    const laid = layAt(ids, lessened, space, text, scale);
-    if (!laid || (withCorner && !laid.corner) || !legible({ dimensions: textsOf(laid) }, space)) continue;
+    const laid = layAt(ids, lessened, space, text, scale, { corner });
+    if (!laid || (wanted && !laid.corner) || !legible({ dimensions: textsOf(laid) }, space)) continue;
     return laid;
   }
   return undefined;
@@ -181,13 +216,22 @@ interface Placed {
   readonly lanes: readonly Lane[];
 }
 
+interface How {
+  /** It may reach beyond the space. */
+  readonly beyond?: boolean;
+  /** What is free beside the views is left in one piece, for a picture. */
+  readonly corner?: boolean;
+}
+const BEYOND: How = { beyond: true };
+
+/** Laid out at a scale, in the middle of the space; undefined where it does not fit and may not reach beyond it. */
 function layAt(
   ids: readonly ViewOf[],
   drawings: Partial<Record<ViewOf, Drawing>>,
   space: SheetSpace,
   text: TextSize,
   scale: number,
-  beyond = false,
+  { beyond = false, corner: leaves = false }: How = {},
 ): LaidProjection | undefined {
   const unit = space.unitsPerMm / scale;
   const placed = ids.map((id): Placed => {
@@ -220,7 +264,8 @@ function layAt(
   const spare = { x: space.width - all.width, y: space.height - all.height };
   if (!beyond && (spare.x < 0 || spare.y < 0)) return undefined;
   // What is free at the right is one piece, for a picture; where all three views stand it is the corner between them.
-  const aside = spare.x >= LEAST_CORNER && !(section && plan) ? Math.min(spare.x, MOST_CORNER * space.width) : 0;
+  const aside =
+    leaves && spare.x >= LEAST_CORNER && !(section && plan) ? Math.min(spare.x, MOST_CORNER * space.width) : 0;
   const x0 = (spare.x - aside) / 2 + left;
   const y0 = spare.y / 2 + top;
   const origin: Record<ViewOf, SheetPoint> = {
@@ -235,12 +280,11 @@ function layAt(
     },
   };
   const laid = placed.map(({ id, drawing, lanes }): ProjectedView => {
-    const { x, y } = origin[id];
-    const toSheet = ({ h, v }: DrawingPoint): SheetPoint => ({ x: x + h * unit, y: y - v * unit });
+    const sheet = { scale, unit, origin: origin[id] };
     return {
       id,
       drawing,
-      laid: { scale, unit, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) },
+      laid: { ...sheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, sheet, text)) },
     };
   });
   const free =

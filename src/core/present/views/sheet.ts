@@ -39,8 +39,14 @@ export interface LaidSheet {
   readonly scale: number;
   /** Sheet units per mm of the cabinet. */
   readonly unit: number;
+  /** Where the point 0, 0 of the drawing lies. */
+  readonly origin: SheetPoint;
   readonly dimensions: readonly PlacedDimension[];
-  toSheet(point: DrawingPoint): SheetPoint;
+}
+
+/** Where a point of a drawing lies on its sheet. */
+export function onSheet({ origin, unit }: Pick<LaidSheet, 'origin' | 'unit'>, { h, v }: DrawingPoint): SheetPoint {
+  return { x: origin.x + h * unit, y: origin.y - v * unit };
 }
 
 const LINE_GAP = 13;
@@ -69,40 +75,6 @@ export interface Lane {
 
 const SIDES: readonly DrawingSide[] = ['left', 'right', 'top', 'bottom'];
 const isUpright = (side: DrawingSide) => side === 'left' || side === 'right';
-
-/**
- * Lays the drawing out at the largest known scale at which it and its dimensions fit the space. When there are more
- * dimensions than a sheet can carry apart, small gaps go first, then all but the overall sizes; what is left out stands
- * in the lists. Zoomed, it is so many times larger about the middle of the space, texts as large as before, and may
- * reach beyond it.
- */
-export function laySheet(drawing: Drawing, space: SheetSpace, textWidth: TextWidth, zoom = 1): LaidSheet {
-  const text: TextSize = { width: textWidth, height: space.textHeight };
-  const fitting = atLargest(drawing, space, text);
-  if (zoom === 1) return fitting;
-  const scale = fitting.scale / zoom;
-  return firstLegible(
-    (keep) => {
-      const laid = layAt(lighter(drawing, keep), space, text, scale, true) as LaidSheet;
-      return areApart(laid, space) ? laid : undefined;
-    },
-    () => layAt({ ...drawing, dimensions: [] }, space, text, scale, true) as LaidSheet,
-  );
-}
-
-function atLargest(drawing: Drawing, space: SheetSpace, text: TextSize): LaidSheet {
-  return firstLegible(
-    (keep) => {
-      const lessened = lighter(drawing, keep);
-      for (const scale of space.scales) {
-        const laid = layAt(lessened, space, text, scale);
-        if (laid && legible(laid, space)) return laid;
-      }
-      return undefined;
-    },
-    () => layAt({ ...drawing, dimensions: [] }, space, text, SMALLEST, true) as LaidSheet,
-  );
-}
 
 /** What does not fit at any scale is drawn at this. */
 export const SMALLEST = 200;
@@ -158,32 +130,6 @@ export function areApart(
   );
 }
 
-/** Laid out at a scale, in the middle of the space; undefined where it does not fit and may not reach `beyond` it. */
-function layAt(
-  drawing: Drawing,
-  space: SheetSpace,
-  text: TextSize,
-  scale: number,
-  beyond = false,
-): LaidSheet | undefined {
-  const unit = space.unitsPerMm / scale;
-  const lanes = planLanes(drawing, unit, text);
-  const room = (side: DrawingSide) => roomAt(lanes, side);
-  const [left, right, top, bottom] = SIDES.map(room) as [number, number, number, number];
-  const objectWidth = (drawing.max.h - drawing.min.h) * unit;
-  const objectHeight = (drawing.max.v - drawing.min.v) * unit;
-  const spareX = (space.width - left - objectWidth - right) / 2;
-  const spareY = (space.height - top - objectHeight - bottom) / 2;
-  if (!beyond && (spareX < 0 || spareY < 0)) return undefined;
-  const x0 = spareX + left;
-  const y0 = spareY + top;
-  const toSheet = ({ h, v }: DrawingPoint): SheetPoint => ({
-    x: x0 + (h - drawing.min.h) * unit,
-    y: y0 + (drawing.max.v - v) * unit,
-  });
-  return { scale, unit, toSheet, dimensions: lanes.flatMap((lane) => placeLane(lane, drawing, toSheet, text)) };
-}
-
 /** Room the dimensions at a side take. */
 export function roomAt(lanes: readonly Lane[], side: DrawingSide): number {
   return lanes.filter((lane) => lane.side === side).reduce((most, lane) => Math.max(most, lane.edge + MARGIN), MARGIN);
@@ -228,12 +174,12 @@ export function planLanes(drawing: Drawing, unit: number, text: TextSize): Lane[
 export function placeLane(
   lane: Lane,
   drawing: Drawing,
-  toSheet: (point: DrawingPoint) => SheetPoint,
+  sheet: Pick<LaidSheet, 'origin' | 'unit'>,
   text: TextSize,
 ): PlacedDimension[] {
   const upright = isUpright(lane.side);
   const outward = lane.side === 'left' || lane.side === 'top' ? -1 : 1;
-  const corner = toSheet({
+  const corner = onSheet(sheet, {
     h: lane.side === 'right' ? drawing.max.h : drawing.min.h,
     v: lane.side === 'bottom' ? drawing.min.v : drawing.max.v,
   });
@@ -241,7 +187,8 @@ export function placeLane(
   const at = (distance: number) => edge + outward * distance;
   const point = (along: number, across: number): SheetPoint =>
     upright ? { x: across, y: along } : { x: along, y: across };
-  const along = (value: number) => (upright ? toSheet({ h: 0, v: value }).y : toSheet({ h: value, v: 0 }).x);
+  const along = (value: number) =>
+    upright ? onSheet(sheet, { h: 0, v: value }).y : onSheet(sheet, { h: value, v: 0 }).x;
   const items = itemsOf(drawing, lane.side, lane.level).map((item) => {
     const [a, b] = [along(item.from), along(item.to)];
     const room = Math.abs(b - a);

@@ -2,7 +2,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { type Line, lastGood, type Snap, settle, sizesAt } from '../../../core/commands/index.js';
 import type { Act } from '../../../core/decisions/index.js';
 import { formatLength } from '../../../core/ground/index.js';
-import type { LaidSheet } from '../../../core/present/index.js';
+import { type LaidSheet, onSheet } from '../../../core/present/index.js';
 import { type Dragged, useDrag } from '../../fields/drag.js';
 import { stepOf } from '../../fields/LengthField.js';
 import { useBench, useBenchStore } from '../context.js';
@@ -86,8 +86,8 @@ function DragLine({ line, laid }: { line: Line; laid: LaidSheet }) {
   });
   const shown = (at: number) =>
     upright
-      ? { a: laid.toSheet({ h: at, v: line.from }), b: laid.toSheet({ h: at, v: line.to }) }
-      : { a: laid.toSheet({ h: line.from, v: at }), b: laid.toSheet({ h: line.to, v: at }) };
+      ? { a: onSheet(laid, { h: at, v: line.from }), b: onSheet(laid, { h: at, v: line.to }) }
+      : { a: onSheet(laid, { h: line.from, v: at }), b: onSheet(laid, { h: line.to, v: at }) };
   const { a, b } = shown(line.at);
   const [x, y] = [Math.min(a.x, b.x), Math.min(a.y, b.y)];
   const [width, height] = [Math.abs(a.x - b.x), Math.abs(a.y - b.y)];

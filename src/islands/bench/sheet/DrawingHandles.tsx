@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useState } from 'react';
 import { formatLength } from '../../../core/ground/index.js';
-import type { DragHandle, LaidSheet } from '../../../core/present/index.js';
+import { type DragHandle, type LaidSheet, onSheet } from '../../../core/present/index.js';
 import { useDrag } from '../../fields/drag.js';
 import { useBench } from '../context.js';
 
@@ -41,8 +41,8 @@ export function DragHandleMark({ handle, laid }: { handle: DragHandle; laid: Lai
     pressed: ({ shows }) => select(shows),
     ended: () => setTarget(null),
   });
-  const from = laid.toSheet(handle.from);
-  const to = laid.toSheet(handle.to);
+  const from = onSheet(laid, handle.from);
+  const to = onSheet(laid, handle.to);
   const [x, y, width, height] = [from.x, to.y, to.x - from.x, from.y - to.y];
   // Thin things still want a target that can be hit.
   const grip = Math.max(height, GRIP);
@@ -53,7 +53,7 @@ export function DragHandleMark({ handle, laid }: { handle: DragHandle; laid: Lai
     <g>
       {target !== null &&
         handle.stops.map((stop) => {
-          const { y: tick } = laid.toSheet({ h: handle.from.h, v: stop.at });
+          const { y: tick } = onSheet(laid, { h: handle.from.h, v: stop.at });
           return (
             <line
               key={stop.at}

@@ -1,4 +1,10 @@
-import type { Drawing, DrawingItem, HardwareItem, LaidSheet } from '../../../core/present/index.js';
+import {
+  type Drawing,
+  type DrawingItem,
+  type HardwareItem,
+  type LaidSheet,
+  onSheet,
+} from '../../../core/present/index.js';
 import { TINT_FILL } from '../../figures/tints.js';
 import { useBench } from '../context.js';
 
@@ -43,8 +49,8 @@ function Item({
 }) {
   const stroke = chosen ? 'var(--color-pencil)' : 'var(--color-ink)';
   if (item.kind === 'region') {
-    const from = laid.toSheet(item.from);
-    const to = laid.toSheet(item.to);
+    const from = onSheet(laid, item.from);
+    const to = onSheet(laid, item.to);
     const [x, y, width, height] = [from.x, to.y, to.x - from.x, from.y - to.y];
     if (width <= 0 || height <= 0) return null;
     return (
@@ -76,7 +82,7 @@ function Item({
     );
   }
   if (item.kind === 'shape') {
-    const points = item.points.map((point) => laid.toSheet(point));
+    const points = item.points.map((point) => onSheet(laid, point));
     return (
       // biome-ignore lint/a11y/noStaticElementInteractions: the parts table offers the same choice by keyboard
       <polygon
@@ -94,7 +100,7 @@ function Item({
     );
   }
   if (item.kind === 'hole') {
-    const { x, y } = laid.toSheet(item.at);
+    const { x, y } = onSheet(laid, item.at);
     const radius = Math.max(1.5, (item.diameter / 2) * laid.unit);
     return (
       // biome-ignore lint/a11y/noStaticElementInteractions: the table of what is cut offers the same choice by keyboard
@@ -121,7 +127,7 @@ function Item({
     );
   }
   if (item.kind === 'line') {
-    const points = item.points.map((point) => laid.toSheet(point));
+    const points = item.points.map((point) => onSheet(laid, point));
     return (
       <polyline
         className="pointer-events-none"
@@ -134,7 +140,7 @@ function Item({
     );
   }
   if (item.kind === 'hardware') return <Hardware item={item} laid={laid} chosen={chosen} onSelect={onSelect} />;
-  const { x, y } = laid.toSheet(item.at);
+  const { x, y } = onSheet(laid, item.at);
   const half = Math.max(17, item.text.length * 3.6 + 6);
   const room = item.room === undefined ? Number.POSITIVE_INFINITY : item.room * laid.unit;
   if (room < 14) return null;
@@ -172,8 +178,8 @@ function Hardware({
   chosen: boolean;
   onSelect: (key: string) => void;
 }) {
-  const from = laid.toSheet(item.from);
-  const to = laid.toSheet(item.to);
+  const from = onSheet(laid, item.from);
+  const to = onSheet(laid, item.to);
   const [x, y, width, height] = [from.x, to.y, Math.max(3, to.x - from.x), Math.max(3, from.y - to.y)];
   const [cx, cy] = [x + width / 2, y + height / 2];
   const ink = chosen ? 'var(--color-pencil)' : 'var(--color-graphite)';

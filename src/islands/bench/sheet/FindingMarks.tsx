@@ -1,5 +1,6 @@
 import type { Finding, Severity } from '../../../core/cabinet/index.js';
-import type { Drawing, DrawingPoint, LaidSheet } from '../../../core/present/index.js';
+import { spotOn } from '../../../core/part/index.js';
+import { type Drawing, type DrawingPoint, type LaidSheet, onSheet } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { useFindings } from '../found.js';
@@ -15,7 +16,7 @@ export function FindingMarks({ solved, drawing, laid }: { solved: SolvedCabinet;
       {findings.map((finding) => {
         const place = placeOf(finding, solved, drawing);
         if (!place) return null;
-        const { x, y } = clearOf(taken, laid.toSheet(place));
+        const { x, y } = clearOf(taken, onSheet(laid, place));
         taken.push({ x, y });
         const go = () => {
           const [part] = finding.parts;
@@ -58,7 +59,7 @@ function placeOf({ parts, at }: Finding, solved: SolvedCabinet, drawing: Drawing
   })[0];
   if (!shown) return undefined;
   const part = solved.parts.find(({ key }) => parts.includes(key));
-  if (at && part && drawing.spot) return drawing.spot(part, at);
+  if (at && part && drawing.spots) return spotOn(drawing.spots, part, at);
   const h = shown.map((point) => point.h);
   const v = shown.map((point) => point.v);
   const [left, right, low, high] = [Math.min(...h), Math.max(...h), Math.min(...v), Math.max(...v)];

@@ -7,6 +7,7 @@ import {
   edgeNear,
   edgesOf,
   type LaidSheet,
+  onSheet,
 } from '../../../core/present/index.js';
 import { useBench } from '../context.js';
 
@@ -40,7 +41,7 @@ export function Measure({ drawing, laid }: { drawing: Drawing; laid: LaidSheet }
   const edges = useMemo(() => edgesOf(drawing), [drawing]);
   const [near, setNear] = useState<DrawnEdge>();
   const [chosen, setChosen] = useState<readonly DrawnEdge[]>([]);
-  const [from, to] = [laid.toSheet(drawing.min), laid.toSheet(drawing.max)];
+  const [from, to] = [onSheet(laid, drawing.min), onSheet(laid, drawing.max)];
   const at = (event: PointerEvent<SVGRectElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const [x, y] = [event.clientX - box.left, event.clientY - box.top];
@@ -86,8 +87,8 @@ const ROOM = 12;
 function Edge({ edge: { axis, at, from, to }, laid }: { edge: DrawnEdge; laid: LaidSheet }) {
   const [a, b] =
     axis === 'h'
-      ? [laid.toSheet({ h: at, v: from }), laid.toSheet({ h: at, v: to })]
-      : [laid.toSheet({ h: from, v: at }), laid.toSheet({ h: to, v: at })];
+      ? [onSheet(laid, { h: at, v: from }), onSheet(laid, { h: at, v: to })]
+      : [onSheet(laid, { h: from, v: at }), onSheet(laid, { h: to, v: at })];
   return <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--color-pencil)" strokeWidth={3} />;
 }
 
@@ -95,8 +96,8 @@ function Between({ a, b, laid, text }: { a: DrawnEdge; b: DrawnEdge; laid: LaidS
   const along = (Math.max(a.from, b.from) + Math.min(a.to, b.to)) / 2;
   const [p, q] =
     a.axis === 'h'
-      ? [laid.toSheet({ h: a.at, v: along }), laid.toSheet({ h: b.at, v: along })]
-      : [laid.toSheet({ h: along, v: a.at }), laid.toSheet({ h: along, v: b.at })];
+      ? [onSheet(laid, { h: a.at, v: along }), onSheet(laid, { h: b.at, v: along })]
+      : [onSheet(laid, { h: along, v: a.at }), onSheet(laid, { h: along, v: b.at })];
   return (
     <g>
       {a.axis === b.axis && <line x1={p.x} y1={p.y} x2={q.x} y2={q.y} stroke="var(--color-pencil)" strokeWidth={1.4} />}

@@ -1,6 +1,6 @@
 import { type PointerEvent, useState } from 'react';
 import { faceOf } from '../../../core/commands/index.js';
-import type { LaidSheet } from '../../../core/present/index.js';
+import { type LaidSheet, onSheet } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { type Dragged, useDrag } from '../../fields/drag.js';
 import { chosenOpenings, useOpeningAct } from '../chosen.js';
@@ -43,8 +43,8 @@ export function OpeningMarks({ solved, laid }: { solved: SolvedCabinet; laid: La
 function boxOf(solved: SolvedCabinet, laid: LaidSheet, id: string) {
   const face = faceOf(solved, id);
   if (!face) return undefined;
-  const a = laid.toSheet({ h: face.h.low.value, v: face.v.high.value });
-  const b = laid.toSheet({ h: face.h.high.value, v: face.v.low.value });
+  const a = onSheet(laid, { h: face.h.low.value, v: face.v.high.value });
+  const b = onSheet(laid, { h: face.h.high.value, v: face.v.low.value });
   return { x: a.x, y: a.y, width: Math.max(0, b.x - a.x), height: Math.max(0, b.y - a.y) };
 }
 

@@ -1,7 +1,7 @@
 import { type MouseEvent, type PointerEvent, type RefObject, useRef, useState } from 'react';
 import { openingKey } from '../../../core/build/index.js';
 import { faceOf, openingAt } from '../../../core/commands/index.js';
-import type { LaidSheet } from '../../../core/present/index.js';
+import { type LaidSheet, onSheet } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { chosenOpenings } from '../chosen.js';
 import { useBenchStore } from '../context.js';
@@ -55,8 +55,8 @@ export function useChoosing(
       const face = faceOf(solved, id);
       if (!face) return [];
       const [a, b] = [
-        laid.toSheet({ h: face.h.low.value, v: face.v.high.value }),
-        laid.toSheet({ h: face.h.high.value, v: face.v.low.value }),
+        onSheet(laid, { h: face.h.low.value, v: face.v.high.value }),
+        onSheet(laid, { h: face.h.high.value, v: face.v.low.value }),
       ];
       const apart = a.x > box.x + box.width || b.x < box.x || a.y > box.y + box.height || b.y < box.y;
       return apart ? [] : [id];
