@@ -1,5 +1,6 @@
 import type { Kind } from '../../cabinet/index.js';
 import { formatMm, gather } from '../../ground/index.js';
+import { hiddenPlates } from '../plates.js';
 import { catchesToBuy, type PlacedCatch, placeCatches, spaceOfCatches } from './catches.js';
 import { type CatchProfile, catchCatalogue, catchProfileSchema } from './profile.js';
 import { catchRules } from './rules.js';
@@ -38,21 +39,7 @@ export const catches: Kind<'catches', CatchSettings, CatchProfile, readonly Plac
     };
   },
   rules: catchRules,
-  symbols: (fitted) =>
-    fitted.flatMap(({ extent, frontKey }) =>
-      extent
-        ? [
-            {
-              kind: 'hardware',
-              symbol: 'plate',
-              from: { h: extent.min[0], v: extent.min[2] },
-              to: { h: extent.max[0], v: extent.max[2] },
-              hidden: true,
-              shows: frontKey,
-            } as const,
-          ]
-        : [],
-    ),
+  symbols: hiddenPlates,
   present: (fitted, size) =>
     fitted.map(({ frontKey, profile, carrier, up, across }) => ({
       front: frontKey,

@@ -3,6 +3,7 @@ import { formatMm } from '../../ground/index.js';
 import { byPart } from '../byPart.js';
 import { catches } from '../catches/index.js';
 import { hinges } from '../hinges/index.js';
+import { hiddenPlates } from '../plates.js';
 import type { DamperAfter } from './context.js';
 import { dampersToBuy, type PlacedDamper, placeDampers, spaceOfDampers } from './dampers.js';
 import { type DamperProfile, damperCatalogue, damperProfileSchema } from './profile.js';
@@ -38,21 +39,7 @@ export const dampers: Kind<'dampers', DamperSettings, DamperProfile, readonly Pl
     };
   },
   rules: damperRules,
-  symbols: (fitted) =>
-    fitted.flatMap(({ extent, frontKey }) =>
-      extent
-        ? [
-            {
-              kind: 'hardware',
-              symbol: 'plate',
-              from: { h: extent.min[0], v: extent.min[2] },
-              to: { h: extent.max[0], v: extent.max[2] },
-              hidden: true,
-              shows: frontKey,
-            } as const,
-          ]
-        : [],
-    ),
+  symbols: hiddenPlates,
   panels: (fitted, { front }) =>
     fitted
       .filter(({ frontKey }) => frontKey === front)
