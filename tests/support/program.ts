@@ -8,7 +8,7 @@ import { temporaryFolder } from './server.js';
 export const NEXT_VERSION = JOB_VERSION + 1;
 
 /** What the version of the document is figured from, in what was built and in what was also made small. */
-const VERSION = /Math\.max\(\s*(?=\.\.\.[\w$]+,\s*\.\.\.[\w$.]+\.map\(\(\{\s*since\b)/g;
+const VERSION = /Math\.max\(\s*(?=[\w$]+,\s*\.\.\.\[\s*\.\.\.Object\.values\()/g;
 
 /** The folder of the later program. */
 export function nextProgram(): string {

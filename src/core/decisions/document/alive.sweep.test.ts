@@ -36,6 +36,7 @@ const WAYS: CabinetDecisions[] = [
   {},
   { parts: bays, width: 900 },
   { from: 'wall' },
+  { lists: { grommets: [{ id: 'g1', part: 'back' }] } },
   { settings: { ends: { leftClear: 5, rightClear: 5, leftHigh: 2000, rightHigh: 2000 } } },
   { from: 'tall', settings: { making: { kind: 'stick' }, fronts: { grainRuns: 'none' } } },
   {

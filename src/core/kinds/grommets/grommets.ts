@@ -12,6 +12,8 @@ export interface FittedGrommet {
   readonly id: string;
   /** What is decided of it. */
   readonly decided: Grommet;
+  /** The id of the one that is wanted, and what the library has under it. */
+  readonly wanted: string;
   readonly profile: GrommetProfile | undefined;
   /** Key and name of the part it is in; absent where there is no such part. */
   readonly part: { readonly key: string; readonly name: string; readonly thickness: Dim } | undefined;
@@ -46,11 +48,15 @@ export function axesOf({ placement }: Pick<Part, 'placement'>) {
 }
 
 /** Every grommet that is decided, in its part. */
-export function fitGrommets({ cabinet, parts }: GrommetContext, profiles: readonly GrommetProfile[]): MadeGrommet[] {
+export function fitGrommets(
+  { cabinet, parts, resolved }: GrommetContext,
+  profiles: readonly GrommetProfile[],
+): MadeGrommet[] {
   return grommetList.of(cabinet).map((decided): MadeGrommet => {
-    const profile = profiles.find(({ id }) => id === decided.profile);
+    const wanted = decided.profile ?? resolved.settings.grommets.choice.value;
+    const profile = profiles.find(({ id }) => id === wanted);
     const part = parts.find(({ key }) => key === decided.part);
-    const fitted = { id: decided.id, decided, profile, part: undefined, middle: [], left: 0 };
+    const fitted = { id: decided.id, decided, wanted, profile, part: undefined, middle: [], left: 0 };
     if (!part || !profile) return { fitted: { ...fitted, part: part && named(part) }, operations: [], occupied: [] };
     const middle = axesOf(part).map(({ axis, field, from }) => {
       const path = grommetList.at(cabinet.id, decided.id, field);

@@ -14,8 +14,8 @@ const grommetSchema = z.strictObject({
   id: z.string().check(z.regex(/^[a-zA-Z0-9_-]{1,40}$/, 'an id was expected')),
   /** Key of the part. */
   part: z.string().check(z.minLength(1), z.maxLength(120)),
-  /** A grommet by its id. */
-  profile: z.string().check(z.minLength(1), z.maxLength(40)),
+  /** A grommet by its id; the one of the standard where nothing is said. */
+  profile: z.optional(z.string().check(z.minLength(1), z.maxLength(40))),
   left: place('from the left face of the box'),
   behind: place('behind the front edge of the box'),
   up: place('above the underside of the box'),

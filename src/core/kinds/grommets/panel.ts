@@ -8,7 +8,7 @@ import type { GrommetBuilt } from './rule.js';
 export function grommetPanels(
   fitted: readonly FittedGrommet[],
   { key }: SelectedThing,
-  { cabinet, parts, resolved }: GrommetBuilt,
+  { cabinet, parts }: GrommetBuilt,
 ): KindPanel[] {
   const part = parts.find((each) => each.key === key);
   if (!part || !takesGrommet(part)) return [];
@@ -21,7 +21,7 @@ export function grommetPanels(
       label: `Cable grommets in ${within(part.name)}`,
       title: 'Cable grommets',
       ...(own.length > 0
-        ? { taken: [...new Set(own.map(({ profile, decided }) => profile?.name ?? decided.profile))].join(', ') }
+        ? { taken: [...new Set(own.map(({ profile, wanted }) => profile?.name ?? wanted))].join(', ') }
         : {}),
       rows: [],
       fields: own.flatMap(({ id, middle }, at) =>
@@ -39,9 +39,7 @@ export function grommetPanels(
             edits: [
               {
                 path: grommetList.path(cabinet.id),
-                insert: { id: ids('g'), part: key, profile: resolved.settings.grommets.choice.value } as {
-                  readonly id: string;
-                },
+                insert: { id: ids('g'), part: key } as { readonly id: string },
               },
             ],
           }),

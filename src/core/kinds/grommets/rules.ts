@@ -8,14 +8,14 @@ import type { GrommetRule } from './rule.js';
 const isGone: GrommetRule = {
   id: 'grommets/gone',
   check: ({ cabinet, fitted: { grommets } }) =>
-    grommets.flatMap(({ id, decided, profile, part }): FindingDraft[] => {
+    grommets.flatMap(({ id, decided, wanted, profile, part }): FindingDraft[] => {
       if (part && profile) return [];
       const path = grommetList.entry(cabinet.id, id);
       return [
         {
           severity: 'warn',
           what: part
-            ? `The library has no grommet "${decided.profile}" for ${within(part.name)}.`
+            ? `The library has no grommet "${wanted}" for ${within(part.name)}.`
             : `A cable grommet is decided in a part that is not there any more (${decided.part.replaceAll('/', ' ')}).`,
           why: 'It is neither bored nor bought. Take it out, or bring back what it was in.',
           settings: [path],

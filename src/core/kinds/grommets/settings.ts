@@ -7,7 +7,7 @@ export const grommetSettings = section('Cable grommets', {
       from: 'grommets',
       metric: 'corran-grommet-60',
       since: SINCE,
-      trade: 'It is put in where you ask for one, on a part that is selected.',
+      trade: 'Each that is put in is one of these, unless another is said of it.',
     }),
   },
 });
