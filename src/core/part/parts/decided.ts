@@ -1,6 +1,7 @@
 import { type DecidedPart, type PartSide, pathTo, type Resolved } from '../../decisions/index.js';
 import { setting } from '../../ground/index.js';
-import { type Band, cutSizes, type Oversize, type Part, type PartRole, withMachining } from './part.js';
+import { withMachining } from './machined.js';
+import { type Band, cutSizes, type Oversize, type Part, type PartRole } from './part.js';
 import { EDGES, type Edge, edgeName } from './placement.js';
 
 /** What can be left out by itself: the rest of the cabinet stands without it, or a finding says that it does not. */

@@ -2,6 +2,7 @@ export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
 export { canBeLeftOut, type LeftOut, withDecisions, withoutTraces } from './decided.js';
 export { type FastenerRow, fastenersOf } from './fasteners.js';
 export { type KeyForm, keyForm, partKeys } from './keys.js';
+export { withMachining, withMore } from './machined.js';
 export { markParts, type PartRow, partLetter } from './marks.js';
 export { isRectangle, liesOver, planOutline } from './outline.js';
 export {
@@ -20,8 +21,6 @@ export {
   type Stands,
   sizeOf,
   spanAlong,
-  withMachining,
-  withMore,
 } from './part.js';
 export {
   type Axes,

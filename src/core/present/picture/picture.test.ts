@@ -137,3 +137,19 @@ test('the surface of a part encloses what is left of it when all is cut and bore
   }
   assert.ok(cut > 20, `${cut} cut parts`);
 });
+
+test('what drops turns about its lower edge to the front and down, as far as a lift turns up', () => {
+  const tilt = (kind: 'lift' | 'drop') => ({
+    id: 'o1',
+    name: 'flap',
+    front: 'flap/o1',
+    parts: [],
+    motion: { kind, by: 'test', front: 'flap/o1', name: 'flap', y: 0, z: 100, stop: 90 } as const,
+    most: 90,
+  });
+  const near = (at: readonly number[], wanted: readonly number[]) =>
+    wanted.forEach((each, k) => assert.ok(Math.abs((at[k] ?? 0) - each) < 1e-9, `${at} is not ${wanted}`));
+  near(movedTo(tilt('drop'), [5, 0, 400], 1), [5, -300, 100]);
+  near(movedTo(tilt('lift'), [5, 0, -200], 1), [5, -300, 100]);
+  near(movedTo(tilt('drop'), [5, 0, 400], 0), [5, 0, 400]);
+});
