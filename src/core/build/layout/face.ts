@@ -2,7 +2,6 @@ import {
   type Cabinet,
   type DividerKind,
   type EditPath,
-  type FillBook,
   isSplit,
   type LeafFill,
   type Opening,
@@ -12,6 +11,7 @@ import {
 } from '../../decisions/index.js';
 import { type Dim, type Span, setting, sumOf } from '../../ground/index.js';
 import type { Box } from './box.js';
+import { openingNames } from './names.js';
 import { type Region, rectangleAsRead, type SplitAxis, spanOf, withSpan } from './region.js';
 import { type BoundaryWidths, dividerAfter, type FaceScheme, faceScheme } from './scheme.js';
 import { divideStack, type StackRefusal } from './stack.js';
@@ -66,27 +66,6 @@ export type FaceLayout =
       readonly root: Region;
     }
   | { readonly ok: false; readonly refusal: StackRefusal; readonly path: EditPath };
-
-/** What every opening is called; those of a kind are numbered in reading order where there are several. */
-export function openingNames(split: Split, { opening: says }: FillBook): Map<string, string> {
-  const leaves: Opening[] = [];
-  const names = new Map<string, string>();
-  const walk = ({ kind, parts }: Split) => {
-    for (const [at, opening] of parts.entries()) {
-      if (isSplit(opening.fill)) {
-        names.set(opening.id, `${kind === 'rows' ? 'row' : 'column'} ${at + 1}`);
-        walk(opening.fill);
-      } else leaves.push(opening);
-    }
-  };
-  walk(split);
-  for (const opening of leaves) {
-    const alike = leaves.filter((other) => other.fill.kind === opening.fill.kind);
-    const name = says[opening.fill.kind]?.called ?? 'opening';
-    names.set(opening.id, alike.length === 1 ? name : `${name} ${alike.indexOf(opening) + 1}`);
-  }
-  return names;
-}
 
 /** Divides the face of a box into its tree of openings, fronts first or openings first. */
 export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): FaceLayout {

@@ -18,7 +18,8 @@ import {
 } from '../../decisions/index.js';
 import { type Dim, length, type Span } from '../../ground/index.js';
 import type { Box } from './box.js';
-import { type Boundary, type Cell, layInRow, openingNames, sumOfWidths } from './face.js';
+import { type Boundary, type Cell, layInRow, sumOfWidths } from './face.js';
+import { openingNames } from './names.js';
 import { type Rectangle, type SplitAxis, spanOf, withSpan } from './region.js';
 import { dividerThickness } from './scheme.js';
 import { divideStack, type StackRefusal } from './stack.js';
