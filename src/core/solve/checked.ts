@@ -51,8 +51,9 @@ export const checkPairs = (solved: Pick<SolvedJob, 'cabinets'>): readonly Findin
 /** What is found in a cabinet of a job, then what stands between it and its neighbours and is its own. */
 export function foundIn(solved: SolvedJob, id: string): Finding[] {
   const own = solved.cabinets.filter(({ cabinet }) => cabinet.id === id);
-  const between = checkPairs(solved).filter(({ cabinetId }) => cabinetId === id);
-  return [...own.flatMap(check), ...between];
+  const beside = pairsOf(solved).filter((pair) => pair.some(({ cabinet }) => cabinet.id === id));
+  const between = beside.flatMap(([left, right]) => checkBetween(left, right));
+  return [...own.flatMap(check), ...between.filter(({ cabinetId }) => cabinetId === id)];
 }
 
 /** Why an act that led to a cabinet is refused; undefined where it is not. Asked with each act: only what refuses is run. */

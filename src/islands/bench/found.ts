@@ -17,13 +17,31 @@ export interface Found {
 
 type Row = Beside & { readonly own: Cabinet };
 
+/** Those at the ends of each cabinet, by its id; a list of cabinets is gone through once, however many ask. */
+const ends = new WeakMap<readonly Cabinet[], ReadonlyMap<string, Beside>>();
+function endsIn(cabinets: readonly Cabinet[]): ReadonlyMap<string, Beside> {
+  const known = ends.get(cabinets);
+  if (known) return known;
+  const byId = new Map(cabinets.map((cabinet) => [cabinet.id, cabinet]));
+  const rightOf = new Map<string, Cabinet>();
+  for (const cabinet of cabinets) {
+    const { leftNeighbour } = cabinet;
+    if (leftNeighbour !== null && !rightOf.has(leftNeighbour)) rightOf.set(leftNeighbour, cabinet);
+  }
+  const made = new Map(
+    cabinets.map(({ id, leftNeighbour }) => [
+      id,
+      { left: leftNeighbour === null ? undefined : byId.get(leftNeighbour), right: rightOf.get(id) },
+    ]),
+  );
+  ends.set(cabinets, made);
+  return made;
+}
+
 /** A cabinet of the job with those at its ends. */
 function rowOf({ job: { cabinets } }: Pick<BenchState, 'job'>, own: Cabinet): Row {
-  return {
-    own,
-    left: cabinets.find(({ id }) => id === own.leftNeighbour),
-    right: cabinets.find(({ leftNeighbour }) => leftNeighbour === own.id),
-  };
+  const beside = endsIn(cabinets).get(own.id);
+  return { own, left: beside?.left, right: beside?.right };
 }
 
 const isSame = (a: Row, b: Row) => a.own === b.own && a.left === b.left && a.right === b.right;
