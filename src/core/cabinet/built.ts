@@ -1,6 +1,6 @@
 import type { Bay, Box, FaceLayout, Fitting, Front, Interiors, Joint, PinGrid } from '../build/index.js';
-import type { Cabinet, DecidedHeight, EditPath, JobHead, Resolved } from '../decisions/index.js';
-import type { LeftOut, Operation, Part, PartRow } from '../part/index.js';
+import type { Cabinet, DecidedHeight, Design, JobHead, OwnPath, Resolved } from '../decisions/index.js';
+import type { LeftOut, LetteredRow, Operation, Part, PartRow } from '../part/index.js';
 import type { Motion, Occupied, SwingContact } from './motion.js';
 
 /** Heights that are decided for things of an opening, and how many of them there are to follow. */
@@ -10,19 +10,20 @@ export interface DecidedHeights {
   readonly name: string;
   readonly room: number;
   /** Where they are decided. */
-  readonly list: EditPath;
+  readonly list: OwnPath;
   readonly decided: readonly DecidedHeight[];
   readonly count: number;
 }
 
 /**
- * A cabinet with everything but its findings. Its reader says what settings it knows beside those of the construction,
+ * A cabinet with everything but its findings, and whichever cabinet it is: those that are decided and given alike are one.
+ * Its reader says what settings it knows beside those of the construction,
  * and which results of kinds of fitted things.
  */
 export interface BuiltCabinet<R extends Resolved = Resolved, F = unknown> {
   /** The job it was figured in, without its cabinets. */
   readonly head: JobHead;
-  readonly cabinet: Cabinet;
+  readonly cabinet: Design;
   readonly resolved: R;
   readonly box: Box;
   readonly face: FaceLayout;
@@ -51,5 +52,11 @@ export interface BuiltCabinet<R extends Resolved = Resolved, F = unknown> {
   readonly contacts: ReadonlyMap<string, SwingContact>;
   /** Bought things that are counted, such as legs. */
   readonly fittings: readonly Fitting[];
-  readonly rows: readonly PartRow[];
+  readonly rows: readonly LetteredRow[];
 }
+
+/** The same as one cabinet of the job: with its id, its number and its name. */
+export type Named<C extends Pick<BuiltCabinet, 'cabinet' | 'rows'> = BuiltCabinet> = Omit<C, 'cabinet' | 'rows'> & {
+  readonly cabinet: Cabinet;
+  readonly rows: readonly PartRow[];
+};

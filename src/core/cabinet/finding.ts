@@ -1,7 +1,7 @@
-import type { Act, EditPath, Resolved } from '../decisions/index.js';
+import type { Act, AnyPath, EditPath, ProposedAct, Resolved } from '../decisions/index.js';
 import type { Dim } from '../ground/index.js';
 import type { Clash, FastenerRow, Operation, Part } from '../part/index.js';
-import type { BuiltCabinet } from './built.js';
+import type { BuiltCabinet, Named } from './built.js';
 
 /** stop: cannot be built or fitted. warn: will cost you later. note: a judgement call. */
 export type Severity = 'stop' | 'warn' | 'note';
@@ -44,15 +44,18 @@ export interface Parting<C> {
    * Changes that are known to part them, each tried before it is offered: `settles` says whether the operation, changed
    * one way or another, comes too near nothing else on the part.
    */
-  apart?(context: C, part: Part, clash: Clash, own: Operation, settles: (changed: Operation) => boolean): Act[];
+  apart?(context: C, part: Part, clash: Clash, own: Operation, settles: (changed: Operation) => boolean): ProposedAct[];
 }
 
 /** What a rule proposes, each one undo; made when somebody asks where that costs time. */
-export type Proposals = readonly Act[] | (() => readonly Act[]);
+export type Proposals = readonly ProposedAct[] | (() => readonly ProposedAct[]);
 
 /** What a rule says; the rest is filled in. */
 export type FindingDraft = Omit<Finding, 'id' | 'rule' | 'cabinetId' | 'numbers' | 'parts' | 'settings'> &
-  Partial<Pick<Finding, 'numbers' | 'parts' | 'settings'>> & { readonly fixes?: Proposals };
+  Partial<Pick<Finding, 'numbers' | 'parts'>> & {
+    readonly settings?: readonly AnyPath[];
+    readonly fixes?: Proposals;
+  };
 
 /** One rule of a family: looks at one cabinet and says what it finds. */
 export interface FindingRule<C = RuleContext> {
@@ -62,11 +65,14 @@ export interface FindingRule<C = RuleContext> {
   check(context: C): FindingDraft[];
 }
 
-/** What a rule about two cabinets finds, and on which of them. */
-export type NeighbourDraft = FindingDraft & Pick<Finding, 'cabinetId'>;
+/** What a rule about two cabinets finds, and on which of them; it says itself which of them a decision belongs to. */
+export interface NeighbourDraft extends Omit<FindingDraft, 'settings' | 'fixes'>, Pick<Finding, 'cabinetId'> {
+  readonly settings?: readonly EditPath[];
+  readonly fixes?: readonly Act[];
+}
 
 /** One rule about two cabinets that stand side by side. */
-export interface NeighbourRule<C = BuiltCabinet> {
+export interface NeighbourRule<C = Named> {
   readonly id: string;
   check(left: C, right: C, show: (mm: number) => string): NeighbourDraft[];
 }

@@ -2,7 +2,7 @@
  * Cabinet: contracts only. What a built cabinet is, a finding, a rule, a kind of fitted thing, the space things take and
  * sweep. Comes in: nothing. Goes out: types, nothing that runs. Knows: decisions, part, build.
  */
-export type { BuiltCabinet, DecidedHeights } from './built.js';
+export type { BuiltCabinet, DecidedHeights, Named } from './built.js';
 export type {
   Finding,
   FindingDraft,

@@ -1,13 +1,13 @@
 import type * as z from 'zod/mini';
 import type { Cell, Fitting } from '../build/index.js';
 import type {
-  Act,
   AllOf,
+  AnyPath,
   DeepPartial,
-  EditPath,
   IdMaker,
   LeafFill,
   NamedProfile,
+  ProposedAct,
   Resolved,
   ResolvedSettings,
   ResolvedWith,
@@ -64,7 +64,7 @@ export interface Kind<
   /** What it says of what is selected. */
   panels?(fitted: Result, selected: SelectedThing, built: BuiltFor<Id, Own, Result, After>): readonly KindPanel[];
   /** What of it can be dragged on the front elevation. */
-  handles?(built: BuiltFor<Id, Own, Result, After>): DragHandle[];
+  handles?(built: BuiltFor<Id, Own, Result, After>): DragHandle<AnyPath>[];
   /** Small cabinets to prove a profile in on scrap, the likeliest first; and whether one of them took it. */
   trials?(profile: Profile): readonly Trial<Own, After>[];
   uses?(fitted: Result, profile: string): boolean;
@@ -197,9 +197,9 @@ export interface KindPanel {
   readonly about?: string;
   readonly rows: readonly { readonly name: string; readonly dim: Dim | undefined }[];
   /** Lengths that are decided here. */
-  readonly fields?: readonly { readonly label: string; readonly path: EditPath; readonly mm: number }[];
+  readonly fields?: readonly { readonly label: string; readonly path: AnyPath; readonly mm: number }[];
   /** What can be done here; `ids` names what is new. */
-  readonly acts?: readonly { readonly label: string; act(ids: IdMaker): Act }[];
+  readonly acts?: readonly { readonly label: string; act(ids: IdMaker): ProposedAct }[];
   readonly against?: readonly { readonly profile: string; readonly name: string; readonly why: string }[];
   readonly note?: string;
   /** The result its numbers are part of. */

@@ -3,4 +3,12 @@
  * with rules of their own. Goes out: findings, and steps of assembly. Knows: the contracts, no kind by name.
  */
 export { type AssemblyStep, assemblyOf } from './assembly/index.js';
-export { cabinetOf, checkCabinet, checkNeighbours, FindingsMemo, type Proposed, refusalOf } from './findings/index.js';
+export {
+  cabinetOf,
+  checkDesign,
+  checkNeighbours,
+  type Proposed,
+  refusalOf,
+  type Said,
+  told,
+} from './findings/index.js';

@@ -7,6 +7,7 @@ export * from './document/index.js';
 export { between, countField, lengthField, mm, nameField, saying } from './fields.js';
 export * from './job/index.js';
 export {
+  ownPathTo,
   type PartField,
   pathTo,
   type StandingField,
@@ -34,5 +35,6 @@ export {
   settingPath,
 } from './resolved.js';
 export * from './settings/index.js';
+export { numberOf, sourceOf, THIS_CABINET } from './sources.js';
 export { CARRYING_BACK, type Resolvable, Standards } from './standards.js';
 export { type TrailStep, trailOf } from './trail.js';

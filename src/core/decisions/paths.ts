@@ -1,5 +1,14 @@
 import type { Cabinet, JobHead } from './document/index.js';
-import { type EditPath, type Opening, pathFromText, pathIn, type Split, type WorkshopGroup } from './job/index.js';
+import {
+  type AnyPath,
+  type Opening,
+  ownPath,
+  pathFromText,
+  pathIn,
+  pathOf,
+  type Split,
+  type WorkshopGroup,
+} from './job/index.js';
 import type { DeclaredPath, SettingPath } from './settings/index.js';
 
 const made = pathFromText;
@@ -30,36 +39,52 @@ type LayoutField = FieldsOf<EntryOf<EntryOf<JobHead['layouts']>['sheets']>>;
 type HeadField = FieldsOf<Pick<JobHead, 'name' | 'note' | 'display'>>;
 type StandardLayer = keyof JobHead['standards'];
 
+/** The ways to what a cabinet decides, from within it, whichever it is. */
+export const ownPathTo = {
+  field: (field: CabinetField) => ownPath(field),
+  /** A setting as it is decided on the cabinet. */
+  setting: (path: SettingPath | DeclaredPath) => ownPath(`settings/${path}`),
+  face: ownPath('face'),
+  /** A keep-out box. */
+  zone: (id: string) => ownPath(`zones/${id}`),
+  zoneField: (id: string, field: ZoneField) => ownPath(`zones/${id}/${field}`),
+  /** What is decided of a single part. */
+  part: (id: string) => ownPath(`parts/${id}`),
+  partField: (id: string, field: PartField) => ownPath(`parts/${id}/${field}`),
+} as const;
+
 /** The ways to a decision, each from what it belongs to. */
 export const pathTo = {
   /** The list of cabinets, and one of them. */
   cabinets: made('cabinets'),
   cabinet: (id: string) => made(`cabinets/${id}`),
-  cabinetField: (id: string, field: CabinetField) => made(`cabinets/${id}/${field}`),
+  cabinetField: (id: string, field: CabinetField) => pathOf({ id }, ownPathTo.field(field)),
   /** All that one cabinet decides otherwise. */
   settings: (cabinetId: string) => made(`cabinets/${cabinetId}/settings`),
   /** A setting as it is decided on one cabinet. */
-  setting: (cabinetId: string, path: SettingPath | DeclaredPath) => made(`cabinets/${cabinetId}/settings/${path}`),
+  setting: (id: string, path: SettingPath | DeclaredPath) => pathOf({ id }, ownPathTo.setting(path)),
   /** A setting as this job has it. */
   standard: (layer: StandardLayer, path: SettingPath | DeclaredPath) => made(`standards/${layer}/${path}`),
   /** The keep-out boxes of a cabinet. */
   zones: (cabinetId: string) => made(`cabinets/${cabinetId}/zones`),
-  zone: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/zones/${id}`),
-  zoneField: (cabinetId: string, id: string, field: ZoneField) => made(`cabinets/${cabinetId}/zones/${id}/${field}`),
+  zone: (cabinetId: string, id: string) => pathOf({ id: cabinetId }, ownPathTo.zone(id)),
+  zoneField: (cabinetId: string, id: string, field: ZoneField) =>
+    pathOf({ id: cabinetId }, ownPathTo.zoneField(id, field)),
   /** What is decided of single parts of a cabinet. */
   parts: (cabinetId: string) => made(`cabinets/${cabinetId}/parts`),
-  part: (cabinetId: string, id: string) => made(`cabinets/${cabinetId}/parts/${id}`),
-  partField: (cabinetId: string, id: string, field: PartField) => made(`cabinets/${cabinetId}/parts/${id}/${field}`),
+  part: (cabinetId: string, id: string) => pathOf({ id: cabinetId }, ownPathTo.part(id)),
+  partField: (cabinetId: string, id: string, field: PartField) =>
+    pathOf({ id: cabinetId }, ownPathTo.partField(id, field)),
   /** Trays for cabinets that stand. */
   allStanding: made('standing'),
   standing: (id: string) => made(`standing/${id}`),
   standingField: (id: string, field: StandingField) => made(`standing/${id}/${field}`),
-  face: (cabinetId: string) => made(`cabinets/${cabinetId}/face`),
-  split: (split: EditPath, field: FieldsOf<Split>) => made(`${split}/${field}`),
+  face: (id: string) => pathOf({ id }, ownPathTo.face),
+  split: <P extends AnyPath>(split: P, field: FieldsOf<Split>) => pathIn(split, field),
   /** An opening of a split. */
-  opening: (split: EditPath, id: string) => made(`${split}/parts/${id}`),
-  openingField: (opening: EditPath, field: FieldsOf<Omit<Opening, 'fill'>> | 'fill' | 'fill/interior') =>
-    made(`${opening}/${field}`),
+  opening: <P extends AnyPath>(split: P, id: string) => pathIn(split, `parts/${id}`),
+  openingField: <P extends AnyPath>(opening: P, field: FieldsOf<Omit<Opening, 'fill'>> | 'fill' | 'fill/interior') =>
+    pathIn(opening, field),
   /** An entry of a list by its id. */
   entry: pathIn,
   material: (id: string) => made(`materials/${id}`),

@@ -1,17 +1,9 @@
 import type { Given } from '../given/index.js';
 import { Dim, decidedHere, type Source } from '../ground/index.js';
-import type { Cabinet } from './document/index.js';
-import type { Act, DecidedPart, EditPath, FillBook, ResolvedMaterial } from './job/index.js';
-import { pathTo } from './paths.js';
-import {
-  type DeclaredPath,
-  type Leaf,
-  type MaterialRole,
-  matters,
-  type SettingPath,
-  type Settings,
-  valueAt,
-} from './settings/index.js';
+import type { Design } from './document/index.js';
+import type { DecidedPart, FillBook, OwnPath, ProposedAct, ResolvedMaterial } from './job/index.js';
+import { ownPathTo } from './paths.js';
+import { type DeclaredPath, type Leaf, type MaterialRole, matters, type Settings, valueAt } from './settings/index.js';
 
 /** A decided word with where it was decided. */
 export interface Choice<T extends string = string> {
@@ -36,7 +28,7 @@ export const CABINET_KIND = 'cabinet/kind';
 
 /** True when a setting matters on a cabinet, or is decided there, so that it can be let go again. */
 export function offeredOn(
-  solved: { readonly cabinet: Pick<Cabinet, 'kind'>; readonly resolved: Pick<Resolved, 'settings'> },
+  solved: { readonly cabinet: Pick<Design, 'kind'>; readonly resolved: Pick<Resolved, 'settings'> },
   { when, key }: Pick<Leaf, 'when' | 'key'>,
 ): boolean {
   const is = (path: string) => (path === CABINET_KIND ? solved.cabinet.kind : choiceOf(solved, path));
@@ -68,21 +60,18 @@ type PathsIn<S> = {
   [K in keyof S & string]: S[K] extends Dim | Choice ? K : `${K}/${PathsIn<S[K]>}`;
 }[keyof S & string];
 
-/** Where a setting is decided on the cabinet that is looked at, as an edit path: one of those its reader knows. */
-export function settingPath<S>(on: KnowsSettings<S>, path: PathsIn<S> | DeclaredPath): EditPath;
-export function settingPath(on: { readonly cabinet: Pick<Cabinet, 'id'> }, path: SettingPath): EditPath;
-export function settingPath({ cabinet }: { readonly cabinet: Pick<Cabinet, 'id'> }, path: string): EditPath {
-  return pathTo.setting(cabinet.id, path as DeclaredPath);
+/** Where a setting is decided on the cabinet that is looked at: one of those its reader knows. */
+export function settingPath<S>(_on: KnowsSettings<S>, path: PathsIn<S> | DeclaredPath): OwnPath {
+  return ownPathTo.setting(path as DeclaredPath);
 }
 
 /** An act that decides a setting on the cabinet that is looked at. */
-export function setChoice<S>(on: KnowsSettings<S>, label: string, path: PathsIn<S>, value: string): Act {
+export function setChoice<S>(on: KnowsSettings<S>, label: string, path: PathsIn<S>, value: string): ProposedAct {
   return { label, edits: [{ path: settingPath(on, path), value }] };
 }
 
 /** A cabinet whose reader knows some of its settings. */
 interface KnowsSettings<S> {
-  readonly cabinet: Pick<Cabinet, 'id'>;
   readonly resolved: { readonly settings: S };
 }
 
@@ -102,7 +91,7 @@ export interface Settled {
   /** What is trimmed off each edge of a sheet before parts are cut (mm). */
   readonly trim: number;
   /** What a cabinet decides of single parts. */
-  readonly decided: { readonly cabinetId: string; readonly parts: readonly DecidedPart[] };
+  readonly decided: readonly DecidedPart[];
 }
 
 /** The same with what the cabinet is told of the world: all that it is figured from. */

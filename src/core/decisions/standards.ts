@@ -1,6 +1,6 @@
 import { byStandard, Dim, type Source, type SourceKind } from '../ground/index.js';
-import type { Cabinet, CabinetKind, JobHead } from './document/index.js';
-import { type FillBook, type ResolvedMaterial, thicknessOf } from './job/index.js';
+import type { CabinetKind, Design, JobHead } from './document/index.js';
+import { type FillBook, ownPath, type ResolvedMaterial, thicknessOf } from './job/index.js';
 import type { Choice, Follows, ResolvedSettings, Settled } from './resolved.js';
 import {
   type Declarations,
@@ -11,6 +11,7 @@ import {
   schools,
   valueAt,
 } from './settings/index.js';
+import { THIS_CABINET } from './sources.js';
 
 /** What there is to resolve: the settings that are declared, and what follows of choices of kinds. */
 export interface Resolvable {
@@ -28,13 +29,8 @@ interface Layer {
 }
 
 /** What a cabinet itself decides. */
-function ownLayer(cabinet: Cabinet): Layer {
-  return {
-    kind: 'here',
-    note: `cabinet ${cabinet.number}`,
-    tree: cabinet.settings,
-    path: `cabinets/${cabinet.id}/settings`,
-  };
+function ownLayer({ settings }: Design): Layer {
+  return { kind: 'here', note: THIS_CABINET, tree: settings, path: ownPath('settings') };
 }
 
 /** The layers behind the cabinet in the order in which they speak, the house last. */
@@ -67,7 +63,7 @@ function jobLayers(standards: JobHead['standards'], kind: CabinetKind): Layer[] 
   ];
 }
 
-function schoolOf({ house, standards }: JobHead, { kind, settings }: Cabinet): SchoolId {
+function schoolOf({ house, standards }: JobHead, { kind, settings }: Design): SchoolId {
   const said = [settings, standards[kind], standards.all, house[kind], house.all].find(
     ({ school }) => school !== undefined,
   );
@@ -117,7 +113,7 @@ export class Standards {
   private readonly found = new Map<string, StandardSettings>();
   private readonly materials = new Map<string, ResolvedMaterial>();
   /** What came of a cabinet's own decisions, by their identity. */
-  private readonly known = new WeakMap<SettingOverrides, { readonly of: Cabinet; readonly resolved: Settled }>();
+  private readonly known = new WeakMap<SettingOverrides, { readonly of: Design; readonly resolved: Settled }>();
 
   readonly trim: number;
 
@@ -129,21 +125,15 @@ export class Standards {
   }
 
   /** Every setting and material of a cabinet; the same again while what it decides itself stays. */
-  resolved(cabinet: Cabinet): Settled {
+  resolved(cabinet: Design): Settled {
     const known = this.known.get(cabinet.settings);
-    // Sources name the cabinet, so it has to be the same one.
-    const same =
-      known?.of.id === cabinet.id &&
-      known.of.kind === cabinet.kind &&
-      known.of.number === cabinet.number &&
-      known.of.parts === cabinet.parts;
-    if (same) return known.resolved;
+    if (known?.of.kind === cabinet.kind && known.of.parts === cabinet.parts) return known.resolved;
     const resolved = settle(cabinet, this, this.of);
     this.known.set(cabinet.settings, { of: cabinet, resolved });
     return resolved;
   }
 
-  behind(cabinet: Cabinet): StandardSettings {
+  behind(cabinet: Design): StandardSettings {
     const school = schoolOf(this.head, cabinet);
     const key = `${cabinet.kind}/${school}`;
     let behind = this.found.get(key);
@@ -169,7 +159,7 @@ export class Standards {
   }
 }
 
-function settle(cabinet: Cabinet, standards: Standards, { declared, follows, fills }: Resolvable): Settled {
+function settle(cabinet: Design, standards: Standards, { declared, follows, fills }: Resolvable): Settled {
   const behind = standards.behind(cabinet);
   const own = ownLayer(cabinet);
   const groups = Object.keys(own.tree).filter((group) => own.tree[group] !== undefined);
@@ -190,7 +180,7 @@ function settle(cabinet: Cabinet, standards: Standards, { declared, follows, fil
     pieces,
     fills,
     trim: standards.trim,
-    decided: { cabinetId: cabinet.id, parts: cabinet.parts ?? [] },
+    decided: cabinet.parts ?? [],
   };
 }
 
@@ -224,7 +214,7 @@ function withWhatFollows(settings: ResolvedSettings, kind: CabinetKind, standard
 
 const NO_PIECES: Settled['pieces'] = {};
 
-function piecesOf({ parts }: Cabinet, standards: Standards): Settled['pieces'] {
+function piecesOf({ parts }: Design, standards: Standards): Settled['pieces'] {
   if (!parts) return NO_PIECES;
   return Object.fromEntries(
     parts.flatMap(({ part, material }) =>

@@ -1,19 +1,12 @@
 import { Immer } from 'immer';
 import type { Finding } from '../cabinet/index.js';
-import { cabinetOf, checkCabinet, checkNeighbours, FindingsMemo, type Proposed, refusalOf } from '../check/index.js';
-import type { Act, Cabinet, Job, JobHead } from '../decisions/index.js';
+import { cabinetOf, checkDesign, checkNeighbours, type Proposed, refusalOf, type Said, told } from '../check/index.js';
+import type { Act, Cabinet, Job } from '../decisions/index.js';
 import { applyEdits, readCabinet, readJobHead } from './document.js';
 import { allKinds } from './registry.js';
-import { type SolvedCabinet, type SolvedJob, sameHead, solveCabinet, solverOf } from './solve.js';
+import { type SolvedCabinet, type SolvedDesign, type SolvedJob, sameHead, solveCabinet, solverOf } from './solve.js';
 
-/** What rules had nothing to say of, for cabinets that are decided alike in one head. */
-const memos = new WeakMap<JobHead, FindingsMemo>();
-
-function proposedIn(solved: SolvedCabinet): readonly Proposed[] {
-  const memo = memos.get(solved.head) ?? new FindingsMemo();
-  memos.set(solved.head, memo);
-  return checkCabinet(solved, allKinds, memo);
-}
+const said = (solved: SolvedDesign): readonly Said[] => checkDesign(solved, allKinds);
 
 const found = ({ finding }: Proposed) => finding;
 
@@ -22,7 +15,22 @@ const found = ({ finding }: Proposed) => finding;
  * nearly as long as solving, a drag wants none of it, and what is kept by a result keeps the result from being collected
  * (0017).
  */
-export const check = (solved: SolvedCabinet): readonly Finding[] => proposedIn(solved).map(found);
+export const check = (solved: SolvedCabinet): readonly Finding[] =>
+  said(solved).map((each) => told(solved.cabinet, each).finding);
+
+/**
+ * Looks through one cabinet after another of a list; those that are one design are looked through once. What was said is
+ * kept while this function is.
+ */
+export function checker(): (solved: SolvedCabinet) => readonly Finding[] {
+  const known = new Map<unknown, readonly Said[]>();
+  return (solved) => {
+    // Cabinets of one design share all they are figured to.
+    const drafts = known.get(solved.parts) ?? said(solved);
+    known.set(solved.parts, drafts);
+    return drafts.map((each) => told(solved.cabinet, each).finding);
+  };
+}
 
 /** What is found between two cabinets that stand side by side. */
 export const checkBetween = (left: SolvedCabinet, right: SolvedCabinet): readonly Finding[] =>
@@ -40,7 +48,7 @@ function pairsOf({ cabinets }: Pick<SolvedJob, 'cabinets'>): (readonly [SolvedCa
 
 /** What is found in all cabinets of a job, and between them. */
 export const checkJob = (solved: SolvedJob): readonly Finding[] => [
-  ...solved.cabinets.flatMap(check),
+  ...solved.cabinets.flatMap(checker()),
   ...checkPairs(solved),
 ];
 
@@ -69,12 +77,12 @@ const { produce } = new Immer({ autoFreeze: false });
 export function fixesFor({ cabinets }: Pick<SolvedJob, 'cabinets'>, id: string): readonly Act[] {
   const solved = cabinets.find(({ cabinet }) => cabinet.id === cabinetOf(id));
   if (!solved) return proposedFor({ cabinets }, id);
-  const all = proposedIn(solved);
+  const all = said(solved).map((each) => told(solved.cabinet, each));
   const own = all.find(({ finding }) => finding.id === id);
   if (!own) return [];
   const solveOne = solverOf(solved.head);
   const before = all.map(found);
-  return madeNow(own).filter((fix) => settles(fix, own.finding, solveOne, solved, before));
+  return own.fixes().filter((fix) => settles(fix, own.finding, solveOne, solved, before));
 }
 
 /** What a rule proposes with a finding, whether it settles it or not. */
@@ -82,13 +90,11 @@ export function proposedFor({ cabinets }: Pick<SolvedJob, 'cabinets'>, id: strin
   const one = cabinets.filter(({ cabinet }) => cabinet.id === cabinetOf(id));
   const all =
     one.length > 0
-      ? one.flatMap(proposedIn)
+      ? one.flatMap((each) => said(each).map((draft) => told(each.cabinet, draft)))
       : pairsOf({ cabinets }).flatMap(([left, right]) => checkNeighbours(left, right, allKinds));
   const own = all.find(({ finding }) => finding.id === id);
-  return own ? madeNow(own) : [];
+  return own ? own.fixes() : [];
 }
-
-const madeNow = ({ fixes }: Proposed) => (typeof fixes === 'function' ? fixes() : fixes);
 
 /** True when a fix leaves a valid cabinet in which the finding, and not another of its kind in its place, is gone. */
 function settles(

@@ -2,7 +2,17 @@
  * Solve: the pipeline, and the registry of kinds: the one composer that knows them all. Comes in: a job of any age. Goes
  * out: everything computed from it. Knows: every stage before it.
  */
-export { check, checkBetween, checkJob, checkPairs, fixesFor, foundIn, proposedFor, refused } from './checked.js';
+export {
+  check,
+  checkBetween,
+  checker,
+  checkJob,
+  checkPairs,
+  fixesFor,
+  foundIn,
+  proposedFor,
+  refused,
+} from './checked.js';
 export {
   applyEdits,
   form,

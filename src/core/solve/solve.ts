@@ -9,20 +9,26 @@ import {
   layOutInteriors,
   pinGrid,
 } from '../build/index.js';
-import type { BuiltCabinet } from '../cabinet/index.js';
-import { type Cabinet, headOf, type Job, type JobHead, type Standing } from '../decisions/index.js';
+import type { BuiltCabinet, Named } from '../cabinet/index.js';
+import { type Cabinet, type Design, headOf, type Job, type JobHead, type Standing } from '../decisions/index.js';
 import { type Facts, NO_FACTS, type Surroundings } from '../given/index.js';
 import { formatLengthWithUnit } from '../ground/index.js';
 import { contactsOf } from '../motions/index.js';
-import { type CutListGroup, cutList, markParts, withDecisions, withoutTraces } from '../part/index.js';
+import { type CutListGroup, cutList, letterParts, marked, withDecisions, withoutTraces } from '../part/index.js';
 import { standardsOf } from './document.js';
 import { fitAll } from './fit.js';
 import type { Fitted, ResolvedCabinet } from './registry.js';
 import { type Converted, convert } from './standing/index.js';
 import { resolvedFor } from './surroundings.js';
 
-/** Everything computed from one cabinet's decisions; what is wrong with it is found when somebody asks (`check`). */
-export type SolvedCabinet = BuiltCabinet<ResolvedCabinet, Fitted>;
+/** Everything computed from what is decided of a cabinet, whichever it is: those decided and given alike are one. */
+export type SolvedDesign = BuiltCabinet<ResolvedCabinet, Fitted>;
+
+/**
+ * The same as one cabinet of a job. It shares all but its name and its marks with those that are decided alike; what is
+ * wrong with it is found when somebody asks (`check`).
+ */
+export type SolvedCabinet = Named<SolvedDesign>;
 
 export interface SolvedJob {
   readonly job: Job;
@@ -36,17 +42,33 @@ interface Shared {
   readonly standards: ReturnType<typeof standardsOf>;
 }
 
-/**
- * decisions → resolve → layout → build → fit, for one cabinet. Never throws on a valid document. What stands around
- * it is given, or is as its own ends and keep-out boxes say; facts are readings laid over its numbers.
- */
+/** One cabinet solved: its design, under its own name and marks. */
 export function solveCabinet(
   head: JobHead,
   cabinet: Cabinet,
   surroundings?: Surroundings,
+  facts?: Facts,
+  shared?: Shared,
+): SolvedCabinet {
+  return asOne(solveDesign(head, cabinet, surroundings, facts, shared), cabinet);
+}
+
+/** A solved design as the cabinet that is decided so. */
+function asOne(design: SolvedDesign, cabinet: Cabinet): SolvedCabinet {
+  return { ...design, cabinet, rows: marked(cabinet.number, design.rows) };
+}
+
+/**
+ * decisions → resolve → layout → build → fit, for one cabinet. Never throws on a valid document. What stands around
+ * it is given, or is as its own ends and keep-out boxes say; facts are readings laid over its numbers.
+ */
+function solveDesign(
+  head: JobHead,
+  cabinet: Design,
+  surroundings?: Surroundings,
   facts: Facts = NO_FACTS,
   { standards }: Shared = { standards: standardsOf(head) },
-): SolvedCabinet {
+): SolvedDesign {
   const resolved = resolvedFor(standards, cabinet, surroundings, facts);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
@@ -109,7 +131,7 @@ export function solveCabinet(
     motions,
     contacts: contactsOf(motions, occupied, box, resolved.given),
     fittings: [...fittings, ...buy],
-    rows: markParts(cabinet.number, parts),
+    rows: letterParts(parts),
   };
 }
 
@@ -130,17 +152,23 @@ export interface Solver {
   one(head: JobHead, cabinet: Cabinet): SolvedCabinet;
 }
 
+/** A solved cabinet, and the text that is the same for all that are decided alike. */
+interface Kept {
+  readonly solved: SolvedCabinet;
+  readonly sort: string;
+}
+
 /** What a solver knows of the job it solved last. */
 interface Remembered {
   readonly head: JobHead;
-  readonly solveOne: (cabinet: Cabinet) => SolvedCabinet;
-  readonly cabinets: ReadonlyMap<string, SolvedCabinet>;
+  readonly shared: Shared;
+  readonly cabinets: ReadonlyMap<string, Kept>;
   readonly converted: ReadonlyMap<Standing, Converted>;
 }
 
 /**
- * Keeps the last result of every cabinet: an edit re-solves only what it touched. Documents are compared by identity,
- * so callers must not change one in place.
+ * Keeps the last result of every cabinet: an edit re-solves only what it touched, and cabinets that are decided alike are
+ * solved once. Documents are compared by identity, so callers must not change one in place.
  */
 export function createSolver(): Solver {
   let known: Remembered | undefined;
@@ -158,9 +186,16 @@ export function createSolver(): Solver {
     keep();
     return solved;
   };
-  const one: Solver['one'] = (head, cabinet) =>
-    (known && sameHead(known.head, head) ? known.solveOne : solverOf(head))(cabinet);
+  const one: Solver['one'] = (head, cabinet) => {
+    if (!known || !sameHead(known.head, head)) return solveCabinet(head, cabinet);
+    return solveCabinet(known.head, cabinet, undefined, NO_FACTS, known.shared);
+  };
   return Object.assign(solver, { tried, one });
+}
+
+/** All that is decided of a cabinet, as text: the same for cabinets that come to the same under one head. */
+export function sortOf({ id: _, number: __, name: ___, leftNeighbour: ____, ...design }: Cabinet): string {
+  return JSON.stringify(design);
 }
 
 function solvedFrom(
@@ -168,18 +203,28 @@ function solvedFrom(
   job: Job,
 ): { readonly solved: SolvedJob; readonly remembered: Remembered } {
   const before = known && sameHead(known.head, job) ? known : undefined;
-  const solveOne = before?.solveOne ?? solverOf(job);
-  const next = new Map<string, SolvedCabinet>();
+  // A result holds the head it was figured in, and no other cabinets.
+  const head = before?.head ?? headOf(job);
+  const shared = before?.shared ?? { standards: standardsOf(head) };
+  const designs = new Map([...(before?.cabinets.values() ?? [])].map(({ solved, sort }) => [sort, solved]));
+  const next = new Map<string, Kept>();
   const cabinets = job.cabinets.map((cabinet) => {
     const kept = before?.cabinets.get(cabinet.id);
-    const result = kept?.cabinet === cabinet ? kept : solveOne(cabinet);
-    next.set(cabinet.id, result);
-    return result;
+    if (kept?.solved.cabinet === cabinet) {
+      next.set(cabinet.id, kept);
+      return kept.solved;
+    }
+    const sort = sortOf(cabinet);
+    const design = designs.get(sort);
+    const solved = design ? asOne(design, cabinet) : solveCabinet(head, cabinet, undefined, NO_FACTS, shared);
+    designs.set(sort, solved);
+    next.set(cabinet.id, { solved, sort });
+    return solved;
   });
   const converted = convertedOf(job, before?.converted ?? new Map());
   return {
     solved: { job, cabinets, standing: [...converted.values()] },
-    remembered: { head: job, solveOne, cabinets: next, converted },
+    remembered: { head, shared, cabinets: next, converted },
   };
 }
 

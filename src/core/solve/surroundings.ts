@@ -1,10 +1,10 @@
-import { type Cabinet, pathTo, type Settled, type Standards, type ZoneField } from '../decisions/index.js';
+import { type Design, ownPathTo, type Settled, type Standards, type ZoneField } from '../decisions/index.js';
 import { type Beside, type Facts, NO_FACTS, type Surroundings, type Zone } from '../given/index.js';
 import { setting } from '../ground/index.js';
 import type { ResolvedCabinet } from './registry.js';
 
 /** What stands around a cabinet as its own decisions say it: its ends, what was measured beside them, keep-out boxes. */
-export function surroundingsOf(cabinet: Cabinet, { settings: { ends } }: Pick<Settled, 'settings'>): Surroundings {
+export function surroundingsOf(cabinet: Design, { settings: { ends } }: Pick<Settled, 'settings'>): Surroundings {
   const beside = (end: 'left' | 'right'): Beside => ({
     what: ends[end].value,
     clear: ends[`${end}Clear`],
@@ -17,7 +17,7 @@ export function surroundingsOf(cabinet: Cabinet, { settings: { ends } }: Pick<Se
 /** All that a cabinet is figured from: what is decided of it, and what it is given. */
 export function resolvedFor(
   standards: Standards,
-  cabinet: Cabinet,
+  cabinet: Design,
   surroundings?: Surroundings,
   facts: Facts = NO_FACTS,
 ): ResolvedCabinet {
@@ -28,9 +28,9 @@ export function resolvedFor(
 }
 
 /** The keep-out boxes of a cabinet in its coordinates. */
-function zonesOf({ id: cabinetId, zones = [] }: Cabinet): Zone[] {
+function zonesOf({ zones = [] }: Design): Zone[] {
   return zones.map(({ id, name, left, up, behind, width, height, depth }) => {
-    const path = (field: ZoneField) => pathTo.zoneField(cabinetId, id, field);
+    const path = (field: ZoneField) => ownPathTo.zoneField(id, field);
     const leftOf = setting(`left of ${name}`, left, { kind: 'here', path: path('left') });
     return {
       id,

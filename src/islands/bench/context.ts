@@ -1,6 +1,8 @@
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
+import { actOf, type ProposedAct } from '../../core/decisions/index.js';
 import type { SolvedCabinet } from '../../core/solve/index.js';
+import type { Outcome } from '../fields/LengthField.js';
 import { type BenchState, type BenchStore, benchCabinet } from './store.js';
 
 export const BenchContext = createContext<BenchStore | null>(null);
@@ -18,4 +20,10 @@ export function useBench<T>(pick: (state: BenchState) => T): T {
 
 export function useSolvedCabinet(): SolvedCabinet | undefined {
   return useBench(benchCabinet);
+}
+
+/** Carries out what is proposed of a cabinet, whichever it is, on the one that is shown. */
+export function useActOn({ cabinet }: Pick<SolvedCabinet, 'cabinet'>): (proposed: ProposedAct) => Outcome {
+  const act = useBench((state) => state.act);
+  return (proposed) => act(actOf(cabinet, proposed));
 }

@@ -1,4 +1,5 @@
-import { type Dim, followTerm, type LengthStyle, type Token, tape } from '../../core/ground/index.js';
+import { type Cabinet, sourceOf } from '../../core/decisions/index.js';
+import { type Dim, followTerm, type LengthStyle, type Source, type Token, tape } from '../../core/ground/index.js';
 import { Figure, SOURCE } from './Figure.js';
 import { Length } from './Length.js';
 
@@ -34,12 +35,15 @@ export function Strip({
   style,
   onFollow,
   onLead,
+  of,
 }: {
   dim: Dim;
   style: LengthStyle;
   onFollow: (term: Dim) => void;
   /** Goes to a decision by its path; absent where its decisions cannot be gone to from here. */
   onLead?: ((path: string) => void) | undefined;
+  /** The cabinet the number is read as one of. */
+  of?: Pick<Cabinet, 'id' | 'number'> | undefined;
 }) {
   const { manner, lines } = tape(dim);
   return (
@@ -77,7 +81,7 @@ export function Strip({
         </p>
       )}
       {dim.reason && <p className="mt-1 leading-snug text-ink-soft first-letter:uppercase">{dim.reason}.</p>}
-      {dim.source && <SourceLine dim={dim} onLead={onLead} />}
+      {dim.source && <SourceLine source={of ? sourceOf(of, dim.source) : dim.source} onLead={onLead} />}
     </>
   );
 }
@@ -117,9 +121,7 @@ function Tokens({
   });
 }
 
-function SourceLine({ dim, onLead }: { dim: Dim; onLead?: ((path: string) => void) | undefined }) {
-  const { source } = dim;
-  if (!source) return null;
+function SourceLine({ source, onLead }: { source: Source; onLead?: ((path: string) => void) | undefined }) {
   return (
     <p className="mt-1.5 flex flex-wrap items-center gap-x-2 border-t border-dashed border-rule pt-1.5">
       <span className="font-semibold first-letter:uppercase">{SOURCE[source.kind]}</span>

@@ -1,4 +1,4 @@
-import type { Cabinet, Choice, JointKind, Resolved } from '../../decisions/index.js';
+import type { Choice, Design, JointKind, Resolved } from '../../decisions/index.js';
 import { byStandard, type Dim, longer, type Span } from '../../ground/index.js';
 import { type Band, bandsOn, type EdgeReference, type Operation, type Part } from '../../part/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
@@ -17,7 +17,7 @@ export interface Crossing {
 
 /** What every builder may look at. */
 export interface BuildContext {
-  readonly cabinet: Cabinet;
+  readonly cabinet: Design;
   readonly box: Box;
   readonly cells: readonly Cell[];
   /** What lies between the openings of the face. */

@@ -1,4 +1,11 @@
-import { type Cabinet, madeOf, type Resolved, type ResolvedSettings, sidesOf } from '../../decisions/index.js';
+import {
+  type Design,
+  madeOf,
+  ownPathTo,
+  type Resolved,
+  type ResolvedSettings,
+  sidesOf,
+} from '../../decisions/index.js';
 import { laid } from '../../given/index.js';
 import { type Dim, length, setting, sumOf } from '../../ground/index.js';
 
@@ -58,17 +65,18 @@ export interface Box {
 }
 
 /** Overall sizes to box sizes. */
-export function deriveBox(cabinet: Cabinet, resolved: Resolved): Box {
+export function deriveBox(cabinet: Design, resolved: Resolved): Box {
   const { settings, materials, given } = resolved;
   // A level or an edge that was measured holds from here on.
   const read = (dim: Dim) => laid(given.facts, dim);
-  const path = `cabinets/${cabinet.id}/size`;
-  const overallWidth = setting('overall width', cabinet.size.width, { kind: 'here', path: `${path}/width` }).at(
-    'box.overallWidth',
-  );
-  const overallDepth = setting('overall depth', cabinet.size.depth, { kind: 'here', path: `${path}/depth` }).at(
-    'box.overallDepth',
-  );
+  const overallWidth = setting('overall width', cabinet.size.width, {
+    kind: 'here',
+    path: ownPathTo.field('size/width'),
+  }).at('box.overallWidth');
+  const overallDepth = setting('overall depth', cabinet.size.depth, {
+    kind: 'here',
+    path: ownPathTo.field('size/depth'),
+  }).at('box.overallDepth');
   const overallHeight = deriveHeight(cabinet, settings.worktop.thickness);
   const [beyondLeft, beyondRight] = [beyondEnd('left', resolved), beyondEnd('right', resolved)];
   const beyond = [beyondLeft, beyondRight].filter((reach) => reach.value !== 0);
@@ -150,12 +158,16 @@ function lessSides(width: Dim, resolved: Resolved): Dim {
   return left === right ? width.minus(left.thickness.times(2)) : width.minus(left.thickness).minus(right.thickness);
 }
 
-function deriveHeight(cabinet: Cabinet, worktop: Dim): Dim {
-  const path = `cabinets/${cabinet.id}/size/height`;
+function deriveHeight(cabinet: Design, worktop: Dim): Dim {
   const { height } = cabinet.size;
   if (height.from === 'overall')
-    return setting('overall height', height.mm, { kind: 'here', path: `${path}/mm` }).at('box.overallHeight');
-  return setting('finished worktop height', height.finished, { kind: 'here', path: `${path}/finished` })
+    return setting('overall height', height.mm, { kind: 'here', path: ownPathTo.field('size/height/mm') }).at(
+      'box.overallHeight',
+    );
+  return setting('finished worktop height', height.finished, {
+    kind: 'here',
+    path: ownPathTo.field('size/height/finished'),
+  })
     .minus(worktop)
     .as('overall height', 'box.overallHeight');
 }

@@ -1,10 +1,11 @@
 import {
-  type Cabinet,
+  type Design,
   type DividerKind,
-  type EditPath,
   isSplit,
   type LeafFill,
   type Opening,
+  type OwnPath,
+  ownPathTo,
   pathTo,
   type Resolved,
   type Split,
@@ -23,7 +24,7 @@ export interface Cell extends Region {
   /** "drawer front 2" */
   readonly name: string;
   /** Where its decisions live in the document. */
-  readonly path: EditPath;
+  readonly path: OwnPath;
   /** The size its rule decided: of the face, or of the clear opening when openings are laid out first. */
   readonly sized: Dim;
   readonly axis: SplitAxis;
@@ -49,7 +50,7 @@ export interface Boundary {
 /** A split as it came out: the spans of its members along it. */
 export interface SplitLayout {
   readonly axis: SplitAxis;
-  readonly path: EditPath;
+  readonly path: OwnPath;
   readonly parts: readonly Opening[];
   readonly face: readonly Span[];
   readonly clear: readonly Span[];
@@ -65,13 +66,13 @@ export type FaceLayout =
       readonly boundaries: readonly Boundary[];
       readonly root: Region;
     }
-  | { readonly ok: false; readonly refusal: StackRefusal; readonly path: EditPath };
+  | { readonly ok: false; readonly refusal: StackRefusal; readonly path: OwnPath };
 
 /** Divides the face of a box into its tree of openings, fronts first or openings first. */
-export function layOutFace(cabinet: Cabinet, box: Box, resolved: Resolved): FaceLayout {
+export function layOutFace(cabinet: Design, box: Box, resolved: Resolved): FaceLayout {
   const scheme = faceScheme(box, resolved);
   const layout = new FaceDivision(cabinet, scheme, resolved);
-  const refused = layout.divide(cabinet.face, scheme.root, pathTo.face(cabinet.id));
+  const refused = layout.divide(cabinet.face, scheme.root, ownPathTo.face);
   return (
     refused ?? {
       ok: true,
@@ -105,7 +106,7 @@ class FaceDivision {
   private readonly names: Map<string, string>;
 
   constructor(
-    cabinet: Cabinet,
+    cabinet: Design,
     private readonly scheme: FaceScheme,
     private readonly resolved: Resolved,
   ) {
@@ -113,7 +114,7 @@ class FaceDivision {
   }
 
   /** Divides a region; returns why not when its sizes do not close. */
-  divide(split: Split, region: Region, path: EditPath): Extract<FaceLayout, { ok: false }> | undefined {
+  divide(split: Split, region: Region, path: OwnPath): Extract<FaceLayout, { ok: false }> | undefined {
     const between = split.parts.slice(0, -1).map((opening, at): Between => {
       const kind = dividerAfter(opening, split.parts[at + 1] as Opening, split.kind, this.resolved);
       const widths = this.scheme.boundary(kind, split.kind, opening.id);
@@ -131,7 +132,7 @@ class FaceDivision {
     return this.resolved.settings.fronts.lay.value === 'fronts' ? 'face' : 'clear';
   }
 
-  private sizesIn(split: Split, region: Region, between: readonly Between[], path: EditPath) {
+  private sizesIn(split: Split, region: Region, between: readonly Between[], path: OwnPath) {
     const { leading } = this;
     const axis = split.kind;
     const widths = between.map((each) => each.widths[leading]);
@@ -196,7 +197,7 @@ class FaceDivision {
   private keep(
     { kind: axis, parts }: Split,
     region: Region,
-    path: EditPath,
+    path: OwnPath,
     between: readonly Between[],
     { spans: { face, clear }, centres }: Laid,
   ): void {
@@ -218,7 +219,7 @@ class FaceDivision {
   private divideInside(
     { kind: axis, parts }: Split,
     region: Region,
-    path: EditPath,
+    path: OwnPath,
     sizes: readonly Dim[],
     { spans, unframed }: Laid,
   ): Extract<FaceLayout, { ok: false }> | undefined {
@@ -257,7 +258,7 @@ class FaceDivision {
     return { face, clear: opening, inside: clear === inside ? opening : rectangleAsRead(inside, `room/${id}`, facts) };
   }
 
-  private offCentre(opening: Opening, kind: DividerKind, path: EditPath): Dim | undefined {
+  private offCentre(opening: Opening, kind: DividerKind, path: OwnPath): Dim | undefined {
     if (!opening.dividerOff || kind === 'none') return undefined;
     return setting('divider off the centre of the gap', opening.dividerOff, {
       kind: 'here',

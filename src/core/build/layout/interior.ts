@@ -1,6 +1,5 @@
 import {
   type DividerKind,
-  type EditPath,
   type FillBook,
   type Interior,
   type InteriorSplit,
@@ -8,6 +7,7 @@ import {
   isDivided,
   isFill,
   isSplit,
+  type OwnPath,
   openingsOf,
   pathTo,
   type Resolved,
@@ -32,7 +32,7 @@ export interface Compartment {
   readonly name: string;
   readonly fill: RoomFill;
   /** Where it is filled in the document. */
-  readonly path: EditPath;
+  readonly path: OwnPath;
   readonly inside: Rectangle;
   /** The opening of the face it belongs to. */
   readonly cell: Cell;
@@ -41,7 +41,7 @@ export interface Compartment {
 /** A division of a room that cannot be followed, and why. */
 export interface RefusedInterior {
   readonly cell: Cell;
-  readonly path: EditPath;
+  readonly path: OwnPath;
   readonly split: InteriorSplit;
   readonly refusal: StackRefusal;
 }
@@ -49,7 +49,7 @@ export interface RefusedInterior {
 /** A division of a room as it came out: the clear sizes of its members along it. */
 export interface InteriorLayout {
   readonly axis: SplitAxis;
-  readonly path: EditPath;
+  readonly path: OwnPath;
   readonly parts: readonly Room[];
   readonly sizes: readonly Span[];
 }
@@ -119,7 +119,7 @@ class InteriorLayouts implements Interiors {
     cell: Cell,
     split: InteriorSplit,
     inside: Rectangle,
-    path: EditPath,
+    path: OwnPath,
     names: ReadonlyMap<string, RoomName>,
   ): RefusedInterior | undefined {
     const axis = split.kind;

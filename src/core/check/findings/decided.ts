@@ -1,15 +1,16 @@
 import type { Compartment } from '../../build/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
 import {
-  type Act,
   type DecidedHeight,
   type DividerKind,
-  type EditPath,
   type Interior,
   interiorOf,
   isDivided,
   isFill,
   isSplit,
+  type OwnPath,
+  ownPathTo,
+  type ProposedAct,
   pathTo,
   type Split,
   shelvesFill,
@@ -40,7 +41,7 @@ function shelfHeights(context: RuleContext, { name, path, fill, inside }: Compar
 function notFollowed(
   { show }: RuleContext,
   name: string,
-  { what, list: path }: { readonly what: 'shelf' | 'hinge'; readonly list: EditPath },
+  { what, list: path }: { readonly what: 'shelf' | 'hinge'; readonly list: OwnPath },
   decided: readonly DecidedHeight[],
   count: number,
   room: number,
@@ -49,7 +50,7 @@ function notFollowed(
     const number = Number(id.slice(1));
     const none = number > count;
     if (!none && mm < room) return [];
-    const drop: Act = {
+    const drop: ProposedAct = {
       label: `Let go of the height of ${what} ${number}`,
       edits: [{ path: pathTo.entry(path, id), value: undefined }],
     };
@@ -80,7 +81,7 @@ const dividerNotFollowed: FindingRule = {
           ? `A ${WORDS[divider]} is decided between two columns, where only a partition can stand.`
           : 'A partition is decided between two rows, where it would lie.',
         why: "That decision is not followed; the shop's own divider stands there instead. Choose one that can.",
-        settings: [pathTo.face(cabinet.id)],
+        settings: [ownPathTo.face],
       }),
     );
   },

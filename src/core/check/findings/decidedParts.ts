@@ -1,5 +1,5 @@
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
-import { type DecidedPart, pathTo } from '../../decisions/index.js';
+import { type DecidedPart, ownPathTo } from '../../decisions/index.js';
 import { canBeLeftOut, type Part } from '../../part/index.js';
 
 interface Decided {
@@ -26,7 +26,7 @@ const gone: FindingRule = {
     return cabinet.parts
       .filter(({ part }) => !known.has(part))
       .map(({ id, part }): FindingDraft => {
-        const path = pathTo.part(cabinet.id, id);
+        const path = ownPathTo.part(id);
         return {
           severity: 'warn',
           what: `Something is decided of the part at ${part}, and there is no such part now.`,
@@ -42,11 +42,11 @@ const gone: FindingRule = {
 const otherThickness: FindingRule = {
   id: 'decided/part-thickness',
   check(context) {
-    const { cabinet, resolved, show } = context;
+    const { resolved, show } = context;
     return decidedParts(context).flatMap(({ decision, part }): FindingDraft[] => {
       const own = resolved.pieces[part.key];
       if (!own || part.material.id === own.material.id) return [];
-      const path = pathTo.partField(cabinet.id, decision.id, 'material');
+      const path = ownPathTo.partField(decision.id, 'material');
       return [
         {
           severity: 'stop',
@@ -68,7 +68,7 @@ const needed: FindingRule = {
   check(context) {
     return decidedParts(context).flatMap(({ decision, part }): FindingDraft[] => {
       if (decision.made !== 'left out' || canBeLeftOut(part)) return [];
-      const path = pathTo.partField(context.cabinet.id, decision.id, 'made');
+      const path = ownPathTo.partField(decision.id, 'made');
       return [
         {
           severity: 'warn',
@@ -90,7 +90,7 @@ const grainAcross: FindingRule = {
     return decidedParts(context).flatMap(({ decision, part }): FindingDraft[] => {
       const carries = part.role === 'shelf' || part.piece?.kind === 'fixed shelf';
       if (decision.grain !== 'width' || !carries || part.material.grain !== 'length') return [];
-      const path = pathTo.partField(context.cabinet.id, decision.id, 'grain');
+      const path = ownPathTo.partField(decision.id, 'grain');
       return [
         {
           severity: 'warn',

@@ -1,6 +1,6 @@
 import { grainGroups, lippedClearance } from '../../build/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
-import { type Act, pathTo, setChoice, settingPath } from '../../decisions/index.js';
+import { ownPathTo, type ProposedAct, pathTo, setChoice, settingPath } from '../../decisions/index.js';
 import { TOLERANCE_MM } from '../../ground/index.js';
 import { partKeys } from '../../part/index.js';
 import { comesOut } from './sheets.js';
@@ -8,10 +8,10 @@ import { comesOut } from './sheets.js';
 /** An inset front with nothing to stop against swings or slides into the box. */
 const insetWithoutStop: FindingRule = {
   id: 'fronts/inset-without-stop',
-  check({ cabinet, fronts, resolved }) {
+  check({ fronts, resolved }) {
     const { fit, stops } = resolved.settings.fronts;
     if (fit.value !== 'inset' || stops.value === 'fitted' || fronts.length === 0) return [];
-    const path = settingPath({ cabinet }, 'fronts/stops');
+    const path = ownPathTo.setting('fronts/stops');
     return [
       {
         severity: 'warn',
@@ -28,7 +28,7 @@ const insetWithoutStop: FindingRule = {
 /** Clearance of a lipped front per side = rebate width − lip; it must not bind. */
 const lippedBinds: FindingRule = {
   id: 'fronts/lipped-binds',
-  check({ cabinet, fronts, resolved, show }) {
+  check({ fronts, resolved, show }) {
     const { fit, lip, rebateWidth, rebateDepth } = resolved.settings.fronts;
     if (fit.value !== 'lipped' || fronts.length === 0) return [];
     const clearance = lippedClearance(resolved.settings.fronts);
@@ -40,7 +40,7 @@ const lippedBinds: FindingRule = {
         what: `The lipped fronts have ${show(clearance.value)} clearance in their openings.`,
         why: 'The rebate has to be wider than the lip, or the front does not go in.',
         numbers: [clearance, rebateWidth, lip],
-        settings: [settingPath({ cabinet }, 'fronts/rebateWidth'), settingPath({ cabinet }, 'fronts/lip')],
+        settings: [ownPathTo.setting('fronts/rebateWidth'), ownPathTo.setting('fronts/lip')],
       });
     if (rebateDepth.value >= thickness.value)
       findings.push({
@@ -48,7 +48,7 @@ const lippedBinds: FindingRule = {
         what: `The rebate is ${show(rebateDepth.value)} deep in fronts ${show(thickness.value)} thick.`,
         why: 'Nothing is left of the lip.',
         numbers: [rebateDepth, thickness],
-        settings: [settingPath({ cabinet }, 'fronts/rebateDepth')],
+        settings: [ownPathTo.setting('fronts/rebateDepth')],
       });
     return findings;
   },
@@ -88,7 +88,7 @@ const gapBesideDivider: FindingRule = {
 /** What divides two openings must leave the gap between the fronts that lap it from both sides. */
 const frontsMeet: FindingRule = {
   id: 'fronts/too-close',
-  check({ cabinet, face, resolved, show }) {
+  check({ face, resolved, show }) {
     if (!face.ok) return [];
     const { gap, fit } = resolved.settings.fronts;
     const tight = face.splits.flatMap((split) =>
@@ -103,7 +103,7 @@ const frontsMeet: FindingRule = {
         what: `Between two fronts only ${show(worst.face.value)} is left; the gap is ${show(gap.value)}.`,
         why: 'What divides the openings is too narrow for both fronts to lap it. Widen it, or lap the fronts less.',
         numbers: [worst.face, worst.clear],
-        settings: [settingPath({ cabinet }, lap)],
+        settings: [ownPathTo.setting(lap)],
       },
     ];
   },
@@ -112,7 +112,7 @@ const frontsMeet: FindingRule = {
 /** A blank for fronts with running grain that no sheet is large enough for. */
 const grainBlank: FindingRule = {
   id: 'fronts/grain-blank-too-large',
-  check: ({ cabinet, fronts, resolved, show, head }) =>
+  check: ({ fronts, resolved, show, head }) =>
     grainGroups(fronts, resolved).flatMap(({ parts, height, width }): FindingDraft[] => {
       const [first] = parts;
       if (!first) return [];
@@ -130,7 +130,7 @@ const grainBlank: FindingRule = {
           fixes: [
             {
               label: 'Let each front be cut on its own',
-              edits: [{ path: settingPath({ cabinet }, 'fronts/grainRuns'), value: 'none' }],
+              edits: [{ path: ownPathTo.setting('fronts/grainRuns'), value: 'none' }],
             },
           ],
         },
@@ -171,7 +171,7 @@ const drawerBesideWall: FindingRule = {
 };
 
 /** A filler strip, as wide as the shop rips without trouble at least. */
-function fillerOf(context: RuleContext): Act {
+function fillerOf(context: RuleContext): ProposedAct {
   const { safeRip } = context.head.workshop.cutting;
   const { label, edits } = setChoice(context, 'Fit a filler strip', 'ends/filler', 'strip');
   if (context.resolved.settings.ends.scribe.value >= safeRip) return { label, edits };

@@ -4,9 +4,11 @@ import type {
   Finding,
   FindingDraft,
   FindingRule,
+  Named,
   RuleContext,
   Severity,
 } from '../../cabinet/index.js';
+import { type Act, actOf, type Cabinet, pathOf } from '../../decisions/index.js';
 import { formatLengthWithUnit, gather } from '../../ground/index.js';
 import { fastenersOf, keyForm } from '../../part/index.js';
 import { meetingsOf } from '../assembly/index.js';
@@ -22,7 +24,6 @@ import { generalRules } from './general.js';
 import { interiorRules } from './interiors.js';
 import { machiningRules } from './machining.js';
 import { materialRules } from './materials.js';
-import type { FindingsMemo, Proposed, Wanted } from './memo.js';
 import { sheetRules } from './sheets.js';
 import { shelfRules } from './shelves.js';
 import { sizeRules } from './sizes.js';
@@ -70,82 +71,82 @@ const contextOf = (built: BuiltCabinet, kinds: readonly AnyKind[]): RuleContext 
   show: (mm) => formatLengthWithUnit(mm, built.head.display),
 });
 
-/** Runs every rule over one built cabinet, but for those that had nothing to say of one decided alike; stops come first. */
-export function checkCabinet(built: BuiltCabinet, kinds: readonly AnyKind[], memo?: FindingsMemo): Proposed[] {
-  const by = (wanted: Wanted) => runRules(built, kinds, wanted);
-  return memo ? memo.found(built, by) : by(() => true);
+/** What a rule said of cabinets that are decided alike, before it is told of one of them. */
+export interface Said {
+  readonly rule: string;
+  readonly draft: FindingDraft;
+  /** Which of those of its rule it is. */
+  readonly at: number;
 }
 
-/** What refuses the act that brought a cabinet there; the few rules that do are asked with each act, the others later. */
-export function refusalOf(built: BuiltCabinet, kinds: readonly AnyKind[]): Finding | undefined {
-  const context = contextOf(built, kinds);
-  for (const rule of rulesOf(kinds).filter(({ refuses }) => refuses)) {
-    const [draft] = rule.check(context);
-    if (draft?.refuses) return findingFrom(draft, rule.id, built.cabinet.id, 0).finding;
-  }
-  return undefined;
+/** A finding with what its rule proposes. */
+export interface Proposed {
+  readonly finding: Finding;
+  /** Made when somebody asks. */
+  fixes(): readonly Act[];
 }
 
-function runRules(built: BuiltCabinet, kinds: readonly AnyKind[], wanted: Wanted): Proposed[] {
+/** Runs every rule over a built cabinet, whichever it is; stops come first. */
+export function checkDesign(built: BuiltCabinet, kinds: readonly AnyKind[]): Said[] {
   const context = contextOf(built, kinds);
-  const all = (id: string, drafts: readonly FindingDraft[]) =>
-    drafts.map((draft, at) => findingFrom(draft, id, built.cabinet.id, at));
-  const said = gather(rulesOf(kinds), (rule) => (wanted(rule) ? all(rule.id, rule.check(context)) : []));
+  const all = (rule: string, drafts: readonly FindingDraft[]): Said[] =>
+    drafts.map((draft, at) => ({ rule, draft, at }));
+  const said = gather(rulesOf(kinds), (rule) => all(rule.id, rule.check(context)));
   const named = new Set<string>();
-  const name = (findings: readonly Proposed[]) => {
+  const name = (findings: readonly Said[]) => {
     for (const {
-      finding: { severity, parts },
+      draft: { severity, parts = [] },
     } of findings)
       if (severity === 'stop') for (const key of parts) named.add(key);
     return findings;
   };
   name(said);
   const found = [...said];
-  const general = generalRules.filter(wanted);
-  if (general.length > 0) {
-    const meetings = meetingsOf(built.parts, context.fasteners);
-    // Each of these leaves alone what those before it named.
-    for (const rule of general) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
+  const meetings = meetingsOf(built.parts, context.fasteners);
+  // Each of these leaves alone what those before it named.
+  for (const rule of generalRules) found.push(...name(all(rule.id, rule.check(context, named, meetings))));
+  return found.sort((a, b) => RANK[a.draft.severity] - RANK[b.draft.severity]);
+}
+
+/** What refuses the act that brought a cabinet there; the few rules that do are asked with each act, the others later. */
+export function refusalOf(built: Named, kinds: readonly AnyKind[]): Finding | undefined {
+  const context = contextOf(built, kinds);
+  for (const { id, check } of rulesOf(kinds).filter(({ refuses }) => refuses)) {
+    const [draft] = check(context);
+    if (draft?.refuses) return told(built.cabinet, { rule: id, draft, at: 0 }).finding;
   }
-  return found.sort((a, b) => RANK[a.finding.severity] - RANK[b.finding.severity]);
+  return undefined;
 }
 
 const findingId = keyForm(':within/*rule/:number');
 /** The cabinet, or the two, that a finding of this id was found in. */
 export const cabinetOf = (id: string): string | undefined => findingId.read(id)?.within;
 
-/** A finding from what its rule said. */
-function findingFrom(
-  { fixes = [], ...draft }: FindingDraft,
-  rule: string,
-  cabinetId: string,
-  at: number,
-  within = cabinetId,
-): Proposed {
+/** What was said of cabinets decided alike, told of one of them. */
+export function told(cabinet: Pick<Cabinet, 'id'>, { rule, draft, at }: Said, within = cabinet.id): Proposed {
+  const { fixes = [], settings = [], ...said } = draft;
   return {
     finding: {
       numbers: [],
       parts: [],
-      settings: [],
-      ...draft,
+      ...said,
+      settings: settings.map((path) => pathOf(cabinet, path)),
       id: findingId.of({ within, rule, number: at + 1 }),
       rule,
-      cabinetId,
+      cabinetId: cabinet.id,
     },
-    fixes,
+    fixes: () => (typeof fixes === 'function' ? fixes() : fixes).map((fix) => actOf(cabinet, fix)),
   };
 }
 
 /** Runs every rule over two cabinets that stand side by side. */
-export function checkNeighbours(left: BuiltCabinet, right: BuiltCabinet, kinds: readonly AnyKind[]): Proposed[] {
+export function checkNeighbours(left: Named, right: Named, kinds: readonly AnyKind[]): Proposed[] {
   const show = (mm: number) => formatLengthWithUnit(mm, left.head.display);
   // A cabinet has two neighbours: both are in the name of what is found between it and one of them.
   const between = `${left.cabinet.id}+${right.cabinet.id}`;
   return [...standingNeighbourRules, ...kinds.flatMap(({ neighbourRules = [] }) => neighbourRules)].flatMap((rule) =>
     rule
       .check(left as never, right as never, show)
-      .map(({ cabinetId, ...draft }, at) => findingFrom(draft, rule.id, cabinetId, at, between)),
+      .map(({ cabinetId, ...draft }, at) => told({ id: cabinetId }, { rule: rule.id, draft, at }, between)),
   );
 }
-
-export { FindingsMemo, type Proposed } from './memo.js';

@@ -1,11 +1,11 @@
-import { type Act, type EditPath, type Opening, pathTo } from '../../decisions/index.js';
+import { type Opening, type OwnPath, type ProposedAct, pathTo } from '../../decisions/index.js';
 
 /** Letting go of a decided size of a division that does not close, largest first; at most three are offered. */
 export function lettingGo(
   members: readonly Pick<Opening, 'id' | 'size' | 'pin'>[],
-  path: EditPath,
+  path: OwnPath,
   nameOf: (id: string) => string | undefined,
-): Act[] {
+): ProposedAct[] {
   return members
     .map((member) => ({ member, mm: member.pin ?? (member.size.rule === 'fixed' ? member.size.mm : 0) }))
     .filter(({ mm }) => mm > 0)

@@ -1,5 +1,5 @@
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
-import { type Act, settingPath } from '../../decisions/index.js';
+import { type ProposedAct, settingPath } from '../../decisions/index.js';
 import { gather } from '../../ground/index.js';
 import {
   AS_MUCH,
@@ -44,7 +44,7 @@ const operationsMeet: FindingRule = {
 };
 
 /** Changes that are known to part the two: each kind knows what it can do about its own. */
-function waysApart(context: RuleContext, part: Part, clash: Clash): Act[] {
+function waysApart(context: RuleContext, part: Part, clash: Clash): ProposedAct[] {
   return context.partings.flatMap(({ id, apart }) => {
     const own = [clash.a, clash.b].find(({ by }) => by.kind === id);
     return own && apart ? apart(context as never, part, clash, own, settling(context, part, own)) : [];

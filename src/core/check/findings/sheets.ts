@@ -1,7 +1,7 @@
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
-import { type Act, type JobHead, type Material, pathTo, setChoice } from '../../decisions/index.js';
+import { type JobHead, type Material, type ProposedAct, pathTo, setChoice } from '../../decisions/index.js';
 import { TOLERANCE_MM } from '../../ground/index.js';
-import type { Part, PartRole, PartRow } from '../../part/index.js';
+import type { LetteredRow, Part, PartRole } from '../../part/index.js';
 
 interface Usable {
   readonly length: number;
@@ -44,7 +44,7 @@ function exceeds(
 }
 
 /** The other way for the grain of what comes out of a sheet only turned: a back, or doors. */
-function turnedGrain(context: RuleContext, group: readonly PartRow[]): Act[] {
+function turnedGrain(context: RuleContext, group: readonly LetteredRow[]): ProposedAct[] {
   const all = (role: PartRole) => group.every(({ part }) => part.role === role);
   const upright = group[0]?.part.placement.u.endsWith('z') === true;
   const way = upright ? 'across' : 'up';
@@ -58,12 +58,12 @@ const partExceedsSheet: FindingRule = {
   id: 'sizes/part-exceeds-sheet',
   check(context) {
     const { rows, show, head } = context;
-    const tooLarge = new Map<string, PartRow[]>();
+    const tooLarge = new Map<string, LetteredRow[]>();
     for (const row of rows)
       if (!row.part.bought && exceeds(row.part, usable(head, row.part.material), false))
         tooLarge.set(row.part.material.id, [...(tooLarge.get(row.part.material.id) ?? []), row]);
     return [...tooLarge.values()].map((group): FindingDraft => {
-      const { material } = (group[0] as PartRow).part;
+      const { material } = (group[0] as LetteredRow).part;
       const sheets = usable(head, material);
       const names = group.map(
         ({ part }) => `${part.name} (${show(part.cutLength.value)} by ${show(part.cutWidth.value)})`,

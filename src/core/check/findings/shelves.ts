@@ -1,12 +1,13 @@
 import { type LoadedShelf, loadedShelf, longestSpan, pinLines, shelfSag, smallestStrip } from '../../build/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
 import {
-  type Act,
-  type Cabinet,
+  type Design,
   type Fill,
   isFill,
   memberIds,
   type Opening,
+  ownPathTo,
+  type ProposedAct,
   pathTo,
   type Split,
   settingPath,
@@ -18,7 +19,7 @@ import { type Part, partKeys } from '../../part/index.js';
 const sags: FindingRule = {
   id: 'shelves/sags',
   check(context) {
-    const { cabinet, rows, parts, resolved, show } = context;
+    const { rows, parts, resolved, show } = context;
     return rows.flatMap(({ part, keys }): FindingDraft[] => {
       const shelf = loadedShelf(part, parts, resolved);
       if (!shelf || shelf.span.value <= 0 || shelf.depth.value <= 0) return [];
@@ -32,7 +33,7 @@ const sags: FindingRule = {
           why: `At this thickness it carries that load up to ${show(longestSpan(shelf))}. A strip at its edge, a thicker board or a partition under it may hold it: the smallest of each that does is offered. Else shorten the span, or carry less.`,
           numbers: [sag.lasting, sag.allowed],
           parts: keys,
-          settings: [settingPath({ cabinet }, 'shelves/load')],
+          settings: [ownPathTo.setting('shelves/load')],
           fixes: () => remedies(context, part, shelf),
         },
       ];
@@ -41,10 +42,10 @@ const sags: FindingRule = {
 };
 
 /** The smallest of each remedy that holds the load: a strip, a thicker board the job has, a partition under the middle. */
-function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
+function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): ProposedAct[] {
   const { head, cabinet, resolved, show } = context;
   const { stripThickness } = resolved.settings.shelves;
-  const acts: Act[] = [];
+  const acts: ProposedAct[] = [];
   const height =
     part.role === 'shelf' ? smallestStrip(shelf, stripThickness, resolved.materials.frame.material) : undefined;
   if (height !== undefined)
@@ -76,7 +77,7 @@ function remedies(context: RuleContext, part: Part, shelf: LoadedShelf): Act[] {
 }
 
 /** What closed an opening closes both halves of it: an open bay two, a pair of doors one door each. */
-function inTwo({ id: whole, fill }: Opening, cabinet: Cabinet): Split | undefined {
+function inTwo({ id: whole, fill }: Opening, cabinet: Design): Split | undefined {
   // A room that is divided already is divided further by hand.
   if ((!isFill(fill, 'open') && !isFill(fill, 'pair')) || !isFill(fill.interior, 'shelves')) return undefined;
   const taken = new Set(memberIds(cabinet.face));
@@ -100,7 +101,7 @@ function halfId(whole: string, side: string, taken: ReadonlySet<string>): string
 /** A shelf whose opening has no hole of the grid to stand in, or not enough of them. */
 const noHole: FindingRule = {
   id: 'shelves/no-hole',
-  check: ({ bays, grid, cabinet, resolved }) =>
+  check: ({ bays, grid, resolved }) =>
     bays.flatMap(({ room, places, parity }): FindingDraft[] => {
       const without = places.filter(({ hole }) => hole === undefined).length;
       if (resolved.settings.pins.kind.value === 'none' || without === 0) return [];
@@ -117,14 +118,14 @@ const noHole: FindingRule = {
           parts: places.flatMap(({ hole }, at) =>
             hole === undefined ? [partKeys.shelf.of({ room: room.id, number: at + 1 })] : [],
           ),
-          settings: [settingPath({ cabinet }, 'pins/kind')],
+          settings: [ownPathTo.setting('pins/kind')],
           fixes:
             parity === undefined
               ? []
               : [
                   {
                     label: 'Bore through the partition',
-                    edits: [{ path: settingPath({ cabinet }, 'pins/opposite'), value: 'through' }],
+                    edits: [{ path: ownPathTo.setting('pins/opposite'), value: 'through' }],
                   },
                 ],
         },
@@ -135,7 +136,7 @@ const noHole: FindingRule = {
 /** An end of a shelf with no upright beside it. */
 const noUpright: FindingRule = {
   id: 'shelves/no-support',
-  check: ({ bays, cabinet }) =>
+  check: ({ bays }) =>
     bays.flatMap(({ room, left, right }): FindingDraft[] => {
       const open = [...(left ? [] : ['left']), ...(right ? [] : ['right'])];
       if (open.length === 0) return [];
@@ -144,11 +145,11 @@ const noUpright: FindingRule = {
           severity: 'stop',
           what: `The shelves of ${room.name} have nothing to stand on at the ${open.join(' and the ')}.`,
           why: 'No side or partition ends there. Put a partition between the columns, or take the shelves out.',
-          settings: [settingPath({ cabinet }, 'dividers/partitions')],
+          settings: [ownPathTo.setting('dividers/partitions')],
           fixes: [
             {
               label: 'Put partitions between the columns',
-              edits: [{ path: settingPath({ cabinet }, 'dividers/partitions'), value: 'partition' }],
+              edits: [{ path: ownPathTo.setting('dividers/partitions'), value: 'partition' }],
             },
           ],
         },
@@ -159,7 +160,7 @@ const noUpright: FindingRule = {
 /** A shelf on one line of pins tips. */
 const oneLine: FindingRule = {
   id: 'shelves/one-line',
-  check({ bays, grid, box, resolved, cabinet, show }) {
+  check({ bays, grid, box, resolved, show }) {
     if (bays.length === 0 || !grid) return [];
     const lines = bays.map(({ stopsAt }) => pinLines(box, resolved, grid, stopsAt)).find(({ rear }) => !rear);
     if (!lines) return [];
@@ -169,7 +170,7 @@ const oneLine: FindingRule = {
         what: `There is room for one line of pin holes only, ${show(lines.front.value)} from the front, in a clear depth of ${show(box.clearDepth.value)}.`,
         why: 'On one line a shelf tips. Bring the front line forward, or fix the shelves.',
         numbers: [lines.front, box.clearDepth],
-        settings: [settingPath({ cabinet }, 'pins/front')],
+        settings: [ownPathTo.setting('pins/front')],
       },
     ];
   },
@@ -178,11 +179,11 @@ const oneLine: FindingRule = {
 /** Pins stand in a certain depth, and must not come through. */
 const pinDepth: FindingRule = {
   id: 'shelves/pin-depth',
-  check: ({ bays, resolved, cabinet, show }) => {
+  check: ({ bays, resolved, show }) => {
     const { depth, leastDepth } = resolved.settings.pins;
     const uprights = new Set(bays.flatMap(({ left, right }) => [left, right]));
     if (uprights.size === 0 || resolved.settings.pins.kind.value === 'none') return [];
-    const path = settingPath({ cabinet }, 'pins/depth');
+    const path = ownPathTo.setting('pins/depth');
     const thinnest = Math.min(...[...uprights].flatMap((part) => (part ? [part.thickness.value] : [])));
     if (depth.value < leastDepth.value)
       return [
@@ -218,11 +219,11 @@ const LEAST_UNDER_PIN = 2;
 /** A shelf that binds between its uprights, or is so narrow that it can come off its pins. */
 const tooTight: FindingRule = {
   id: 'shelves/too-tight',
-  check({ bays, resolved, cabinet, show }) {
+  check({ bays, resolved, show }) {
     const { sidePlay } = resolved.settings.shelves;
     const binds = sidePlay.value < LEAST_PLAY;
     if (bays.length === 0 || (!binds && sidePlay.value <= MOST_PLAY)) return [];
-    const path = settingPath({ cabinet }, 'shelves/sidePlay');
+    const path = ownPathTo.setting('shelves/sidePlay');
     return [
       {
         severity: 'warn',

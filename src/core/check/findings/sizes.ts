@@ -1,6 +1,14 @@
 import { frameSizes, LEAST_MEMBER, openingNames } from '../../build/index.js';
 import type { FindingDraft, FindingRule, RuleContext } from '../../cabinet/index.js';
-import { type EditPath, isSplit, type Opening, pathTo, type Split, settingPath } from '../../decisions/index.js';
+import {
+  isSplit,
+  type Opening,
+  type OwnPath,
+  ownPathTo,
+  pathTo,
+  type Split,
+  settingPath,
+} from '../../decisions/index.js';
 import { capital, type Dim, diagonal, largest, length, setting, TOLERANCE_MM } from '../../ground/index.js';
 import { lettingGo } from './lettingGo.js';
 
@@ -45,14 +53,14 @@ const stackDoesNotClose: FindingRule = {
         numbers: [decided, available],
         refuses: true,
         settings: [face.path],
-        fixes: lettingGo(splitAt(cabinet.face, face.path, pathTo.face(cabinet.id)), face.path, (id) => names.get(id)),
+        fixes: lettingGo(splitAt(cabinet.face, face.path, ownPathTo.face), face.path, (id) => names.get(id)),
       },
     ];
   },
 };
 
 /** The members of the split that lies at a path. */
-function splitAt(split: Split, wanted: EditPath, path: EditPath): readonly Opening[] {
+function splitAt(split: Split, wanted: OwnPath, path: OwnPath): readonly Opening[] {
   if (wanted === path) return split.parts;
   return split.parts.flatMap((opening) =>
     isSplit(opening.fill)
@@ -120,7 +128,7 @@ function sizeAsMoved({ box, resolved }: RuleContext): { height: Dim; depth: Dim 
 /** Outside what the shop usually builds. */
 const outsideUsual: FindingRule = {
   id: 'sizes/outside-usual',
-  check({ resolved, box, cabinet, show }) {
+  check({ resolved, box, show }) {
     const { usual } = resolved.settings;
     const sizes = [
       { size: box.overallWidth, range: usual.width, name: 'wide', path: 'size/width' },
@@ -136,7 +144,7 @@ const outsideUsual: FindingRule = {
           what: `The cabinet is ${show(size.value)} ${name}; the shop usually builds ${show(least.value)} to ${show(most.value)}.`,
           why: 'A size outside the usual range is more often a slip of the pencil than a wish.',
           numbers: [size, least, most],
-          settings: [pathTo.cabinetField(cabinet.id, path)],
+          settings: [ownPathTo.field(path)],
         },
       ];
     });

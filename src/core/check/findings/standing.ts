@@ -1,5 +1,5 @@
-import type { BuiltCabinet, FindingDraft, FindingRule, NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
-import { pathTo, settingPath } from '../../decisions/index.js';
+import type { FindingDraft, FindingRule, Named, NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
+import { numberOf, ownPathTo, pathTo, settingPath } from '../../decisions/index.js';
 import { TOLERANCE_MM } from '../../ground/index.js';
 import { partKeys } from '../../part/index.js';
 
@@ -17,7 +17,7 @@ const heightsDiffer: NeighbourRule = {
     if (left.cabinet.kind !== 'base' || right.cabinet.kind !== 'base') return [];
     const heights = [left.box.overallHeight, right.box.overallHeight] as const;
     if (Math.abs(heights[0].value - heights[1].value) <= TOLERANCE_MM) return [];
-    const as = ({ box, cabinet }: BuiltCabinet) => ({
+    const as = ({ box, cabinet }: Named) => ({
       label: `Make it ${show(box.overallHeight.value)} high, as cabinet ${cabinet.number}`,
       edits: [{ path: pathTo.cabinetField(right.cabinet.id, OVERALL), value: box.overallHeight.value }],
     });
@@ -27,7 +27,7 @@ const heightsDiffer: NeighbourRule = {
         cabinetId: right.cabinet.id,
         what: `It is ${show(heights[1].value)} high, and cabinet ${left.cabinet.number} beside it ${show(heights[0].value)}.`,
         why: 'One worktop does not lie level on both. Give them one height, or end the worktop between them.',
-        numbers: [...heights],
+        numbers: [left, right].map(({ cabinet, box }) => numberOf(cabinet, box.overallHeight)),
         settings: [pathTo.cabinetField(right.cabinet.id, OVERALL)],
         fixes: right.cabinet.size.height.from === 'overall' ? [as(left)] : [],
       },
@@ -46,7 +46,7 @@ const notAsHighAsBeside: FindingRule = {
       const { overallHeight } = box;
       if (stands === 'wall' || beside.value < UNDER_A_WORKTOP.from || beside.value > UNDER_A_WORKTOP.to) return [];
       if (Math.abs(beside.value - overallHeight.value) <= SHIMMED) return [];
-      const path = pathTo.cabinetField(cabinet.id, OVERALL);
+      const path = ownPathTo.field(OVERALL);
       return [
         {
           severity: 'warn',

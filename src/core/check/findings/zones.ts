@@ -1,6 +1,6 @@
 import { meets } from '../../build/index.js';
 import type { FindingDraft, FindingRule } from '../../cabinet/index.js';
-import { pathTo } from '../../decisions/index.js';
+import { ownPathTo } from '../../decisions/index.js';
 import { capital, within } from '../../ground/index.js';
 import { type Extent, hollowedOf, type Part, type PartRole, sharedVolume } from '../../part/index.js';
 
@@ -18,7 +18,7 @@ function stands(part: Part, extent: Extent): boolean {
 /** Something stands where nothing may. */
 const inTheWay: FindingRule = {
   id: 'zones/in-the-way',
-  check: ({ cabinet, parts, occupied, resolved }) =>
+  check: ({ parts, occupied, resolved }) =>
     resolved.given.zones.flatMap(({ id, name, extent }): FindingDraft[] => {
       const met = parts.filter((part) => meets(part.extent, extent) && stands(part, extent));
       const taken = occupied.filter((room) => room.fills && meets(room.extent, extent));
@@ -34,7 +34,7 @@ const inTheWay: FindingRule = {
             ? 'It cannot be cut round something and still move. Divide the room otherwise, make it shorter, or move the keep-out box.'
             : 'What is fixed has to be cut out there, once what comes through has been measured.',
           parts: met.map(({ key }) => key),
-          settings: [pathTo.zone(cabinet.id, id)],
+          settings: [ownPathTo.zone(id)],
         },
       ];
     }),
@@ -48,7 +48,7 @@ function names(parts: readonly Part[]): string[] {
 /** A keep-out box that lies wholly outside its cabinet says nothing. */
 const outside: FindingRule = {
   id: 'zones/outside',
-  check: ({ cabinet, box, resolved }) =>
+  check: ({ box, resolved }) =>
     resolved.given.zones.flatMap(({ id, name, extent }): FindingDraft[] => {
       const whole = {
         min: [0, box.mountingPlane.value, 0] as const,
@@ -60,7 +60,7 @@ const outside: FindingRule = {
           severity: 'note',
           what: `${capital(name)} lies outside the box.`,
           why: 'It keeps nothing free there. Its place is measured from the left face, the underside and the front edge of the box.',
-          settings: [pathTo.zone(cabinet.id, id)],
+          settings: [ownPathTo.zone(id)],
         },
       ];
     }),

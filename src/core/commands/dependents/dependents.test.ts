@@ -20,7 +20,7 @@ test('what is behind a size are the decisions that change it: each of them, chan
   const [solved] = solve(job).cabinets;
   const bottom = solved?.parts.find(({ key }) => key === 'bottom');
   assert.ok(solved && bottom);
-  const behind = decisionsBehind([bottom.length]);
+  const behind = decisionsBehind(solved, [bottom.length]);
   assert.ok(behind.some(({ source }) => source.path === 'cabinets/c1/size/width'));
   assert.equal(new Set(behind.map(({ source }) => source.path)).size, behind.length);
   let tried = 0;

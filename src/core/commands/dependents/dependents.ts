@@ -1,20 +1,22 @@
+import { type EditPath, pathFromText, sourceOf } from '../../decisions/index.js';
 import { Dim, namedTerms, type Source } from '../../ground/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
 
 /** A decision that stands behind numbers: what it is called, what it is worth, and where it was made. */
 export interface Behind {
   readonly dim: Dim;
-  readonly source: Source & { readonly path: string };
+  readonly source: Source & { readonly path: EditPath };
 }
 
-/** Every decision some numbers come from, each once, the nearest to them first. */
-export function decisionsBehind(dims: readonly Dim[]): Behind[] {
+/** Every decision some numbers of a cabinet come from, each once, the nearest to them first. */
+export function decisionsBehind({ cabinet }: Pick<SolvedCabinet, 'cabinet'>, dims: readonly Dim[]): Behind[] {
   const found = new Map<string, Behind>();
   const seen = new Set<Dim>(dims);
   for (const dim of seen) {
-    const { source, terms } = dim;
+    const { terms } = dim;
+    const source = dim.source && sourceOf(cabinet, dim.source);
     if (source?.path !== undefined && !found.has(source.path))
-      found.set(source.path, { dim, source: { ...source, path: source.path } });
+      found.set(source.path, { dim, source: { ...source, path: pathFromText(source.path) } });
     for (const term of terms) seen.add(term);
   }
   return [...found.values()];

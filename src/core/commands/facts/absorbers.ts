@@ -5,7 +5,6 @@ import {
   type EditPath,
   type Job,
   type JobHead,
-  pathFromText,
   pathTo,
   subjectOf,
 } from '../../decisions/index.js';
@@ -51,7 +50,7 @@ const HALVES = 8;
  */
 export function absorbers(head: JobHead, solved: SolvedCabinet, address: NumberAddress, value: number): Absorbing {
   const number = numberAt(solved, address);
-  const leaves = number ? decisionsBehind([number]).filter(({ dim }) => dim.terms.length === 0) : [];
+  const leaves = number ? decisionsBehind(solved, [number]).filter(({ dim }) => dim.terms.length === 0) : [];
   const answers: Absorber[] = [];
   const refused: NotAbsorbing[] = [];
   for (const leaf of leaves) {
@@ -72,9 +71,7 @@ interface Asked {
 /** Where a decision is made for this cabinet alone, or for the board it is made of. */
 function placeOf({ source: { path } }: Behind, cabinetId: string): EditPath {
   const subject = subjectOf(path);
-  return subject.kind === 'setting'
-    ? pathTo.setting(cabinetId, subject.setting as SettingKey as never)
-    : pathFromText(path);
+  return subject.kind === 'setting' ? pathTo.setting(cabinetId, subject.setting as SettingKey as never) : path;
 }
 
 function editsFor(leaf: Behind, cabinetId: string, mm: number): Edit[] {

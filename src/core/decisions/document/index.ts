@@ -27,6 +27,7 @@ export {
   type Cabinet,
   type CabinetKind,
   cabinetKinds,
+  type Design,
   type Display,
   type House,
   type Job,

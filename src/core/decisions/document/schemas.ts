@@ -143,6 +143,8 @@ export function schemasOf(
 type Schemas = ReturnType<typeof schemasOf>;
 
 export type Cabinet = z.infer<Schemas['cabinet']>;
+/** All that is decided of a cabinet but what it goes by and where it stands: cabinets alike in it are figured once. */
+export type Design = Omit<Cabinet, 'id' | 'number' | 'name' | 'leftNeighbour'>;
 export type JobHead = z.infer<Schemas['head']>;
 export type House = JobHead['house'];
 export type Job = JobHead & { cabinets: Cabinet[] };

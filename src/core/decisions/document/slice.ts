@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { type FieldSays, saying } from '../fields.js';
-import { type EditPath, type FillForm, type MoreFields, pathFromText, pathIn } from '../job/index.js';
+import { type FillForm, type MoreFields, type OwnPath, ownPath, pathIn } from '../job/index.js';
 import type { Migration } from './data.js';
 
 /** What a kind adds to the document of a job beside its settings and its library. */
@@ -22,9 +22,9 @@ export interface ListOfCabinet<E extends { readonly id: string }> {
   /** What a cabinet has of them. */
   of(cabinet: object): readonly E[];
   /** Where they are listed, one of them, and a field of it. */
-  path(cabinetId: string): EditPath;
-  entry(cabinetId: string, id: string): EditPath;
-  at(cabinetId: string, id: string, field: keyof E & string): EditPath;
+  readonly path: OwnPath;
+  entry(id: string): OwnPath;
+  at(id: string, field: keyof E & string): OwnPath;
 }
 
 /** Declares a list of things a cabinet has. */
@@ -33,14 +33,14 @@ export function listOfCabinet<E extends { readonly id: string }>(
   entry: z.ZodMiniType<E>,
   { most, ...says }: FieldSays & Required<Pick<FieldSays, 'one' | 'word' | 'since'>> & { readonly most: number },
 ): ListOfCabinet<E> {
-  const path = (cabinetId: string) => pathFromText(`cabinets/${cabinetId}/${field}`);
-  const one = (cabinetId: string, id: string) => pathIn(path(cabinetId), id);
+  const path = ownPath(field);
+  const one = (id: string) => pathIn(path, id);
   return {
     field,
     schema: z.optional(saying(z.array(entry).check(z.maxLength(most)), says)),
     of: (cabinet) => ((cabinet as Readonly<Record<string, unknown>>)[field] as readonly E[] | undefined) ?? [],
     path,
     entry: one,
-    at: (cabinetId, id, name) => pathIn(one(cabinetId, id), name),
+    at: (id, name) => pathIn(one(id), name),
   };
 }

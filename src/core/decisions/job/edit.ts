@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { trailOf } from '../trail.js';
-import { type EditPath, pathFromText } from './editPath.js';
+import { type AnyPath, type EditPath, pathFromText, pathOf } from './editPath.js';
 
 /** An entry of a list, known by its id. */
 export interface Entry {
@@ -15,10 +15,10 @@ export interface Entry {
  * - `insert` puts a new entry into the list at `path`, before the one with an id or at the end.
  * - `moveBefore` moves the entry at `path` before another of its list, or to the end.
  */
-export type Edit =
-  | { readonly path: EditPath; readonly value: unknown }
-  | { readonly path: EditPath; readonly insert: Entry; readonly before?: string }
-  | { readonly path: EditPath; readonly moveBefore: string | null };
+export type Edit<P extends AnyPath = EditPath> =
+  | { readonly path: P; readonly value: unknown }
+  | { readonly path: P; readonly insert: Entry; readonly before?: string }
+  | { readonly path: P; readonly moveBefore: string | null };
 
 const placeSchema = z.pipe(
   z
@@ -44,9 +44,17 @@ export const editSchema = z.union([
 ]) as unknown as z.ZodMiniType<Edit>;
 
 /** A named group of edits that belong together: one act, one undo. */
-export interface Act {
+export interface Act<P extends AnyPath = EditPath> {
   readonly label: string;
-  readonly edits: readonly Edit[];
+  readonly edits: readonly Edit<P>[];
+}
+
+/** An act as a rule or a kind proposes it: of the cabinet that is looked at, whichever it is. */
+export type ProposedAct = Act<AnyPath>;
+
+/** A proposed act as it is carried out on a cabinet. */
+export function actOf(cabinet: Entry, { label, edits }: ProposedAct): Act {
+  return { label, edits: edits.map((edit) => ({ ...edit, path: pathOf(cabinet, edit.path) })) };
 }
 
 export class EditPathError extends Error {}

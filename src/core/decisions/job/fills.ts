@@ -1,5 +1,5 @@
 import type * as z from 'zod/mini';
-import { type EditPath, pathIn } from './editPath.js';
+import { type AnyPath, pathIn } from './editPath.js';
 import type { KindFill } from './openings.js';
 
 /**
@@ -57,7 +57,7 @@ export interface FillForm<K extends string = string, S extends Shape = Shape> {
   /** True for a fill of this kind. */
   is(fill: { readonly kind: string } | undefined): fill is FillWith<K, S>;
   /** Where one of its fields is decided, from where the fill is. */
-  at(fill: EditPath, field: keyof S & string): EditPath;
+  at<P extends AnyPath>(fill: P, field: keyof S & string): P;
 }
 
 /** Declares what an opening may be, or what a room may be for. */

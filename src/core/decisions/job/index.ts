@@ -9,6 +9,7 @@ export {
 } from './decidedParts.js';
 export {
   type Act,
+  actOf,
   applyEdits,
   countedIds,
   type Edit,
@@ -18,8 +19,9 @@ export {
   type IdMaker,
   isDecidedList,
   newId,
+  type ProposedAct,
 } from './edit.js';
-export { type EditPath, pathFromText, pathIn } from './editPath.js';
+export { type AnyPath, type EditPath, type OwnPath, ownPath, pathFromText, pathIn, pathOf } from './editPath.js';
 export { type MoreFields, splitSchemaOf } from './face.js';
 export {
   bookOf,

@@ -121,19 +121,29 @@ export interface Derivation {
   readonly terms?: readonly string[];
 }
 
-/** Collects derivations as a table; `refer` returns the id under which a number is written down. */
+/** Collects derivations as a table, whoever they are of. */
 export class DerivationTable {
   readonly entries: Record<string, Derivation> = {};
-  private readonly ids = new Map<Dim, string>();
+  private written = 0;
 
   constructor(private readonly show: (value: number, measure: Measure) => string) {}
 
-  refer(dim: Dim): string {
-    const known = this.ids.get(dim);
+  /**
+   * What returns the id under which a number is written down, each number once. Results that several share are written
+   * for each of them: `says` tells where a number was decided, for the one it is read as.
+   */
+  of(says: (source: Source) => Source): (dim: Dim) => string {
+    const ids = new Map<Dim, string>();
+    return (dim) => this.refer(dim, ids, says);
+  }
+
+  private refer(dim: Dim, ids: Map<Dim, string>, says: (source: Source) => Source): string {
+    const known = ids.get(dim);
     if (known) return known;
-    const id = `d${this.ids.size + 1}`;
-    this.ids.set(dim, id);
-    const named = namedTerms(dim).map((term) => this.refer(term));
+    this.written += 1;
+    const id = `d${this.written}`;
+    ids.set(dim, id);
+    const named = namedTerms(dim).map((term) => this.refer(term, ids, says));
     this.entries[id] = {
       label: dim.label,
       ...(dim.address ? { address: dim.address } : {}),
@@ -141,7 +151,7 @@ export class DerivationTable {
       measure: dim.measure,
       ...(dim.terms.length > 0 ? { says: tapeText(dim, this.show) } : {}),
       ...(dim.reason ? { reason: dim.reason } : {}),
-      ...(dim.source ? { source: dim.source } : {}),
+      ...(dim.source ? { source: says(dim.source) } : {}),
       ...(named.length > 0 ? { terms: named } : {}),
     };
     return id;

@@ -7,11 +7,11 @@ import type { CatchRule } from './rule.js';
 /** A catch with nothing to be screwed to. */
 const nothingCarries: CatchRule = {
   id: 'catches/nothing-carries',
-  check: ({ cabinet, resolved, fitted: { catches }, fronts }) =>
+  check: ({ resolved, fitted: { catches }, fronts }) =>
     catches.flatMap(({ frontKey, carrier }): FindingDraft[] => {
       const front = fronts.find(({ key }) => key === frontKey);
       if (carrier !== undefined || !front) return [];
-      const path = settingPath({ cabinet, resolved }, 'catches/doors');
+      const path = settingPath({ resolved }, 'catches/doors');
       return [
         {
           severity: 'warn',

@@ -8,10 +8,10 @@ import type { DamperRule } from './rule.js';
 /** A damper with nothing over its door to be screwed to. */
 const nothingCarries: DamperRule = {
   id: 'dampers/nothing-carries',
-  check: ({ cabinet, resolved, fitted: { dampers } }) =>
+  check: ({ resolved, fitted: { dampers } }) =>
     dampers.flatMap(({ frontKey, name, carrier }): FindingDraft[] => {
       if (carrier !== undefined) return [];
-      const path = settingPath({ cabinet, resolved }, 'dampers/doors');
+      const path = settingPath({ resolved }, 'dampers/doors');
       return [
         {
           severity: 'warn',
@@ -28,10 +28,10 @@ const nothingCarries: DamperRule = {
 /** Whatever place a damper may have is taken. */
 const noRoom: DamperRule = {
   id: 'dampers/no-room',
-  check: ({ cabinet, resolved, show, fitted: { dampers, catches } }) =>
+  check: ({ resolved, show, fitted: { dampers, catches } }) =>
     dampers.flatMap(({ frontKey, name, carrier, clear }): FindingDraft[] => {
       if (carrier === undefined || clear) return [];
-      const path = settingPath({ cabinet, resolved }, 'dampers/doors');
+      const path = settingPath({ resolved }, 'dampers/doors');
       const caught = catches.some((each) => each.frontKey === frontKey);
       return [
         {
@@ -47,7 +47,7 @@ const noRoom: DamperRule = {
               ? [
                   {
                     label: 'Fit no catches',
-                    edits: [{ path: settingPath({ cabinet, resolved }, 'catches/doors'), value: 'none' }],
+                    edits: [{ path: settingPath({ resolved }, 'catches/doors'), value: 'none' }],
                   },
                 ]
               : []),
@@ -61,7 +61,7 @@ const noRoom: DamperRule = {
 /** A door that is heavier than its damper slows. */
 const tooHeavy: DamperRule = {
   id: 'dampers/too-heavy',
-  check: ({ cabinet, resolved, fitted: { dampers, hinges } }) =>
+  check: ({ resolved, fitted: { dampers, hinges } }) =>
     dampers.flatMap(({ frontKey, name, profile }): FindingDraft[] => {
       const door = hinges.find(({ front }) => front.key === frontKey);
       if (!door || door.weight.value <= profile.door) return [];
@@ -72,7 +72,7 @@ const tooHeavy: DamperRule = {
           why: 'It goes on slamming, and the piston wears out. A stronger damper, or damped hinges.',
           numbers: [door.weight],
           parts: keysOf(door.front),
-          settings: [settingPath({ cabinet, resolved }, 'dampers/doors')],
+          settings: [settingPath({ resolved }, 'dampers/doors')],
         },
       ];
     }),
@@ -81,12 +81,12 @@ const tooHeavy: DamperRule = {
 /** Hinges that are damped themselves, or that pull nothing shut: a damper does nothing for either. */
 const hingeDoesIt: DamperRule = {
   id: 'dampers/hinge-does-it',
-  check: ({ cabinet, resolved, fitted: { dampers, hinges } }) =>
+  check: ({ resolved, fitted: { dampers, hinges } }) =>
     dampers.flatMap(({ frontKey, name }): FindingDraft[] => {
       const door = hinges.find(({ front }) => front.key === frontKey);
       const closing = door?.chosen?.profile.closing;
       if (!door || closing === undefined || closing === 'snap') return [];
-      const path = settingPath({ cabinet, resolved }, 'dampers/doors');
+      const path = settingPath({ resolved }, 'dampers/doors');
       return [
         {
           severity: 'note',

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith, partOf } from '../../../../tests/support/cabinets.js';
 import { editsBetween, saidOf, withEdits } from '../../commands/index.js';
-import { countedIds, type Job, pathFromText } from '../../decisions/index.js';
+import { actOf, type Cabinet, countedIds, type Job, pathFromText, pathOf } from '../../decisions/index.js';
 import { shapeOf, toCabinet } from '../../part/index.js';
 import { check, readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 import { grommets } from './index.js';
@@ -81,9 +81,10 @@ test('the panel of a part puts one in and takes it out: the document says so in 
     assert.equal(panels?.length, 1);
     return panels?.[0];
   };
+  const [cabinet] = job.cabinets as [Cabinet];
   const put = panel(job)?.acts?.[0]?.act(countedIds());
   assert.ok(put);
-  const after = withEdits(job, put.edits);
+  const after = withEdits(job, actOf(cabinet, put).edits);
   assert.ok(readJob(after).ok);
   assert.equal(first(after).fitted.grommets.length, 1);
   assert.deepEqual(
@@ -92,7 +93,7 @@ test('the panel of a part puts one in and takes it out: the document says so in 
   );
   const [field] = panel(after)?.fields ?? [];
   assert.ok(field);
-  const moved = withEdits(after, [{ path: field.path, value: 123 }]);
+  const moved = withEdits(after, [{ path: pathOf(cabinet, field.path), value: 123 }]);
   const [edit] = editsBetween(after, moved);
   assert.ok(edit);
   assert.deepEqual(saidOf(edit, after, moved), {
@@ -101,7 +102,7 @@ test('the panel of a part puts one in and takes it out: the document says so in 
   });
   const out = panel(moved)?.acts?.[1]?.act(countedIds());
   assert.ok(out);
-  assert.deepEqual(withEdits(moved, out.edits), job);
+  assert.deepEqual(withEdits(moved, actOf(cabinet, out).edits), job);
   assert.deepEqual(withEdits(after, editsBetween(after, job)), job);
   assert.equal(
     grommets.panels?.([], { key: 'door/o2/left', front: undefined, opening: undefined }, first(job) as never).length,

@@ -59,7 +59,7 @@ export function fitGrommets(
     const fitted = { id: decided.id, decided, wanted, profile, part: undefined, middle: [], left: 0 };
     if (!part || !profile) return { fitted: { ...fitted, part: part && named(part) }, operations: [], occupied: [] };
     const middle = axesOf(part).map(({ axis, field, from }) => {
-      const path = grommetList.at(cabinet.id, decided.id, field);
+      const path = grommetList.at(decided.id, field);
       const mm = decided[field];
       const { low, size } = part.stands[axis];
       const dim =

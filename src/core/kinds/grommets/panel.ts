@@ -8,7 +8,7 @@ import type { GrommetBuilt } from './rule.js';
 export function grommetPanels(
   fitted: readonly FittedGrommet[],
   { key }: SelectedThing,
-  { cabinet, parts }: GrommetBuilt,
+  { parts }: GrommetBuilt,
 ): KindPanel[] {
   const part = parts.find((each) => each.key === key);
   if (!part || !takesGrommet(part)) return [];
@@ -27,7 +27,7 @@ export function grommetPanels(
       fields: own.flatMap(({ id, middle }, at) =>
         middle.map(({ field, dim }) => ({
           label: `${numbered(at).trim()} ${capital(axes.find((axis) => axis.field === field)?.from ?? '')}`.trim(),
-          path: grommetList.at(cabinet.id, id, field),
+          path: grommetList.at(id, field),
           mm: dim.value,
         })),
       ),
@@ -38,7 +38,7 @@ export function grommetPanels(
             label: `Cable grommet in ${within(part.name)}`,
             edits: [
               {
-                path: grommetList.path(cabinet.id),
+                path: grommetList.path,
                 insert: { id: ids('g'), part: key } as { readonly id: string },
               },
             ],
@@ -48,7 +48,7 @@ export function grommetPanels(
           label: `Take${several ? numbered(at) : ' it'} out`,
           act: () => ({
             label: `Cable grommet out of ${within(part.name)}`,
-            edits: [{ path: grommetList.entry(cabinet.id, id), value: undefined }],
+            edits: [{ path: grommetList.entry(id), value: undefined }],
           }),
         })),
       ],

@@ -7,10 +7,10 @@ import type { GrommetRule } from './rule.js';
 /** A grommet in a part the cabinet has not, or that the library has not: it is not bored. */
 const isGone: GrommetRule = {
   id: 'grommets/gone',
-  check: ({ cabinet, fitted: { grommets } }) =>
+  check: ({ fitted: { grommets } }) =>
     grommets.flatMap(({ id, decided, wanted, profile, part }): FindingDraft[] => {
       if (part && profile) return [];
-      const path = grommetList.entry(cabinet.id, id);
+      const path = grommetList.entry(id);
       return [
         {
           severity: 'warn',
@@ -28,10 +28,10 @@ const isGone: GrommetRule = {
 /** A rim that stands over the edge of its part. */
 const offThePart: GrommetRule = {
   id: 'grommets/off-the-part',
-  check: ({ cabinet, show, fitted: { grommets } }) =>
+  check: ({ show, fitted: { grommets } }) =>
     grommets.flatMap(({ id, profile, part, middle, left }): FindingDraft[] => {
       if (!part || !profile || left >= 0) return [];
-      const edits = middle.map(({ field }) => ({ path: grommetList.at(cabinet.id, id, field), value: undefined }));
+      const edits = middle.map(({ field }) => ({ path: grommetList.at(id, field), value: undefined }));
       return [
         {
           severity: 'stop',
@@ -39,7 +39,7 @@ const offThePart: GrommetRule = {
           why: 'It is not bored there. Move it in, or take a smaller one.',
           numbers: middle.map(({ dim }) => dim),
           parts: [part.key],
-          settings: [grommetList.entry(cabinet.id, id)],
+          settings: [grommetList.entry(id)],
           fixes: [{ label: 'Put it in the middle of the part', edits }],
         },
       ];
@@ -49,7 +49,7 @@ const offThePart: GrommetRule = {
 /** A part too thin or too thick for its sleeve. */
 const wrongThickness: GrommetRule = {
   id: 'grommets/thickness',
-  check: ({ cabinet, show, fitted: { grommets } }) =>
+  check: ({ show, fitted: { grommets } }) =>
     grommets.flatMap(({ id, profile, part }): FindingDraft[] => {
       if (!part || !profile) return [];
       const { from, to } = profile.thickness;
@@ -61,7 +61,7 @@ const wrongThickness: GrommetRule = {
           why: 'Its sleeve does not reach through, or does not hold. Take another one.',
           numbers: [part.thickness],
           parts: [part.key],
-          settings: [grommetList.entry(cabinet.id, id), pathTo.library('grommets')],
+          settings: [grommetList.entry(id), pathTo.library('grommets')],
         },
       ];
     }),

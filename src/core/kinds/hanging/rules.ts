@@ -6,7 +6,7 @@ import type { HangingRule } from './rule.js';
 /** An end of a rail with nothing to be screwed to. */
 const nothingCarries: HangingRule = {
   id: 'hanging/nothing-carries',
-  check: ({ cabinet, resolved, fitted }) =>
+  check: ({ resolved, fitted }) =>
     fitted.hanging.flatMap(({ name, left, right }): FindingDraft[] => {
       if (left && right) return [];
       const ends = [...(left ? [] : ['left']), ...(right ? [] : ['right'])];
@@ -15,11 +15,11 @@ const nothingCarries: HangingRule = {
           severity: 'stop',
           what: `The rail of ${within(name)} has nothing to be screwed to at the ${ends.join(' and the ')}.`,
           why: 'No side or partition ends there. Put a partition between the columns, or let the room be for something else.',
-          settings: [settingPath({ cabinet, resolved }, 'dividers/partitions')],
+          settings: [settingPath({ resolved }, 'dividers/partitions')],
           fixes: [
             {
               label: 'Put partitions between the columns',
-              edits: [{ path: settingPath({ cabinet, resolved }, 'dividers/partitions'), value: 'partition' }],
+              edits: [{ path: settingPath({ resolved }, 'dividers/partitions'), value: 'partition' }],
             },
           ],
         },
@@ -30,7 +30,7 @@ const nothingCarries: HangingRule = {
 /** What hangs on a rail stands out of the room. */
 const tooShallow: HangingRule = {
   id: 'hanging/too-shallow',
-  check: ({ cabinet, fitted, resolved, show }) => {
+  check: ({ fitted, resolved, show }) => {
     const { hangs } = resolved.settings.hanging;
     return fitted.hanging
       .filter(({ depth }) => depth.value < hangs.value)
@@ -39,7 +39,7 @@ const tooShallow: HangingRule = {
         what: `${capital(name)} is ${show(depth.value)} deep; what hangs in it wants ${show(hangs.value)}.`,
         why: 'Sleeves catch in the doors. Make the cabinet deeper, or hang less wide things there and say so.',
         numbers: [depth, hangs],
-        settings: [settingPath({ cabinet, resolved }, 'hanging/hangs')],
+        settings: [settingPath({ resolved }, 'hanging/hangs')],
       }));
   },
 };

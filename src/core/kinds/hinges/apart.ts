@@ -1,4 +1,4 @@
-import { type Act, settingPath } from '../../decisions/index.js';
+import { type ProposedAct, settingPath } from '../../decisions/index.js';
 import { type Clash, type Operation, type Part, toCabinet } from '../../part/index.js';
 import { freeHeightsOf } from './hang.js';
 import type { HungDoor } from './hung.js';
@@ -12,7 +12,7 @@ export function hingeApart(
   clash: Clash,
   hinge: Operation,
   settles: (changed: Operation) => boolean,
-): Act[] {
+): ProposedAct[] {
   const acts = hingeElsewhere(context, part, clash, hinge, settles);
   const pins = [clash.a, clash.b].some(({ by }) => by.kind === 'pins');
   if (pins && context.resolved.settings.hinges.snap.value !== 'grid')
@@ -30,7 +30,7 @@ function hingeElsewhere(
   { u, v }: Clash,
   hinge: Operation,
   settles: (changed: Operation) => boolean,
-): Act[] {
+): ProposedAct[] {
   const door = context.fitted.hinges.find(({ front }) => front.key === hinge.by.front);
   if (!door || !('positions' in hinge)) return [];
   const z = toCabinet(part.placement, u, v, 0)[2];

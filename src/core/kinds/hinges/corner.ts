@@ -1,5 +1,5 @@
 import { frontName } from '../../build/index.js';
-import type { PlanDoor } from '../../cabinet/index.js';
+import type { Named, PlanDoor } from '../../cabinet/index.js';
 import { capital, length } from '../../ground/index.js';
 import { doorAt, stopSwing } from '../../motions/index.js';
 import {
@@ -27,7 +27,7 @@ const ARC_STEP = 3;
  * The hinge corner in plan at true scale: the upright, the door closed, the door where its hinge stops it, and the way
  * its edges take between. The hinge edge is at the left and the front below, whichever way the door is hung.
  */
-export function drawHingeCorner(solved: HingedCabinet, door: HungDoor, jobName: string): Drawing | undefined {
+export function drawHingeCorner(solved: Named<HingedCabinet>, door: HungDoor, jobName: string): Drawing | undefined {
   const plan = turnOf(door, solved.box)?.plan;
   const { carrier, chosen, wish } = door;
   if (!plan || !carrier || !chosen) return undefined;

@@ -1,5 +1,5 @@
 import { sharesGap } from '../../build/index.js';
-import { type Act, type Edit, settingPath, sidesOf } from '../../decisions/index.js';
+import { type AnyPath, type Edit, type ProposedAct, settingPath, sidesOf } from '../../decisions/index.js';
 import { solutionsOf } from './hang.js';
 import type { HungDoor } from './hung.js';
 import type { HingeProfile } from './profile.js';
@@ -38,8 +38,8 @@ export function hangOn(
   on: HingedCabinet,
   solution: HingeSolution,
   reveal: number | undefined,
-): Act {
-  const edits: Edit[] = [{ path: settingPath(on, 'hinges/choice'), value: solutionId(solution) }];
+): ProposedAct {
+  const edits: Edit<AnyPath>[] = [{ path: settingPath(on, 'hinges/choice'), value: solutionId(solution) }];
   if (reveal === undefined) return { label: 'Hinge', edits };
   edits.push({ path: settingPath(on, `fronts/reveal/${hinged}`), value: reveal });
   return { label: 'Hinge and reveal', edits };

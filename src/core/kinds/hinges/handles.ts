@@ -1,4 +1,4 @@
-import { pathTo } from '../../decisions/index.js';
+import { type AnyPath, pathTo } from '../../decisions/index.js';
 import type { DragHandle } from '../../part/index.js';
 import { freeHeightsOf } from './hang.js';
 import { hingesAtPath } from './heights.js';
@@ -7,10 +7,10 @@ import { hingeRoom } from './places.js';
 import type { HingedCabinet } from './rule.js';
 
 /** A handle for each concealed hinge: it moves to other heights that are free. */
-export function hingeHandles(solved: HingedCabinet): DragHandle[] {
+export function hingeHandles(solved: HingedCabinet): DragHandle<AnyPath>[] {
   const { fitted, face, box } = solved;
   if (!face.ok) return [];
-  return fitted.hinges.flatMap((door): DragHandle[] => {
+  return fitted.hinges.flatMap((door): DragHandle<AnyPath>[] => {
     const { front, hinged, chosen, places, plane } = door;
     const cell = face.cells.find((each) => each.opening.id === front.openingId);
     if (!chosen || !cell || places.length === 0) return [];

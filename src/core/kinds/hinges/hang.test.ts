@@ -9,6 +9,7 @@ import {
   solveWith,
 } from '../../../../tests/support/cabinets.js';
 
+import { actOf } from '../../decisions/index.js';
 import { type Holes, type Part, toCabinet } from '../../part/index.js';
 import {
   applyEdits,
@@ -227,7 +228,7 @@ test('what the finder says of a reveal is what the door has once it is hung so',
       assert.ok(own !== undefined && Math.abs(own - solved.resolved.settings.fronts.reveal.left.value) < 1e-9);
       for (const solution of solutions.slice(0, 3)) {
         const after = structuredClone(job);
-        applyEdits(after, hangOn(door, solved, solution, reveal).edits);
+        applyEdits(after, actOf(solved.cabinet, hangOn(door, solved, solution, reveal)).edits);
         const chosen = solve(after).cabinets[0]?.fitted.hinges.find(({ hinged }) => hinged === 'left')?.chosen;
         assert.equal(chosen && solutionId(chosen), solutionId(solution));
         assert.ok(

@@ -1,4 +1,4 @@
-import { type DecidedHeight, type EditPath, heightsField, pathTo } from '../../decisions/index.js';
+import { type DecidedHeight, heightsField, type OwnPath, pathTo } from '../../decisions/index.js';
 
 /** Hinge centres above the lower edge of the door, as a fill of doors has them; both doors of a pair alike. */
 const hung = { hingesAt: heightsField('hinge') };
@@ -6,7 +6,7 @@ export const onDoors = { door: hung, pair: hung };
 
 interface Decided {
   readonly fill: object;
-  readonly path: EditPath;
+  readonly path: OwnPath;
 }
 
 /** The heights that are decided for the hinges of an opening; undefined where none are. */
@@ -15,4 +15,4 @@ export function hingesAt({ fill }: Pick<Decided, 'fill'>): readonly DecidedHeigh
 }
 
 /** Where they are decided. */
-export const hingesAtPath = ({ path }: Pick<Decided, 'path'>): EditPath => pathTo.entry(path, 'fill/hingesAt');
+export const hingesAtPath = ({ path }: Pick<Decided, 'path'>): OwnPath => pathTo.entry(path, 'fill/hingesAt');

@@ -1,16 +1,17 @@
 import { type Front, frontName, keysOf } from '../../build/index.js';
-import type { NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
-import { settingPath } from '../../decisions/index.js';
+import type { Named, NeighbourDraft, NeighbourRule } from '../../cabinet/index.js';
+import { numberOf, pathOf, settingPath } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
 import { fixedTo, neighbourShift, obstaclesOf, swingContact, turnsOf } from '../../motions/index.js';
 import type { HingedCabinet } from './rule.js';
 
+type Beside = Named<HingedCabinet>;
 type Shift = { readonly x: number; readonly y: number; readonly z: number };
 
 /** Runs a rule on two cabinets where it is known how high one hangs against the other. */
 function shifted(
-  check: (left: HingedCabinet, right: HingedCabinet, shift: Shift, show: (mm: number) => string) => NeighbourDraft[],
-): NeighbourRule<HingedCabinet>['check'] {
+  check: (left: Beside, right: Beside, shift: Shift, show: (mm: number) => string) => NeighbourDraft[],
+): NeighbourRule<Beside>['check'] {
   return (left, right, show) => {
     const { x, y, z } = neighbourShift(left, right);
     return z === undefined ? [] : check(left, right, { x, y, z }, show);
@@ -18,7 +19,7 @@ function shifted(
 }
 
 /** The pair of fronts across the joint, at one height and in one plane, that lacks most: they overlap, or cannot turn. */
-const meetingFronts: NeighbourRule<HingedCabinet> = { id: 'fronts/neighbours-meet', check: shifted(fronts) };
+const meetingFronts: NeighbourRule<Beside> = { id: 'fronts/neighbours-meet', check: shifted(fronts) };
 
 interface Meeting {
   readonly one: Front;
@@ -28,12 +29,7 @@ interface Meeting {
   readonly needed: number;
 }
 
-function fronts(
-  left: HingedCabinet,
-  right: HingedCabinet,
-  shift: Shift,
-  show: (mm: number) => string,
-): NeighbourDraft[] {
+function fronts(left: Beside, right: Beside, shift: Shift, show: (mm: number) => string): NeighbourDraft[] {
   let worst: Meeting | undefined;
   const lacks = ({ gap, needed }: Meeting) => Math.max(needed, LEAST_BETWEEN) - gap;
   for (const one of left.fronts)
@@ -49,7 +45,7 @@ function fronts(
     }
   if (!worst || lacks(worst) <= 1e-6) return [];
   const { one, other, gap, needed } = worst;
-  const path = settingPath(left, 'fronts/reveal/right');
+  const path = pathOf(left.cabinet, settingPath(left, 'fronts/reveal/right'));
   return [
     {
       severity: gap <= 0 ? 'stop' : 'warn',
@@ -59,14 +55,14 @@ function fronts(
           ? `${capital(frontName(one))} overlaps ${frontName(other)} of cabinet ${right.cabinet.number} by ${show(-gap)}.`
           : `Between ${frontName(one)} and ${frontName(other)} of cabinet ${right.cabinet.number} only ${show(gap)} is left; ${show(Math.max(needed, LEAST_BETWEEN))} is needed.`,
       why: 'The gap between two cabinets is what both reveals leave together. Widen one of them, or share the gap.',
-      numbers: [one.beside.right, other.beside.left],
+      numbers: [numberOf(left.cabinet, one.beside.right), numberOf(right.cabinet, other.beside.left)],
       parts: keysOf(one),
       settings: [path],
       fixes: [
         {
           label: 'Let both carry half of the gap',
-          edits: [left, right].map(({ cabinet }) => ({
-            path: settingPath({ cabinet }, 'fronts/atNeighbour'),
+          edits: [left, right].map((each) => ({
+            path: pathOf(each.cabinet, settingPath(each, 'fronts/atNeighbour')),
             value: 'half',
           })),
         },
@@ -85,12 +81,12 @@ function neededBy({ motions }: HingedCabinet, { key }: Front, hand: 1 | -1): num
 const LEAST_BETWEEN = 1;
 
 /** Doors at the joint that open into the pull or front of the neighbour. */
-const swingsIntoNeighbour: NeighbourRule<HingedCabinet> = {
+const swingsIntoNeighbour: NeighbourRule<Beside> = {
   id: 'fronts/swings-into-neighbour',
   check: shifted(swings),
 };
 
-function swings(left: HingedCabinet, right: HingedCabinet, shift: Shift): NeighbourDraft[] {
+function swings(left: Beside, right: Beside, shift: Shift): NeighbourDraft[] {
   const back = { x: -shift.x, y: -shift.y, z: -shift.z };
   const sides = [
     { own: left, other: right, hinged: 'right', seen: obstaclesOf(right.occupied, shift) },
@@ -102,7 +98,7 @@ function swings(left: HingedCabinet, right: HingedCabinet, shift: Shift): Neighb
       if (!front || front.hinged !== hinged) return [];
       const contact = swingContact(motion, fixedTo(own.occupied, motion.front), seen);
       if (!contact) return [];
-      const path = settingPath(own, 'hinges/stopAt');
+      const path = pathOf(own.cabinet, settingPath(own, 'hinges/stopAt'));
       return [
         {
           severity: 'warn',
@@ -122,4 +118,4 @@ function swings(left: HingedCabinet, right: HingedCabinet, shift: Shift): Neighb
   );
 }
 
-export const hingeNeighbourRules: readonly NeighbourRule<HingedCabinet>[] = [meetingFronts, swingsIntoNeighbour];
+export const hingeNeighbourRules: readonly NeighbourRule<Beside>[] = [meetingFronts, swingsIntoNeighbour];

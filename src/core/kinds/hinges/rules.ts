@@ -1,6 +1,6 @@
 import { behindGroove, frontName, keysOf, sharesGap } from '../../build/index.js';
 import type { FindingDraft } from '../../cabinet/index.js';
-import { type Act, type PathsOn, pathTo, setChoice, settingPath } from '../../decisions/index.js';
+import { ownPathTo, type PathsOn, type ProposedAct, pathTo, setChoice, settingPath } from '../../decisions/index.js';
 import { capital, type Dim } from '../../ground/index.js';
 import { consideredFor, freeHeightsOf, solutionsOf } from './hang.js';
 import { hingesAtPath } from './heights.js';
@@ -66,14 +66,14 @@ const hingeNotFollowed: HingeRule = {
 };
 
 /** Changes of the wishes that would let something in, and the way out of figuring hinges here at all. */
-function waysToReach(context: HingeRuleContext, { wish }: HungDoor): Act[] {
+function waysToReach(context: HingeRuleContext, { wish }: HungDoor): ProposedAct[] {
   const { head, resolved } = context;
   const set = (path: PathsOn<HingeRuleContext>, value: unknown) => ({ path: settingPath(context, path), value });
   const fitting = hingeProfilesOf(head).filter(
     (profile) => profile.carcass.includes(wish.carcass) && profile.fits.includes(wish.fit),
   );
   const widest = Math.max(0, ...fitting.map(({ opening }) => opening));
-  const ways: Act[] = [];
+  const ways: ProposedAct[] = [];
   const flush = fitting.find((profile) => profile.family === 'noMortise');
   if (flush?.family === 'noMortise' && resolved.settings.hinges.family.value === 'noMortise')
     ways.push({
@@ -95,7 +95,7 @@ function waysToReach(context: HingeRuleContext, { wish }: HungDoor): Act[] {
 }
 
 /** An edit that puts hinge number `at` of a door at a height on the case; the others stay as they are figured. */
-export function moveHinge(context: HingeRuleContext, door: HungDoor, at: number, onCase: number): Act {
+export function moveHinge(context: HingeRuleContext, door: HungDoor, at: number, onCase: number): ProposedAct {
   const cell = context.face.ok
     ? context.face.cells.find((each) => each.opening.id === door.front.openingId)
     : undefined;
@@ -309,7 +309,7 @@ const doorTooSmall: HingeRule = {
 /** A band so thick that the hinge cup runs into it. */
 const bandTooThick: HingeRule = {
   id: 'fronts/band-too-thick',
-  check: ({ fitted: { hinges }, cabinet, show }) =>
+  check: ({ fitted: { hinges }, show }) =>
     hinges.flatMap(({ front, chosen, bored }): FindingDraft[] => {
       const band = bored?.bands[0]?.thickness;
       if (!band || chosen?.kind !== 'concealed' || band.value < chosen.offset) return [];
@@ -320,7 +320,7 @@ const bandTooThick: HingeRule = {
           why: 'The cup would cut through the glue line and the band breaks away there. Take a thinner band or a larger cup offset.',
           numbers: [band],
           parts: keysOf(front),
-          settings: [settingPath({ cabinet }, 'banding/frontThickness')],
+          settings: [ownPathTo.setting('banding/frontThickness')],
         },
       ];
     }),

@@ -1,6 +1,6 @@
 import { frontName, keysOf } from '../../build/index.js';
 import type { FindingDraft } from '../../cabinet/index.js';
-import { type Act, isFill, pathTo, setChoice, settingPath } from '../../decisions/index.js';
+import { isFill, type ProposedAct, pathTo, setChoice, settingPath } from '../../decisions/index.js';
 import { capital } from '../../ground/index.js';
 import type { HungDoor } from './hung.js';
 import type { HingeRule, HingeRuleContext } from './rule.js';
@@ -41,7 +41,7 @@ function swingFinding(context: HingeRuleContext, door: HungDoor, tight: boolean)
 }
 
 /** A filler at the wall, the other hand, or no further than it goes. */
-function waysOpen(context: HingeRuleContext, { hinged, front }: HungDoor, free: number): Act[] {
+function waysOpen(context: HingeRuleContext, { hinged, front }: HungDoor, free: number): ProposedAct[] {
   const { resolved, face } = context;
   const { ends, frame } = resolved.settings;
   const atWall = resolved.given[hinged].what === 'wall' && frame.fitted.value === 'none';

@@ -1,5 +1,5 @@
 import { pinLines } from '../../build/index.js';
-import { type Act, settingPath } from '../../decisions/index.js';
+import { type ProposedAct, settingPath } from '../../decisions/index.js';
 import { type Clash, edgeOf, type Operation, type Part, toCabinet } from '../../part/index.js';
 import type { PinRuleContext } from './context.js';
 
@@ -10,13 +10,13 @@ export function pinsApart(
   clash: Clash,
   pins: Operation,
   settles: (changed: Operation) => boolean,
-): Act[] {
+): ProposedAct[] {
   if (pins.kind !== 'holes') return [];
   const { grid, box, resolved, bays, show } = context;
   if (!grid || !part.receives) return [];
   const [start, edge] = [edgeOf(part, 'u0').value, edgeOf(part, 'v0').value];
   const { settings } = resolved;
-  const acts: Act[] = [];
+  const acts: ProposedAct[] = [];
   const bay = bays.find(({ left, right }) => left?.key === part.key || right?.key === part.key);
   const { front, rear } = pinLines(box, resolved, grid, bay?.stopsAt);
   const onRear = rear && Math.abs(pins.offset.value + edge - rear.value) < 0.05;

@@ -1,6 +1,6 @@
 import { type Box, type Fitting, type Front, frontName } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
-import type { Cabinet } from '../../decisions/index.js';
+import type { Design } from '../../decisions/index.js';
 import { type Dim, length } from '../../ground/index.js';
 import { type Extent, liesOver, type Operation, type Part } from '../../part/index.js';
 import { fromSheet } from '../profile.js';
@@ -80,7 +80,7 @@ const AROUND_REACH = 80;
 function doorPull(
   front: Front,
   profile: PullProfile,
-  cabinet: Cabinet,
+  cabinet: Design,
   box: Box,
   { settings }: PullResolved,
 ): PlacedPull {

@@ -36,7 +36,7 @@ const pullMissing: PullRule = {
 /** A pull that reaches beyond its front. */
 const pullTooLong: PullRule = {
   id: 'fronts/pull-too-long',
-  check: ({ fronts, fitted: { pulls }, cabinet, resolved, show }) =>
+  check: ({ fronts, fitted: { pulls }, resolved, show }) =>
     pulls.flatMap(({ frontKey, profile, extent }): FindingDraft[] => {
       const front = fronts.find(({ key }) => key === frontKey);
       if (!front) return [];
@@ -54,7 +54,7 @@ const pullTooLong: PullRule = {
           why: 'It is longer than the front has room for, or too near the corner. Take a shorter one or move it.',
           numbers: [front.h.size, front.v.size],
           parts: keysOf(front),
-          settings: [settingPath({ cabinet, resolved }, `pulls/${front.like === 'door' ? 'doors' : 'drawers'}`)],
+          settings: [settingPath({ resolved }, `pulls/${front.like === 'door' ? 'doors' : 'drawers'}`)],
         },
       ];
     }),

@@ -1,6 +1,6 @@
 import type { Box, Fitting } from '../../build/index.js';
 import type { Slide } from '../../cabinet/index.js';
-import type { EditPath } from '../../decisions/index.js';
+import type { AnyPath } from '../../decisions/index.js';
 import { type Dim, formatLengthWithUnit, KEPT_IN } from '../../ground/index.js';
 import { type Extent, type Operation, type Part, partKeys } from '../../part/index.js';
 import { type BoxParts, buildBox } from './box.js';
@@ -23,7 +23,7 @@ export interface FittedDrawer {
   readonly name: string;
   /** What is said to go in, and where its fill is decided. */
   readonly contents?: DrawerContents;
-  readonly path: EditPath;
+  readonly path: AnyPath;
   /** How far its runners are raised, where that is decided. */
   readonly raised?: Dim;
   /** The runner opening, and how far runners are packed out. */

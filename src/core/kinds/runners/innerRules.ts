@@ -33,7 +33,7 @@ const tableBelowGeometry: RunnerRule = {
 const lowTray: RunnerRule = {
   id: 'drawers/low-tray',
   check(context) {
-    const { fitted, show, cabinet, resolved } = context;
+    const { fitted, show, resolved } = context;
     return fitted.runners.flatMap(({ name, inner, plan, across, front }): FindingDraft[] => {
       if (inner !== 'tray' || !plan) return [];
       const least = leastTraySide(across);
@@ -45,11 +45,11 @@ const lowTray: RunnerRule = {
           why: 'Low sides let a wide tray twist on its runners. Leave their height to the rule, or give the tray more room.',
           numbers: [plan.height, least],
           parts: [front],
-          settings: [settingPath({ cabinet, resolved }, 'drawers/traySide')],
+          settings: [settingPath({ resolved }, 'drawers/traySide')],
           fixes: [
             {
               label: 'Leave the height of the sides to the rule',
-              edits: [{ path: settingPath({ cabinet, resolved }, 'drawers/traySide'), value: 0 }],
+              edits: [{ path: settingPath({ resolved }, 'drawers/traySide'), value: 0 }],
             },
           ],
         },
@@ -65,7 +65,7 @@ const ABOVE_CONTENTS = 20;
 const trayTooClose: RunnerRule = {
   id: 'drawers/tray-too-close',
   check(context) {
-    const { fitted, resolved, show, cabinet } = context;
+    const { fitted, resolved, show } = context;
     const { trayContents: usual } = resolved.settings.drawers;
     return fitted.runners.flatMap(({ name, inner, plan, front, contents, path }): FindingDraft[] => {
       if (inner !== 'tray' || !plan) return [];
@@ -85,7 +85,7 @@ const trayTooClose: RunnerRule = {
           why: `It lacks ${show(lacks)}. Set the trays further apart, or take one out.`,
           numbers: [there, trayContents],
           parts: [front],
-          settings: [settingPath({ cabinet, resolved }, 'drawers/trayContents')],
+          settings: [settingPath({ resolved }, 'drawers/trayContents')],
         },
       ];
     });

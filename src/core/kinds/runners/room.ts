@@ -1,5 +1,5 @@
 import { type Box, backOfFronts, type Cell, type Front, type Rectangle } from '../../build/index.js';
-import { type EditPath, pathTo } from '../../decisions/index.js';
+import { type AnyPath, pathTo } from '../../decisions/index.js';
 import type { Zone } from '../../given/index.js';
 import { capital, type Dim, length, type Span, setting, spanBetween } from '../../ground/index.js';
 import { type Part, spanAlong, uprightAt } from '../../part/index.js';
@@ -40,7 +40,7 @@ export interface DrawerRoom {
   readonly around?: Around | undefined;
   /** What is said to go in, and where its fill is decided. */
   readonly contents: DrawerContents | undefined;
-  readonly path: EditPath;
+  readonly path: AnyPath;
   /** What stands out into the room at either side, and what spacers bring the runners clear of it. */
   readonly spacers?: { readonly left?: Spacer; readonly right?: Spacer };
 }
@@ -120,7 +120,7 @@ export function roomOf(
 export function raisedIn(
   up: Span,
   fill: { readonly raised?: number | undefined } | undefined,
-  path: EditPath,
+  path: AnyPath,
 ): Pick<DrawerRoom, 'up' | 'raised'> {
   if (!fill?.raised) return { up, raised: undefined };
   const raised = setting('runners raised', fill.raised, {

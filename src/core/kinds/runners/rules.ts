@@ -1,9 +1,9 @@
 import type { FindingDraft } from '../../cabinet/index.js';
 import {
-  type Act,
   type DeclaredPath,
   type JobHead,
   type PathsOn,
+  type ProposedAct,
   pathTo,
   setChoice,
   settingPath,
@@ -18,7 +18,12 @@ import { runnerProfilesOf } from './profile.js';
 import type { RunnerRule, RunnerRuleContext } from './rule.js';
 
 /** Decided for the whole job and no longer for this cabinet. */
-function inJob(context: RunnerRuleContext, label: string, setting: PathsOn<RunnerRuleContext>, value: unknown): Act {
+function inJob(
+  context: RunnerRuleContext,
+  label: string,
+  setting: PathsOn<RunnerRuleContext>,
+  value: unknown,
+): ProposedAct {
   return {
     label,
     edits: [
@@ -62,7 +67,7 @@ const FAMILIES = {
 } as const;
 
 /** Where its runners were raised: as low as they go again. */
-function letDown(raised: FittedDrawer['raised'], path: FittedDrawer['path']): Act[] {
+function letDown(raised: FittedDrawer['raised'], path: FittedDrawer['path']): ProposedAct[] {
   return raised
     ? [{ label: 'Let its runners down again', edits: [{ path: drawerFill.at(path, 'raised'), value: undefined }] }]
     : [];
@@ -173,7 +178,11 @@ const overloaded: RunnerRule = {
     ),
 };
 
-function strongEnough(head: JobHead, context: RunnerRuleContext, runner: NonNullable<FittedDrawer['runner']>): Act[] {
+function strongEnough(
+  head: JobHead,
+  context: RunnerRuleContext,
+  runner: NonNullable<FittedDrawer['runner']>,
+): ProposedAct[] {
   return runnerProfilesOf(head)
     .filter(({ load, family }) => load >= runner.contents.value && family !== 'under')
     .slice(0, 1)

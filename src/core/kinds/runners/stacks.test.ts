@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { jobWith } from '../../../../tests/support/cabinets.js';
-import type { Job, Opening, SizeRule } from '../../decisions/index.js';
+import { actOf, type Cabinet, type Job, type Opening, type SizeRule } from '../../decisions/index.js';
 import { applyEdits, check, checkJob, fixesFor, type SolvedCabinet, solve } from '../../solve/index.js';
 import type { DrawerContents } from './fills.js';
 import { heightsByContents, heightsBySides } from './stacks.js';
@@ -30,7 +30,7 @@ test('heights by what goes in leave that much over each bottom and 5 more, the r
     assert.ok(solved.face.ok);
     const act = heightsByContents(solved.face, solved.fitted.runners, solved.parts, 'a');
     assert.ok(act);
-    applyEdits(job, act.edits);
+    applyEdits(job, actOf(job.cabinets[0] as Cabinet, act).edits);
     const after = only(job);
     for (const [id, height] of [
       ['a', 60],
@@ -48,7 +48,7 @@ test('where all have something said, the last takes what is left', () => {
   assert.ok(solved.face.ok);
   const act = heightsByContents(solved.face, solved.fitted.runners, solved.parts, 'b');
   assert.ok(act);
-  applyEdits(job, act.edits);
+  applyEdits(job, actOf(job.cabinets[0] as Cabinet, act).edits);
   const after = only(job);
   assert.ok(after.face.ok, 'it closes');
   assert.ok(over(after, 'a') >= 65 - 0.01 && over(after, 'a') < 66);
@@ -71,7 +71,7 @@ test('boxes in whole steps: all but the last come out so, none higher than it wa
   assert.ok(before.face.ok);
   const act = heightsBySides(before.face, before.fitted.runners, 'c', 32);
   assert.ok(act);
-  applyEdits(job, act.edits);
+  applyEdits(job, actOf(job.cabinets[0] as Cabinet, act).edits);
   const heights = (solved: SolvedCabinet) => solved.fitted.runners.map(({ plan }) => plan?.height.value ?? 0);
   const [was, is] = [heights(before), heights(only(job))];
   for (const [at, height] of is.slice(0, -1).entries()) {

@@ -1,5 +1,5 @@
 import type { Cell, FaceLayout, SplitLayout } from '../../build/index.js';
-import { type Act, type Edit, type Opening, pathTo } from '../../decisions/index.js';
+import { type AnyPath, type Edit, type Opening, type ProposedAct, pathTo } from '../../decisions/index.js';
 import { type Dim, inches, type LengthUnit } from '../../ground/index.js';
 import { type Part, partKeys } from '../../part/index.js';
 import type { FittedDrawer } from './drawers.js';
@@ -32,7 +32,7 @@ export function heightsByContents(
   drawers: readonly FittedDrawer[],
   parts: readonly Part[],
   opening: string,
-): Act | undefined {
+): ProposedAct | undefined {
   const stack = stackOf(face, opening);
   if (!stack) return undefined;
   const sizes = stack.parts.flatMap(({ id }): [string, number][] => {
@@ -64,7 +64,7 @@ export function heightsBySides(
   drawers: readonly FittedDrawer[],
   opening: string,
   step: number,
-): Act | undefined {
+): ProposedAct | undefined {
   const stack = stackOf(face, opening);
   const found = (stack?.parts ?? []).flatMap(({ id }) => {
     const drawer = drawers.find((each) => each.opening === id && !each.inner);
@@ -80,12 +80,12 @@ export function heightsBySides(
 }
 
 /** Fixes the members that have a size; where no other takes up the rest, the first that has none, or the last, does. */
-function sized({ parts, path }: SplitLayout, sizes: ReadonlyMap<string, number>): Edit[] {
+function sized({ parts, path }: SplitLayout, sizes: ReadonlyMap<string, number>): Edit<AnyPath>[] {
   const absorbs = ({ id, size, pin }: Opening) => !sizes.has(id) && size.rule !== 'fixed' && pin === undefined;
   const rest = parts.some(absorbs);
   const free = parts.filter(({ id }) => !sizes.has(id));
   const last = rest ? undefined : [...free, ...parts].at(free.length > 0 ? 0 : -1);
-  return parts.flatMap(({ id, pin }): Edit[] => {
+  return parts.flatMap(({ id, pin }): Edit<AnyPath>[] => {
     const opening = pathTo.opening(path, id);
     const size = sizes.get(id);
     const takesRest = last?.id === id;

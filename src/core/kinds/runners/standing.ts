@@ -1,5 +1,5 @@
 import type { Fitting } from '../../build/index.js';
-import type { EditPath, JobHead } from '../../decisions/index.js';
+import type { AnyPath, JobHead } from '../../decisions/index.js';
 import { type Dim, length, type Span } from '../../ground/index.js';
 import { type Part, partKeys, withMore } from '../../part/index.js';
 import { byPart } from '../byPart.js';
@@ -30,7 +30,7 @@ export interface StandingSides {
   readonly left: Dim;
   readonly right: Dim;
   readonly runner: string;
-  readonly path: EditPath;
+  readonly path: AnyPath;
 }
 
 /** A tray for a standing cabinet. */

@@ -1,4 +1,4 @@
-import type { Edit, EditPath } from '../../decisions/index.js';
+import type { AnyPath, Edit, EditPath } from '../../decisions/index.js';
 import type { Dim } from '../../ground/index.js';
 import { type Part, toCabinet } from '../parts/index.js';
 
@@ -102,7 +102,7 @@ export type DrawingItem = RegionItem | ShapeItem | LineItem | HoleItem | MarkIte
  * Something that can be dragged, or stepped with the arrow keys, to other places: a shelf to other holes, a hinge to other
  * heights. What is let go at a stop decides `value` for the entry at `path`.
  */
-export interface DragHandle {
+export interface DragHandle<P extends AnyPath = EditPath> {
   readonly id: string;
   readonly label: string;
   /** What it moves, drawn along while it is dragged. */
@@ -114,7 +114,7 @@ export interface DragHandle {
   readonly stops: readonly { readonly at: number; readonly value: number }[];
   /** The entry of a list of heights that a place decides: its id, and the path to it. */
   readonly entry: string;
-  readonly path: EditPath;
+  readonly path: P;
 }
 
 export type DrawingSide = 'left' | 'right' | 'top' | 'bottom';

@@ -1,4 +1,4 @@
-import { type DecidedPart, type PartSide, pathTo, type Resolved } from '../../decisions/index.js';
+import { type DecidedPart, ownPathTo, type PartSide, type Resolved } from '../../decisions/index.js';
 import { setting } from '../../ground/index.js';
 import { withMachining } from './machined.js';
 import { type Band, cutSizes, type Oversize, type Part, type PartRole } from './part.js';
@@ -43,7 +43,7 @@ const NONE: readonly LeftOut[] = [];
  * bought or made, left out. A material of another thickness is followed where the part is built (`madeOf`), or not at all.
  */
 export function withDecisions(parts: readonly Part[], resolved: Resolved): DecidedParts {
-  const { parts: decisions } = resolved.decided;
+  const { decided: decisions } = resolved;
   if (decisions.length === 0) return { parts, leftOut: NONE };
   const byKey = new Map(decisions.map((decision) => [decision.part, decision]));
   const leftOut: LeftOut[] = [];
@@ -80,7 +80,7 @@ function decided(part: Part, decision: DecidedPart, resolved: Resolved): Part {
   const own = resolved.pieces[part.key];
   const follows = own !== undefined && Math.abs(own.thickness.value - part.thickness.value) < SAME;
   const bands = decision.bands ? bandsDecided(part, decision.bands, resolved) : part.bands;
-  const path = pathTo.partField(resolved.decided.cabinetId, decision.id, 'oversize');
+  const path = ownPathTo.partField(decision.id, 'oversize');
   const over = EDGES.flatMap((edge): Oversize[] => {
     const mm = decision.oversize?.[sideOf(part, edge)] ?? 0;
     if (mm <= 0) return [];

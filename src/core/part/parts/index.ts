@@ -3,7 +3,7 @@ export { canBeLeftOut, type LeftOut, withDecisions, withoutTraces } from './deci
 export { type FastenerRow, fastenersOf } from './fasteners.js';
 export { type KeyForm, keyForm, partKeys } from './keys.js';
 export { withMachining, withMore } from './machined.js';
-export { markParts, type PartRow, partLetter } from './marks.js';
+export { type LetteredRow, letterParts, marked, type PartRow, partLetter } from './marks.js';
 export { isRectangle, liesOver, planOutline } from './outline.js';
 export {
   alongPart,

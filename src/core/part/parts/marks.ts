@@ -2,14 +2,30 @@ import { Dim, gather } from '../../ground/index.js';
 import type { Operation } from '../machining/index.js';
 import type { Part } from './part.js';
 
-/** Identical parts under one mark. */
-export interface PartRow {
-  /** Cabinet number and part letter: `3.B`. */
-  readonly mark: string;
+/** Identical parts of a cabinet under one letter, whichever cabinet it is. */
+export interface LetteredRow {
+  readonly letter: string;
   readonly part: Part;
   /** Keys of all the parts this row stands for. */
   readonly keys: readonly string[];
   readonly quantity: number;
+}
+
+/** Identical parts under one mark. */
+export interface PartRow extends LetteredRow {
+  /** Cabinet number and part letter: `3.B`. */
+  readonly mark: string;
+}
+
+/** The parts of one cabinet under its marks. */
+export function marked(cabinetNumber: string, rows: readonly LetteredRow[]): PartRow[] {
+  return rows.map(({ letter, part, keys, quantity }) => ({
+    mark: `${cabinetNumber}.${letter}`,
+    letter,
+    part,
+    keys,
+    quantity,
+  }));
 }
 
 /** A, B, … Z, AA, AB, … */
@@ -53,8 +69,8 @@ function operationLikeness(operation: Operation): string {
   return write(operation);
 }
 
-/** Gives every part its mark, merging identical ones. Left and right twins stay apart. */
-export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRow[] {
+/** Gives every part its letter, merging identical ones. Left and right twins stay apart. */
+export function letterParts(parts: readonly Part[]): LetteredRow[] {
   const place = new Map(parts.map((part, at) => [part, at]));
   const first = ([part]: readonly Part[]) => place.get(part as Part) as number;
   // Most names stand for one part only: nothing has to be compared.
@@ -67,7 +83,7 @@ export function markParts(cabinetNumber: string, parts: readonly Part[]): PartRo
     group.length === 1 ? [group] : grouped(group, (part) => part.machining.map(operationLikeness).join(';')),
   );
   return groups.map((group, at) => ({
-    mark: `${cabinetNumber}.${partLetter(at)}`,
+    letter: partLetter(at),
     part: group[0] as Part,
     keys: group.map((part) => part.key),
     quantity: group.length,

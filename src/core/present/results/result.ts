@@ -1,12 +1,13 @@
 import { balanceOf, frameSizes, grainGroups, type Rectangle } from '../../build/index.js';
 import type { Finding } from '../../cabinet/index.js';
 import { assemblyOf } from '../../check/index.js';
+import { sourceOf } from '../../decisions/index.js';
 import { DerivationTable, Dim, formatMm, roundForExport } from '../../ground/index.js';
 import { type Edge, edgeName, type Operation, type Part, partKeys } from '../../part/index.js';
 import {
   allKinds,
   type Converted,
-  check,
+  checker,
   checkPairs,
   type Fitted,
   fixesFor,
@@ -32,11 +33,15 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
         measure === 'mm' ? formatMm(value, 0.001) : String(roundForExport(value)),
       )
     : undefined;
-  const size = (dim: Dim) =>
-    table ? { mm: roundForExport(dim.value), tape: table.refer(dim) } : roundForExport(dim.value);
-  const found = solved.cabinets.map(check);
+  // A number is written for the cabinet it is of: those that are decided alike share it.
+  const sizeOf = (cabinet: Pick<SolvedCabinet['cabinet'], 'id' | 'number'>): Size => {
+    const refer = table?.of((source) => sourceOf(cabinet, source));
+    return (dim) => (refer ? { mm: roundForExport(dim.value), tape: refer(dim) } : roundForExport(dim.value));
+  };
+  const found = solved.cabinets.map(checker());
+  const sizes = new Map(solved.cabinets.map(({ cabinet }) => [cabinet.id, sizeOf(cabinet)]));
   const cabinets = solved.cabinets.map((cabinet, at) => ({
-    ...presentCabinet(cabinet, size, found[at] ?? []),
+    ...presentCabinet(cabinet, sizes.get(cabinet.cabinet.id) as Size, found[at] ?? []),
     cautions: cautionsFor(solved.job, cabinet),
   }));
   return {
@@ -46,10 +51,12 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
     unit: 'mm',
     cabinets,
     findings: [...found.flat(), ...checkPairs(solved)].map((finding) => ({
-      ...presentFinding(finding, size),
+      ...presentFinding(finding, sizes.get(finding.cabinetId) as Size),
       ...(options.fixes ? { fixes: fixesFor(solved, finding.id) } : {}),
     })),
-    ...(solved.standing.length > 0 ? { standing: solved.standing.map((each) => presentStanding(each, size)) } : {}),
+    ...(solved.standing.length > 0
+      ? { standing: solved.standing.map((each) => presentStanding(each, sizeOf(each.cabinet))) }
+      : {}),
     ...(table ? { derivations: table.entries } : {}),
   };
 }

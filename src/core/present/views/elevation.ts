@@ -1,8 +1,9 @@
 import { type Bay, type Front, grainGroups, openingKey } from '../../build/index.js';
 import type { Occupied } from '../../cabinet/index.js';
-import { isFill } from '../../decisions/index.js';
+import { isFill, pathOf } from '../../decisions/index.js';
 import type { Dim } from '../../ground/index.js';
 import {
+  type DragHandle,
   type Drawing,
   type DrawingItem,
   type DrawingPoint,
@@ -46,9 +47,15 @@ export function drawElevation(solved: SolvedCabinet, jobName: string, beside: Be
     ],
     dimensions: elevationDimensions(solved, beside),
     spots: { h: 'x', v: 'z' },
-    handles: [...shelfHandles(solved, gripOf), ...allKinds.flatMap(({ handles }) => handles?.(solved as never) ?? [])],
+    handles: [...shelfHandles(solved, gripOf), ...kindHandles(solved)],
   };
 }
+
+/** What kinds of fitted things let be dragged. */
+const kindHandles = (solved: SolvedCabinet): DragHandle[] =>
+  allKinds.flatMap(({ handles }) =>
+    (handles?.(solved as never) ?? []).map((handle) => ({ ...handle, path: pathOf(solved.cabinet, handle.path) })),
+  );
 
 /** Behind doors a shelf is taken hold of at its left end only, so that the doors can be chosen (mm). */
 const GRIP_BEHIND_DOORS = 110;

@@ -7,7 +7,7 @@ import {
   type SplitLayout,
   sharesGap,
 } from '../../build/index.js';
-import { pathTo, type SettingPath } from '../../decisions/index.js';
+import { pathOf, pathTo, type SettingPath } from '../../decisions/index.js';
 import type { Span } from '../../ground/index.js';
 import { type DimensionItem, dimension, overall } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
@@ -185,7 +185,8 @@ function splitChain(
   const openingsFirst = fronts.lay.value === 'openings';
   const framed = frame.fitted.value === 'fitted';
   const revealed = revealsOnBox(resolved);
-  const pin = (at: number) => pathTo.openingField(pathTo.opening(split.path, split.parts[at]?.id ?? ''), 'pin');
+  const path = pathOf(cabinet, split.path);
+  const pin = (at: number) => pathTo.openingField(pathTo.opening(path, split.parts[at]?.id ?? ''), 'pin');
   const id = (at: number) => split.parts[at]?.id ?? '';
   const items: DimensionItem[] = [];
   // Below the first division one chain is enough: the one that decides.

@@ -1,5 +1,5 @@
 import { type Bay, shelfHeights } from '../../build/index.js';
-import { pathTo, shelvesFill } from '../../decisions/index.js';
+import { pathOf, pathTo, shelvesFill } from '../../decisions/index.js';
 import type { Span } from '../../ground/index.js';
 import { type DragHandle, faceInto, type PanelFace, type Part, partKeys, toPart } from '../../part/index.js';
 import type { SolvedCabinet } from '../../solve/index.js';
@@ -9,7 +9,11 @@ export function shelfHandles(solved: SolvedCabinet, across: (bay: Bay) => Pick<S
   return solved.bays.flatMap((bay) => shelfHandlesOf(solved, bay, across(bay)));
 }
 
-function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<Span, 'low' | 'high'>): DragHandle[] {
+function shelfHandlesOf(
+  { cabinet, resolved, grid }: SolvedCabinet,
+  bay: Bay,
+  span: Pick<Span, 'low' | 'high'>,
+): DragHandle[] {
   const { room, places } = bay;
   const thickness = resolved.materials.shelf.thickness.value;
   const { low } = room.inside.v;
@@ -23,7 +27,7 @@ function shelfHandlesOf({ resolved, grid }: SolvedCabinet, bay: Bay, span: Pick<
     at: underside.value,
     stops,
     entry: `s${index + 1}`,
-    path: pathTo.entry(shelvesFill.at(room.path, 'shelvesAt'), `s${index + 1}`),
+    path: pathTo.entry(shelvesFill.at(pathOf(cabinet, room.path), 'shelvesAt'), `s${index + 1}`),
   }));
 }
 

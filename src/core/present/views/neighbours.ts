@@ -1,3 +1,4 @@
+import { numberOf } from '../../decisions/index.js';
 import { sumOf } from '../../ground/index.js';
 import { neighbourShift } from '../../motions/index.js';
 import { type DimensionItem, type DrawingItem, dimension } from '../../part/index.js';
@@ -55,8 +56,8 @@ export function sharedGapDimensions(solved: SolvedCabinet, beside: Beside): Dime
     const theirs = extreme(other, outer);
     if (!mine || !theirs) return [];
     const reveals = [
-      mine.beside[inner].as(`reveal of cabinet ${solved.cabinet.number}`),
-      theirs.beside[outer].as(`reveal of cabinet ${other.cabinet.number}`),
+      numberOf(solved.cabinet, mine.beside[inner]).as(`reveal of cabinet ${solved.cabinet.number}`),
+      numberOf(other.cabinet, theirs.beside[outer]).as(`reveal of cabinet ${other.cabinet.number}`),
     ];
     const gap = sumOf(reveals).as(`gap to cabinet ${other.cabinet.number}`);
     const at = end === 'left' ? mine.h.low.value : mine.h.high.value;

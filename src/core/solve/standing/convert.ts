@@ -10,7 +10,7 @@ import {
 } from '../../decisions/index.js';
 import { type Dim, length, plain, type Span, setting, spanBetween } from '../../ground/index.js';
 import { makeTrays, type StandingTray, together } from '../../kinds/index.js';
-import { markParts, type Part, type PartRow } from '../../part/index.js';
+import { letterParts, marked, type Part, type PartRow } from '../../part/index.js';
 import { standardsOf } from '../document.js';
 import type { ResolvedCabinet } from '../registry.js';
 import { resolvedFor } from '../surroundings.js';
@@ -88,7 +88,7 @@ export function convert(head: JobHead, standing: Standing, show: (mm: number) =>
     resolved,
     trays: made,
     parts,
-    rows: markParts(standing.number, parts),
+    rows: marked(standing.number, letterParts(parts)),
     fittings: together(made.flatMap(({ buy }) => buy)),
     sticks,
     problems,

@@ -8,7 +8,7 @@ import { type SettingKey, type SolvedCabinet, settingLeaf } from '../../../core/
 import { LengthField, type Outcome } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
 import { ThumbnailDrawing } from '../../figures/ThumbnailDrawing.js';
-import { useBench } from '../context.js';
+import { useActOn, useBench } from '../context.js';
 import { useAnswer } from '../useAnswer.js';
 
 const SOURCE_WORD = {
@@ -24,7 +24,7 @@ const SOURCE_WORD = {
 /** One setting: its name, its value, and where that was decided, with a way back to the standard. */
 export function Setting({ path, solved }: { path: SettingKey; solved: SolvedCabinet }) {
   const leaf = settingLeaf(path);
-  const act = useBench((state) => state.act);
+  const act = useActOn(solved);
   const found = settingOf(solved, path);
   const label = capital(leaf.label);
   const set = (value: unknown) => act({ label, edits: [{ path: settingPath(solved, path), value }] });

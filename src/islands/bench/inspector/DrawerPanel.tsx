@@ -12,7 +12,7 @@ import { partKeys } from '../../../core/part/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { PlainField } from '../../fields/PlainField.js';
-import { useBench } from '../context.js';
+import { useActOn, useBench } from '../context.js';
 import { FigureRow, Taught, WhyNot } from './FigureRow.js';
 import { Raised } from './Raised.js';
 
@@ -87,7 +87,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
       {row(`Depth to the ${drawer.rearBy}`, drawer.depth)}
       {row('Contents at most', drawer.runner?.contents)}
       {row('The pair carries', drawer.runner?.load)}
-      {runner && <Raised drawer={drawer} />}
+      {runner && <Raised solved={solved} drawer={drawer} />}
       <WhatGoesIn solved={solved} drawer={drawer} />
       <WhyNot
         against={told.map(({ profile, name, length, why }) => ({
@@ -107,7 +107,7 @@ export function DrawerPanel({ solved }: { solved: SolvedCabinet }) {
 
 /** What goes into the drawer, and heights shared out over its stack by it, or by the sides of the boxes. */
 function WhatGoesIn({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedDrawer }) {
-  const act = useBench((state) => state.act);
+  const act = useActOn(solved);
   const style = useBench((state) => state.job.display);
   const [problem, setProblem] = useState<string | null>(null);
   const { contents, path, opening, inner, name } = drawer;

@@ -13,7 +13,7 @@ import {
 } from '../../../core/kinds/hinges/index.js';
 import { profilesOf, type SolvedCabinet } from '../../../core/solve/index.js';
 import { Length } from '../../figures/Length.js';
-import { useBench } from '../context.js';
+import { useActOn, useBench } from '../context.js';
 
 /** The whole library seen from one door: what would hang it and the reveal it gives, what is ruled out and by what. */
 export function HingeConsidered({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
@@ -88,7 +88,7 @@ function Reached({
   door: HungDoor;
   solved: SolvedCabinet;
 }) {
-  const act = useBench((state) => state.act);
+  const act = useActOn(solved);
   const style = useBench((state) => state.job.display);
   const chosen = door.chosen?.profile.id === profile.id;
   if (!best)

@@ -15,7 +15,7 @@ import {
 import { profilesOf, type SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
 import { Length } from '../../figures/Length.js';
-import { useBench } from '../context.js';
+import { useActOn, useBench } from '../context.js';
 import { useTapeOf } from '../numbers.js';
 import { doorOf } from '../sheet/HingeView.js';
 import { Taught } from './FigureRow.js';
@@ -126,7 +126,7 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const openTape = useTapeOf();
   const select = useBench((state) => state.select);
   const selected = useBench((state) => state.selected);
-  const act = useBench((state) => state.act);
+  const act = useActOn(solved);
   const { key } = door.front;
   if (door.places.length === 0) return null;
   const cell = solved.face.ok ? solved.face.cells.find((each) => each.opening.id === door.front.openingId) : undefined;
@@ -196,7 +196,7 @@ function Places({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
 /** Type the reveal you want and see what reaches it; press one to hang the door on it. */
 function Finder({ door, solved }: { door: HungDoor; solved: SolvedCabinet }) {
   const display = useBench((state) => state.job.display);
-  const act = useBench((state) => state.act);
+  const act = useActOn(solved);
   const [reveal, setReveal] = useState<number | undefined>();
   const library = useBench((state) => profilesOf(state.job, 'hinges'));
   const { own, solutions } = findHinges(door, solved, library, reveal);

@@ -1,10 +1,10 @@
 import { Fragment, useState } from 'react';
 import type { KindPanel } from '../../../core/cabinet/index.js';
 import { openingAt } from '../../../core/commands/index.js';
-import { type Act, newId } from '../../../core/decisions/index.js';
+import { newId, type ProposedAct } from '../../../core/decisions/index.js';
 import { allKinds, type SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
-import { useBench } from '../context.js';
+import { useActOn, useBench } from '../context.js';
 import { FigureRow, WhyNot } from './FigureRow.js';
 
 /** What kinds of fitted things say of what is selected: each as its kind declares it. */
@@ -16,17 +16,17 @@ export function KindPanels({ solved }: { solved: SolvedCabinet }) {
   const fitted = solved.fitted as unknown as Readonly<Record<string, never>>;
   return allKinds.flatMap(({ id, panels }) =>
     (panels?.(fitted[id] as never, thing, solved as never) ?? []).map((panel) => (
-      <OnePanel key={`${id} ${panel.label}`} panel={panel} />
+      <OnePanel key={`${id} ${panel.label}`} panel={panel} solved={solved} />
     )),
   );
 }
 
-function OnePanel({ panel }: { panel: KindPanel }) {
+function OnePanel({ panel, solved }: { panel: KindPanel; solved: SolvedCabinet }) {
   const { label, title, taken, about, rows, fields = [], acts = [], against = [], note, of } = panel;
-  const act = useBench((state) => state.act);
+  const act = useActOn(solved);
   const style = useBench((state) => state.job.display);
   const [problem, setProblem] = useState<string | null>(null);
-  const attempt = (next: Act) => {
+  const attempt = (next: ProposedAct) => {
     const outcome = act(next);
     setProblem(outcome.ok ? null : outcome.message);
   };

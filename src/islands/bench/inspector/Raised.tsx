@@ -1,11 +1,12 @@
 import { within } from '../../../core/ground/index.js';
 import { drawerFill, type FittedDrawer } from '../../../core/kinds/runners/index.js';
+import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
-import { useBench } from '../context.js';
+import { useActOn, useBench } from '../context.js';
 
 /** How far the runners of a drawer, and the box on them, stand above the lowest they can: what their line is dragged to. */
-export function Raised({ drawer }: { drawer: FittedDrawer }) {
-  const act = useBench((state) => state.act);
+export function Raised({ solved, drawer }: { solved: SolvedCabinet; drawer: FittedDrawer }) {
+  const act = useActOn(solved);
   const style = useBench((state) => state.job.display);
   const { raised, path, name } = drawer;
   return (

@@ -24,7 +24,7 @@ export function RunnerPanel({ solved }: { solved: SolvedCabinet }) {
       </h2>
       {row('Length', drawer.runner?.length)}
       {hand !== 'under' && row('Screw line above the underside', drawer.runner?.line)}
-      <Raised drawer={drawer} />
+      <Raised solved={solved} drawer={drawer} />
       {row('Front end, from the front edge', drawer.runner?.start)}
       {held?.holes.map(({ value: mm }, at) => (
         <Fragment key={mm}>{row(`Screw ${at + 1}, from the front edge`, held.holes[at])}</Fragment>

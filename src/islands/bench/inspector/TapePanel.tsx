@@ -56,6 +56,7 @@ export function Tape({ solved }: { solved: SolvedCabinet }) {
         <>
           <Strip
             dim={dim}
+            of={solved.cabinet}
             style={style}
             onFollow={(term) => followTape([...open.trail, termKey(dim, term)])}
             onLead={(path) => leadTo(store, path)}

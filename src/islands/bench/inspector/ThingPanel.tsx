@@ -1,5 +1,5 @@
 import { type Behind, decisionsBehind } from '../../../core/commands/index.js';
-import { pathFromText } from '../../../core/decisions/index.js';
+import { subjectOf } from '../../../core/decisions/index.js';
 import type { Dim } from '../../../core/ground/index.js';
 import { faceName, type Part } from '../../../core/part/index.js';
 import { cutOfKey, machiningTable } from '../../../core/present/index.js';
@@ -80,14 +80,14 @@ const MOST = 6;
 
 /** The decisions some numbers come from: each with its value and where it was made, led to and put back. */
 function Deciding({ solved, dims }: { solved: SolvedCabinet; dims: readonly Dim[] }) {
-  const behind = decisionsBehind(dims);
+  const behind = decisionsBehind(solved, dims);
   if (behind.length === 0) return null;
   return (
     <details>
       <summary className="min-h-7 cursor-pointer font-semibold">Decided by ({behind.length})</summary>
       <ul aria-label="Decided by">
         {behind.slice(0, MOST).map((each) => (
-          <Decision key={each.source.path} behind={each} cabinetId={solved.cabinet.id} />
+          <Decision key={each.source.path} behind={each} />
         ))}
       </ul>
       {behind.length > MOST && (
@@ -95,7 +95,7 @@ function Deciding({ solved, dims }: { solved: SolvedCabinet; dims: readonly Dim[
           <summary className="min-h-7 cursor-pointer text-ink-soft">{behind.length - MOST} more</summary>
           <ul>
             {behind.slice(MOST).map((each) => (
-              <Decision key={each.source.path} behind={each} cabinetId={solved.cabinet.id} />
+              <Decision key={each.source.path} behind={each} />
             ))}
           </ul>
         </details>
@@ -104,11 +104,12 @@ function Deciding({ solved, dims }: { solved: SolvedCabinet; dims: readonly Dim[
   );
 }
 
-function Decision({ behind: { dim, source }, cabinetId }: { behind: Behind; cabinetId: string }) {
+function Decision({ behind: { dim, source } }: { behind: Behind }) {
   const store = useBenchStore();
   const act = useBench((state) => state.act);
   const style = useBench((state) => state.job.display);
-  const own = source.path.startsWith(`cabinets/${cabinetId}/settings/`);
+  const subject = subjectOf(source.path);
+  const own = subject.kind === 'setting' && subject.layer === 'cabinet';
   return (
     <li className="flex min-h-7 flex-wrap items-baseline gap-x-2 leading-snug">
       <button
@@ -130,7 +131,7 @@ function Decision({ behind: { dim, source }, cabinetId }: { behind: Behind; cabi
             onClick={() =>
               act({
                 label: `${dim.label} by the house`,
-                edits: [{ path: pathFromText(source.path), value: undefined }],
+                edits: [{ path: source.path, value: undefined }],
               })
             }
           >

@@ -1,5 +1,5 @@
 import { gapKey, openingNames, type SplitLayout, spanOf } from '../../../build/index.js';
-import { pathTo } from '../../../decisions/index.js';
+import { pathOf, pathTo } from '../../../decisions/index.js';
 import { neighbourShift } from '../../../motions/index.js';
 import type { Beside } from '../../../present/index.js';
 import { form, type SolvedCabinet } from '../../../solve/index.js';
@@ -17,7 +17,7 @@ export function gapLines(solved: SolvedCabinet, beside: Beside): Line[] {
     const members = parts.map(
       (decided, at): Member => ({
         decided,
-        path: pathTo.opening(path, decided.id),
+        path: pathTo.opening(pathOf(cabinet, path), decided.id),
         name: names.get(decided.id) ?? 'opening',
         mm: spans[at]?.size.value ?? 0,
       }),

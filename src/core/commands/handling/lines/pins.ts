@@ -1,5 +1,5 @@
 import { LEAST_BETWEEN_LINES, pinLines } from '../../../build/index.js';
-import { settingPath } from '../../../decisions/index.js';
+import { pathOf, settingPath } from '../../../decisions/index.js';
 import { edgeOf, type Part } from '../../../part/index.js';
 import { pinColumns } from '../../../present/index.js';
 import { type SolvedCabinet, settingLeaf } from '../../../solve/index.js';
@@ -54,7 +54,12 @@ export function pinColumnLines(solved: SolvedCabinet): Line[] {
 /** A distance as its setting is limited, and no more of it than there is room for. */
 function decided(solved: SolvedCabinet, setting: 'pins/front' | 'pins/rearSet', mm: number, room: number) {
   const { min = mm, max = mm } = settingLeaf(setting).limits ?? {};
-  return { mm, path: settingPath(solved, setting), least: min, most: Math.max(mm, Math.min(max, mm + room)) };
+  return {
+    mm,
+    path: pathOf(solved.cabinet, settingPath(solved, setting)),
+    least: min,
+    most: Math.max(mm, Math.min(max, mm + room)),
+  };
 }
 
 /** How far behind the front edge of the case the plates on an upright are bored (mm), each once. */

@@ -1,4 +1,4 @@
-import { settingPath } from '../../../decisions/index.js';
+import { pathOf, settingPath } from '../../../decisions/index.js';
 import type { SolvedCabinet } from '../../../solve/index.js';
 import { type Line, lineOf, multiples } from './line.js';
 
@@ -25,7 +25,7 @@ export function pullLines(solved: SolvedCabinet): Line[] {
         {
           label: 'Pull from the end of the door',
           mm: fromEnd.value,
-          path: settingPath(solved, 'pulls/fromEnd'),
+          path: pathOf(cabinet, settingPath(solved, 'pulls/fromEnd')),
           least: NEAREST,
           most,
           reasons: multiples(fromEnd.value, most, 32).map((mm) => ({ mm, why: '32 grid' })),

@@ -1,5 +1,5 @@
 import { roomsInside, spanOf } from '../../../build/index.js';
-import { pathTo } from '../../../decisions/index.js';
+import { pathOf, pathTo } from '../../../decisions/index.js';
 import { partKeys } from '../../../part/index.js';
 import type { SolvedCabinet } from '../../../solve/index.js';
 import { type Line, lineBetween, type Member } from './line.js';
@@ -20,7 +20,7 @@ export function roomLines({ interiors, cabinet, parts, resolved }: SolvedCabinet
     const members = layout.parts.map(
       (decided, index): Member => ({
         decided,
-        path: pathTo.opening(layout.path, decided.id),
+        path: pathTo.opening(pathOf(cabinet, layout.path), decided.id),
         name: names.get(decided.id)?.name ?? `room ${index + 1}`,
         mm: layout.sizes[index]?.size.value ?? 0,
       }),

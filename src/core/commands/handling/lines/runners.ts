@@ -1,4 +1,5 @@
 import { holeHeight } from '../../../build/index.js';
+import { pathOf } from '../../../decisions/index.js';
 import { within } from '../../../ground/index.js';
 import { drawerFill, mayRise, runnersOf } from '../../../kinds/index.js';
 import type { SolvedCabinet } from '../../../solve/index.js';
@@ -53,7 +54,7 @@ function linesSeen(solved: SolvedCabinet, seen: Seen): Line[] {
           {
             label: `Runners of ${within(name)} raised`,
             mm: now,
-            path: drawerFill.at(path, 'raised'),
+            path: pathOf(solved.cabinet, drawerFill.at(path, 'raised')),
             least: 0,
             most,
             reasons,
