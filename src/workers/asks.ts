@@ -1,5 +1,5 @@
 import type { Finding } from '../core/cabinet/index.js';
-import type { Act, Cabinet, Job, JobHead } from '../core/decisions/index.js';
+import type { Act, Cabinet, JobHead } from '../core/decisions/index.js';
 import {
   compareSchools,
   drawChoice,
@@ -15,7 +15,7 @@ import {
   readJobHead,
   type SettingKey,
   type SolvedJob,
-  solverOf,
+  Sorts,
 } from '../core/solve/index.js';
 
 /** What a screen asks about a cabinet as it would be if it were decided otherwise: answered beside the bench, not on it. */
@@ -54,7 +54,7 @@ export interface Answering {
 }
 
 /** Works out an answer; solves the cabinet once for every option. */
-function answerOf(head: JobHead, cabinet: Cabinet, ask: Ask): Answer {
+function answerOf({ head, sorts }: Known, cabinet: Cabinet, ask: Ask): Answer {
   switch (ask.kind) {
     case 'choices':
       return ask.options.map((option) => drawChoice(head, cabinet, ask.path, option));
@@ -63,29 +63,34 @@ function answerOf(head: JobHead, cabinet: Cabinet, ask: Ask): Answer {
     case 'schools':
       return compareSchools(head, cabinet);
     case 'findings':
-      return foundIn(rowOf(head, cabinet, ask), cabinet.id);
+      return foundIn(rowOf(sorts, cabinet, ask), cabinet.id, () => sorts.check(cabinet));
     case 'fixes':
-      return fixesFor(rowOf(head, cabinet, ask), ask.finding);
+      return fixesFor(rowOf(sorts, cabinet, ask), ask.finding);
   }
 }
 
-/** A cabinet with those beside it, as a job of its own. */
-function rowOf(head: JobHead, cabinet: Cabinet, { left, right }: Beside): SolvedJob {
+/** A cabinet with those beside it, solved. */
+function rowOf(sorts: Sorts, cabinet: Cabinet, { left, right }: Beside): Pick<SolvedJob, 'cabinets'> {
   const neighbours = [left, right].flatMap((each) => {
     const read = each && readCabinet(each);
     return read?.ok ? [read.value] : [];
   });
-  const job: Job = { ...head, cabinets: [cabinet, ...neighbours] };
-  return { job, cabinets: job.cabinets.map(solverOf(head)), standing: [] };
+  return { cabinets: [cabinet, ...neighbours].map((each) => sorts.solve(each)) };
+}
+
+/** The job as it was told last, and what is solved of it. */
+interface Known {
+  readonly head: JobHead;
+  readonly sorts: Sorts;
 }
 
 /** The worker's side: reads what it is given as it would a file. */
 export function answering(): Answering {
-  let known: JobHead | undefined;
+  let known: Known | undefined;
   return {
     head(head) {
       const read = readJobHead(head);
-      known = read.ok ? read.value : undefined;
+      known = read.ok ? { head: read.value, sorts: new Sorts(read.value) } : undefined;
     },
     answer(cabinet, ask) {
       const read = readCabinet(cabinet);

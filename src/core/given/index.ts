@@ -3,4 +3,4 @@
  * it. Comes in: nothing. Goes out: values; whoever knows the job makes them. Knows: the ground.
  */
 export { type Fact, type Facts, factsOf, laid, NO_FACTS } from './facts.js';
-export { type Beside, type BesideKind, type Given, keyOfGiven, type Surroundings, type Zone } from './surroundings.js';
+export type { Beside, BesideKind, Given, Surroundings, Zone } from './surroundings.js';

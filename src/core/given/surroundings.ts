@@ -39,14 +39,3 @@ export interface Surroundings {
 export interface Given extends Surroundings {
   readonly facts: Facts;
 }
-
-/** The same text for what is given alike: what is remembered of a cabinet is remembered for that. */
-export function keyOfGiven({ left, right, zones, facts }: Given): string {
-  const beside = ({ what, clear, high, forward }: Beside) => [what, clear.value, high.value, forward.value];
-  return JSON.stringify([
-    beside(left),
-    beside(right),
-    zones.map(({ name, extent }) => [name, extent]),
-    [...facts.values()].map(({ address, mm }) => [address, mm]),
-  ]);
-}

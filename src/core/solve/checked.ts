@@ -57,11 +57,15 @@ export const checkPairs = (solved: Pick<SolvedJob, 'cabinets'>): readonly Findin
   pairsOf(solved).flatMap(([left, right]) => checkBetween(left, right));
 
 /** What is found in a cabinet of a job, then what stands between it and its neighbours and is its own. */
-export function foundIn(solved: SolvedJob, id: string): Finding[] {
+export function foundIn(
+  solved: Pick<SolvedJob, 'cabinets'>,
+  id: string,
+  looked: (own: SolvedCabinet) => readonly Finding[] = check,
+): Finding[] {
   const own = solved.cabinets.filter(({ cabinet }) => cabinet.id === id);
   const beside = pairsOf(solved).filter((pair) => pair.some(({ cabinet }) => cabinet.id === id));
   const between = beside.flatMap(([left, right]) => checkBetween(left, right));
-  return [...own.flatMap(check), ...between.filter(({ cabinetId }) => cabinetId === id)];
+  return [...own.flatMap(looked), ...between.filter(({ cabinetId }) => cabinetId === id)];
 }
 
 /** Why an act that led to a cabinet is refused; undefined where it is not. Asked with each act: only what refuses is run. */

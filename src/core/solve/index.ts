@@ -45,5 +45,6 @@ export {
   type ResolvedCabinet,
 } from './registry.js';
 export * from './solve.js';
+export { Sorts } from './sorts.js';
 export * from './standing/index.js';
 export { resolvedFor } from './surroundings.js';

@@ -54,7 +54,7 @@ export function solveCabinet(
 }
 
 /** A solved design as the cabinet that is decided so. */
-function asOne(design: SolvedDesign, cabinet: Cabinet): SolvedCabinet {
+export function asOne(design: SolvedDesign, cabinet: Cabinet): SolvedCabinet {
   return { ...design, cabinet, rows: marked(cabinet.number, design.rows) };
 }
 

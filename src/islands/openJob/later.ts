@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Finding } from '../../core/cabinet/index.js';
-import { check, type SolvedCabinet } from '../../core/solve/index.js';
+import { checker, type SolvedCabinet } from '../../core/solve/index.js';
 
 /** Checking goes on for so long before the page is given a turn (ms). */
 const TURN_MS = 8;
@@ -14,6 +14,7 @@ export function useFoundLater(cabinets: readonly SolvedCabinet[]): readonly (rea
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const found: (readonly Finding[])[] = [];
+    const check = checker();
     const go = () => {
       const until = performance.now() + TURN_MS;
       while (found.length < cabinets.length && performance.now() < until)

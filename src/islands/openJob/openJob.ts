@@ -11,7 +11,7 @@ import {
   withEdits,
 } from '../../core/commands/index.js';
 import { type Act, type Edit, EditPathError, type Job } from '../../core/decisions/index.js';
-import { check, createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve/index.js';
+import { check, checker, createSolver, type SolvedCabinet, type SolvedJob } from '../../core/solve/index.js';
 import type { Outcome } from '../fields/LengthField.js';
 
 /** A step that can be undone: the act as it was carried out, and the job before and after it. */
@@ -196,4 +196,4 @@ function newsOf(foreign: readonly Edit[], before: OpenJob, job: Job, solved: Sol
 }
 
 const stopsIn = (cabinets: readonly SolvedCabinet[]) =>
-  cabinets.flatMap(check).flatMap(({ severity, what }) => (severity === 'stop' ? [what] : []));
+  cabinets.flatMap(checker()).flatMap(({ severity, what }) => (severity === 'stop' ? [what] : []));

@@ -4,7 +4,7 @@ import type { Job, ReadResult } from '../../core/decisions/index.js';
 import type { LengthStyle } from '../../core/ground/index.js';
 import { type CabinetSummary, summariseCabinet } from '../../core/present/index.js';
 import { cutInVainOf } from '../../core/shop/index.js';
-import { checkBetween, readJobText, type SolvedCabinet, solve, solverOf } from '../../core/solve/index.js';
+import { checkBetween, checker, readJobText, solve } from '../../core/solve/index.js';
 import { exports } from '../../formats/exports/index.js';
 import { type Body, type BodyKind, bodies } from '../bodies.js';
 import type { Db } from '../database.js';
@@ -34,22 +34,20 @@ export interface KeptBuilt {
 export const tasks = {
   /** Cabinets of a job, by their ids. */
   figure({ job, ids }: { job: Job; ids: readonly string[] }): Figured[] {
-    const solved = new Map<string, SolvedCabinet>();
-    const solveCabinet = solverOf(job);
-    const cabinetOf = (id: string | null) => job.cabinets.find((cabinet) => cabinet.id === id);
-    const solvedOf = (id: string | null): SolvedCabinet | undefined => {
-      const cabinet = cabinetOf(id);
-      if (!cabinet) return undefined;
-      const known = solved.get(cabinet.id) ?? solveCabinet(cabinet);
-      solved.set(cabinet.id, known);
-      return known;
-    };
+    const wanted = new Set(ids);
+    const leftOf = new Set(
+      job.cabinets.flatMap(({ id, leftNeighbour }) => (wanted.has(id) && leftNeighbour ? [leftNeighbour] : [])),
+    );
+    const cabinets = job.cabinets.filter(({ id }) => wanted.has(id) || leftOf.has(id));
+    const solved = new Map(solve({ ...job, cabinets, standing: [] }).cabinets.map((each) => [each.cabinet.id, each]));
+    const check = checker();
     return ids.flatMap((id): Figured[] => {
-      const own = solvedOf(id);
+      const own = solved.get(id);
       if (!own) return [];
-      const left = solvedOf(own.cabinet.leftNeighbour);
-      const summary = summariseCabinet(own, left ? checkBetween(left, own) : []);
-      return [{ id, summary, built: builtOf(own), amiss: cutInVainOf(job.layouts ?? [], own).length }];
+      const found = check(own);
+      const left = own.cabinet.leftNeighbour === null ? undefined : solved.get(own.cabinet.leftNeighbour);
+      const summary = summariseCabinet(own, [...found, ...(left ? checkBetween(left, own) : [])]);
+      return [{ id, summary, built: builtOf(own, found), amiss: cutInVainOf(job.layouts ?? [], own).length }];
     });
   },
 

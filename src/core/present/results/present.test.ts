@@ -68,9 +68,8 @@ test('every chain of derivations ends in a setting that says who decided it', ()
 });
 
 test('a summary counts what is open and draws the cabinet', () => {
-  const { stops, warnings, thumbnail } = summariseCabinet(
-    solveWith({ width: 2600, settings: { ends: { left: 'exposed' } } }),
-  );
+  const solved = solveWith({ width: 2600, settings: { ends: { left: 'exposed' } } });
+  const { stops, warnings, thumbnail } = summariseCabinet(solved, solved.findings);
   assert.ok(stops >= 1 && warnings >= 1);
   assert.equal(thumbnail.width, 2600);
 });

@@ -1,5 +1,5 @@
 import type { Finding } from '../../cabinet/index.js';
-import { check, type SolvedCabinet } from '../../solve/index.js';
+import type { SolvedCabinet } from '../../solve/index.js';
 import { drawThumbnail, type Thumbnail } from '../views/index.js';
 
 /** A job as a list shows it. */
@@ -32,9 +32,8 @@ export interface CabinetSummary {
 }
 
 /** A cabinet in one line: what it is called, how it looks, what is open, also between it and a neighbour. */
-export function summariseCabinet(solved: SolvedCabinet, between: readonly Finding[] = []): CabinetSummary {
+export function summariseCabinet(solved: SolvedCabinet, findings: readonly Finding[]): CabinetSummary {
   const { number, name, kind } = solved.cabinet;
-  const findings = [...check(solved), ...between];
   const count = (severity: string) => findings.filter((finding) => finding.severity === severity).length;
   return { number, name, kind, thumbnail: drawThumbnail(solved), stops: count('stop'), warnings: count('warn') };
 }
