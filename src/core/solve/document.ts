@@ -1,8 +1,10 @@
+import { joints } from '../build/index.js';
 import * as decisions from '../decisions/index.js';
 import { follows, kinds, libraries, type ResolvedCabinet, slices } from './registry.js';
 
 /** The form of a job document with all that kinds declare: here the document meets the registry. */
 export const form = decisions.formOf({
+  joints,
   sections: kinds.map(({ settings }) => settings as decisions.Section<decisions.SettingTree>),
   hardware: libraries,
   slices,

@@ -1,6 +1,7 @@
-import type { Choice, Design, JointKind, Resolved } from '../../decisions/index.js';
+import type { Choice, Design, Resolved } from '../../decisions/index.js';
 import { byStandard, type Dim, longer, type Span } from '../../ground/index.js';
-import { type Band, bandsOn, type EdgeReference, type Operation, type Part } from '../../part/index.js';
+import { type Band, bandsOn, type Operation, type Part } from '../../part/index.js';
+import type { Joint } from '../joints/index.js';
 import type { Boundary, Box, Cell } from '../layout/index.js';
 
 /**
@@ -27,47 +28,6 @@ export interface BuildContext {
   readonly resolved: Resolved;
   /** The rails that run through from side to side. */
   readonly crossings: readonly Crossing[];
-}
-
-/**
- * One end of a part meeting the face of another. The receiving part is found by where the joint lies, so builders need
- * not know their neighbours.
- */
-export interface Joint {
-  /** `x`: a horizontal meets an upright panel. `z`: an upright meets a horizontal panel. */
-  readonly normal: 'x' | 'z';
-  /** Cabinet position (mm) of the receiving face along the normal. */
-  readonly plane: number;
-  /**
-   * How its fasteners stand on the receiving part: from front to rear, or for what is joined on edge along its height or
-   * its length, at one depth.
-   */
-  readonly runs?: 'across' | 'along';
-  /** Near edge of what joins, along the receiving part: z for `x` joints, x for `z` joints; and how far it goes there. */
-  readonly level: Dim;
-  readonly thickness: Dim;
-  /** From front to rear: where the joining part starts and how deep it is. */
-  readonly front: Dim;
-  readonly depth: Dim;
-  readonly kind: JointKind;
-  /** True where nobody has decided the kind but the shop's standard: where screws would show, it is made otherwise. */
-  readonly standard?: boolean;
-  /** How far it enters. */
-  readonly engagement: Dim;
-  /** How far its fasteners may be apart, where that is not the shop's rule. */
-  readonly spacing?: Dim;
-  /** The joining part and its end or edge; a dadoed web frame joins as a whole and has no single one. */
-  readonly member?: {
-    readonly key: string;
-    readonly end: EdgeReference;
-    readonly pocketFace: 1 | 2;
-    readonly pocketsShow: boolean;
-  };
-  /** Whose front corner is notched where a dado stops short of the front edge, where that is not the member. */
-  readonly corner?: { readonly key: string; readonly end: EdgeReference };
-  /** What joins, for the reason of the machining: "carries the bottom". */
-  readonly reason: string;
-  readonly holds: string;
 }
 
 /** Bought things that are counted, not cut. */
@@ -99,7 +59,7 @@ export function caseBands({ settings }: Resolved): readonly Band[] {
 }
 
 /** The kind of a joint, and whether it is only the shop's standard. */
-export function kindOf({ value, source }: Choice<JointKind>): { readonly kind: JointKind; readonly standard: boolean } {
+export function kindOf({ value, source }: Choice): { readonly kind: string; readonly standard: boolean } {
   return { kind: value, standard: byStandard({ source }) };
 }
 

@@ -6,6 +6,5 @@ export {
   type Crossing,
   caseBands,
   type Fitting,
-  type Joint,
   kindOf,
 } from './builder.js';

@@ -1,7 +1,8 @@
 import { madeOf, type Resolved, sidesOf } from '../../decisions/index.js';
 import { type Dim, length, type Span, spanBetween, spanFrom, TOLERANCE_MM } from '../../ground/index.js';
 import { makePart, type Operation, type Part, SAME_PLANE } from '../../part/index.js';
-import type { BuildContext, Builder, Joint } from '../builder/index.js';
+import type { BuildContext, Builder } from '../builder/index.js';
+import type { Joint } from '../joints/index.js';
 import { insideOf } from '../layout/index.js';
 import { type NailerPlace, nailerPlaces } from './crossings.js';
 import { endShows } from './ends.js';

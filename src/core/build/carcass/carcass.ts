@@ -1,7 +1,8 @@
 import { gather } from '../../ground/index.js';
 import { type LeftOut, type Operation, type Part, withDecisions } from '../../part/index.js';
-import type { BuildContext, Builder, Crossing, Fitting, Joint } from '../builder/index.js';
+import type { BuildContext, Builder, Crossing, Fitting } from '../builder/index.js';
 import { faceFrame } from '../frame/index.js';
+import type { Joint } from '../joints/index.js';
 import { back, nailers } from './back.js';
 import { crossingsOf } from './crossings.js';
 import { dividers } from './dividers.js';

@@ -1,14 +1,8 @@
 import { madeOf } from '../../decisions/index.js';
 import { type Dim, length, START, spanFrom } from '../../ground/index.js';
 import { makePart, partKeys } from '../../part/index.js';
-import {
-  type BuildContext,
-  type Builder,
-  type BuilderResult,
-  caseBands,
-  type Joint,
-  kindOf,
-} from '../builder/index.js';
+import { type BuildContext, type Builder, type BuilderResult, caseBands, kindOf } from '../builder/index.js';
+import { type Joint, jointOf } from '../joints/index.js';
 import type { Boundary } from '../layout/index.js';
 import { clearDepthAt, notchedRound } from './crossings.js';
 import { between } from './horizontals.js';
@@ -130,8 +124,7 @@ function partition(context: BuildContext, boundary: Boundary): BuilderResult {
       thickness,
       front,
       depth: front.value === 0 ? to : to.minus(front),
-      // Where no dado can be cut it is screwed.
-      kind: kind === 'dado' && engagement.value === 0 ? 'screws' : kind,
+      kind: engagement.value === 0 ? (jointOf(kind).uncut ?? kind) : kind,
       engagement,
       member: { key, end, pocketFace: 1, pocketsShow: true },
       reason: 'holds the partition',

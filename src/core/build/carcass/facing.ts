@@ -1,7 +1,6 @@
-import type { JointKind, ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, length } from '../../ground/index.js';
-import { FACING_EDGES_APART, type PanelFace, SCREW_WAY } from '../../part/index.js';
-import type { Joint } from '../builder/index.js';
+import { FACING_EDGES_APART, type PanelFace } from '../../part/index.js';
+import type { Joint } from '../joints/index.js';
 
 /** A line of fasteners that already enters or crosses a panel. */
 export interface FacingLine {
@@ -21,30 +20,6 @@ export function facingLines(lines: readonly FacingLine[], face: PanelFace, joint
 }
 
 const SAME = 0.01;
-
-/**
- * How a part is joined that meets a panel where another already meets its other face. Only the first can be screwed
- * through: its end covers where the screws of the second would start, so the second takes dowels.
- */
-export function kindFacing(kind: JointKind): JointKind {
-  return kind === 'screws' ? 'dowels' : kind;
-}
-
-/** Half of what a fastener takes along its line (mm): a dado has none. */
-export function halfOf(kind: JointKind, { fasteners }: ResolvedSettings): number | undefined {
-  switch (kind) {
-    case 'screws':
-      return fasteners.pilot.value / 2;
-    case 'pocket':
-      return SCREW_WAY.value / 2;
-    case 'dowels':
-      return fasteners.dowel.value / 2;
-    case 'tenons':
-      return fasteners.tenonLength.value / 2;
-    default:
-      return undefined;
-  }
-}
 
 /** Edges of holes in the two faces are so far apart, or at the least so far where there is no room (mm). */
 const APART = [12, FACING_EDGES_APART] as const;

@@ -1,15 +1,8 @@
-import { type JointKind, type MaterialRole, madeOf } from '../../decisions/index.js';
+import { type MaterialRole, madeOf } from '../../decisions/index.js';
 import { type Dim, length, START, spanFrom } from '../../ground/index.js';
 import { makePart, type Part, type PartRole, type Piece } from '../../part/index.js';
-import {
-  across,
-  type BuildContext,
-  type Builder,
-  type BuilderResult,
-  caseBands,
-  type Joint,
-  kindOf,
-} from '../builder/index.js';
+import { across, type BuildContext, type Builder, type BuilderResult, caseBands, kindOf } from '../builder/index.js';
+import type { Joint } from '../joints/index.js';
 import { insideOf, type Region } from '../layout/index.js';
 import { backRecess } from './back.js';
 import { uprightStretcher } from './crossings.js';
@@ -26,7 +19,7 @@ interface Horizontal {
   readonly underside: Dim;
   readonly depth: Dim;
   readonly front?: Dim;
-  readonly joint: { readonly kind: JointKind; readonly standard: boolean; readonly engagement: Dim };
+  readonly joint: { readonly kind: string; readonly standard: boolean; readonly engagement: Dim };
   /** True when the inside face looks down, as a top's does. */
   readonly faceDown: boolean;
   readonly banded: boolean;

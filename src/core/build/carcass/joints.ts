@@ -1,25 +1,11 @@
 import type { Resolved } from '../../decisions/index.js';
 import type { Dim } from '../../ground/index.js';
-import {
-  type By,
-  CONSTRUCTION,
-  dowel,
-  type EdgeReference,
-  edgeOf,
-  type Fastens,
-  type Operation,
-  type Part,
-  pocketScrew,
-  SAME_PLANE,
-  SCREW_WAY,
-  withMore,
-} from '../../part/index.js';
-import type { Joint } from '../builder/index.js';
-import { cutIn, notchedFor, stopShort } from './dadoes.js';
+import { edgeOf, type Operation, type Part, SAME_PLANE, withMore } from '../../part/index.js';
+import { type InEnd, type Joint, jointOf, type Making, type Seat } from '../joints/index.js';
 import { endShows } from './ends.js';
-import { type FacingLine, facingLines, halfOf, kindFacing, movedClear } from './facing.js';
-import { clearOfCuts, onReceiver, placesOf, screwInto } from './places.js';
-import { type Seat, seatsOf } from './seats.js';
+import { type FacingLine, facingLines, movedClear } from './facing.js';
+import { clearOfCuts, onReceiver, placesOf } from './places.js';
+import { seatsOf } from './seats.js';
 
 /**
  * Turns joints into machining on both members: dadoes, recesses and rabbets in the receiving part, screw, dowel and tenon
@@ -47,11 +33,20 @@ export function machineJoints(
       const wanted = whereItShows(decided, seat, resolved);
       const cut = added.get(seat.part.key) ?? [];
       const { joint, places } = clearOfOtherFace(wanted, seat, lines, cut, resolved);
-      const made = machineJoint(joint, seat, member, resolved, places);
+      const { fastened, make } = jointOf(joint.kind);
+      const making: Making = {
+        joint,
+        seat,
+        member,
+        settings: resolved.settings,
+        onReceiver: () => onReceiver(joint, seat, places),
+        inEnd: () => (joint.member && member ? inMember(joint, joint.member, member, seat, places) : undefined),
+      };
+      const made = make(making);
       for (const operation of made.receiver) addTo(added, seat.part.key, operation);
       for (const operation of made.member) if (joint.member) addTo(added, joint.member.key, operation);
       if (made.notched) addTo(added, made.notched.key, made.notched.notch);
-      const path = screwPath(joint, seat, member, resolved, places);
+      const path = fastened?.way?.(making);
       if (path) addTo(screwLines, path.key, path.operation);
     }
   }
@@ -64,15 +59,12 @@ export function machineJoints(
   };
 }
 
-/**
- * Screws by the shop's standard would show in the outside of an exposed end: there it is pocket screws from the face of
- * what joins that nobody sees, or dowels where it has none.
- */
+/** What by the shop's standard would show in the outside of an exposed end is made there so that it does not. */
 function whereItShows(joint: Joint, { part }: Seat, resolved: Resolved): Joint {
-  const { kind, standard, member } = joint;
-  if (kind !== 'screws' || !standard || !member || part.role !== 'side') return joint;
-  if (!endShows(part.hand ?? 'left', resolved)) return joint;
-  return { ...joint, kind: member.pocketsShow ? 'dowels' : 'pocket' };
+  const { standard, member } = joint;
+  const { hidden } = jointOf(joint.kind);
+  if (!hidden || !standard || !member || part.role !== 'side') return joint;
+  return endShows(part.hand ?? 'left', resolved) ? { ...joint, kind: hidden(member) } : joint;
 }
 
 /**
@@ -86,15 +78,16 @@ function clearOfOtherFace(
   cut: readonly Operation[],
   { settings }: Resolved,
 ): { joint: Joint; places: readonly Dim[] } {
-  const half = halfOf(wanted.kind, settings);
+  const half = jointOf(wanted.kind).fastened?.half(settings);
   if (half === undefined) return { joint: wanted, places: [] };
   if (!wanted.member || wanted.runs === 'along')
     return { joint: wanted, places: clearOfCuts(wanted, seat, placesOf(wanted, seat, settings), cut, settings) };
   const known = lines.get(seat.part.key) ?? [];
   lines.set(seat.part.key, known);
   const facing = facingLines(known, seat.face, wanted);
-  const joint = facing.length > 0 ? { ...wanted, kind: kindFacing(wanted.kind) } : wanted;
-  const own = halfOf(joint.kind, settings) ?? half;
+  const { second = wanted.kind } = jointOf(wanted.kind);
+  const joint = facing.length > 0 ? { ...wanted, kind: second } : wanted;
+  const own = jointOf(joint.kind).fastened?.half(settings) ?? half;
   const start = joint.front.value + seat.start.value;
   const there = facing.flatMap((line) => line.positions.map((at) => ({ at: at - start, half: line.half })));
   const usual = placesOf(joint, seat, settings);
@@ -112,43 +105,6 @@ function clearOfOtherFace(
   return { joint, places };
 }
 
-/**
- * The way a screw takes beyond the joint, where nothing is bored but nothing else may be: on through the receiving panel
- * into the end of what joins, or out of a pocket hole into the receiving face.
- */
-function screwPath(
-  joint: Joint,
-  seat: Seat,
-  member: Part | undefined,
-  { settings }: Resolved,
-  places: readonly Dim[],
-): { key: string; operation: Operation } | undefined {
-  const { fasteners } = settings;
-  if (!joint.member || !member) return undefined;
-  const diameter = SCREW_WAY;
-  const by: By = { kind: 'joint', what: 'way' };
-  if (joint.kind === 'screws') {
-    const { reach: depth } = screwInto(seat.part, joint.member.end, member, fasteners);
-    if (depth.value <= 0) return undefined;
-    const reason = `way of the screws: ${joint.reason}`;
-    const inEnd = inMember(joint, joint.member, member, seat, places);
-    return { key: member.key, operation: { kind: 'edge holes', ...inEnd, diameter, depth, reason, by } };
-  }
-  if (joint.kind !== 'pocket') return undefined;
-  return {
-    key: seat.part.key,
-    operation: {
-      kind: 'holes',
-      face: seat.face,
-      ...onReceiver(joint, seat, places),
-      diameter,
-      depth: fasteners.pocketReach,
-      reason: `way of the pocket screws: ${joint.reason}`,
-      by,
-    },
-  };
-}
-
 /** Holes in the end or edge of what joins: along its middle line, from its own first edge. */
 function inMember(
   joint: Joint,
@@ -156,7 +112,7 @@ function inMember(
   member: Part,
   { start }: Seat,
   places: readonly Dim[],
-): { edge: EdgeReference; offset: Dim; positions: readonly Dim[] } {
+): InEnd {
   const offset = member.thickness.over(2).as('middle of the edge');
   // What joins may begin before the joint does, as a side with a tongue on its front.
   const own = edgeOf(member, end.startsWith('u') ? 'v0' : 'u0');
@@ -168,104 +124,4 @@ function inMember(
     positions:
       Math.abs(by.value) < SAME_PLANE ? places : places.map((place) => place.plus(by).as('position along the end')),
   };
-}
-
-function machineJoint(
-  joint: Joint,
-  seat: Seat,
-  member: Part | undefined,
-  { settings }: Resolved,
-  places: readonly Dim[],
-): { receiver: Operation[]; member: Operation[]; notched?: ReturnType<typeof notchedFor> } {
-  const { fasteners } = settings;
-  const { reason, holds } = joint;
-  const { part, face } = seat;
-  const by: By = { kind: 'joint', what: joint.kind };
-  if (joint.kind === 'dado' || joint.kind === 'rabbet') {
-    if (joint.engagement.value <= 0) return { receiver: [], member: [] };
-    const stop = stopShort(joint, part, settings);
-    return { receiver: [cutIn(joint, part, face, stop)], member: [], notched: notchedFor(joint, part, stop) };
-  }
-  const inReceiver = () => onReceiver(joint, seat, places);
-  const inEnd = () => (joint.member && member ? inMember(joint, joint.member, member, seat, places) : undefined);
-  switch (joint.kind) {
-    case 'screws': {
-      const { length, reach } = screwInto(part, joint.member?.end, member, fasteners);
-      const sized = { size: { length }, reach };
-      return {
-        receiver: [
-          {
-            kind: 'holes',
-            face: face === 1 ? 2 : 1,
-            ...inReceiver(),
-            diameter: fasteners.pilot,
-            reason: `screws: ${reason}`,
-            by,
-            holds,
-            fastens: {
-              kind: 'screw',
-              use: CONSTRUCTION,
-              into: joint.member?.key ?? holds,
-              inEdge: true,
-              ...sized,
-            },
-          },
-        ],
-        member: [],
-      };
-    }
-    case 'pocket': {
-      const end = inEnd();
-      if (!joint.member || !member || !end) return { receiver: [], member: [] };
-      const { pocketFace, pocketsShow } = joint.member;
-      return {
-        receiver: [],
-        member: [
-          {
-            kind: 'pockets',
-            face: pocketFace,
-            edge: end.edge,
-            positions: end.positions,
-            plugged: pocketsShow,
-            reason: `pocket screws: ${reason}`,
-            by,
-            fastens: pocketScrew(member.thickness, fasteners, part.key),
-          },
-        ],
-      };
-    }
-    case 'dowels': {
-      const bored = { diameter: fasteners.dowel, reason: `dowels: ${reason}`, by };
-      const end = inEnd();
-      const { dowelInFace: inFace, dowelInEnd: depth } = fasteners;
-      const fastens = dowel({ diameter: fasteners.dowel, inFace, inEnd: depth }, part.key);
-      return {
-        receiver: [{ kind: 'holes', face, ...inReceiver(), depth: inFace, ...bored, holds }],
-        member: end ? [{ kind: 'edge holes', ...end, depth, ...bored, fastens }] : [],
-      };
-    }
-    case 'tenons': {
-      const slot = {
-        length: fasteners.tenonLength,
-        thickness: fasteners.tenonThickness,
-        depth: fasteners.tenonDepth,
-        reason: `loose tenons: ${reason}`,
-        by,
-      };
-      const { from, ...line } = inReceiver();
-      const end = inEnd();
-      const fastens: Fastens = {
-        kind: 'loose tenon',
-        use: CONSTRUCTION,
-        size: { length: slot.length, thickness: slot.thickness },
-        into: part.key,
-        reach: slot.depth,
-      };
-      const opposite = end && { fastens, place: { edge: end.edge }, offset: end.offset, positions: end.positions };
-      return {
-        receiver: [{ kind: 'slots', place: { face, from }, ...line, ...slot, holds }],
-        member: opposite ? [{ kind: 'slots', ...opposite, ...slot }] : [],
-      };
-    }
-  }
 }

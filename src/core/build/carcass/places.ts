@@ -1,54 +1,23 @@
-import type { JointKind, ResolvedSettings } from '../../decisions/index.js';
+import type { ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, largest, measuredFrom } from '../../ground/index.js';
 import {
   atPlaces,
-  type EdgeReference,
   edgeOf,
   fastenersAlong,
-  longestIn,
   type Operation,
-  type PanelFace,
-  type Part,
   placeRow,
   SCREW_WAY,
   sizeOf,
   takenAlong,
 } from '../../part/index.js';
-import type { Joint } from '../builder/index.js';
-import { halfOf } from './facing.js';
-import type { Seat } from './seats.js';
-
-/**
- * The screw of the box through a part into an end or an edge of what joins, and how far it goes in there; shorter where
- * that is narrower than the screw is long.
- */
-export function screwInto(
-  part: Part,
-  end: EdgeReference | undefined,
-  member: Part | undefined,
-  fasteners: ResolvedSettings['fasteners'],
-): { readonly length: Dim; readonly reach: Dim } {
-  const { screwLength, screwStep } = fasteners;
-  const room = member && (end?.startsWith('v') ? member.width : member.length);
-  const usual = { length: screwLength, reach: screwInEnd(part.thickness, fasteners) };
-  if (!room || room.value >= screwLength.value) return usual;
-  const length = longestIn(part.thickness, room, screwStep);
-  if (length.value >= screwLength.value) return usual;
-  return { length, reach: length.minus(part.thickness).as('screw in the end of the part') };
-}
-
-/** How far a screw through a panel so thick goes into the end of what joins. */
-export function screwInEnd(thickness: Dim, { screwLength }: ResolvedSettings['fasteners']): Dim {
-  return screwLength.minus(thickness).as('screw in the end of the part');
-}
+import { type Joint, jointOf, type OnPart, type Seat, screwInEnd } from '../joints/index.js';
 
 /** Where the fasteners of a joint stand, from its start: dowels and pocket screws closer than the rest. */
 export function placesOf(joint: Joint, { depth, part }: Seat, settings: ResolvedSettings): Dim[] {
   const { fasteners } = settings;
-  const close = joint.kind === 'pocket' || joint.kind === 'dowels';
-  const spacing = joint.spacing ?? (close ? fasteners.pocketSpacing : fasteners.spacing);
-  // What is glued into its holes wants wood beside it; screws are thin.
-  const half = joint.kind === 'dowels' || joint.kind === 'tenons' ? (halfOf(joint.kind, settings) ?? 0) : 0;
+  const { fastened } = jointOf(joint.kind);
+  const spacing = joint.spacing ?? (fastened?.close ? fasteners.pocketSpacing : fasteners.spacing);
+  const half = fastened?.glued ? fastened.half(settings) : 0;
   // Screws along an edge begin beyond the reach of those in its ends.
   const onEdge = joint.member?.end.startsWith('v') === true;
   const first = onEdge ? largest(fasteners.first, fasteners.screwLength) : fasteners.first;
@@ -58,12 +27,6 @@ export function placesOf(joint: Joint, { depth, part }: Seat, settings: Resolved
     half,
     ...(onEdge ? { beyond: screwInEnd(part.thickness, fasteners).value + SCREW_WAY.value / 2 } : {}),
   });
-}
-
-interface OnPart {
-  readonly from: EdgeReference;
-  readonly offset: Dim;
-  readonly positions: readonly Dim[];
 }
 
 /** The line of fasteners on the receiving part: along its depth, or for what joins on edge along its length. */
@@ -98,21 +61,13 @@ export function clearOfCuts(
   cut: readonly Operation[],
   settings: ResolvedSettings,
 ): readonly Dim[] {
-  const { fasteners } = settings;
-  const half = halfOf(joint.kind, settings) ?? 0;
-  const { part, face } = seat;
+  const { fastened } = jointOf(joint.kind);
+  if (!fastened) return usual;
+  const half = fastened.half(settings);
+  const { part } = seat;
   const { from, offset, positions } = onReceiver(joint, seat, usual);
   const by = (positions[0]?.value ?? 0) - (usual[0]?.value ?? 0);
-  const other: PanelFace = face === 1 ? 2 : 1;
-  const into: Readonly<Record<JointKind, { face: PanelFace; depth: number } | undefined>>[JointKind] = {
-    screws: { face: other, depth: part.thickness.value },
-    pocket: { face, depth: fasteners.pocketReach.value },
-    dowels: { face, depth: fasteners.dowelInFace.value },
-    tenons: { face, depth: fasteners.tenonDepth.value },
-    dado: undefined,
-    rabbet: undefined,
-  }[joint.kind];
-  if (!into) return usual;
+  const into = fastened.bores(seat, settings);
   const bore = {
     ...into,
     depth: Math.min(into.depth, part.thickness.value),
@@ -134,8 +89,7 @@ export function clearOfCuts(
     within: [FROM_END + half, long - FROM_END - half],
     apart: 2 * half + APART,
     taken,
-    // A tenon is wide: one alone keeps its part from turning. Of any other fastener none may go.
-    least: joint.kind === 'tenons' ? 1 : usual.length,
+    least: fastened.least ?? usual.length,
   });
   return placed.ok ? atPlaces(usual, placed.places, 'moved clear of what is cut there') : usual;
 }

@@ -1,15 +1,6 @@
-import { type Dim, length, measuredFrom } from '../../ground/index.js';
-import { edgeOf, type PanelFace, type Part, SAME_PLANE } from '../../part/index.js';
-import type { Joint } from '../builder/index.js';
-
-/** Where a joint lies on a part that receives it. */
-export interface Seat {
-  readonly part: Part;
-  readonly face: PanelFace;
-  /** From the front of what joins to where both parts are, and how deep that is. */
-  readonly start: Dim;
-  readonly depth: Dim;
-}
+import { length, measuredFrom } from '../../ground/index.js';
+import { edgeOf, type Part, SAME_PLANE } from '../../part/index.js';
+import type { Joint, Seat } from '../joints/index.js';
 
 /**
  * The upright (or horizontal) panels one of whose faces lies in the joint's plane and reaches the joint. A part over two

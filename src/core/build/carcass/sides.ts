@@ -1,7 +1,8 @@
 import { madeOf, sidesOf } from '../../decisions/index.js';
 import { type Dim, length, START, spanFrom, spanTo } from '../../ground/index.js';
 import { type Band, bandsOn, makePart, type Notch, type Operation, type Part } from '../../part/index.js';
-import { type BuildContext, type Builder, caseBands, type Joint } from '../builder/index.js';
+import { type BuildContext, type Builder, caseBands } from '../builder/index.js';
+import type { Joint } from '../joints/index.js';
 import { insideOf } from '../layout/index.js';
 import { backRecess } from './back.js';
 import { leftForTrimming } from './movement.js';

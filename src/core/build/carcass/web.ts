@@ -1,11 +1,12 @@
 import type { ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, decidedHere, plain, type Span, START, spanFrom, spanTo } from '../../ground/index.js';
 import { makePart, type Part } from '../../part/index.js';
-import { across, type BuildContext, type BuilderResult, type Joint, kindOf } from '../builder/index.js';
+import { across, type BuildContext, type BuilderResult, kindOf } from '../builder/index.js';
+import { type Joint, jointOf } from '../joints/index.js';
 import type { Region } from '../layout/index.js';
 import { clearDepthAt } from './crossings.js';
 import { shrinkage } from './movement.js';
-import { endReach, inRail, onCross } from './webJoinery.js';
+import { inRail, onCross } from './webJoinery.js';
 
 export interface WebFrameDraft {
   readonly key: string;
@@ -46,7 +47,12 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   const pitch = frameWidth.minus(web.member).over(plain(count - 1, 'spaces'));
   const places = Array.from({ length: count }, (_, at) => (at === 0 ? START : pitch.times(at)));
   const { kind, standard } = kindOf(jointSettings[draft.where]);
-  const stock = { tenon: web.tenon, member: web.member, thickness, reach: endReach(kind, resolved) };
+  const stock = {
+    tenon: web.tenon,
+    member: web.member,
+    thickness,
+    reach: jointOf(kind).fastened?.reach(resolved) ?? 0,
+  };
   const placed = places.map(
     (along, at) => ({ from: along, end: at === 0 ? 'low' : at === count - 1 ? 'high' : undefined }) as const,
   );
@@ -104,7 +110,7 @@ export function webFrame({ box, resolved, crossings }: BuildContext, draft: WebF
   // In a dado it lies as a whole; else each rail is fastened by its ends, in solid sides the front one only.
   const fastened = shrink ? (['front'] as const) : (['front', 'rear'] as const);
   const joints = (['low', 'high'] as const).flatMap((side): Joint[] =>
-    kind === 'dado' || kind === 'rabbet'
+    !jointOf(kind).fastened
       ? [{ ...joint(side, spanFrom(from, frameDepth)), corner: cornerOf(side) }]
       : fastened.map((where) =>
           joint(side, rails[where], {

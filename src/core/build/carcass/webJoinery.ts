@@ -1,28 +1,9 @@
-import type { JointKind, Resolved } from '../../decisions/index.js';
 import { type Dim, length } from '../../ground/index.js';
-import { dowel, fastenersAlong, type Operation, POCKET } from '../../part/index.js';
-import { screwInEnd } from './places.js';
+import { dowel, fastenersAlong, type Operation } from '../../part/index.js';
 
 /** Free below a tenon in its groove, and dowels of web frames: 8 thick, 10 deep in the rail, 20 in the cross member (mm). */
 const SPARE = length(0.5, 'free below the tenon');
 const DOWEL = { diameter: length(8, 'dowel'), inRail: length(10, 'in the rail'), inEnd: length(20, 'in the end') };
-
-/** How far what fastens the end of a rail to an upright reaches into the rail (mm). */
-export function endReach(kind: JointKind, { settings, materials }: Resolved): number {
-  const { fasteners } = settings;
-  switch (kind) {
-    case 'dowels':
-      return fasteners.dowelInEnd.value;
-    case 'tenons':
-      return fasteners.tenonDepth.value;
-    case 'screws':
-      return Math.max(0, screwInEnd(materials.side.thickness, fasteners).value);
-    case 'pocket':
-      return POCKET.reach;
-    default:
-      return 0;
-  }
-}
 
 /** Wood between two holes (mm). */
 const SKIN = 4;

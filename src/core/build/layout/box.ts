@@ -8,6 +8,7 @@ import {
 } from '../../decisions/index.js';
 import { laid } from '../../given/index.js';
 import { type Dim, length, setting, sumOf } from '../../ground/index.js';
+import { jointOf } from '../joints/index.js';
 
 /**
  * The sizes every other rule stands on. All in mm; x from the left face of the box, y from the carcass front edge to
@@ -327,8 +328,5 @@ function deriveBottomDepth(depths: Depths, bottomUnder: boolean, { settings }: R
 
 /** d: how far a horizontal enters what holds it. */
 function engagementOf(where: 'bottom' | 'top' | 'shelf' | 'partition', { settings }: Resolved): Dim {
-  const joint = settings.joints[where];
-  if (joint.value === 'dado') return settings.joints.dadoDepth;
-  if (joint.value === 'rabbet') return settings.joints.rabbetDepth;
-  return length(0, 'no engagement');
+  return jointOf(settings.joints[where].value).enters?.(settings) ?? length(0, 'no engagement');
 }

@@ -1,6 +1,12 @@
 import * as z from 'zod/mini';
 import { bookOf, type FillBook, ownFills, splitSchemaOf } from '../job/index.js';
-import { type Declarations, declarationsOf, type Section, type SettingTree } from '../settings/index.js';
+import {
+  type Declarations,
+  declarationsOf,
+  type JointWords,
+  type Section,
+  type SettingTree,
+} from '../settings/index.js';
 import type { Migration } from './data.js';
 import { type Hardware, type HardwareKind, hardwareSchemaOf } from './hardware.js';
 import { migrations } from './migrations/index.js';
@@ -8,9 +14,11 @@ import { type Cabinet, type Job, type JobHead, schemasOf } from './schemas.js';
 import type { Slice } from './slice.js';
 import { refuseTogether } from './together.js';
 
-/** What kinds of fitted things declare of the document: it is handed them, and knows none by name. */
+/** What joints and kinds of fitted things declare of the document: it is handed them, and knows none by name. */
 export interface Registry {
-  /** Their settings, in working order. */
+  /** How the parts of a case may be joined. */
+  readonly joints: readonly JointWords[];
+  /** The settings of kinds, in working order. */
   readonly sections: readonly Section<SettingTree>[];
   /** Those that have profiles to choose from. */
   readonly hardware: readonly HardwareKind[];
@@ -42,8 +50,8 @@ export interface Form {
 const MOST_SCHEMAS = 64;
 
 /** The form of the document, made once from what there is to declare. */
-export function formOf({ sections, hardware: kinds, slices }: Registry): Form {
-  const declared = declarationsOf(sections);
+export function formOf({ joints, sections, hardware: kinds, slices }: Registry): Form {
+  const declared = declarationsOf(sections, joints);
   const all = [...ownFills, ...slices.flatMap(({ fills = [] }) => fills)];
   const face = splitSchemaOf(
     all,

@@ -11,14 +11,15 @@ import {
   type SettingTree,
   type ValuesOf,
 } from './declare.js';
+import type { JointWords } from './joints.js';
 import type { pinSettings } from './pins.js';
 import { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';
 import { settingSections } from './sections.js';
 
-const { before, after } = settingSections;
+type Sections = ReturnType<typeof settingSections>;
 
 type TreeOf<S> = S extends Section<infer T> ? T : never;
-type Trees = AllOf<TreeOf<(typeof before)[number] | typeof pinSettings | (typeof after)[number]>>;
+type Trees = AllOf<TreeOf<Sections['before'][number] | typeof pinSettings | Sections['after'][number]>>;
 
 /**
  * Everything about the construction that a shop decides once and changes now and then: the house standards. A job may
@@ -30,7 +31,6 @@ export type SettingOverrides = DeepPartial<Settings>;
 export type SettingPath = PathsOf<Trees>;
 export type MaterialRole = keyof Settings['materials'];
 export type EndKind = Settings['ends']['left'];
-export type JointKind = Settings['joints']['bottom'];
 
 declare const known: unique symbol;
 /** The path of a setting somebody declared, as it stands in its leaf. */
@@ -59,8 +59,9 @@ export interface Declarations {
   readonly overrides: z.ZodMiniType<SettingOverrides>;
 }
 
-/** The settings of the construction with those that kinds of fitted things declare, in working order. */
-export function declarationsOf(ofKinds: readonly Section<SettingTree>[]): Declarations {
+/** The settings of the construction, for the joints there are, with those that kinds of fitted things declare, in working order. */
+export function declarationsOf(ofKinds: readonly Section<SettingTree>[], joints: readonly JointWords[]): Declarations {
+  const { before, after } = settingSections(joints);
   const all: readonly Section<SettingTree>[] = [...before, ...ofKinds, ...after];
   const sections = all.map(({ title, elsewhere, settings }) => ({ title, elsewhere, leaves: leavesOf(settings, []) }));
   const leaves = sections.flatMap((section) => section.leaves);

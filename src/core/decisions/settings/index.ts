@@ -5,7 +5,6 @@ export {
   type EndKind,
   fillSchools,
   fillYounger,
-  type JointKind,
   type Leaf,
   type MaterialRole,
   type SettingOverrides,
@@ -38,6 +37,7 @@ export {
   share,
   type ValuesOf,
 } from './declare.js';
+export type { JointPlace, JointWords } from './joints.js';
 export { pinSettings } from './pins.js';
 export { MATERIAL_ROLES } from './roles.js';
 export { SCHOOL_IDS, type SchoolId, schools } from './schools/index.js';

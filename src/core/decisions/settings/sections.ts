@@ -5,7 +5,7 @@ import { construction } from './construction.js';
 import { ends } from './ends.js';
 import { frame } from './frame.js';
 import { fronts } from './fronts.js';
-import { joints } from './joints.js';
+import { type JointWords, jointSettings } from './joints.js';
 import { making } from './making.js';
 import { roles } from './roles.js';
 import { shelves } from './shelves.js';
@@ -15,7 +15,8 @@ import { usual } from './usual.js';
 import { web } from './web.js';
 
 /** The settings of the construction in working order; those of what is fitted stand between `before` and `after`. */
-export const settingSections = {
-  before: [construction, ends, toe, topAndBottom, joints, backs, frame, web, making, fronts],
-  after: [banding, shelves, roles, usual, cautionSettings],
-} as const;
+export const settingSections = (joints: readonly JointWords[]) =>
+  ({
+    before: [construction, ends, toe, topAndBottom, jointSettings(joints), backs, frame, web, making, fronts],
+    after: [banding, shelves, roles, usual, cautionSettings],
+  }) as const;

@@ -1,4 +1,4 @@
-import type { Joint } from '../../build/index.js';
+import { type Joint, jointOf } from '../../build/index.js';
 import { type Cabinet, type JobHead, type Opening, withSetting } from '../../decisions/index.js';
 import { type DrawingItem, type DrawingPoint, regionBetween } from '../../part/index.js';
 import { type SolvedCabinet, solveCabinet } from '../../solve/index.js';
@@ -146,9 +146,6 @@ function dividerAt({ face }: SolvedCabinet): number {
   return face.ok ? (face.boundaries[0]?.centre.value ?? 0) : 0;
 }
 
-/** How far a screw goes on beyond the panel it comes through (mm), for the small drawing only. */
-const SCREW_GRIP = 28;
-
 /** Screws, dowels, tenons and pocket screws of the joints with the uprights, as seen in a cut along the face. */
 function fasteners({ joints, resolved }: SolvedCabinet): DrawingItem[] {
   return joints.flatMap((joint) => fastener(joint, resolved));
@@ -169,25 +166,9 @@ function fastener(joint: Joint, { settings, materials }: SolvedCabinet['resolved
     const [a, b] = [at(from, -height / 2), at(to, height / 2)];
     return regionBetween(a, b, { tint: 'machining', weight: 'visible' });
   };
-  switch (joint.kind) {
-    case 'screws':
-      return [{ kind: 'line', weight: 'outline', points: [at(-materials.side.thickness.value), at(SCREW_GRIP)] }];
-    case 'pocket':
-      return [{ kind: 'line', weight: 'outline', points: [at(42, -joint.thickness.value / 2), at(-10, 4)] }];
-    case 'dowels':
-      return [
-        bar(-settings.fasteners.dowelInFace.value, settings.fasteners.dowelInEnd.value, settings.fasteners.dowel.value),
-      ];
-    case 'tenons':
-      return [
-        bar(
-          -settings.fasteners.tenonDepth.value,
-          settings.fasteners.tenonDepth.value,
-          settings.fasteners.tenonThickness.value,
-        ),
-      ];
-    case 'dado':
-    case 'rabbet':
-      return [];
-  }
+  return (jointOf(joint.kind).fastened?.seen({ settings, materials }, joint) ?? []).map((seen) =>
+    seen.kind === 'bar'
+      ? bar(seen.from, seen.to, seen.height)
+      : { kind: 'line', weight: 'outline', points: seen.points.map(([into, across]) => at(into, across)) },
+  );
 }

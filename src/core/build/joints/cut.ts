@@ -1,7 +1,8 @@
 import type { ResolvedSettings } from '../../decisions/index.js';
 import { type Dim, largest, length, measuredFrom } from '../../ground/index.js';
 import { type By, edgeOf, type Operation, type PanelFace, type Part, SAME_PLANE } from '../../part/index.js';
-import type { Joint } from '../builder/index.js';
+import type { Joint } from './joint.js';
+import { type Made, type Making, NOTHING } from './kind.js';
 
 const AT_FRONT = length(0, 'at the front edge');
 
@@ -12,7 +13,7 @@ const NARROW = 0.6;
  * How far from its front edge a part is not cut: where that edge shows, neither behind a frame nor banded, a dado stops
  * short of it. Undefined where it runs out.
  */
-export function stopShort(joint: Joint, part: Part, { joints, frame }: ResolvedSettings): Dim | undefined {
+function stopShort(joint: Joint, part: Part, { joints, frame }: ResolvedSettings): Dim | undefined {
   if (joints.dadoStop.value <= 0 || joint.runs === 'along' || frame.fitted.value === 'fitted') return undefined;
   if (part.bands.some(({ edge }) => edge === 'v0')) return undefined;
   const front = measuredFrom(joint.front, edgeOf(part, 'v0'));
@@ -21,11 +22,7 @@ export function stopShort(joint: Joint, part: Part, { joints, frame }: ResolvedS
 }
 
 /** The corner cut out of what sits in a dado that stops short, so that it comes as far forward as the panel it joins. */
-export function notchedFor(
-  joint: Joint,
-  part: Part,
-  stop: Dim | undefined,
-): { key: string; notch: Operation } | undefined {
+function notchedFor(joint: Joint, part: Part, stop: Dim | undefined): { key: string; notch: Operation } | undefined {
   const corner = joint.corner ?? joint.member;
   if (!stop || !corner || joint.engagement.value <= 0) return undefined;
   const short = stop.minus(measuredFrom(joint.front, edgeOf(part, 'v0')));
@@ -44,7 +41,7 @@ export function notchedFor(
 }
 
 /** A dado, or a rabbet where the joint lies at the very end of the part; a recess for what is much narrower than it. */
-export function cutIn(joint: Joint, part: Part, face: PanelFace, stop?: Dim): Operation {
+function cutIn(joint: Joint, part: Part, face: PanelFace, stop?: Dim): Operation {
   const stopped = stop ? { stopped: { start: stop } } : {};
   const { reason, holds, engagement, thickness, depth } = joint;
   const by: By = { kind: 'joint', what: joint.kind };
@@ -91,4 +88,11 @@ export function cutIn(joint: Joint, part: Part, face: PanelFace, stop?: Dim): Op
     by,
     holds,
   };
+}
+
+/** What joins sits in what is cut for it, the corner of it notched where that stops short of a front edge that shows. */
+export function cut({ joint, seat: { part, face }, settings }: Making): Made {
+  if (joint.engagement.value <= 0) return NOTHING;
+  const stop = stopShort(joint, part, settings);
+  return { receiver: [cutIn(joint, part, face, stop)], member: [], notched: notchedFor(joint, part, stop) };
 }
