@@ -2,13 +2,12 @@ import type { Fitting } from '../build/index.js';
 import type { AnyKind, DecidedHeights, Fit, FitContext, Motion, Occupied } from '../cabinet/index.js';
 import { gather } from '../ground/index.js';
 import { spaceOfFronts } from '../motions/index.js';
-import { type LeftOut, type Operation, type Part, withDecisions, withMore } from '../part/index.js';
+import { type Intake, type Operation, type Part, withMore } from '../part/index.js';
 import { allKinds, type Fitted, type ResolvedCabinet } from './registry.js';
 
 /** A cabinet with everything fitted. */
 interface FittedCabinet {
   readonly parts: readonly Part[];
-  readonly leftOut: readonly LeftOut[];
   /** The lines screws take in parts nothing is bored in for them, of the construction and of what is fitted. */
   readonly screwLines: ReadonlyMap<string, readonly Operation[]>;
   readonly fitted: Fitted;
@@ -34,12 +33,14 @@ function inOrder(all: readonly AnyKind[]): AnyKind[] {
 const order = inOrder(allKinds);
 
 /** Fits every kind into a cabinet, each after those it needs. */
-export function fitAll(carcass: Omit<FitContext<ResolvedCabinet>, 'occupied' | 'fitted' | 'strips'>): FittedCabinet {
+export function fitAll(
+  carcass: Omit<FitContext<ResolvedCabinet>, 'occupied' | 'fitted' | 'strips'>,
+  intake: Intake,
+): FittedCabinet {
   const fits = new Map<string, Fit<unknown>>();
   const fitted: Record<string, unknown> = {};
   const profilesOf = ({ id }: AnyKind) => (carcass.head.hardware[id] ?? []) as never[];
   let parts = carcass.parts;
-  const leftOut: LeftOut[] = [];
   let { screwLines } = carcass;
   let occupied: readonly Occupied[] = spaceOfFronts(carcass.fronts);
   const strips = gather(allKinds, (kind) => kind.strips?.(carcass as never, profilesOf(kind)) ?? []);
@@ -48,16 +49,13 @@ export function fitAll(carcass: Omit<FitContext<ResolvedCabinet>, 'occupied' | '
     const fit: Fit<unknown> = kind.fit(context as never, profilesOf(kind));
     fits.set(kind.id, fit);
     fitted[kind.id] = fit.fitted;
-    const added = fit.parts && withDecisions(fit.parts, carcass.resolved);
-    if (added) leftOut.push(...added.leftOut);
-    parts = withOperations(added ? [...parts, ...added.parts] : parts, fit);
+    parts = withOperations(fit.parts ? [...parts, ...intake.take(fit.parts)] : parts, fit);
     if (fit.screwLines && fit.screwLines.size > 0) screwLines = withMoreLines(screwLines, fit.screwLines);
     if (fit.occupied) occupied = [...occupied, ...fit.occupied];
   }
   const registered = gather(allKinds, ({ id }) => fits.get(id) ?? []);
   return {
     parts,
-    leftOut,
     screwLines,
     fitted: fitted as unknown as Fitted,
     buy: gather(registered, ({ buy = [] }) => buy),

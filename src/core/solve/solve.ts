@@ -14,7 +14,7 @@ import { type Cabinet, type Design, headOf, type Job, type JobHead, type Standin
 import { type Facts, NO_FACTS, type Surroundings } from '../given/index.js';
 import { formatLengthWithUnit } from '../ground/index.js';
 import { contactsOf } from '../motions/index.js';
-import { type CutListGroup, cutList, letterParts, marked, withDecisions, withoutTraces } from '../part/index.js';
+import { type CutListGroup, cutList, Intake, letterParts, marked, withoutTraces } from '../part/index.js';
 import { standardsOf } from './document.js';
 import { fitAll } from './fit.js';
 import type { Fitted, ResolvedCabinet } from './registry.js';
@@ -70,23 +70,20 @@ function solveDesign(
   { standards }: Shared = { standards: standardsOf(head) },
 ): SolvedDesign {
   const resolved = resolvedFor(standards, cabinet, surroundings, facts);
+  const intake = new Intake(resolved);
   const box = deriveBox(cabinet, resolved);
   const face = layOutFace(cabinet, box, resolved);
   const cells = face.ok ? face.cells : [];
-  const fronts = buildFronts(cells, face.ok ? face.root : undefined, box, resolved);
+  const fronts = buildFronts(cells, face.ok ? face.root : undefined, box, resolved, intake);
   const interiors = layOutInteriors(cells, box, resolved);
   const boundaries = face.ok ? face.boundaries : [];
-  const carcass = buildCarcass({ cabinet, box, cells, boundaries, inner: interiors.boundaries, resolved });
+  const carcass = buildCarcass({ cabinet, box, cells, boundaries, inner: interiors.boundaries, resolved }, intake);
   const grid = pinGrid(carcass.parts, resolved);
   const bays = layOutBays(interiors.compartments, carcass.parts, grid, resolved, carcass.crossings);
-  const shelves = withDecisions(
-    bays.flatMap((bay) => buildShelves(bay, box, resolved)),
-    resolved,
-  );
-  const built = [...carcass.parts, ...shelves.parts, ...fronts.flatMap((front) => front.parts)];
+  const shelves = intake.take(bays.flatMap((bay) => buildShelves(bay, box, resolved)));
+  const built = [...carcass.parts, ...shelves, ...fronts.flatMap((front) => front.parts)];
   const {
     parts: bored,
-    leftOut: notFitted,
     fitted,
     buy,
     occupied,
@@ -94,21 +91,24 @@ function solveDesign(
     hung,
     decidedHeights,
     screwLines: lines,
-  } = fitAll({
-    head,
-    cabinet,
-    box,
-    resolved,
-    cells,
-    interiors,
-    fronts,
-    parts: built,
-    screwLines: carcass.screwLines,
-    grid,
-    bays,
-  });
+  } = fitAll(
+    {
+      head,
+      cabinet,
+      box,
+      resolved,
+      cells,
+      interiors,
+      fronts,
+      parts: built,
+      screwLines: carcass.screwLines,
+      grid,
+      bays,
+    },
+    intake,
+  );
   const { joints, fittings } = carcass;
-  const leftOut = [...carcass.leftOut, ...shelves.leftOut, ...notFitted];
+  const { leftOut } = intake;
   const { parts, screwLines } = fixAdded(withoutTraces(bored, leftOut), lines, resolved);
   return {
     head,

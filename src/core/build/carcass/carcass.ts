@@ -1,5 +1,5 @@
 import { gather } from '../../ground/index.js';
-import { type LeftOut, type Operation, type Part, withDecisions } from '../../part/index.js';
+import type { Intake, LeftOut, Operation, Part } from '../../part/index.js';
 import type { BuildContext, Builder, Crossing, Fitting } from '../builder/index.js';
 import { faceFrame } from '../frame/index.js';
 import type { Joint } from '../joints/index.js';
@@ -16,8 +16,6 @@ import { toe } from './toe.js';
 export interface BuiltCarcass {
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
-  /** What the maker leaves out of it. */
-  readonly leftOut: readonly LeftOut[];
   readonly fittings: readonly Fitting[];
   /** The rails that run through from side to side. */
   readonly crossings: readonly Crossing[];
@@ -35,16 +33,14 @@ const builders: readonly Builder[] = [sides, bottom, top, dividers, back, nailer
 type Given = Omit<BuildContext, 'crossings' | 'face'> & { readonly inner: BuildContext['boundaries'] };
 
 /** Builds the carcass by its settings, then cuts and bores the joints between its parts. */
-export function buildCarcass({ inner, ...given }: Given): BuiltCarcass {
+export function buildCarcass({ inner, ...given }: Given, intake: Intake): BuiltCarcass {
   const crossings = crossingsOf(given);
   const { boundaries: face } = given;
   const boundaries = inner.length > 0 ? [...face, ...inner] : face;
   const context: BuildContext = { face, ...given, boundaries, crossings };
   const built = builders.map((build) => build(context));
-  const { parts, leftOut } = withDecisions(
-    gather(built, (each) => each.parts ?? []),
-    context.resolved,
-  );
+  const parts = intake.take(gather(built, (each) => each.parts ?? []));
+  const { leftOut } = intake;
   const joints = gather(built, (each) => each.joints ?? []).filter((joint) => !joinsAny(joint, leftOut));
   const machined = machineJoints(parts, joints, context.resolved);
   const whole = withFramePockets(context, machined.parts);
@@ -56,7 +52,6 @@ export function buildCarcass({ inner, ...given }: Given): BuiltCarcass {
       ...built.flatMap(({ screwLines = [] }) => screwLines.map(([key, way]) => [key, [way]] as const)),
     ]),
     joints,
-    leftOut,
     crossings: crossings.filter(({ key }) => !leftOut.some((part) => part.key === key)),
     fittings: built.flatMap((each) => each.fittings ?? []),
   };

@@ -1,22 +1,36 @@
 import { type FrontAsked, isFill, type Resolved } from '../../decisions/index.js';
 import { capital, type Dim, quantity, type Source, type Span, sumOf } from '../../ground/index.js';
-import { EDGES, type Operation, type Part, type Point, withDecisions } from '../../part/index.js';
+import { EDGES, type Intake, type Operation, type Part, type Point } from '../../part/index.js';
 import { type Box, backOfFronts, type Cell, type Region } from '../layout/index.js';
 import type { Front } from './front.js';
 import { groupGrain } from './grain.js';
 import { makingOf } from './making.js';
 
 /** The fronts that close the openings of a face. Open bays have none. */
-export function buildFronts(cells: readonly Cell[], root: Region | undefined, box: Box, resolved: Resolved): Front[] {
-  const fronts = cells.flatMap((cell) => frontsOf(cell, root?.face.h ?? cell.face.h, box, resolved));
+export function buildFronts(
+  cells: readonly Cell[],
+  root: Region | undefined,
+  box: Box,
+  resolved: Resolved,
+  intake: Intake,
+): Front[] {
+  const context = { box, resolved, intake };
+  const fronts = cells.flatMap((cell) => frontsOf(cell, root?.face.h ?? cell.face.h, context));
   return groupGrain(fronts, resolved);
 }
 
-function frontsOf(cell: Cell, whole: Span, box: Box, resolved: Resolved): Front[] {
+interface FrontContext {
+  readonly box: Box;
+  readonly resolved: Resolved;
+  readonly intake: Intake;
+}
+
+function frontsOf(cell: Cell, whole: Span, context: FrontContext): Front[] {
+  const { resolved } = context;
   const { fill, name } = cell;
   const { id } = cell.opening;
   const { h } = cell.face;
-  const make = (draft: Omit<FrontDraft, 'cell' | 'whole'>) => makeFront({ cell, ...draft, whole }, box, resolved);
+  const make = (draft: Omit<FrontDraft, 'cell' | 'whole'>) => makeFront({ cell, ...draft, whole }, context);
   const asked = resolved.fills.opening[fill.kind]?.front;
   if (!asked) return [];
   if (!isFill(fill, 'pair'))
@@ -55,8 +69,7 @@ interface FrontDraft extends FrontAsked {
 
 function makeFront(
   { key, name, kind, like, opens, hinged, cell, h, whole }: FrontDraft,
-  box: Box,
-  resolved: Resolved,
+  { box, resolved, intake }: FrontContext,
 ): Front {
   const { settings } = resolved;
   const { v } = cell.face;
@@ -75,7 +88,7 @@ function makeFront(
     rebates: settings.fronts.fit.value === 'lipped' ? rebates(settings) : [],
     ...(hinged ? { hinged } : {}),
   });
-  const { parts } = withDecisions(made, resolved);
+  const parts = intake.take(made);
   const extents = parts.map(({ extent }) => extent);
   const corner = (pick: 'min' | 'max', of: (...values: number[]) => number): Point =>
     [0, 1, 2].map((axis) => of(...extents.map((extent) => extent[pick][axis] as number))) as unknown as Point;

@@ -31,32 +31,37 @@ export interface LeftOut {
   readonly name: string;
 }
 
-export interface DecidedParts {
-  readonly parts: readonly Part[];
-  readonly leftOut: readonly LeftOut[];
-}
-
-const NONE: readonly LeftOut[] = [];
+const NONE: readonly Part[] = [];
 
 /**
- * Lays what is decided of single parts over them: material of the same thickness, bands, grain, what is left on, a note,
- * bought or made, left out. A material of another thickness is followed where the part is built (`madeOf`), or not at all.
+ * The one door through which parts come into a cabinet. What is decided of single parts is laid over them here: material
+ * of the same thickness, bands, grain, what is left on, a note, bought or made, left out. A material of another thickness
+ * is followed where the part is built (`madeOf`), or not at all.
  */
-export function withDecisions(parts: readonly Part[], resolved: Resolved): DecidedParts {
-  const { decided: decisions } = resolved;
-  if (decisions.length === 0) return { parts, leftOut: NONE };
-  const byKey = new Map(decisions.map((decision) => [decision.part, decision]));
-  const leftOut: LeftOut[] = [];
-  const kept = parts.flatMap((part) => {
-    const decision = byKey.get(part.key);
-    if (!decision) return [part];
-    if (decision.made === 'left out' && canBeLeftOut(part)) {
-      leftOut.push({ key: part.key, name: part.name });
+export class Intake {
+  private readonly decisions: ReadonlyMap<string, DecidedPart>;
+  private readonly without: LeftOut[] = [];
+
+  constructor(private readonly resolved: Resolved) {
+    this.decisions = new Map(resolved.decided.map((decision) => [decision.part, decision]));
+  }
+
+  /** What was left out of all that came in. */
+  get leftOut(): readonly LeftOut[] {
+    return this.without;
+  }
+
+  /** Parts as they are decided, those that are left out not among them. */
+  take(parts: readonly Part[] = NONE): readonly Part[] {
+    if (this.decisions.size === 0) return parts;
+    return parts.flatMap((part) => {
+      const decision = this.decisions.get(part.key);
+      if (!decision) return [part];
+      if (decision.made !== 'left out' || !canBeLeftOut(part)) return [decided(part, decision, this.resolved)];
+      this.without.push({ key: part.key, name: part.name });
       return [];
-    }
-    return [decided(part, decision, resolved)];
-  });
-  return { parts: kept, leftOut };
+    });
+  }
 }
 
 /** Takes away what was cut and bored for parts that are left out. */

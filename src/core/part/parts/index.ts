@@ -1,5 +1,5 @@
 export { type CutListGroup, type CutListRow, cutList } from './cutlist.js';
-export { canBeLeftOut, type LeftOut, withDecisions, withoutTraces } from './decided.js';
+export { canBeLeftOut, Intake, type LeftOut, withoutTraces } from './decided.js';
 export { type FastenerRow, fastenersOf } from './fasteners.js';
 export { type KeyForm, keyForm, partKeys } from './keys.js';
 export { withMachining, withMore } from './machined.js';
