@@ -1,47 +1,22 @@
 import type { KeyboardEvent } from 'react';
 import { sizeNames, typeOver } from '../../../core/commands/index.js';
 import { formatLength, type LengthStyle } from '../../../core/ground/index.js';
-import type { PlacedDimension } from '../../../core/present/index.js';
+import {
+  dimensionFigures,
+  dimensionGround,
+  dimensionLines,
+  type PlacedDimension,
+} from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { LengthField } from '../../fields/LengthField.js';
-import { DrawnLength, drawnLengthWidth } from '../../figures/DrawnLength.js';
+import { Marks } from '../../figures/Marks.js';
 import { useBench } from '../context.js';
-
-/** Type size of figures on a drawing. */
-export const FIGURE_SIZE = 17;
-/** Type size of a word beside a figure. */
-const CAPTION_SIZE = 14;
-
-/** Room a caption takes beside its figure, in the condensed face. */
-export function captionWidth(caption: string | undefined): number {
-  return caption ? caption.length * CAPTION_SIZE * 0.4 + 3 : 0;
-}
-
-/** Room a text takes across its line: a stacked fraction is taller than a figure. */
-export const TEXT_HEIGHT = { mm: 19, in: 27 } as const;
 
 /** Lines, ticks and leaders lie under every text. */
 export function DimensionLines({ placed }: { placed: PlacedDimension }) {
-  const { start, end, extensions, leader } = placed;
   return (
-    <g>
-      <g stroke="var(--color-ink)" strokeWidth={0.7} fill="none" className="pointer-events-none">
-        <line x1={start.x} y1={start.y} x2={end.x} y2={end.y} />
-        {extensions.map(([a, b], at) => (
-          <line key={at} x1={a.x} y1={a.y} x2={b.x} y2={b.y} opacity={0.6} />
-        ))}
-        {[start, end].map((point, at) => (
-          <line
-            key={at}
-            x1={point.x - 3.5}
-            y1={point.y + 3.5}
-            x2={point.x + 3.5}
-            y2={point.y - 3.5}
-            strokeWidth={1.3}
-          />
-        ))}
-        {leader && <line x1={leader[0].x} y1={leader[0].y} x2={leader[1].x} y2={leader[1].y} opacity={0.5} />}
-      </g>
+    <g className="pointer-events-none">
+      <Marks marks={dimensionLines(placed)} />
     </g>
   );
 }
@@ -58,15 +33,14 @@ export function DimensionMark({
   hidden: boolean;
   onOpen: () => void;
 }) {
-  const { item, text, textWidth } = placed;
-  const upright = item.side === 'left' || item.side === 'right';
+  const { item } = placed;
+  const ground = dimensionGround(placed, style);
   const onKey = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;
     event.preventDefault();
     onOpen();
   };
   const editable = item.edits !== undefined;
-  const half = TEXT_HEIGHT[style.unit] / 2;
   if (hidden) return null;
   return (
     <g className="group text-ink focus-within:text-pencil hover:text-pencil">
@@ -83,40 +57,24 @@ export function DimensionMark({
         onKeyDown={onKey}
       >
         <rect
-          x={text.x - textWidth / 2 - (upright ? 2 : 1)}
-          y={text.y - half}
-          width={textWidth + (upright ? 4 : 2)}
-          height={half * 2}
+          x={ground.x}
+          y={ground.y}
+          width={ground.width}
+          height={ground.height}
           fill="var(--color-sheet)"
           className="group-focus-within:fill-pencil-pale group-hover:fill-pencil-pale"
         />
       </g>
       {/* The figures stand beside the button, whose name says them in words. */}
       <g aria-hidden="true" className="pointer-events-none" data-figures={item.id}>
-        <DrawnLength
-          mm={item.dim.value}
-          style={style}
-          x={text.x - captionWidth(item.caption) / 2}
-          y={text.y}
-          size={FIGURE_SIZE}
-        />
-        {item.caption && (
-          <text
-            x={text.x - captionWidth(item.caption) / 2 + drawnLengthWidth(item.dim.value, style, FIGURE_SIZE) / 2 + 4}
-            y={text.y + 5}
-            fontSize={CAPTION_SIZE}
-            fill="var(--color-ink-soft)"
-          >
-            {item.caption}
-          </text>
-        )}
+        <Marks marks={dimensionFigures(placed, style)} />
       </g>
       {editable && (
         <line
-          x1={text.x - textWidth / 2 + 2}
-          x2={text.x + textWidth / 2 - 2}
-          y1={text.y + half}
-          y2={text.y + half}
+          x1={ground.x + 3}
+          x2={ground.x + ground.width - 3}
+          y1={ground.y + ground.height}
+          y2={ground.y + ground.height}
           stroke="var(--color-pencil)"
           strokeWidth={1.2}
           strokeDasharray="2 2"

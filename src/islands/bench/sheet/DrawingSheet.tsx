@@ -1,31 +1,25 @@
 import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import type { Line } from '../../../core/commands/index.js';
-import type { LengthStyle } from '../../../core/ground/index.js';
 import {
   type DimensionItem,
   type Drawing,
   inLayers,
   type LaidSheet,
   laySheet,
-  type SheetSpace,
-  scaleName,
-  scalesOf,
+  type SheetSize,
+  spaceOf,
+  TITLE_HEIGHT,
   type TitleBlock,
+  textWidthIn,
+  titleInk,
 } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
-import { drawnLengthWidth } from '../../figures/DrawnLength.js';
+import { Hatch, Marks } from '../../figures/Marks.js';
 import { useBench } from '../context.js';
 import { shownAt } from '../numbers.js';
 import { useChoosing } from './choosing.js';
 import { DragLines } from './DragLines.js';
-import {
-  captionWidth,
-  DimensionEntry,
-  DimensionLines,
-  DimensionMark,
-  FIGURE_SIZE,
-  TEXT_HEIGHT,
-} from './DrawingDimensions.js';
+import { DimensionEntry, DimensionLines, DimensionMark } from './DrawingDimensions.js';
 import { DragHandleMark } from './DrawingHandles.js';
 import { DrawingItems } from './DrawingItems.js';
 import { FindingMarks } from './FindingMarks.js';
@@ -34,13 +28,9 @@ import { OpeningMarks } from './OpeningMarks.js';
 import { useZoom } from './useZoom.js';
 import { offsetOf } from './zoom.js';
 
-const UNITS_PER_MM = 96 / 25.4;
-const TITLE_HEIGHT = 30;
 /** A view that has the sheet for itself. */
 const ALONE = 'alone';
 const FIRST_SIZE = { width: 700, height: 420 };
-
-export type SheetSize = typeof FIRST_SIZE;
 
 export interface DrawingSheetProps {
   readonly solved: SolvedCabinet;
@@ -93,23 +83,6 @@ export interface SheetView {
   readonly draw: (solved: SolvedCabinet) => Drawing | undefined;
   /** What can be dragged on it; only where openings lie before one. */
   readonly lines?: readonly Line[];
-}
-
-/** Room for the drawing above the title block. */
-export function spaceOf({ width, height }: SheetSize, { unit }: LengthStyle): SheetSpace {
-  return {
-    width,
-    height: height - TITLE_HEIGHT,
-    unitsPerMm: UNITS_PER_MM,
-    scales: scalesOf(unit),
-    textHeight: TEXT_HEIGHT[unit],
-  };
-}
-
-/** Room a figure takes along its line. */
-export function textWidthIn(style: LengthStyle) {
-  return (item: DimensionItem) =>
-    Math.max(24, drawnLengthWidth(item.dim.value, style, FIGURE_SIZE) + 6) + captionWidth(item.caption);
 }
 
 /** The views of a sheet, its title block, and the field over the number that is being changed. */
@@ -198,14 +171,10 @@ export function SheetFrame({
               />
             )}
           </g>
-          <TitleStrip
-            title={title}
-            scale={first.laid.scale}
-            width={size.width}
-            height={size.height}
-            unit={style.unit}
-            savedAt={savedAt}
-          />
+          <g className="pointer-events-none">
+            <title>{title.job}</title>
+            <Marks marks={titleInk(title, size, first.laid.scale, style, savedAt.slice(0, 10))} />
+          </g>
         </svg>
       )}
       {edited && (
@@ -221,17 +190,6 @@ export function SheetFrame({
       )}
       {children}
     </div>
-  );
-}
-
-/** End grain on the drawing. */
-function Hatch() {
-  return (
-    <defs>
-      <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-ink)" strokeOpacity="0.35" strokeWidth="1" />
-      </pattern>
-    </defs>
   );
 }
 
@@ -293,51 +251,4 @@ export function useSize(frame: { current: HTMLElement | null }) {
     return () => observer.disconnect();
   }, [frame]);
   return size;
-}
-
-function TitleStrip({
-  title,
-  scale,
-  width,
-  height,
-  unit,
-  savedAt,
-}: {
-  title: TitleBlock;
-  scale: number;
-  width: number;
-  height: number;
-  unit: LengthStyle['unit'];
-  savedAt: string;
-}) {
-  const y = height - TITLE_HEIGHT;
-  const { job, cabinet, view } = title;
-  const date = savedAt.slice(0, 10);
-  const narrow = width < 520;
-  const words = [
-    { x: 12, text: cabinet, weight: 700 },
-    { x: width * (narrow ? 0.46 : 0.34), text: view, weight: 400 },
-    { x: width * (narrow ? 0.8 : 0.52), text: scaleName(scale, unit), weight: 400 },
-    ...(narrow
-      ? []
-      : [
-          { x: width * 0.68, text: unit === 'mm' ? 'millimetres' : 'inches', weight: 400 },
-          { x: width * 0.83, text: date, weight: 400 },
-        ]),
-  ];
-  return (
-    <g className="pointer-events-none">
-      <title>{job}</title>
-      <rect x={0} y={y} width={width} height={TITLE_HEIGHT} fill="var(--color-sheet)" />
-      <line x1={0} x2={width} y1={y} y2={y} stroke="var(--color-ink)" strokeWidth={1.1} />
-      {words.map(({ x, text, weight }, at) => (
-        <g key={x}>
-          {at > 0 && <line x1={x - 10} x2={x - 10} y1={y} y2={height} stroke="var(--color-ink)" strokeWidth={0.7} />}
-          <text x={x} y={y + 20} fontSize={15} fontWeight={weight} fill="var(--color-ink)">
-            {text}
-          </text>
-        </g>
-      ))}
-    </g>
-  );
 }

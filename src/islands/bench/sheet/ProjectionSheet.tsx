@@ -8,12 +8,14 @@ import {
   inLayers,
   layProjection,
   planLevels,
+  spaceOf,
+  textWidthIn,
   type ViewOf,
 } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
-import { SheetFrame, spaceOf, textWidthIn, useSize } from './DrawingSheet.js';
+import { SheetFrame, useSize } from './DrawingSheet.js';
 import { PictureCorner } from './PictureCorner.js';
 
 const NAMES = { front: 'Front', section: 'section', plan: 'plan' } as const satisfies Record<ViewOf, string>;
