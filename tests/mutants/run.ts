@@ -14,7 +14,16 @@ const option = (name: string, otherwise: number) => {
 };
 const COUNT = option('count', 200);
 const SEED = option('seed', 1);
-const FOLDERS = ['layout', 'carcass', 'frame', 'fronts', 'fitted/hinges', 'machining', 'parts'];
+const FOLDERS = [
+  'build/joints',
+  'build/layout',
+  'build/carcass',
+  'build/frame',
+  'build/fronts',
+  'kinds/hinges',
+  'part/machining',
+  'part/parts',
+];
 /** Asked before the tests beside the file: it notices most. */
 const FIRST = 'tests/frozen/frozen.test.ts';
 /** Asked after them, most telling first. */
@@ -32,6 +41,14 @@ const ELSEWHERE: readonly [files: RegExp, tests: readonly string[]][] = [
     ['src/core/check/findings/findings.test.ts', 'src/core/check/findings/neighbours.test.ts'],
   ],
   [/shapes|families|handles|keys/, ['src/core/present/views/hardware.test.ts']],
+  [
+    /joints\//,
+    [
+      'src/core/build/carcass/carcass.test.ts',
+      'src/core/build/carcass/screwLines.test.ts',
+      'src/core/build/carcass/stopped.test.ts',
+    ],
+  ],
   [/fronts\/|layout\//, ['src/core/build/layout/reveals.test.ts', 'src/core/build/fronts/fronts.test.ts']],
 ];
 /** A test run longer than this has not come to an end, and so has noticed (ms). */
