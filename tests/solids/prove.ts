@@ -23,13 +23,9 @@ export interface Failure {
   readonly detail: string;
 }
 
-/** Failures of a cabinet, those left out that a stop names. */
-export function prove(solved: SolvedCabinet, solids: Solids): Failure[] {
-  const named = new Set(
-    check(solved)
-      .filter(({ severity }) => severity === 'stop')
-      .flatMap(({ parts }) => parts),
-  );
+/** Failures of a cabinet, those left out that a stop names: of what is found in it, or of what was found before it was changed. */
+export function prove(solved: SolvedCabinet, solids: Solids, found = check(solved)): Failure[] {
+  const named = new Set(found.filter(({ severity }) => severity === 'stop').flatMap(({ parts }) => parts));
   const shapes = solved.parts.map((part) => ({ part, shape: shapeOf(part) }));
   return [...sharing(shapes, solids), ...withoutCounterpart(shapes)].filter(
     ({ parts }) => !parts.some((key) => named.has(key)),

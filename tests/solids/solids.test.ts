@@ -47,10 +47,10 @@ test('the proof sees a part that is moved, a groove that is gone and a hole with
       const [x, y, z] = part.placement.origin;
       return { ...part, placement: { ...part.placement, origin: [x, y, z + 3] as const } };
     });
-  const moved = prove({ ...solved, parts: parts((key) => key === 'bottom') }, solids).map(({ what }) => what);
+  const moved = prove({ ...solved, parts: parts((key) => key === 'bottom') }, solids, []).map(({ what }) => what);
   assert.ok(moved.some((what) => what === 'dowels of side meet nothing'));
   assert.ok(moved.some((what) => what === 'dowels of bottom meet nothing'));
-  const nailer = prove({ ...solved, parts: parts((key) => key === 'nailer/high') }, solids).map(({ what }) => what);
+  const nailer = prove({ ...solved, parts: parts((key) => key === 'nailer/high') }, solids, []).map(({ what }) => what);
   assert.deepEqual(nailer, ['nailer + top share space']);
 });
 

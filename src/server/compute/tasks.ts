@@ -2,7 +2,14 @@ import Database from 'better-sqlite3';
 import { type Built, builtOf, type CorrectedCabinet, changesBetween, corrections } from '../../core/commands/index.js';
 import type { Job, ReadResult } from '../../core/decisions/index.js';
 import type { LengthStyle } from '../../core/ground/index.js';
-import { type CabinetSummary, summariseCabinet } from '../../core/present/index.js';
+import {
+  ALL_LAYERS,
+  type CabinetSummary,
+  type Mark,
+  overviewInk,
+  type SheetSize,
+  summariseCabinet,
+} from '../../core/present/index.js';
 import { cutInVainOf } from '../../core/shop/index.js';
 import { checkBetween, checker, readJobText, solve } from '../../core/solve/index.js';
 import { exports } from '../../formats/exports/index.js';
@@ -49,6 +56,16 @@ export const tasks = {
       const summary = summariseCabinet(own, [...found, ...(left ? checkBetween(left, own) : [])]);
       return [{ id, summary, built: builtOf(own, found), amiss: cutInVainOf(job.layouts ?? [], own).length }];
     });
+  },
+
+  /** What is seen of a cabinet on its first sheet; a job of it and its neighbours is enough. */
+  sheet({ job, id, size, date }: { job: Job; id: string; size: SheetSize; date: string }): Mark[] {
+    const { cabinets } = solve(job);
+    const own = cabinets.find(({ cabinet }) => cabinet.id === id);
+    if (!own) return [];
+    const left = cabinets.find(({ cabinet }) => cabinet.id === own.cabinet.leftNeighbour);
+    const right = cabinets.find(({ cabinet }) => cabinet.leftNeighbour === id);
+    return overviewInk(own, job.name, { left, right }, { size, style: job.display, layers: ALL_LAYERS, date });
   },
 
   /** What corrected rules changed in a job, from what each cabinet came to before. */

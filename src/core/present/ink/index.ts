@@ -1,5 +1,6 @@
 export { dimensionFigures, dimensionGround, dimensionLines } from './dimensions.js';
-export { lengthInk, TEXT_HEIGHT, textWidthIn } from './figures.js';
+export { textWidthIn } from './figures.js';
 export { type ItemInk, itemInk } from './items.js';
 export type { Colour, Mark, Stroke } from './mark.js';
-export { type SheetSize, spaceOf, TITLE_HEIGHT, titleInk, viewInk } from './paper.js';
+export { drawOverview, layOverview, overviewInk, overviewTitle } from './overview.js';
+export { type SheetSize, spaceOf, TITLE_HEIGHT, titleInk } from './paper.js';

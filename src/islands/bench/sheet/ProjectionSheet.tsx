@@ -1,24 +1,11 @@
 import { useCallback, useMemo, useRef } from 'react';
 import { linesOf, sectionLinesOf } from '../../../core/commands/index.js';
-import {
-  type Drawing,
-  drawElevation,
-  drawPlan,
-  drawSection,
-  inLayers,
-  layProjection,
-  planLevels,
-  spaceOf,
-  textWidthIn,
-  type ViewOf,
-} from '../../../core/present/index.js';
+import { drawOverview, layOverview, overviewTitle, type ViewOf } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { useBench } from '../context.js';
 import { besideOf } from '../store.js';
 import { SheetFrame, useSize } from './DrawingSheet.js';
 import { PictureCorner } from './PictureCorner.js';
-
-const NAMES = { front: 'Front', section: 'section', plan: 'plan' } as const satisfies Record<ViewOf, string>;
 
 /** Front, section and plan of the cabinet in line with one another, each of which can be brought forward. */
 export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: string }) {
@@ -31,13 +18,7 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
   const plan = useBench((state) => state.plan);
   const style = job.display;
   const draw = useCallback(
-    (each: SolvedCabinet, id: ViewOf): Drawing | undefined => {
-      if (id === 'front') return drawElevation(each, job.name, besideOf(job, all, each.cabinet.id));
-      if (id === 'section') return drawSection(each, job.name);
-      const levels = planLevels(each);
-      const level = levels.find(({ id: own }) => own === plan.level) ?? levels[0];
-      return level && drawPlan(each, job.name, plan.at ?? level.at, { shut: true });
-    },
+    (each: SolvedCabinet, id: ViewOf) => drawOverview(each, id, job.name, besideOf(job, all, each.cabinet.id), plan),
     [job, all, plan],
   );
   const times = useBench((state) => state.zoom.times);
@@ -47,17 +28,7 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
     [solved, job, all],
   );
   const { views, corner } = useMemo(() => {
-    const seen = (id: ViewOf) => {
-      const whole = draw(solved, id);
-      return whole && inLayers(whole, layers);
-    };
-    const plan = seen('plan');
-    const drawings = {
-      front: seen('front') as Drawing,
-      section: seen('section') as Drawing,
-      ...(plan ? { plan } : {}),
-    };
-    const laid = layProjection(drawings, spaceOf(size, style), textWidthIn(style), { zoom: times, withCorner });
+    const laid = layOverview((id) => draw(solved, id), size, style, layers, { zoom: times, withCorner });
     return {
       corner: times === 1 ? laid.corner : undefined,
       views: laid.views.map((view) => ({
@@ -67,8 +38,7 @@ export function ProjectionSheet({ solved, savedAt }: { solved: SolvedCabinet; sa
       })),
     };
   }, [draw, solved, size, style, layers, times, withCorner, lines]);
-  const names = views.map(({ id }) => NAMES[id]).join(', ');
-  const title = views[0] && { ...views[0].drawing.title, view: names.replace(/, ([^,]*)$/, ' and $1') };
+  const title = overviewTitle(views);
   return (
     <SheetFrame
       frame={frame}
