@@ -219,7 +219,11 @@ test('a job that takes too long to figure is given up, and nobody else waits for
 test('a large job goes out and comes in again; while it is figured the others are served', async () => {
   const job = newJob('Large', 'metric');
   const ids = countedIds();
-  for (let at = 0; at < 300; at += 1) job.cabinets.push(newCabinet(job, at % 3 ? 'base' : 'wall', ids));
+  // No two of them alike: each has to be figured.
+  for (let at = 0; at < 300; at += 1) {
+    const cabinet = newCabinet(job, at % 3 ? 'base' : 'wall', ids);
+    job.cabinets.push({ ...cabinet, size: { ...cabinet.size, width: 400 + at } });
+  }
   const send = (body: string) => fetch(`${server.url}/api/jobs/import`, { method: 'POST', body });
   const compact = JSON.stringify(job);
   const first = await send(compact);
@@ -238,6 +242,32 @@ test('a large job goes out and comes in again; while it is figured the others ar
   const text = await (await fetch(`${server.url}/api/jobs/${id}/job.json`)).text();
   assert.ok(text.length > compact.length * 1.5, 'as a file it is larger than it came');
   assert.equal((await send(text)).status, 201);
+  // Under an id that whoever waits has chosen the server says how far a file is; it comes to the end, and is then forgotten.
+  const shares: number[] = [];
+  const watched = fetch(`${server.url}/api/jobs/${id}/cutlist.csv?writing=watched-1`);
+  let length = 0;
+  const arrived = watched.then(async (answer) => {
+    length = Number(answer.headers.get('content-length'));
+    return (await answer.arrayBuffer()).byteLength;
+  });
+  let here = false;
+  void arrived.then(() => {
+    here = true;
+  });
+  while (!here) {
+    const told = await fetch(`${server.url}/api/writing/watched-1`);
+    if (told.status === 200) shares.push(((await told.json()) as { share: number }).share);
+    await pause(20);
+  }
+  assert.equal(await arrived, length);
+  assert.ok(shares.length > 1 && Math.max(...shares) > 0.05, `told ${shares}`);
+  assert.deepEqual(
+    shares,
+    [...shares].sort((a, b) => a - b),
+    'it only goes forward',
+  );
+  assert.equal((await fetch(`${server.url}/api/writing/watched-1`)).status, 404);
+  assert.equal((await fetch(`${server.url}/api/jobs/${id}/cutlist.csv?writing=../x`)).status, 400);
   // Whoever asked is gone: what was being figured for them is ended, and the next is served.
   const gone = new AbortController();
   const left = fetch(`${server.url}/api/jobs/${id}/cutlist.csv`, { signal: gone.signal }).catch(() => 'gone');

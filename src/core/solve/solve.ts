@@ -145,9 +145,10 @@ export function solverOf(head: JobHead): (cabinet: Cabinet) => SolvedCabinet {
 
 /** Solves a job again and again. */
 export interface Solver {
-  (job: Job): SolvedJob;
+  /** `told` hears after each cabinet how many of them all are done. */
+  (job: Job, told?: (done: number, of: number) => void): SolvedJob;
   /** Solves a job that may be refused: what is remembered stays as it is until that is kept. */
-  tried(job: Job): { readonly solved: SolvedJob; keep(): void };
+  tried(job: Job, told?: (done: number, of: number) => void): { readonly solved: SolvedJob; keep(): void };
   /** One cabinet as it might be; what its head says is worked out once while the head stays as it is. */
   one(head: JobHead, cabinet: Cabinet): SolvedCabinet;
 }
@@ -172,8 +173,8 @@ interface Remembered {
  */
 export function createSolver(): Solver {
   let known: Remembered | undefined;
-  const tried: Solver['tried'] = (job) => {
-    const { solved, remembered } = solvedFrom(known, job);
+  const tried: Solver['tried'] = (job, told) => {
+    const { solved, remembered } = solvedFrom(known, job, told);
     return {
       solved,
       keep() {
@@ -181,8 +182,8 @@ export function createSolver(): Solver {
       },
     };
   };
-  const solver = (job: Job) => {
-    const { solved, keep } = tried(job);
+  const solver = (job: Job, told?: (done: number, of: number) => void) => {
+    const { solved, keep } = tried(job, told);
     keep();
     return solved;
   };
@@ -201,6 +202,7 @@ export function sortOf({ id: _, number: __, name: ___, leftNeighbour: ____, ...d
 function solvedFrom(
   known: Remembered | undefined,
   job: Job,
+  told?: (done: number, of: number) => void,
 ): { readonly solved: SolvedJob; readonly remembered: Remembered } {
   const before = known && sameHead(known.head, job) ? known : undefined;
   // A result holds the head it was figured in, and no other cabinets.
@@ -208,7 +210,8 @@ function solvedFrom(
   const shared = before?.shared ?? { standards: standardsOf(head) };
   const designs = new Map([...(before?.cabinets.values() ?? [])].map(({ solved, sort }) => [sort, solved]));
   const next = new Map<string, Kept>();
-  const cabinets = job.cabinets.map((cabinet) => {
+  const cabinets = job.cabinets.map((cabinet, at) => {
+    told?.(at + 1, job.cabinets.length);
     const kept = before?.cabinets.get(cabinet.id);
     if (kept?.solved.cabinet === cabinet) {
       next.set(cabinet.id, kept);

@@ -1,4 +1,4 @@
-import type { Export } from './export.js';
+import { type Export, inBytes, solvedTelling } from './export.js';
 
 /** The cut list as CSV, lengths as the job shows them or in the unit asked for. */
 export const cutList: Export = {
@@ -7,8 +7,8 @@ export const cutList: Export = {
   file: (name) => `${name}-cut-list.csv`,
   type: 'text/csv; charset=utf-8',
   inUnits: true,
-  async write(job, style) {
-    const [{ cutListCsv }, { solve }] = await Promise.all([import('../csv.js'), import('../../core/solve/index.js')]);
-    return cutListCsv(solve(job), style);
+  async write(job, style, tell) {
+    const { cutListCsv } = await import('../csv.js');
+    return inBytes(cutListCsv(await solvedTelling(job, tell), style));
   },
 };

@@ -1,5 +1,9 @@
 import type { Job } from '../../core/decisions/index.js';
 import type { LengthStyle } from '../../core/ground/index.js';
+import type { SolvedJob } from '../../core/solve/index.js';
+
+/** Tells how far the writing of a file has come: the share of it that is done, and what is being done. */
+export type Tell = (share: number, doing: string) => void;
 
 /** Something a job can be given out as. A new one is a file here and a line in the registry. */
 export interface Export {
@@ -12,6 +16,15 @@ export interface Export {
   readonly type: string;
   /** True when its lengths may be asked for in another unit than the job's. */
   readonly inUnits?: true;
-  /** Writers are loaded only where something is written. */
-  write(job: Job, style: LengthStyle): Promise<string>;
+  /** The file, whole. Writers are loaded only where something is written; whoever waits is told how far it has come. */
+  write(job: Job, style: LengthStyle, tell: Tell): Promise<Uint8Array<ArrayBuffer>>;
+}
+
+/** A file of text. */
+export const inBytes = (text: string): Uint8Array<ArrayBuffer> => new TextEncoder().encode(text);
+
+/** A job solved for a file: the most of what a list takes. */
+export async function solvedTelling(job: Job, tell: Tell): Promise<SolvedJob> {
+  const { createSolver } = await import('../../core/solve/index.js');
+  return createSolver()(job, (done, of) => tell((0.9 * done) / of, `cabinet ${done} of ${of}`));
 }

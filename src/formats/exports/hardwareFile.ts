@@ -1,4 +1,4 @@
-import type { Export } from './export.js';
+import { type Export, inBytes } from './export.js';
 
 /** The hardware library of a job as an open file; it is given out from the library itself. */
 export const hardwareFile: Export = {
@@ -7,6 +7,6 @@ export const hardwareFile: Export = {
   type: 'application/json; charset=utf-8',
   async write({ hardware }) {
     const { writeHardware } = await import('../../core/decisions/index.js');
-    return writeHardware(hardware);
+    return inBytes(writeHardware(hardware));
   },
 };

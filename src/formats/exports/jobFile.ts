@@ -1,4 +1,4 @@
-import type { Export } from './export.js';
+import { type Export, inBytes } from './export.js';
 
 /** The job as an open file, the same bytes for the same job. */
 export const jobFile: Export = {
@@ -8,6 +8,6 @@ export const jobFile: Export = {
   type: 'application/json; charset=utf-8',
   async write(job) {
     const { writeJob } = await import('../../core/decisions/index.js');
-    return writeJob(job);
+    return inBytes(writeJob(job));
   },
 };

@@ -1,4 +1,4 @@
-import type { Export } from './export.js';
+import { type Export, inBytes, solvedTelling } from './export.js';
 
 /** What to buy for the whole job as CSV. */
 export const shopping: Export = {
@@ -7,11 +7,8 @@ export const shopping: Export = {
   file: (name) => `${name}-what-to-buy.csv`,
   type: 'text/csv; charset=utf-8',
   inUnits: true,
-  async write(job, style) {
-    const [{ shoppingListCsv }, { solve }] = await Promise.all([
-      import('../csv.js'),
-      import('../../core/solve/index.js'),
-    ]);
-    return shoppingListCsv(solve(job), style);
+  async write(job, style, tell) {
+    const { shoppingListCsv } = await import('../csv.js');
+    return inBytes(shoppingListCsv(await solvedTelling(job, tell), style));
   },
 };

@@ -1,16 +1,13 @@
-import { FileDown, History, LayoutGrid, Search, Wrench } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { History, LayoutGrid, Search, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { pathTo } from '../../core/decisions/index.js';
-import { exports } from '../../formats/exports/index.js';
-import { useMain } from '../fields/over.js';
 import { useSaving } from '../openJob/saving/context.js';
-import { download } from '../openJob/saving/download.js';
 import { RefusedSteps, SaveWord } from '../openJob/saving/SaveWords.js';
 import { SidesDialog } from '../openJob/saving/SidesDialog.js';
 import { UndoRedo } from '../openJob/UndoRedo.js';
 import { useRest } from './afterwards.js';
 import { useBench, useSolvedCabinet } from './context.js';
+import { Exports } from './Exports.js';
 import { isTall } from './sheet/views/index.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
@@ -168,34 +165,5 @@ function JobName({ name, onRename }: { name: string; onRename: (name: string) =>
         setTyped(null);
       }}
     />
-  );
-}
-
-function Exports({ jobId, flush, onOlder }: { jobId: string; flush: () => Promise<boolean>; onOlder: () => void }) {
-  const main = useMain();
-  const leave = async (url: string) => {
-    // What could not be saved is not in the file; that is said, and the file is given out as it is.
-    if (!(await flush())) onOlder();
-    download(url);
-  };
-  const item = 'flex min-h-9 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-pencil-pale';
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className="act ml-2">
-        <FileDown size={17} aria-hidden="true" /> Export
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal container={main}>
-        <DropdownMenu.Content className="sheet z-30 min-w-56 py-1" align="end" sideOffset={4}>
-          {exports.map(
-            ({ id, label }) =>
-              label && (
-                <DropdownMenu.Item key={id} className={item} onSelect={() => void leave(`/api/jobs/${jobId}/${id}`)}>
-                  {label}
-                </DropdownMenu.Item>
-              ),
-          )}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }

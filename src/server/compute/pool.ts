@@ -2,7 +2,9 @@ import { availableParallelism } from 'node:os';
 import { join, sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { setFlagsFromString } from 'node:v8';
+import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import type { Tell } from '../../formats/exports/index.js';
 import { Refusal } from '../refusal.js';
 import { root } from '../root.js';
 import type { Task, TaskCall, TaskResult } from './tasks.js';
@@ -42,17 +44,25 @@ function threads(): { readonly pool: Piscina; ending: boolean } {
 
 /**
  * Has a task done on another thread. It is given up when it takes too long, or when whoever asked is gone: its thread is
- * ended and another begun.
+ * ended and another begun. `tell` hears how far it has come, from tasks that say so.
  */
-export async function figure<T extends Task>(task: T, asked: TaskCall<T>, gone?: AbortSignal): Promise<TaskResult<T>> {
+export async function figure<T extends Task>(
+  task: T,
+  asked: TaskCall<T>,
+  gone?: AbortSignal,
+  tell?: Tell,
+): Promise<TaskResult<T>> {
   const threading = threads();
   const { pool } = threading;
   if (pool.queueSize >= QUEUE)
     throw new Refusal(503, 'busy', 'Alcove is busy with other jobs; try again in a moment.', [], {}, 2);
   const late = AbortSignal.timeout(LONGEST);
+  const heard = tell && hearing(tell);
   try {
     const signal = gone ? AbortSignal.any([gone, late]) : late;
-    const done = (await pool.run({ task, asked }, { signal })) as Done;
+    const done = (await (heard
+      ? pool.run({ task, asked, port: heard.port2 }, { signal, transferList: [heard.port2] })
+      : pool.run({ task, asked }, { signal }))) as Done;
     if (!('refused' in done)) return done.value as TaskResult<T>;
     const { status, code, message, fields } = done.refused;
     throw new Refusal(status, code, message, fields);
@@ -73,7 +83,21 @@ export async function figure<T extends Task>(task: T, asked: TaskCall<T>, gone?:
         'This job took too much memory to figure, so it was given up. Nothing was changed.',
       );
     throw error;
+  } finally {
+    heard?.port1.close();
   }
+}
+
+/** A way for a thread to say how far it has come. */
+function hearing(tell: Tell): MessageChannel {
+  const channel = new MessageChannel();
+  channel.port1.on('message', ({ share, doing }: Told) => tell(share, doing));
+  return channel;
+}
+
+interface Told {
+  readonly share: number;
+  readonly doing: string;
 }
 
 const codeOf = (error: unknown) => (error as { code?: unknown } | null)?.code;

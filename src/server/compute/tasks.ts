@@ -12,7 +12,7 @@ import {
 } from '../../core/present/index.js';
 import { cutInVainOf } from '../../core/shop/index.js';
 import { checkBetween, checker, readJobText, solve } from '../../core/solve/index.js';
-import { exports } from '../../formats/exports/index.js';
+import { exports, type Tell } from '../../formats/exports/index.js';
 import { type Body, type BodyKind, bodies } from '../bodies.js';
 import type { Db } from '../database.js';
 import { prune, stateAt, wholeHistory } from '../history.js';
@@ -85,10 +85,13 @@ export const tasks = {
   },
 
   /** One of the files a job is given out as. */
-  async write({ job, file, style }: { job: Job; file: string; style: LengthStyle }): Promise<string> {
+  async write(
+    { job, file, style }: { job: Job; file: string; style: LengthStyle },
+    tell: Tell,
+  ): Promise<Uint8Array<ArrayBuffer>> {
     const wanted = exports.find(({ id }) => id === file);
     if (!wanted) throw new Error(`there is no export "${file}"`);
-    return wanted.write(job, style);
+    return wanted.write(job, style, tell);
   },
 
   /** A job file. */
