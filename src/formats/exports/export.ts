@@ -23,8 +23,11 @@ export interface Export {
 /** A file of text. */
 export const inBytes = (text: string): Uint8Array<ArrayBuffer> => new TextEncoder().encode(text);
 
-/** A job solved for a file: the most of what a list takes. */
+/** Solving is so much of what a list takes. */
+const SOLVING = 0.9;
+
+/** A job solved for a file. */
 export async function solvedTelling(job: Job, tell: Tell): Promise<SolvedJob> {
   const { createSolver } = await import('../../core/solve/index.js');
-  return createSolver()(job, (done, of) => tell((0.9 * done) / of, `cabinet ${done} of ${of}`));
+  return createSolver()(job, (done, of) => tell((SOLVING * done) / of, `cabinet ${done} of ${of}`));
 }

@@ -64,7 +64,16 @@ export function Exports({
         <div role="status" data-writing className="sheet absolute top-full right-0 z-30 mt-1 w-72 p-3 leading-snug">
           <p className="font-semibold">{given.label}</p>
           <p className="text-ink-soft first-letter:uppercase">{given.writing.doing}</p>
-          <progress className="mt-1 block h-2 w-full accent-pencil" max={1} value={given.writing.share} />
+          <div
+            role="progressbar"
+            aria-label={given.label}
+            aria-valuemin={0}
+            aria-valuemax={100}
+            aria-valuenow={Math.round(given.writing.share * 100)}
+            className="mt-2 h-1.5 w-full border border-rule"
+          >
+            <div className="h-full bg-pencil" style={{ width: `${given.writing.share * 100}%` }} />
+          </div>
           <button type="button" className="act mt-2" onClick={given.stop}>
             Stop
           </button>
