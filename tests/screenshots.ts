@@ -1,4 +1,7 @@
-/** Takes the pictures in docs/screenshots from the demo data, or one page into a file: `screenshots.ts PATH FILE`. */
+/**
+ * Takes the pictures in docs/screenshots from the demo data, or one page into a file: `screenshots.ts PATH FILE`. In the
+ * path a job may be named by words of its name in braces: `/jobs/{reading room}?cabinet=c2`.
+ */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
@@ -57,6 +60,15 @@ try {
   };
   const click = async (css: string) => (await find(driver, css)).click();
   const fold = (title: string) => click(`details[data-fold="${title}"] summary`);
+  const [, , path, file] = process.argv;
+  if (path && file) {
+    await open(path.replace(/\{([^}]*)\}/, (_, words: string) => job(words) ?? ''));
+    await new Promise((resolve) => setTimeout(resolve, 800));
+    writeFileSync(file, await driver.takeScreenshot(), 'base64');
+    await browser.close();
+    await server.close();
+    process.exit();
+  }
   const room = job('reading room');
   // The small elevations are figured after the first look.
   await open('/');
