@@ -2,6 +2,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
+import type { Driver } from 'selenium-webdriver/chrome.js';
 import { accessProblems, consoleErrors, eventually, find, named, textOf, untilAlive } from './support/browser.js';
 import { withDemo } from './support/demo.js';
 
@@ -33,6 +34,42 @@ test('a job opens on its sheet: front and section in line, six tenths of the win
   const [inFront, inSection] = [await shelf('front'), await shelf('section')];
   assert.ok(typeof inFront === 'number' && inFront === inSection, `a shelf at ${inFront} and ${inSection}`);
   assert.deepEqual(await accessProblems(driver), []);
+});
+
+test('the first sheet stands before any script has run, and the bench then draws every word of it in the same place', async () => {
+  const { driver } = demo.browser;
+  const scripts = (off: boolean) =>
+    (driver as Driver).sendDevToolsCommand('Emulation.setScriptExecutionDisabled', { value: off });
+  // The driver looks at a page that runs nothing of its own.
+  const words = async (svg: string) =>
+    (await driver.executeScript(
+      `return [...document.querySelectorAll('${svg} text')].map((each) => { const { left, top } = each.getBoundingClientRect(); return { text: each.textContent, left, top } })`,
+    )) as { text: string; left: number; top: number }[];
+  for (const more of ['cabinet=c1', 'cabinet=c9&parts=shown&decisions=shown']) {
+    const address = `${demo.server.url}/jobs/${await demo.job('reading room')}?${more}`;
+    await scripts(true);
+    // A server that is busy lets the page go without it.
+    await eventually(
+      async () => {
+        await driver.get(address);
+        return (await driver.getPageSource()).includes('data-first-sheet');
+      },
+      (there) => there,
+      'no sheet came with the page',
+    );
+    assert.equal(await driver.findElements(By.css('header')).then((found) => found.length), 0, 'something ran');
+    const first = await words('[data-first-sheet]');
+    await scripts(false);
+    await open(more);
+    const drawn = await words('main svg[role="group"]');
+    assert.ok(first.length > 20, `${first.length} words`);
+    assert.deepEqual(first.map(({ text }) => text).sort(), drawn.map(({ text }) => text).sort());
+    for (const { text, left, top } of first) {
+      const near = drawn.some((each) => each.text === text && Math.hypot(each.left - left, each.top - top) < 2);
+      assert.ok(near, `${more}: "${text}" stood at ${left}, ${top}`);
+    }
+  }
+  assert.deepEqual(await consoleErrors(driver), []);
 });
 
 test('a view is brought forward and put back, by its tab, its key and a double press; the address keeps it', async () => {
