@@ -97,3 +97,24 @@ test('every way begins at a joint: on the part it lies in, and within it', () =>
     { numRuns: 80 },
   );
 });
+
+test('into what is narrower than a screw is long goes a shorter one: no further than there is wood, by what is left of it', () => {
+  let shorter = 0;
+  for (const width of [30, 36, 44, 80]) {
+    const solved = solveWith({ settings: { nailer: { width }, top: { kind: 'full' } } });
+    const bored = partOf(solved, 'top').machining.find(({ reason }) => /^screws: holds the nailer along/.test(reason));
+    assert.ok(bored?.kind === 'holes' && bored.fastens);
+    const { size, reach } = bored.fastens;
+    assert.ok(
+      Math.abs(size.length.value - 18 - reach.value) < 1e-9,
+      `${width}: ${size.length.value}, ${reach.value} in`,
+    );
+    assert.ok(reach.value < width, 'it comes out of the other edge');
+    const way = screwLines(solved, 'nailer/high').find(
+      (each): each is EdgeHoles => each.kind === 'edge holes' && each.edge.startsWith('v'),
+    );
+    assert.ok(Math.abs((way?.depth.value ?? 0) - reach.value) < 1e-9);
+    if (size.length.value < 50) shorter += 1;
+  }
+  assert.ok(shorter >= 1 && shorter < 4, `${shorter} are shorter`);
+});
