@@ -16,3 +16,4 @@ export { Steps } from './parts/Steps.js';
 export { StandingDialog } from './StandingDialog.js';
 export { StartDialog } from './StartDialog.js';
 export { OpeningMenu } from './sheet/OpeningMenu.js';
+export { Zooming } from './sheet/Zooming.js';

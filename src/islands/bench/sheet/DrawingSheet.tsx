@@ -15,6 +15,7 @@ import {
 } from '../../../core/present/index.js';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
 import { Hatch, Marks } from '../../figures/Marks.js';
+import { useRest } from '../afterwards.js';
 import { useBench } from '../context.js';
 import { shownAt } from '../numbers.js';
 import { useChoosing } from './choosing.js';
@@ -25,7 +26,6 @@ import { DrawingItems } from './DrawingItems.js';
 import { FindingMarks } from './FindingMarks.js';
 import { Measure, useMeasuring } from './Measure.js';
 import { OpeningMarks } from './OpeningMarks.js';
-import { useZoom } from './useZoom.js';
 import { offsetOf } from './zoom.js';
 
 /** A view that has the sheet for itself. */
@@ -122,7 +122,7 @@ export function SheetFrame({
   const [first] = views;
   const paper = useRef<SVGSVGElement>(null);
   const zoom = useBench((state) => state.zoom);
-  useZoom(paper, first !== undefined);
+  const rest = useRest();
   const measuring = useMeasuring();
   const choosing = useChoosing(solved, views.find(({ lines }) => lines)?.laid, paper);
   const offset = offsetOf(zoom, { width: size.width, height: size.height - TITLE_HEIGHT });
@@ -177,6 +177,7 @@ export function SheetFrame({
           </g>
         </svg>
       )}
+      {first && rest && <rest.Zooming paper={paper} />}
       {edited && (
         <DimensionEntry
           key={edited.item.id}

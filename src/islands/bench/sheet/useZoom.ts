@@ -8,13 +8,13 @@ import { LEAST, MOST } from './zoom.js';
 const HELD = '[data-handle], [data-line], [role="button"], input, button';
 
 /** Lets wheel, pinch and drag come nearer and move the paper. */
-export function useZoom(paper: RefObject<SVGSVGElement | null>, shown: boolean): void {
+export function useZoom(paper: RefObject<SVGSVGElement | null>): void {
   const store = useBenchStore();
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   const { times, x, y } = useBench((state) => state.zoom);
   useEffect(() => {
     const svg = paper.current;
-    if (!svg || !shown) return;
+    if (!svg) return;
     const made = zoom<SVGSVGElement, unknown>()
       .scaleExtent([LEAST, MOST])
       .clickDistance(4)
@@ -32,7 +32,7 @@ export function useZoom(paper: RefObject<SVGSVGElement | null>, shown: boolean):
       select(svg).on('.zoom', null);
       behaviour.current = null;
     };
-  }, [paper, shown, store]);
+  }, [paper, store]);
   // What keys and the address say is where the next wheel goes on from.
   useEffect(() => {
     const svg = paper.current;
