@@ -1,13 +1,11 @@
-import { History, LayoutGrid, Search, Wrench } from 'lucide-react';
+import { FileDown, History, LayoutGrid, Search, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { pathTo } from '../../core/decisions/index.js';
 import { useSaving } from '../openJob/saving/context.js';
 import { RefusedSteps, SaveWord } from '../openJob/saving/SaveWords.js';
-import { SidesDialog } from '../openJob/saving/SidesDialog.js';
 import { UndoRedo } from '../openJob/UndoRedo.js';
 import { useRest } from './afterwards.js';
 import { useBench, useSolvedCabinet } from './context.js';
-import { Exports } from './Exports.js';
 import { isTall } from './sheet/views/index.js';
 
 /** Job name, units, undo and redo, what the save is doing, and the ways out. */
@@ -82,7 +80,13 @@ export function TopBar({ onKeys }: { onKeys: () => void }) {
           >
             <LayoutGrid size={17} aria-hidden="true" /> <span className="max-xl:sr-only">Sheets</span>
           </a>
-          <Exports jobId={jobId} flush={() => saving.flush()} onOlder={() => setOlder(true)} />
+          {rest ? (
+            <rest.Exports jobId={jobId} flush={() => saving.flush()} onOlder={() => setOlder(true)} />
+          ) : (
+            <button type="button" className="act ml-2" disabled>
+              <FileDown size={17} aria-hidden="true" /> Export
+            </button>
+          )}
           <button type="button" className="act act-bare" onClick={onKeys} aria-label="Keys" title="Keys (?)">
             ?
           </button>
@@ -97,7 +101,9 @@ export function TopBar({ onKeys }: { onKeys: () => void }) {
         </p>
       )}
       <RefusedSteps steps={saving.refused} onSettle={saving.settleRefused} />
-      {saving.state.kind === 'sides' && <SidesDialog sides={saving.state.sides} onChoose={saving.choose} />}
+      {rest && saving.state.kind === 'sides' && (
+        <rest.SidesDialog sides={saving.state.sides} onChoose={saving.choose} />
+      )}
     </header>
   );
 }

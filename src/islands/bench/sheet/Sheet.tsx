@@ -1,9 +1,9 @@
-import { Settings2 } from 'lucide-react';
+import { Layers as LayersIcon, Settings2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import type { SolvedCabinet } from '../../../core/solve/index.js';
+import { useRest } from '../afterwards.js';
 import { useBench } from '../context.js';
 import { DrawingTree } from './DrawingTree.js';
-import { LayersMenu } from './LayersMenu.js';
 import { type BenchView, views } from './views/index.js';
 
 /** The sheet of paper on the bench, with a tab for each of its views. */
@@ -12,6 +12,7 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
   const show = useBench((state) => state.show);
   const decisionsShown = useBench((state) => state.decisionsShown);
   const showDecisions = useBench((state) => state.showDecisions);
+  const rest = useRest();
   const chosen = views.find(({ id }) => id === view);
   return (
     <Tabs.Root
@@ -41,7 +42,13 @@ export function Sheet({ solved, savedAt }: { solved: SolvedCabinet; savedAt: str
           ))}
         </Tabs.List>
         {chosen?.Chooser && <chosen.Chooser solved={solved} />}
-        <LayersMenu />
+        {rest ? (
+          <rest.LayersMenu />
+        ) : (
+          <button type="button" className="act act-bare ml-auto shrink-0" disabled>
+            <LayersIcon size={16} aria-hidden="true" /> Layers
+          </button>
+        )}
       </div>
       <DrawingTree solved={solved} />
       {views.map(({ id, Sheet: Shown }) => (
