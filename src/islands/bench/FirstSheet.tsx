@@ -29,6 +29,7 @@ export function FirstSheet({
         <div className={`mx-1 min-h-0 ${parts ? 'mb-64' : 'mb-10'}`}>
           <svg
             data-first-sheet
+            aria-hidden="true"
             className="block size-full bg-sheet"
             viewBox={`0 0 ${size.width} ${size.height}`}
             preserveAspectRatio="xMidYMid meet"
