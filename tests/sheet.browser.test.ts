@@ -64,6 +64,15 @@ test('the first sheet stands before any script has run, and the bench then draws
     const drawn = await words('main svg[role="group"]');
     assert.ok(first.length > 20, `${first.length} words`);
     assert.deepEqual(first.map(({ text }) => text).sort(), drawn.map(({ text }) => text).sort());
+    // As the browser sets them, figures keep within the room the core reckoned for them.
+    const wider = (await driver.executeScript(
+      `return [...document.querySelectorAll('[data-figures]')].flatMap((each) => {
+        const room = document.querySelector('[data-dimension="' + each.dataset.figures + '"]').getBoundingClientRect();
+        const { left, right } = each.getBoundingClientRect();
+        return left < room.left - 1 || right > room.right + 1 ? [each.dataset.figures] : [];
+      })`,
+    )) as string[];
+    assert.deepEqual(wider, []);
     for (const { text, left, top } of first) {
       const near = drawn.some((each) => each.text === text && Math.hypot(each.left - left, each.top - top) < 2);
       assert.ok(near, `${more}: "${text}" stood at ${left}, ${top}`);

@@ -35,6 +35,6 @@ export {
   settingPath,
 } from './resolved.js';
 export * from './settings/index.js';
-export { numberOf, sourceOf } from './sources.js';
+export { numberOf, type ReadAs, sourceOf } from './sources.js';
 export { CARRYING_BACK, type Resolvable, Standards } from './standards.js';
 export { type TrailStep, trailOf } from './trail.js';

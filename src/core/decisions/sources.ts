@@ -1,17 +1,15 @@
 import { Dim, type Source } from '../ground/index.js';
+import type { Cabinet } from './document/index.js';
 import { type AnyPath, pathOf } from './job/index.js';
 
 /** What stands by a number that a cabinet decides itself, until it is known which cabinet that is. */
 export const THIS_CABINET = 'this cabinet';
 
-/** What a cabinet goes by. */
-interface Named {
-  readonly id: string;
-  readonly number: string;
-}
+/** The cabinet a result is read as. */
+export type ReadAs = Pick<Cabinet, 'id' | 'number'>;
 
 /** Where a number of a result was decided, for the cabinet the result is read as. */
-export function sourceOf(cabinet: Named, source: Source): Source {
+export function sourceOf(cabinet: ReadAs, source: Source): Source {
   const { path, note } = source;
   const at = path === undefined ? undefined : pathOf(cabinet, path as AnyPath);
   if (at === path && note !== THIS_CABINET) return source;
@@ -26,7 +24,7 @@ export function sourceOf(cabinet: Named, source: Source): Source {
  * A number of a result as one of a cabinet, whoever reads it: for what is figured from two cabinets. What says nothing of
  * the cabinet stays the same number.
  */
-export function numberOf(cabinet: Named, dim: Dim): Dim {
+export function numberOf(cabinet: ReadAs, dim: Dim): Dim {
   const known = new Map<Dim, Dim>();
   const named = (one: Dim): Dim => {
     const before = known.get(one);

@@ -8,6 +8,10 @@ import { type SolvedCabinet, type SolvedDesign, type SolvedJob, sameHead, solveC
 
 const said = (solved: SolvedDesign): readonly Said[] => checkDesign(solved, allKinds);
 
+/** What is found in one cabinet, with what is proposed. */
+const proposedIn = (solved: SolvedCabinet): readonly Proposed[] =>
+  said(solved).map((each) => told(solved.cabinet, each));
+
 const found = ({ finding }: Proposed) => finding;
 
 /**
@@ -15,8 +19,7 @@ const found = ({ finding }: Proposed) => finding;
  * nearly as long as solving, a drag wants none of it, and what is kept by a result keeps the result from being collected
  * (0017).
  */
-export const check = (solved: SolvedCabinet): readonly Finding[] =>
-  said(solved).map((each) => told(solved.cabinet, each).finding);
+export const check = (solved: SolvedCabinet): readonly Finding[] => proposedIn(solved).map(found);
 
 /**
  * Looks through one cabinet after another of a list; those that are one design are looked through once. What was said is
@@ -81,7 +84,7 @@ const { produce } = new Immer({ autoFreeze: false });
 export function fixesFor({ cabinets }: Pick<SolvedJob, 'cabinets'>, id: string): readonly Act[] {
   const solved = cabinets.find(({ cabinet }) => cabinet.id === cabinetOf(id));
   if (!solved) return proposedFor({ cabinets }, id);
-  const all = said(solved).map((each) => told(solved.cabinet, each));
+  const all = proposedIn(solved);
   const own = all.find(({ finding }) => finding.id === id);
   if (!own) return [];
   const solveOne = solverOf(solved.head);
@@ -94,7 +97,7 @@ export function proposedFor({ cabinets }: Pick<SolvedJob, 'cabinets'>, id: strin
   const one = cabinets.filter(({ cabinet }) => cabinet.id === cabinetOf(id));
   const all =
     one.length > 0
-      ? one.flatMap((each) => said(each).map((draft) => told(each.cabinet, draft)))
+      ? one.flatMap(proposedIn)
       : pairsOf({ cabinets }).flatMap(([left, right]) => checkNeighbours(left, right, allKinds));
   const own = all.find(({ finding }) => finding.id === id);
   return own ? own.fixes() : [];

@@ -1,13 +1,25 @@
 import { ChevronLeft } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import type { ReadAs } from '../../core/decisions/index.js';
 import { type Dim, termKey } from '../../core/ground/index.js';
 import { useMain } from '../fields/over.js';
 import { Strip, walk } from '../figures/Strip.js';
 import { useOpenJob } from '../openJob/context.js';
 
 /** A number that shows its arithmetic when it is pressed, term by term down to what was decided. */
-export function Working({ dim, children, className = '' }: { dim: Dim; children: ReactNode; className?: string }) {
+export function Working({
+  dim,
+  of,
+  children,
+  className = '',
+}: {
+  dim: Dim;
+  /** The cabinet it is a number of, where it is one of one. */
+  of?: ReadAs | undefined;
+  children: ReactNode;
+  className?: string;
+}) {
   const main = useMain();
   const style = useOpenJob((state) => state.job.display);
   const [trail, setTrail] = useState<readonly string[]>([]);
@@ -36,7 +48,7 @@ export function Working({ dim, children, className = '' }: { dim: Dim; children:
               <ChevronLeft size={15} aria-hidden="true" /> back
             </button>
           )}
-          <Strip dim={shown} style={style} onFollow={(term) => setTrail([...trail, termKey(shown, term)])} />
+          <Strip dim={shown} of={of} style={style} onFollow={(term) => setTrail([...trail, termKey(shown, term)])} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

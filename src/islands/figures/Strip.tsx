@@ -1,4 +1,4 @@
-import { type Cabinet, sourceOf } from '../../core/decisions/index.js';
+import { type ReadAs, sourceOf } from '../../core/decisions/index.js';
 import { type Dim, followTerm, type LengthStyle, type Source, type Token, tape } from '../../core/ground/index.js';
 import { Figure, SOURCE } from './Figure.js';
 import { Length } from './Length.js';
@@ -43,7 +43,7 @@ export function Strip({
   /** Goes to a decision by its path; absent where its decisions cannot be gone to from here. */
   onLead?: ((path: string) => void) | undefined;
   /** The cabinet the number is read as one of. */
-  of?: Pick<Cabinet, 'id' | 'number'> | undefined;
+  of?: ReadAs | undefined;
 }) {
   const { manner, lines } = tape(dim);
   return (

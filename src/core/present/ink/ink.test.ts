@@ -4,7 +4,7 @@ import demo from '../../../../demo/reading-room.alcove.json' with { type: 'json'
 import { formatLength, type LengthStyle, lengthFigures } from '../../ground/index.js';
 import { readJob, type SolvedCabinet, solve } from '../../solve/index.js';
 import { ALL_LAYERS } from '../views/index.js';
-import { drawOverview, itemInk, layOverview, type Mark, overviewInk, textWidthIn } from './index.js';
+import { drawOverview, itemInk, layOverview, type Mark, overviewInk } from './index.js';
 
 const read = readJob(structuredClone(demo));
 assert.ok(read.ok);
@@ -64,17 +64,6 @@ test('a sheet in ink is plain data, lies on its paper, and every number on it is
       }
     }
   assert.ok(figures > 300, `${figures} figures`);
-});
-
-test('figures take the room they are given: the widths of two beside each other are apart', () => {
-  for (const style of STYLES) {
-    const width = textWidthIn(style);
-    for (const solved of cabinets) {
-      const { views } = layOverview((id) => drawOverview(solved, id, job.name, {}), SIZE, style, ALL_LAYERS);
-      for (const { item, textWidth } of views.flatMap(({ laid }) => laid.dimensions))
-        assert.equal(textWidth, width(item));
-    }
-  }
 });
 
 test('what is chosen is in pencil and nothing else of it changes; what has no room is left out', () => {

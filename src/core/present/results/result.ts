@@ -1,7 +1,7 @@
 import { balanceOf, frameSizes, grainGroups, type Rectangle } from '../../build/index.js';
 import type { Finding } from '../../cabinet/index.js';
 import { assemblyOf } from '../../check/index.js';
-import { sourceOf } from '../../decisions/index.js';
+import { type ReadAs, sourceOf } from '../../decisions/index.js';
 import { DerivationTable, Dim, formatMm, roundForExport } from '../../ground/index.js';
 import { type Edge, edgeName, type Operation, type Part, partKeys } from '../../part/index.js';
 import {
@@ -34,7 +34,7 @@ export function presentJob(solved: SolvedJob, options: PresentOptions = {}) {
       )
     : undefined;
   // A number is written for the cabinet it is of: those that are decided alike share it.
-  const sizeOf = (cabinet: Pick<SolvedCabinet['cabinet'], 'id' | 'number'>): Size => {
+  const sizeOf = (cabinet: ReadAs): Size => {
     const refer = table?.of((source) => sourceOf(cabinet, source));
     return (dim) => (refer ? { mm: roundForExport(dim.value), tape: refer(dim) } : roundForExport(dim.value));
   };

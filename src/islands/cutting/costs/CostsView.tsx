@@ -143,16 +143,20 @@ export function CostsView({ jobId }: { jobId: string }) {
                 </td>
                 {(Object.keys(COST_KINDS) as CostKind[]).map((kind) => (
                   <td key={kind} className="px-1">
-                    <Working dim={each.cost[kind]}>{amount(each.cost[kind])}</Working>
+                    <Working dim={each.cost[kind]} of={{ id: each.cabinet, number: each.number }}>
+                      {amount(each.cost[kind])}
+                    </Working>
                   </td>
                 ))}
                 <td className="px-1">
-                  <Working dim={each.total} className="font-semibold">
+                  <Working dim={each.total} of={{ id: each.cabinet, number: each.number }} className="font-semibold">
                     {amount(each.total)}
                   </Working>
                 </td>
                 <td className="px-1">
-                  <Working dim={each.time}>{each.time.value.toFixed(0)}</Working>
+                  <Working dim={each.time} of={{ id: each.cabinet, number: each.number }}>
+                    {each.time.value.toFixed(0)}
+                  </Working>
                 </td>
                 <td className="px-1">{weightIn(each.weight.value, unit).toFixed(1)}</td>
               </tr>

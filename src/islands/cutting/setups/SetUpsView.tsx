@@ -102,6 +102,8 @@ export function SetUpsView({ jobId }: { jobId: string }) {
 function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; onTick: (ticked: boolean) => void }) {
   const style = useOpenJob((state) => state.job.display);
   const { what, fence, depth, size, by, pieces, creep, station } = setUp;
+  // Its numbers are those of the first piece; the others come to the same.
+  const [first] = pieces;
   const sawn = station === 'rip' || station === 'crosscut';
   const count = pieces.reduce((sum, { quantity }) => sum + quantity, 0);
   const narrow = useOpenJob((state) => isNarrowRip(setUp, state.job.workshop));
@@ -120,7 +122,7 @@ function SetUpRow({ setUp, ticked, onTick }: { setUp: SetUp; ticked: boolean; on
         />
         <span className="w-24 text-right text-[1.375rem] leading-tight font-bold">
           {(fence ?? size) && (
-            <Working dim={(fence ?? size) as Dim}>
+            <Working dim={(fence ?? size) as Dim} of={first && { id: first.cabinet, number: first.number }}>
               <Length mm={(fence ?? size)?.value ?? 0} style={style} />
             </Working>
           )}

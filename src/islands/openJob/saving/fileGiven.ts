@@ -1,3 +1,4 @@
+import { newId } from '../../../core/decisions/index.js';
 import { reasonOf } from '../../request.js';
 
 /** How far a file is that is being written. */
@@ -14,7 +15,7 @@ const SOON = 400;
  * the reason where it is refused; who stops it by the signal is told nothing.
  */
 export async function giveOut(url: string, signal: AbortSignal, told: (writing: Writing) => void): Promise<void> {
-  const id = crypto.randomUUID();
+  const id = newId('w');
   const looking = setInterval(() => void look(id, signal, told), SOON);
   try {
     const answer = await fetch(`${url}?writing=${id}`, { signal });
